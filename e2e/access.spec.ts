@@ -1,0 +1,92 @@
+import AxeBuilder from '@axe-core/playwright';
+import { exactForecast, expect, test } from './fixtures';
+
+const VIEWS = [
+  '/own/start',
+  '/sample/today',
+  '/sample/rule-books',
+  '/sample/rule-books/saltfen-field-assessment/sheet',
+  '/sample/rule-books/vellmoor-obedience-two/compare',
+  '/sample/rule-books/write',
+  '/sample/breakdown',
+  '/sample/breakdown/sample-stop-down',
+  '/sample/field',
+  '/sample/field/sample-give',
+  '/sample/readiness',
+  '/sample/files',
+];
+
+for (const theme of ['light', 'dusk'] as const) {
+  for (const size of [
+    { width: 1280, height: 800 },
+    { width: 390, height: 844 },
+  ]) {
+    test(`axe finds nothing on any view, ${theme}, ${size.width} wide`, async ({ page }) => {
+      test.setTimeout(150_000);
+      await page.setViewportSize(size);
+      await page.addInitScript((kept) => localStorage.setItem('regulon-theme', kept), theme);
+      for (const view of VIEWS) {
+        await page.goto(view);
+        await expect(page.getByRole('heading').first()).toBeVisible();
+        if (view.endsWith('write')) await page.getByRole('button', { name: /^Abilities/ }).click();
+        if (view.endsWith('readiness')) await exactForecast(page);
+        if (view.endsWith('today')) await expect(page.getByRole('button', { name: 'Begin this session' })).toBeVisible();
+        if (view.endsWith('sample-give')) {
+          await page.getByRole('button', { name: 'Begin' }).click();
+          await page.getByRole('button', { name: 'Clean' }).click();
+          await page.getByRole('button', { name: 'Flawed' }).click();
+          await expect(page.getByText('Which fault?')).toBeVisible();
+        }
+        const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
+        expect(violations.map((violation) => `${view}: ${violation.id} ${violation.nodes[0]?.html}`)).toEqual([]);
+        const overflow = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+        expect([view, overflow]).toEqual([view, 0]);
+      }
+    });
+  }
+}
+
+test('targets on the pad are at least 56 px high, and the pad works by keyboard alone', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/sample/field/sample-give');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('button', { name: 'Clean' }).click();
+  await expect(page.getByLabel('Last rep')).toBeVisible();
+  const heights = await page
+    .locator('[data-pad] button')
+    .evaluateAll((buttons) =>
+      buttons
+        .filter((button) => (button as HTMLElement).offsetParent !== null)
+        .map((button) => [button.textContent, Math.round(button.getBoundingClientRect().height)]),
+    );
+  expect(heights.filter(([, height]) => Number(height) < 56)).toEqual([]);
+  expect(heights.length).toBeGreaterThan(8);
+  await page.getByRole('button', { name: 'Miss' }).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByLabel('Last rep')).toContainText('miss');
+});
+
+test('demo and real use open on their own kennels', async ({ page }) => {
+  await page.goto('/');
+  await expect(page).toHaveURL(/\/own\/start$/);
+  await page.getByRole('link', { name: 'Open the sample kennel' }).click();
+  await expect(page.getByText('sample kennel, all invented')).toBeVisible();
+  await page.goto('/nonsense/today');
+  await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible();
+});
+
+test('the policy is in force: no inline script runs and nothing is fetched from elsewhere', async ({ browser, baseURL }) => {
+  const page = await (await browser.newContext({ baseURL: baseURL ?? '' })).newPage();
+  await page.goto('/own/start');
+  const seen = await page.evaluate(async () => {
+    const blocked: string[] = [];
+    document.addEventListener('securitypolicyviolation', (event) => blocked.push(event.effectiveDirective));
+    const script = document.createElement('script');
+    script.textContent = 'globalThis.sneaked = true';
+    document.body.append(script);
+    await fetch('http://elsewhere.invalid/').catch(() => undefined);
+    await new Promise((resolve) => setTimeout(resolve, 100));
+    return { blocked: [...new Set(blocked)].sort(), sneaked: 'sneaked' in globalThis };
+  });
+  expect(seen).toEqual({ blocked: ['connect-src', 'script-src-elem'], sneaked: false });
+});

@@ -1,0 +1,116 @@
+import { readFileSync } from 'node:fs';
+import { exactForecast, expect, guard, storedCount, test } from './fixtures';
+
+type KennelJson = { version: number; entries: never; tables: { entries: { outcome?: string }[]; trials: unknown[] }; counts: { trials: number } };
+
+test('saved, cleared and read back, the readiness is the same to the last digit', async ({ page, browser, baseURL }, info) => {
+  await page.goto('/sample/readiness');
+  const before = await exactForecast(page);
+  await page.getByRole('link', { name: 'Files' }).click();
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save everything to one file' }).click()]);
+  const path = info.outputPath(download.suggestedFilename());
+  await download.saveAs(path);
+  expect(download.suggestedFilename()).toBe('regulon-sample-2026-06-15.json');
+
+  // A new context is an empty browser: nothing of the first one is left.
+  const cleared = await (await browser.newContext({ baseURL: baseURL ?? '', timezoneId: 'Europe/Vienna' })).newPage();
+  const trouble = await guard(cleared, baseURL);
+  await cleared.goto('/own/files');
+  await expect(cleared.getByText('0 dogs')).toBeVisible();
+  await cleared.getByLabel('Kennel file').setInputFiles(path);
+  await expect(cleared.getByRole('dialog')).toContainText('1 dog: Quill');
+  await cleared.getByRole('button', { name: 'Replace it' }).click();
+  await cleared.getByRole('link', { name: 'Readiness' }).click();
+  expect(await exactForecast(cleared)).toBe(before);
+  expect(trouble).toEqual([]);
+});
+
+test('a file that is not sound is refused with its reason, and nothing changes', async ({ page }, info) => {
+  await page.goto('/sample/files');
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save everything to one file' }).click()]);
+  const path = info.outputPath('good.json');
+  await download.saveAs(path);
+  const text = readFileSync(path, 'utf8');
+  const changed = (change: (file: KennelJson) => void): string => {
+    const file = JSON.parse(text) as KennelJson;
+    change(file);
+    return JSON.stringify(file);
+  };
+  const stored = await storedCount(page, 'regulon-sample', 'entries');
+  const wrong: [string, string, RegExp][] = [
+    ['cut.json', text.slice(0, 40_000), /damaged or cut off/],
+    ['foreign.json', '{"rows": []}', /not saved by Regulon/],
+    [
+      'newer.json',
+      changed((file) => {
+        file.version = 9;
+      }),
+      /written by a newer Regulon/,
+    ],
+    [
+      'broken.json',
+      changed((file) => {
+        if (file.tables.entries[0]) file.tables.entries[0].outcome = 'lovely';
+      }),
+      /At entries\[0\]\.outcome/,
+    ],
+    [
+      'short.json',
+      changed((file) => {
+        file.tables.trials = [];
+      }),
+      /Part of it is missing/,
+    ],
+  ];
+  for (const [name, body, reason] of wrong) {
+    await page.getByLabel('Kennel file').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(body) });
+    await expect(page.getByRole('alert').filter({ hasText: name })).toContainText(reason);
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+    expect(await storedCount(page, 'regulon-sample', 'entries')).toBe(stored);
+  }
+});
+
+test('reading a kennel can be taken back', async ({ page }) => {
+  await page.goto('/own/files');
+  const file = readFileSync('src/data/fixtures/kennel-v1.json', 'utf8');
+  await page.getByLabel('Kennel file').setInputFiles({ name: 'old.json', mimeType: 'application/json', buffer: Buffer.from(file) });
+  await page.getByRole('button', { name: 'Replace it' }).click();
+  await expect(page.getByText('1 dog: Wren')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('0 dogs')).toBeVisible();
+});
+
+test('a wrong rule-book file says everything that is wrong, and a right one is read', async ({ page }) => {
+  await page.goto('/own/rule-books');
+  const text = readFileSync('src/demo/rule-books/vellmoor-obedience-two.json', 'utf8');
+  const broken = text.replace('"atLeast": 60', '"atLeast": 100').replace('"element": "set-up"', '"element": "tunnel"');
+  await page.getByLabel('Rule-book file').setInputFiles({ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from(broken) });
+  const alert = page.getByRole('alert');
+  await expect(alert).toContainText('The pass line 100 is above the maximum of 80 points.');
+  await expect(alert).toContainText('“tunnel” is not an element of this exercise.');
+  await expect(page.getByRole('heading', { name: 'No rule book yet' })).toBeVisible();
+  await page.getByLabel('Rule-book file').setInputFiles({ name: 'right.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  await expect(page.getByRole('heading', { name: 'Vellmoor Obedience, Class Two' })).toBeVisible();
+  await expect(alert).toHaveCount(0);
+});
+
+test('a database that a newer Regulon wrote is refused in words', async ({ page }) => {
+  await page.goto('/own/files');
+  await expect(page.getByText('0 dogs')).toBeVisible();
+  await page.evaluate(
+    () =>
+      new Promise<void>((resolve) => {
+        const open = indexedDB.open('regulon-own');
+        open.onsuccess = () => {
+          const write = open.result.transaction('meta', 'readwrite');
+          write.objectStore('meta').put({ key: 'version', value: 7 });
+          write.oncomplete = () => {
+            open.result.close();
+            resolve();
+          };
+        };
+      }),
+  );
+  await page.reload();
+  await expect(page.getByRole('alert')).toContainText('written by a newer Regulon (data version 7');
+});

@@ -1,0 +1,78 @@
+import { test as base, expect, type Page } from '@playwright/test';
+
+/** Every test runs at this time, so that the sample kennel and its figures are the same on any day. */
+const NOW = new Date('2026-06-15T16:30:00');
+
+const SHIFTED_CLOCK = `{
+  const Real = Date;
+  const gap = ${NOW.getTime()} - Real.now();
+  globalThis.Date = class extends Real {
+    constructor(...args) { super(...(args.length > 0 ? args : [Real.now() + gap])); }
+    static now() { return Real.now() + gap; }
+  };
+}`;
+
+/**
+ * Watches a page and returns the list of what went wrong: anything that left this machine, a document without the policy, an error or
+ * warning on the console. The page's clock starts at NOW and runs on.
+ */
+export async function guard(page: Page, baseURL: string | undefined): Promise<string[]> {
+  const trouble: string[] = [];
+  await page.addInitScript(SHIFTED_CLOCK);
+  page.on('request', (request) => {
+    const url = request.url();
+    if (!url.startsWith(baseURL ?? '') && !/^(data|blob):/.test(url)) trouble.push(`left the machine: ${url}`);
+  });
+  page.on('response', async (response) => {
+    if (response.request().resourceType() !== 'document') return;
+    const headers = await response.allHeaders();
+    // A page found unchanged comes without content or policy: those that are stored stay in force.
+    if (headers['content-type'] === undefined) return;
+    if (!/script-src 'self'(;|$)/.test(headers['content-security-policy'] ?? '')) trouble.push(`no policy on ${response.url()}`);
+  });
+  page.on('console', (message) => {
+    if (['error', 'warning'].includes(message.type())) trouble.push(`console: ${message.text()}`);
+  });
+  page.on('pageerror', (error) => trouble.push(`page error: ${error.message}`));
+  return trouble;
+}
+
+/** A page that fails its test when the guard has seen trouble. */
+export const test = base.extend<{ guarded: undefined }>({
+  guarded: [
+    async ({ page, baseURL }, use) => {
+      const trouble = await guard(page, baseURL);
+      await use(undefined);
+      expect(trouble).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };
+
+/** The forecast as the page holds it, to the last digit, once it is the newest. */
+export async function exactForecast(page: Page): Promise<string> {
+  const headline = page.getByTestId('headline');
+  await expect(headline).toHaveAttribute('data-fresh', 'true', { timeout: 30_000 });
+  return (await headline.getAttribute('data-exact')) ?? '';
+}
+
+/** Rows of a table straight from the browser's storage, past the application. */
+export function storedCount(page: Page, database: string, table: string): Promise<number> {
+  return page.evaluate(
+    ([name, store]) =>
+      new Promise<number>((resolve, reject) => {
+        const open = indexedDB.open(name);
+        open.onerror = () => reject(open.error);
+        open.onsuccess = () => {
+          const count = open.result.transaction(store).objectStore(store).count();
+          count.onsuccess = () => {
+            open.result.close();
+            resolve(count.result);
+          };
+        };
+      }),
+    [database, table] as const,
+  );
+}

@@ -1,0 +1,103 @@
+import type { Page } from '@playwright/test';
+import { exactForecast, expect, test } from './fixtures';
+
+const FOLDER = 'docs/screenshots';
+const phone = { width: 390, height: 844 };
+
+async function themed(page: Page, theme: 'light' | 'dusk'): Promise<void> {
+  await page.addInitScript((kept) => localStorage.setItem('regulon-theme', kept), theme);
+}
+
+async function trainSomeReps(page: Page): Promise<void> {
+  await page.goto('/sample/field/sample-present');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  for (const outcome of ['Clean', 'Clean']) await page.getByRole('button', { name: outcome }).click();
+  await page.getByRole('button', { name: 'Flawed' }).click();
+  await page.getByRole('button', { name: /Crooked in front, 10/ }).click();
+  await page.getByRole('button', { name: 'Clean' }).click();
+  await page.getByRole('button', { name: 'Cue' }).click();
+  await page.waitForTimeout(1200);
+  await page.getByRole('button', { name: 'Response' }).click();
+  await page.getByRole('button', { name: 'Clean' }).click();
+  await expect(page.getByText(/^5 reps/).first()).toBeAttached();
+}
+
+test('today', async ({ page }) => {
+  await page.goto('/sample/today');
+  await expect(page.getByRole('button', { name: 'Begin this session' })).toBeVisible();
+  await page.screenshot({ path: `${FOLDER}/today.png` });
+});
+
+test('rule books', async ({ page }) => {
+  await page.goto('/sample/rule-books');
+  await expect(page.getByText('exercise zeroed').first()).toBeVisible();
+  await page.screenshot({ path: `${FOLDER}/rule-books.png` });
+});
+
+test('breakdown and a ladder', async ({ page }) => {
+  await page.goto('/sample/breakdown');
+  await expect(page.getByText(/in 100 clean at the demand/).first()).toBeVisible();
+  await page.screenshot({ path: `${FOLDER}/breakdown.png` });
+  await page.goto('/sample/breakdown/sample-stop-down');
+  await expect(page.getByText(/clean at the demand/).first()).toBeVisible();
+  await page.screenshot({ path: `${FOLDER}/ladder.png` });
+});
+
+test('field at the table', async ({ page }) => {
+  await trainSomeReps(page);
+  await page.screenshot({ path: `${FOLDER}/field.png` });
+});
+
+test('field in the hand', async ({ page }) => {
+  await page.setViewportSize(phone);
+  await trainSomeReps(page);
+  await page.screenshot({ path: `${FOLDER}/field-phone.png` });
+});
+
+test('field in the hand at dusk', async ({ page }) => {
+  await page.setViewportSize(phone);
+  await themed(page, 'dusk');
+  await trainSomeReps(page);
+  await page.getByRole('button', { name: 'Flawed' }).click();
+  await page.screenshot({ path: `${FOLDER}/field-phone-dusk.png` });
+});
+
+for (const theme of ['light', 'dusk'] as const) {
+  test(`readiness, ${theme}`, async ({ page }) => {
+    await themed(page, theme);
+    await page.goto('/sample/readiness');
+    await exactForecast(page);
+    await expect(page.getByRole('img', { name: /simulated runs/ })).toBeVisible();
+    await page.screenshot({ path: `${FOLDER}/readiness${theme === 'dusk' ? '-dusk' : ''}.png` });
+  });
+}
+
+test('files', async ({ page }) => {
+  await page.goto('/sample/files');
+  await expect(page.getByText('1 dog: Quill')).toBeVisible();
+  await page.screenshot({ path: `${FOLDER}/files.png` });
+});
+
+test('start', async ({ page }) => {
+  await page.goto('/own/start');
+  await page.getByLabel('Name').fill('Wren');
+  await page.getByLabel('Distance to you now').fill('1 m');
+  await page.getByLabel('Distance to you wanted').fill('15 m');
+  await page.screenshot({ path: `${FOLDER}/start.png` });
+});
+
+test('score sheet and writing', async ({ page }) => {
+  await page.goto('/sample/rule-books/vellmoor-obedience-two/sheet');
+  await page.getByRole('button', { name: 'Slow on the way out: Add' }).click();
+  await page.getByRole('button', { name: 'Extra cue: Add' }).first().click();
+  await page.getByLabel('Leaves the line, measured').fill('3 m');
+  await page.getByLabel('Leaves the line, measured').press('Enter');
+  await page.getByRole('region', { name: 'Score' }).waitFor();
+  await page.evaluate(() => scrollTo(0, 0));
+  await page.screenshot({ path: `${FOLDER}/score-sheet.png` });
+  await page.goto('/sample/rule-books/write');
+  await page.getByRole('button', { name: 'Vellmoor Obedience, Class Two, Sample edition 1' }).click();
+  await page.getByLabel('Points in all, at least, condition 1').fill('90');
+  await expect(page.getByText('above the maximum of 80 points')).toBeVisible();
+  await page.screenshot({ path: `${FOLDER}/rule-book-editor.png` });
+});

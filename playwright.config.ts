@@ -1,0 +1,29 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = 4181;
+
+/** Debian's Chromium against the built application, served with the same policy as real use. */
+export default defineConfig({
+  testDir: 'e2e',
+  testMatch: '*.spec.ts',
+  fullyParallel: true,
+  workers: 2,
+  forbidOnly: true,
+  timeout: 60_000,
+  expect: { timeout: 15_000 },
+  reporter: [['list'], ['json']],
+  use: {
+    baseURL: `http://localhost:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    timezoneId: 'Europe/Vienna',
+    locale: 'en-GB',
+    colorScheme: 'light',
+    launchOptions: { executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium', args: ['--disable-dev-shm-usage'] },
+  },
+  webServer: {
+    command: `node node_modules/vite/bin/vite.js preview --port ${PORT}`,
+    url: `http://localhost:${PORT}/own/start`,
+    reuseExistingServer: false,
+    timeout: 30_000,
+  },
+});

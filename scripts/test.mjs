@@ -1,0 +1,63 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ensureChromium, ensurePackages } from './setup.mjs';
+
+/**
+ * Everything that must hold, in the order of what fails fastest: types, lint with import rules, unused code, unit tests, build, browser
+ * tests. A later step runs even when an earlier one failed, so that one run tells all. Ends with one line: N passed, N failed.
+ */
+ensurePackages();
+const chromium = ensureChromium();
+const reports = mkdtempSync(join(tmpdir(), 'regulon-test-'));
+const unitReport = join(reports, 'unit.json');
+const browserReport = join(reports, 'browser.json');
+
+let passed = 0;
+let failed = 0;
+
+function step(name, command, args, env = {}) {
+  console.log(`\n— ${name}`);
+  const done = spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...env } });
+  return done.status === 0;
+}
+
+/** A step that is one check: it passes or fails as a whole. */
+function check(name, command, args) {
+  if (step(name, command, args)) passed++;
+  else failed++;
+}
+
+/** A step that counts its own tests; a crash before any count is one failure. */
+function suite(name, command, args, env, count) {
+  const ok = step(name, command, args, env);
+  let counts = { passed: 0, failed: 0 };
+  try {
+    counts = count();
+  } catch {
+    counts = { passed: 0, failed: 1 };
+  }
+  passed += counts.passed;
+  failed += counts.failed;
+  if ((!ok && counts.failed === 0) || counts.passed + counts.failed === 0) failed++;
+}
+
+const bin = (name) => `node_modules/.bin/${name}`;
+check('types', bin('tsc'), ['-p', 'tsconfig.json']);
+check('types of core, without the browser', bin('tsc'), ['-p', 'tsconfig.core.json']);
+check('types of scripts and tests', bin('tsc'), ['-p', 'tsconfig.node.json']);
+check('lint and import rules', bin('biome'), ['check', '--error-on-warnings', '.']);
+check('unused code', bin('knip'), []);
+suite('unit tests', bin('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${unitReport}`], {}, () => {
+  const report = JSON.parse(readFileSync(unitReport, 'utf8'));
+  return { passed: report.numPassedTests, failed: report.numFailedTests + report.numPendingTests };
+});
+check('build', bin('vite'), ['build', '--logLevel', 'warn']);
+suite('browser tests', bin('playwright'), ['test'], { CHROMIUM_PATH: chromium, PLAYWRIGHT_JSON_OUTPUT_FILE: browserReport }, () => {
+  const { stats } = JSON.parse(readFileSync(browserReport, 'utf8'));
+  return { passed: stats.expected, failed: stats.unexpected + stats.flaky + stats.skipped };
+});
+
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);

@@ -1,0 +1,79 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useMemo, useState } from 'react';
+import { Outlet, useParams } from 'react-router';
+import type { Failure, Result } from '@/core/shared';
+import { type Dog, type Kennel, type KennelContext, type KennelName, listDogs } from '@/data/repositories';
+import { Notice, PageHead } from '@/ui';
+import { useChosenDog } from './chosen-dog';
+import { now, todayOf } from './clock';
+import { kennelNamed, renewedSample } from './open-kennels';
+import { TopBar } from './top-bar';
+import { LostPage } from './trouble';
+
+/** Opens the kennel that the address names and gives every room what it works on. */
+export function KennelFrame() {
+  const { kennel: name } = useParams();
+  if (name !== 'own' && name !== 'sample') return <LostPage />;
+  return <OpenKennel key={name} name={name} />;
+}
+
+function OpenKennel({ name }: { readonly name: KennelName }) {
+  const [opened, setOpened] = useState<Result<Kennel> | null>(null);
+  useEffect(() => {
+    let current = true;
+    void kennelNamed(name).then((result) => current && setOpened(result));
+    return () => {
+      current = false;
+    };
+  }, [name]);
+  if (!opened) return <p className="p-6 text-lg">Opening the kennel …</p>;
+  return opened.ok ? <Frame kennel={opened.value} /> : <Refused failure={opened} />;
+}
+
+function Refused({ failure }: { readonly failure: Failure }) {
+  return (
+    <main className="mx-auto max-w-2xl p-6">
+      <PageHead title="The kennel stays closed" />
+      <Notice tone="alert" role="alert">
+        {failure.message}
+      </Notice>
+    </main>
+  );
+}
+
+function Frame({ kennel }: { readonly kennel: Kennel }) {
+  const dogs = useLiveQuery(() => listDogs(kennel), [kennel]);
+  const chosen = useChosenDog((state) => state.chosen[kennel.name]);
+  const today = useToday();
+  const dog: Dog | null = dogs?.find((candidate) => candidate.id === chosen) ?? dogs?.[0] ?? null;
+  const context = useMemo<KennelContext>(
+    () => ({ kennel, dog, now, today, renew: kennel.name === 'sample' ? () => renewedSample(kennel) : null }),
+    [kennel, dog, today],
+  );
+  return (
+    <>
+      <a href="#room" className="sr-only focus:not-sr-only focus:absolute focus:left-2 focus:top-2 focus:z-50 focus:bg-sheet focus:p-3">
+        Skip to the page
+      </a>
+      <TopBar kennel={kennel.name} dogs={dogs ?? []} dog={dog} />
+      <main id="room" tabIndex={-1} className="mx-auto w-full max-w-[76rem] px-4 pb-28 pt-5 outline-none sm:px-6 md:pb-12">
+        {dogs === undefined ? <p className="text-lg">Reading the log …</p> : <Outlet context={context} />}
+      </main>
+    </>
+  );
+}
+
+/** Today's day, noticed again when the page is looked at after midnight. */
+function useToday() {
+  const [today, setToday] = useState(() => todayOf(now()));
+  useEffect(() => {
+    const look = (): void => setToday(todayOf(now()));
+    document.addEventListener('visibilitychange', look);
+    const timer = setInterval(look, 60_000);
+    return () => {
+      document.removeEventListener('visibilitychange', look);
+      clearInterval(timer);
+    };
+  }, []);
+  return today;
+}

@@ -1,0 +1,36 @@
+import type { Result } from '@/core/shared';
+import { ensureSample, type Kennel, type KennelName, openKennel, renewSample } from '@/data/repositories';
+import { now, todayOf } from './clock';
+
+/** The sample's seed: one that shows honest trouble and an open question at the trial. */
+const SAMPLE_SEED = 2;
+
+const opened = new Map<KennelName, Promise<Result<Kennel>>>();
+
+/** Opens a kennel once; the sample is filled before anyone sees it. A failed opening is tried again next time. */
+export function kennelNamed(name: KennelName): Promise<Result<Kennel>> {
+  const known = opened.get(name);
+  if (known) return known;
+  const opening = open(name);
+  opened.set(name, opening);
+  void opening.then((result) => {
+    if (!result.ok) opened.delete(name);
+  });
+  return opening;
+}
+
+async function open(name: KennelName): Promise<Result<Kennel>> {
+  const kennel = await openKennel(name);
+  if (!kennel.ok || name !== 'sample') return kennel;
+  const { makeSampleKennel } = await import('@/demo/sample-kennel');
+  const today = todayOf(now());
+  await ensureSample(kennel.value, today, () => makeSampleKennel(today, SAMPLE_SEED));
+  return kennel;
+}
+
+/** The sample as it was made, dated from today; what somebody practised in it is gone. */
+export async function renewedSample(kennel: Kennel): Promise<void> {
+  const { makeSampleKennel } = await import('@/demo/sample-kennel');
+  const today = todayOf(now());
+  await renewSample(kennel, today, makeSampleKennel(today, SAMPLE_SEED));
+}

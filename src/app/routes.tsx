@@ -1,0 +1,43 @@
+import { createBrowserRouter, Navigate } from 'react-router';
+import { FieldRoom, SessionPage } from '@/features/field';
+import { StartRoom } from '@/features/start';
+import { TodayRoom } from '@/features/today';
+import { DogGate } from './dog-gate';
+import { KennelFrame } from './kennel-frame';
+import { LostPage, TroublePage } from './trouble';
+
+/**
+ * The address names the kennel first, so that a person's own and the sample are never on one page. What the field
+ * needs is loaded at once; the rooms of the kitchen table come when they are entered.
+ */
+export const router = createBrowserRouter([
+  { path: '/', element: <Navigate to="/own/today" replace /> },
+  {
+    path: '/:kennel',
+    element: <KennelFrame />,
+    errorElement: <TroublePage />,
+    hydrateFallbackElement: <p className="p-6 text-lg">Opening the kennel …</p>,
+    children: [
+      { index: true, element: <Navigate to="today" replace /> },
+      { path: 'start', element: <StartRoom /> },
+      { path: 'rule-books', lazy: async () => ({ Component: (await import('@/features/rule-books')).RuleBooksRoom }) },
+      { path: 'rule-books/write', lazy: async () => ({ Component: (await import('@/features/rule-books')).EditorPage }) },
+      { path: 'rule-books/:book', lazy: async () => ({ Component: (await import('@/features/rule-books')).RuleBooksRoom }) },
+      { path: 'rule-books/:book/compare', lazy: async () => ({ Component: (await import('@/features/rule-books')).ComparePage }) },
+      { path: 'rule-books/:book/sheet', lazy: async () => ({ Component: (await import('@/features/rule-books')).SheetPage }) },
+      { path: 'files', lazy: async () => ({ Component: (await import('@/features/files')).FilesRoom }) },
+      {
+        element: <DogGate />,
+        children: [
+          { path: 'today', element: <TodayRoom /> },
+          { path: 'breakdown', lazy: async () => ({ Component: (await import('@/features/breakdown')).BreakdownRoom }) },
+          { path: 'breakdown/:element', lazy: async () => ({ Component: (await import('@/features/breakdown')).LadderPage }) },
+          { path: 'field', element: <FieldRoom /> },
+          { path: 'field/:element', element: <SessionPage /> },
+          { path: 'readiness', lazy: async () => ({ Component: (await import('@/features/readiness')).ReadinessRoom }) },
+        ],
+      },
+      { path: '*', element: <LostPage /> },
+    ],
+  },
+]);

@@ -1,0 +1,105 @@
+import { Blocks, FolderOpen, Gauge, type LucideIcon, Moon, NotebookText, PawPrint, Sun, Timer } from 'lucide-react';
+import { Link, NavLink } from 'react-router';
+import { asId, type DogId } from '@/core/shared';
+import type { Dog, KennelName } from '@/data/repositories';
+import { useChosenDog } from './chosen-dog';
+import { useTheme } from './theme';
+
+type Room = { readonly to: string; readonly title: string; readonly Icon: LucideIcon; readonly needsDog: boolean };
+
+/** In the order of the work; a room that has no dog to work on is left out. */
+const ROOMS: readonly Room[] = [
+  { to: 'today', title: 'Today', Icon: PawPrint, needsDog: true },
+  { to: 'rule-books', title: 'Rule books', Icon: NotebookText, needsDog: false },
+  { to: 'breakdown', title: 'Breakdown', Icon: Blocks, needsDog: true },
+  { to: 'field', title: 'Field', Icon: Timer, needsDog: true },
+  { to: 'readiness', title: 'Readiness', Icon: Gauge, needsDog: true },
+  { to: 'files', title: 'Files', Icon: FolderOpen, needsDog: false },
+];
+
+type Props = { readonly kennel: KennelName; readonly dogs: readonly Dog[]; readonly dog: Dog | null };
+
+export function TopBar({ kennel, dogs, dog }: Props) {
+  const rooms = ROOMS.filter((room) => dog !== null || !room.needsDog);
+  return (
+    <header className="border-b-2 border-ink bg-sheet">
+      <div aria-hidden="true" className="pole h-2.5 border-b-2 border-ink" />
+      <div className="mx-auto flex max-w-[76rem] flex-wrap items-end gap-x-6 px-4 pt-2 sm:px-6">
+        <div className="flex items-baseline gap-3 pb-2">
+          <Link to={`/${kennel}/today`} className="text-xl font-extrabold tracking-tight">
+            Regulon
+          </Link>
+          {dog && <DogName kennel={kennel} dogs={dogs} dog={dog} />}
+          {kennel === 'sample' && (
+            <span className="border border-ink px-1.5 text-sm">
+              sample<span className="hidden lg:inline"> kennel, all invented</span>
+            </span>
+          )}
+        </div>
+        <ThemeSwitch />
+        <nav
+          aria-label="Rooms"
+          className="fixed inset-x-0 bottom-0 z-30 flex border-t-2 border-ink bg-sheet pb-[env(safe-area-inset-bottom)] md:static md:order-2 md:ml-auto md:border-0 md:pb-0"
+        >
+          {rooms.map((room) => (
+            <RoomTab key={room.to} room={room} kennel={kennel} />
+          ))}
+        </nav>
+      </div>
+    </header>
+  );
+}
+
+function RoomTab({ room, kennel }: { readonly room: Room; readonly kennel: KennelName }) {
+  const { to, title, Icon } = room;
+  return (
+    <NavLink
+      to={`/${kennel}/${to}`}
+      className={({ isActive }) =>
+        `flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-0.5 whitespace-nowrap text-xs leading-tight md:min-h-11 md:flex-none md:flex-row md:gap-1.5 md:border-x-2 md:border-t-2 md:px-3 md:text-base ${
+          isActive ? 'bg-ink font-bold text-paper md:border-ink' : 'text-ink hover:bg-paper md:border-transparent'
+        }`
+      }
+    >
+      <Icon aria-hidden="true" className="size-5 md:size-4" strokeWidth={2.2} />
+      {title}
+    </NavLink>
+  );
+}
+
+function DogName({ kennel, dogs, dog }: Props & { readonly dog: Dog }) {
+  const choose = useChosenDog((state) => state.choose);
+  if (dogs.length === 1) return <span className="text-lg">with {dog.name}</span>;
+  return (
+    <label className="text-lg">
+      <span className="mr-1">with</span>
+      <select
+        aria-label="Dog"
+        className="min-h-11 border-b-2 border-ink bg-sheet font-semibold"
+        value={dog.id}
+        onChange={(event) => choose(kennel, asId<DogId>(event.target.value))}
+      >
+        {dogs.map((one) => (
+          <option key={one.id} value={one.id}>
+            {one.name}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+function ThemeSwitch() {
+  const { theme, toggle } = useTheme();
+  const Icon = theme === 'light' ? Moon : Sun;
+  return (
+    <button
+      type="button"
+      onClick={toggle}
+      aria-label={theme === 'light' ? 'Dark page for dusk' : 'Light page for day'}
+      className="mb-1 ml-auto grid size-11 place-items-center md:order-3 md:ml-0"
+    >
+      <Icon aria-hidden="true" className="size-5" />
+    </button>
+  );
+}

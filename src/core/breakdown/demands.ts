@@ -1,0 +1,8 @@
+import type { RuleElement } from '@/core/rulebooks';
+import { must, toBase } from '@/core/shared';
+import type { Criteria } from './ladder';
+
+/** What a rule book asks of an element, as a criterion vector in base units. */
+export function demandCriteria(element: Pick<RuleElement, 'demands'>): Criteria {
+  return Object.fromEntries(element.demands.map((demand) => [demand.axis, must(toBase(demand.quantity, demand.value, demand.unit))]));
+}

@@ -1,0 +1,95 @@
+import { type AxisKey, type Failure, fail, NO_BREAK, writeAmount, writeNumber } from '@/core/shared';
+import { type Axis, axisScale, isRatioAxis, stepSize } from './axis';
+import { axisSeries, type Ladder, MAX_STEPS, type Rung } from './ladder';
+
+// Relative slack for values that were rounded to be paced out; without it 20 → 25 m would fail a limit of 25 %.
+const SLACK = 1e-6;
+
+/**
+ * What is wrong with a ladder, as plain sentences; empty when nothing is. Paths are `rungs[i].axisKey` or an axis key.
+ * Codes: `two-raised`, `step-too-large`, `easier-unplanned`, `demand-never-reached`, `too-many-steps`, and those of `axisScale`.
+ */
+export function checkLadder(ladder: Ladder): Failure[] {
+  const scales = ladder.axes.flatMap((axis) => {
+    const scale = axisScale(axis);
+    return scale.ok ? [] : [scale];
+  });
+  if (scales.length > 0) return scales;
+  const long = ladder.axes.filter((axis) => axisSeries(axis).length - 1 >= MAX_STEPS);
+  return [
+    ...long.map((axis) => fail('too-many-steps', axis.key, `${axis.title}: so small a step needs ${MAX_STEPS} rungs or more. Take a larger one.`)),
+    ...ladder.rungs.flatMap((rung, i) => (i === 0 ? [] : checkStep(ladder, ladder.rungs[i - 1] as Rung, rung, i))),
+    ...checkDemand(ladder),
+  ];
+}
+
+function checkStep(ladder: Ladder, below: Rung, rung: Rung, index: number): Failure[] {
+  const changes = ladder.axes.map((axis) => ({ axis, size: stepSize(axis, valueAt(below, axis), valueAt(rung, axis)) }));
+  const raised = changes.filter((change) => change.size > SLACK);
+  const eased = changes.filter((change) => change.size < -SLACK && !rung.eases.includes(change.axis.key));
+  const large = raised.filter((change) => change.size > change.axis.limit * (1 + SLACK) && !met(ladder, index, change.axis));
+  const names = raised.map((change) => change.axis.title.toLowerCase()).join(' and ');
+  return [
+    ...(raised.length > 1 ? [fail('two-raised', `rungs[${index}]`, `Rung ${index + 1} raises ${names} at once. Raise one, then the other.`)] : []),
+    ...large.map((change) => fail('step-too-large', pathOf(index, change.axis), tooLarge(below, rung, index, change.axis, change.size))),
+    ...eased.map((change) =>
+      fail(
+        'easier-unplanned',
+        pathOf(index, change.axis),
+        `Rung ${index + 1} is easier in ${change.axis.title.toLowerCase()} than the one below, without a plan.`,
+      ),
+    ),
+  ];
+}
+
+/** An eased axis returns to a value already met; that is not a step into the unknown, however large. */
+function met(ladder: Ladder, index: number, axis: Axis): boolean {
+  const value = valueAt(ladder.rungs[index] as Rung, axis);
+  return ladder.rungs.slice(0, index).some((rung) => stepSize(axis, value, valueAt(rung, axis)) >= -SLACK);
+}
+
+function tooLarge(below: Rung, rung: Rung, index: number, axis: Axis, size: number): string {
+  const step = writeChange(axis, valueAt(below, axis), valueAt(rung, axis));
+  return `Rung ${index + 1}: ${axis.title.toLowerCase()} ${step} is ${writeStep(axis, size)}; your limit is ${writeStep(axis, axis.limit)}. Put a rung between.`;
+}
+
+function checkDemand(ladder: Ladder): Failure[] {
+  const reached = ladder.rungs.some((rung) => ladder.axes.every((axis) => stepSize(axis, axis.demand, valueAt(rung, axis)) >= -SLACK));
+  if (reached) return [];
+  const best = ladder.rungs.at(-1);
+  const short = ladder.axes.filter((axis) => best && stepSize(axis, axis.demand, valueAt(best, axis)) < -SLACK);
+  const names = short.map((axis) => `${axis.title.toLowerCase()} (${write(axis, axis.demand)})`).join(' and ');
+  return [
+    fail('demand-never-reached', short[0]?.key ?? '', `No rung asks all that is demanded${names ? `: the last is short of ${names}` : ' at once'}.`),
+  ];
+}
+
+/** A step as a person reads it: "+25 %" where more is harder, "25 % harder" where less is, "by 5 cm" on even axes. */
+function writeStep(axis: Axis, size: number): string {
+  if (!isRatioAxis(axis)) return `by ${write(axis, Math.abs(size))}`;
+  const percent = `${Math.abs(Math.round(size * 100))}${NO_BREAK}%`;
+  return axis.harder === 'more' ? `+${percent}` : `${percent} harder`;
+}
+
+/** Rung `index` in words: "4 of 9: distance 20 → 25 m, +25 %". The first rung and returns say what they hold. */
+export function describeRung(ladder: Ladder, index: number): string {
+  const rung = ladder.rungs[index] as Rung;
+  const below = ladder.rungs[index - 1];
+  const head = `${index + 1} of ${ladder.rungs.length}`;
+  if (!below) return `${head}: the start`;
+  const words = ladder.axes.flatMap((axis) => describeChange(axis, valueAt(below, axis), valueAt(rung, axis)));
+  return `${head}: ${words.length > 0 ? words.join('; ') : 'the same again'}`;
+}
+
+function describeChange(axis: Axis, from: number, to: number): string[] {
+  const size = stepSize(axis, from, to);
+  if (Math.abs(size) <= SLACK) return [];
+  const words = `${axis.title.toLowerCase()} ${writeChange(axis, from, to)}`;
+  return [size > 0 ? `${words}, ${writeStep(axis, size)}` : `${words} (eased)`];
+}
+
+const valueAt = (rung: Rung, axis: Axis): number => rung.criteria[axis.key] ?? axis.start;
+const writeChange = (axis: Axis, from: number, to: number): string =>
+  `${writeNumber(axis.quantity, from, axis.unit)}${NO_BREAK}→${NO_BREAK}${write(axis, to)}`;
+const write = (axis: Axis, base: number): string => writeAmount(axis.quantity, base, axis.unit);
+const pathOf = (index: number, axis: { readonly key: AxisKey }): string => `rungs[${index}].${axis.key}`;

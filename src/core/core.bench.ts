@@ -1,0 +1,174 @@
+import { readFileSync } from 'node:fs';
+import { bench, describe } from 'vitest';
+import { type Axis, difficulties } from './breakdown';
+import { coachRun, startCoaching } from './coaching';
+import { type EvidenceRep, type Fit, fitElement, summarise } from './evidence';
+import { DEFAULT_ASSUMPTIONS, FULL_SIZE, simulateTrials, type TrialClass } from './readiness';
+import { prepareRules, type Rules, readRuleBook, scoreSheet } from './rulebooks';
+import {
+  type AxisKey,
+  addDays,
+  asId,
+  type Day,
+  type ElementId,
+  type ElementKey,
+  type EntryId,
+  type ExerciseKey,
+  type FaultKey,
+  must,
+  type SessionId,
+  seeded,
+} from './shared';
+import { cholesky, logistic, solveCholesky } from './statistics';
+
+/** Ratios within one run are what counts: each group's first row is the yardstick of computation.md, "Speed to reach". */
+
+const today = '2026-06-30' as Day;
+const slow = { time: 1500, warmupTime: 300 };
+
+describe('20,000 trials of 8 exercises × 5 elements (bound: 8 × the generator)', () => {
+  const exercises = Array.from({ length: 8 }, (_, e) => asId<ExerciseKey>(`e${e}`));
+  const parts = Array.from({ length: 5 }, (_, k) => asId<ElementKey>(`k${k}`));
+  const fault = (part: ElementKey, miss: boolean) =>
+    ({
+      id: asId<FaultKey>(`${part}-${miss}`),
+      title: part,
+      element: part,
+      by: 'dog',
+      miss,
+      stops: false,
+      cost: { kind: 'each', points: miss ? 6 : 1 },
+    }) as const;
+  const rules: Rules = {
+    family: 'points-off',
+    smallestPoint: 0.5,
+    awards: [],
+    pass: [{ kind: 'total', atLeast: 220 }],
+    exercises: exercises.map((exercise) => ({ exercise, maximum: 40, faults: parts.flatMap((part) => [fault(part, true), fault(part, false)]) })),
+  };
+  const summary = must(summarise([], today));
+  const fit: Fit = { mode: [-0.5, -0.3, 3, 0.5], factor: [[0.5], [0, 0.4], [0, 0, 0.5], [0, 0, 0, 0.3]], axes: 1 };
+  const input: TrialClass = {
+    rules: prepareRules(rules, []),
+    exercises: exercises.map((exercise) => ({
+      exercise,
+      elements: parts.map((part) => ({ id: asId<ElementId>(part), part, fit, x: [1], summary })),
+    })),
+  };
+  const draws = 20_000 * (2 + 3 * 40);
+
+  bench('yardstick: an inlined generator fills a Float64Array with as many draws', () => fillInline(draws), slow);
+  const retrieves: Rules = {
+    family: 'retrieves',
+    smallestPoint: 1,
+    maximum: 20,
+    majorLeaves: 8,
+    majorsAllowed: 1,
+    letters: [],
+    pass: { atLeast: 110 },
+    awards: [],
+    exercises: exercises.map((exercise) => ({ exercise, faults: parts.flatMap((part) => [fault(part, true), fault(part, false)]) })),
+  };
+  const other: TrialClass = { ...input, rules: prepareRules(retrieves, []) };
+  bench('simulateTrials, points off (bound 8)', () => void simulateTrials(input, DEFAULT_ASSUMPTIONS, 1, FULL_SIZE), slow);
+  bench('simulateTrials, retrieves (bound 15)', () => void simulateTrials(other, DEFAULT_ASSUMPTIONS, 1, FULL_SIZE), slow);
+});
+
+function fillInline(count: number): void {
+  const out = new Float64Array(count);
+  let [a, b, c, d] = [1, 2, 3, 4];
+  for (let i = 0; i < count; i++) {
+    const t = (((a + b) | 0) + d) | 0;
+    d = (d + 1) | 0;
+    a = b ^ (b >>> 9);
+    b = (c + (c << 3)) | 0;
+    c = (c << 21) | (c >>> 11);
+    c = (c + t) | 0;
+    out[i] = ((t >>> 0) + 0.5) / 4294967296;
+  }
+}
+
+describe('fit of 5,000 reps in 100 sessions (bound: 12 × a flat Newton fit)', () => {
+  const axis: Axis = {
+    key: asId<AxisKey>('d'),
+    title: 'Distance',
+    quantity: 'distance',
+    unit: 'm',
+    harder: 'more',
+    start: 5,
+    demand: 20,
+    step: 0.25,
+    limit: 0.4,
+    zeroScale: null,
+    margin: 0.2,
+    eases: [],
+  };
+  const random = seeded(1);
+  const reps = Array.from({ length: 5000 }, (_, i): EvidenceRep => {
+    const distance = 5 + random.integer(16);
+    const clean = random.uniform() < logistic(2 - 2 * Math.log(distance / 5));
+    return {
+      id: asId<EntryId>(String(i)),
+      session: asId<SessionId>(String(i % 100)),
+      day: addDays(today, -(i % 100)),
+      at: i,
+      away: false,
+      outcome: clean ? 'clean' : 'miss',
+      option: null,
+      cause: 'dog',
+      aided: false,
+      criteria: { [axis.key]: distance },
+    };
+  });
+  const x = reps.map((rep) => must(difficulties([axis], rep.criteria))[0] ?? 0);
+  const y = reps.map((rep) => (rep.outcome === 'clean' ? 1 : 0));
+  const summary = must(summarise(reps, today));
+
+  bench('yardstick: flat fixed-effects Newton, 8 iterations over every rep', () => void flatNewton(x, y, 8), slow);
+  bench('fitElement on the summary', () => void fitElement([axis], summary, today), slow);
+  bench('summarise and fitElement', () => void fitElement([axis], must(summarise(reps, today)), today), slow);
+});
+
+function flatNewton(x: readonly number[], y: readonly number[], iterations: number): number[] {
+  let beta = [0, 0];
+  for (let iteration = 0; iteration < iterations; iteration++) {
+    let [g0, g1, h00, h01, h11] = [0, 0, 1e-6, 0, 1e-6];
+    for (let i = 0; i < x.length; i++) {
+      const xi = x[i] as number;
+      const p = logistic((beta[0] as number) + (beta[1] as number) * xi);
+      const w = p * (1 - p);
+      g0 += (y[i] as number) - p;
+      g1 += ((y[i] as number) - p) * xi;
+      h00 += w;
+      h01 += w * xi;
+      h11 += w * xi * xi;
+    }
+    const step = solveCholesky(
+      cholesky([
+        [h00, h01],
+        [h01, h11],
+      ]) ?? [],
+      [g0, g1],
+    );
+    beta = beta.map((value, i) => value + (step[i] as number));
+  }
+  return beta;
+}
+
+describe('one score sheet, one policy step (bound: 50 µs each; shown against JSON.parse of the rule book)', () => {
+  const text = readFileSync('src/demo/rule-books/brackwater-working-test.json', 'utf8');
+  const read = readRuleBook(text);
+  if (!read.ok) throw new Error('the sample rule book does not read');
+  const rules = prepareRules(read.value.rules, read.value.exercises);
+  const sheet = rules.exercises.map((exercise) => ({
+    exercise: exercise.exercise,
+    marks: exercise.faults.slice(0, 6).map(({ fault }) => ({ fault: fault.id, amount: 2 })),
+  }));
+  const policy = { kind: 'run', advanceAfter: 5, dropAfter: 2, setSize: 5 } as const;
+  const state = coachRun(policy, startCoaching(2, 8), { kind: 'rep', id: 'a', outcome: 'clean', counts: true }).state;
+
+  bench('yardstick: JSON.parse of the rule book', () => void JSON.parse(text));
+  bench('scoreSheet', () => void scoreSheet(rules, sheet));
+  bench('coachRun', () => void coachRun(policy, state, { kind: 'rep', id: 'b', outcome: 'miss', counts: true }));
+  bench('readRuleBook', () => void readRuleBook(text));
+});

@@ -1,0 +1,6 @@
+export { type Assessed, assessElement, type ElementEvidence, type Question } from './assess';
+export { type Estimate, estimateElement, type Interval, type Reach } from './estimate';
+export { type Fit, fitElement, parametersAt, predictor } from './fit';
+export { type RodData, rodOf } from './rod';
+export { EVIDENCE } from './settings';
+export { type Cell, countsAsEvidence, type EvidenceRep, type Summary, summarise } from './summary';

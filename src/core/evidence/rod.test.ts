@@ -1,0 +1,53 @@
+import { describe, expect, it } from 'vitest';
+import { type Axis, buildLadder } from '@/core/breakdown';
+import { type AxisKey, asId } from '@/core/shared';
+import { rodOf } from '.';
+
+const axis: Axis = {
+  key: asId<AxisKey>('d'),
+  title: 'Distance',
+  quantity: 'distance',
+  unit: 'm',
+  harder: 'more',
+  start: 5,
+  demand: 20,
+  step: 1,
+  limit: 1.2,
+  zeroScale: null,
+  margin: 0.2,
+  eases: [],
+};
+const rod = (change: Partial<Axis> = {}, rung = 0, reach: [number, number, number] | null = null) => {
+  const one = { ...axis, ...change };
+  const found = reach && { axis: one.key, low: reach[0], mid: reach[1], high: reach[2] };
+  return rodOf(one, buildLadder([one]), rung, found);
+};
+const plain = (text: string | undefined): string => (text ?? '').replaceAll('\u00a0', ' ');
+
+describe('the rod', () => {
+  it('places start, rungs, demand and proof by difficulty', () => {
+    expect(rod()?.rungs.map((at) => Number(at.toFixed(3)))).toEqual([0, 0.5, 1]);
+    expect(rod()?.proofAt).toBeCloseTo(1 + Math.log(1.2) / Math.log(4), 9);
+    expect(rod({ harder: 'less', start: 20, demand: 5 })?.proofAt).toBeCloseTo(1 + Math.log(1.2) / Math.log(4), 9);
+    expect(plain(rod()?.proof ?? '')).toBe('24 m');
+  });
+
+  it('shows where the dog is, on the top rung when the ladder has become shorter', () => {
+    expect(rod({}, 1)?.here?.at).toBeCloseTo(0.5, 12);
+    expect(rod({}, 9)?.here?.at).toBe(1);
+  });
+
+  it.each<[[number, number, number], string]>([
+    [[0.2, 0.5, 0.9], 'Clean 8 times in 10 up to about 10 m (between 6.6 m and 17.4 m).'],
+    [[-0.4, 0.5, 3], 'Clean 8 times in 10 up to about 10 m (between below the start and beyond the proof margin).'],
+    [[-2, -1, -0.5], 'Clean 8 times in 10 below the start.'],
+    [[2, 3, 4], 'Clean 8 times in 10 beyond the proof margin.'],
+  ])('says a reach of %j without inventing a value', (reach, words) => {
+    expect(plain(rod({}, 0, reach)?.sentence)).toBe(`Distance: start 5 m, now 5 m, demanded 20 m. ${words}`);
+  });
+
+  it('is a plain pole where the axis is held, and none where it is broken', () => {
+    expect(rod({ start: 20 })).toMatchObject({ rungs: [], proof: null, proofAt: 1, here: { at: 1 } });
+    expect(rod({ start: 25 })).toBeNull();
+  });
+});

@@ -1,0 +1,54 @@
+import { type Axis, axisScale, type Ladder, proofValue } from '@/core/breakdown';
+import { writeAmount } from '@/core/shared';
+import type { Interval, Reach } from './estimate';
+
+/** Everything on a rod is placed by difficulty: 0 is the start, 1 the demand. Labels are ready to read. */
+export type RodData = {
+  readonly title: string;
+  readonly start: string;
+  readonly demand: string;
+  readonly proof: string | null;
+  /** Where the proof margin ends; 1 where there is none. */
+  readonly proofAt: number;
+  readonly rungs: readonly number[];
+  readonly here: { readonly at: number; readonly label: string } | null;
+  /** Where a rep is clean 8 times in 10, with its 80 % interval. */
+  readonly reach: Interval | null;
+  readonly sentence: string;
+};
+
+/** What the rod of one axis shows: the ladder's rungs, the rung on which the dog stands and, where reps say it, the reach. Null for a broken axis. */
+export function rodOf(axis: Axis, ladder: Ladder, rung: number, reach: Reach | null): RodData | null {
+  const scale = axisScale(axis);
+  if (!scale.ok) return null;
+  const { difficulty, held } = scale.value;
+  const write = (base: number): string => writeAmount(axis.quantity, base, axis.unit);
+  const value = ladder.rungs[Math.min(rung, ladder.rungs.length - 1)]?.criteria[axis.key] ?? axis.start;
+  const [start, demand, now] = [write(axis.start), write(axis.demand), write(value)];
+  const words = reach === null ? '' : ` ${reachInWords(axis, reach)}`;
+  return {
+    title: axis.title,
+    start,
+    demand,
+    proof: held || axis.margin === 0 ? null : write(proofValue(axis)),
+    proofAt: held ? 1 : difficulty(proofValue(axis)),
+    rungs: held ? [] : ladder.rungs.map((one) => difficulty(one.criteria[axis.key] ?? axis.start)),
+    here: { at: held ? 1 : difficulty(value), label: now },
+    reach,
+    sentence: `${axis.title}: start ${start}, now ${now}, demanded ${demand}.${words}`,
+  };
+}
+
+/** Reach as a sentence. Ends outside the ladder are named, never given a value that nobody has tried. */
+function reachInWords(axis: Axis, reach: Interval): string {
+  const scale = axisScale(axis);
+  if (!scale.ok || scale.value.held) return '';
+  const name = (at: number): string => {
+    if (at < 0) return 'below the start';
+    if (at > scale.value.difficulty(proofValue(axis))) return 'beyond the proof margin';
+    return writeAmount(axis.quantity, scale.value.value(at), axis.unit);
+  };
+  const [low, mid, high] = [name(reach.low), name(reach.mid), name(reach.high)];
+  if (low === high) return `Clean 8 times in 10 ${low}.`;
+  return `Clean 8 times in 10 up to about ${mid} (between ${low} and ${high}).`;
+}

@@ -1,0 +1,1 @@
+export { chanceOf, performRep, type RepConditions, restFor, type Skill, type Temperament } from './simulated-dog';

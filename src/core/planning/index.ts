@@ -1,0 +1,2 @@
+export { usualCautions } from './cautions';
+export { type Candidate, type Suggestion, suggestSessions } from './next-session';

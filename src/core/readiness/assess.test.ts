@@ -1,0 +1,93 @@
+import { describe, expect, it } from 'vitest';
+import { EVIDENCE, type EvidenceRep } from '@/core/evidence';
+import { asId, type ElementId, type EntryId, must } from '@/core/shared';
+import { classEvidence, type DogState } from '@/data/repositories';
+import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
+import { assessClass, type ClassEvidence } from '.';
+
+const state = sampleState();
+const trial = state.trials[0];
+if (!trial) throw new Error('the sample has a trial');
+const SMALL = { groups: 100, runs: 40 };
+const evidence = (change: Partial<DogState>): ClassEvidence => {
+  const changed = { ...state, ...change };
+  return must(classEvidence(trial, changed.work, changed.reps, TODAY));
+};
+const assess = (input: ClassEvidence, seed = trial.seed) => must(assessClass(input, trial.assumptions, seed, SMALL));
+const width = (input: ClassEvidence): number => {
+  const { pass } = assess(input).forecast;
+  return pass.high - pass.low;
+};
+const stop = asId<ElementId>('sample-stop-down');
+const withReps = (element: ElementId, change: (reps: readonly EvidenceRep[]) => readonly EvidenceRep[]) =>
+  new Map([...state.reps].map(([id, reps]) => [id, id === element ? change(reps) : reps]));
+
+describe('from reps to a forecast', () => {
+  it('gives the same bytes for the same reps, whatever their order, and other ones for another seed', () => {
+    const again = new Map([...state.reps].map(([id, reps]) => [id, [...reps].reverse()]));
+    expect(JSON.stringify(assess(evidence({ reps: again })))).toBe(JSON.stringify(assess(evidence({}))));
+    expect(assess(evidence({}), 9).forecast.histogram).not.toEqual(assess(evidence({})).forecast.histogram);
+  });
+
+  it('loses exactly what it does not score', () => {
+    const { forecast } = assess(evidence({}));
+    const lost = [...forecast.losses, ...forecast.handlerLosses].reduce((sum, loss) => sum + loss.units, 0);
+    expect(forecast.expectedUnits + lost).toBeCloseTo(160, 6);
+    expect(forecast.faults.reduce((sum, fault) => sum + fault.units, 0)).toBeCloseTo(lost, 6);
+    expect(forecast.histogram.reduce((sum, count) => sum + count, 0)).toBe(SMALL.groups * SMALL.runs);
+  });
+
+  it('falls with new misses, rises with new clean reps, and finds the leak', () => {
+    const more = (outcome: 'clean' | 'miss') => (reps: readonly EvidenceRep[]) => [
+      ...reps,
+      ...Array.from({ length: 10 }, (_, i): EvidenceRep => {
+        const last = reps.at(-1);
+        if (!last) throw new Error('the sample has reps');
+        const demand = Object.fromEntries(
+          (state.work.elements.find((element) => element.id === stop)?.axes ?? []).map((axis) => [axis.key, axis.demand]),
+        );
+        return {
+          ...last,
+          id: asId<EntryId>(`new-${i}`),
+          at: last.at + i + 1,
+          day: TODAY,
+          outcome,
+          option: outcome === 'miss' ? 'no-stop' : null,
+          cause: 'dog',
+          aided: false,
+          criteria: demand,
+        };
+      }),
+    ];
+    const before = assess(evidence({})).forecast;
+    const worse = assess(evidence({ reps: withReps(stop, more('miss')) })).forecast;
+    const better = assess(evidence({ reps: withReps(stop, more('clean')) })).forecast;
+    expect(worse.pass.mid).toBeLessThan(before.pass.mid - 0.05);
+    expect(better.pass.mid).toBeGreaterThan(before.pass.mid + 0.02);
+    const leak = worse.losses.reduce((most, loss) => (loss.units > most.units ? loss : most));
+    expect(leak.part).toBe('stop-down');
+  });
+
+  it('is wider with few reps, and with none says so and still gives no certainty', () => {
+    const few = new Map([...state.reps].map(([id, reps]) => [id, reps.slice(-4)]));
+    const known = new Map(
+      [...state.reps].map(([id, reps]) => [id, reps.flatMap((rep) => [0, 1, 2, 3].map((i) => ({ ...rep, id: asId<EntryId>(`${rep.id}-${i}`) })))]),
+    );
+    expect(width(evidence({ reps: few }))).toBeGreaterThan(width(evidence({ reps: known })));
+    const nothing = assess(evidence({ reps: new Map() }));
+    expect(nothing.grounds.every((ground) => ground.counted === 0)).toBe(true);
+    expect(nothing.forecast.pass.high).toBeLessThan(0.5);
+    expect(Number.isFinite(nothing.forecast.monteCarloError)).toBe(true);
+  });
+
+  it('refuses what is not broken down, and reps from the future', () => {
+    const half = { ...state.work, breakdowns: state.work.breakdowns.slice(1) };
+    expect(classEvidence(trial, half, state.reps, TODAY)).toMatchObject({ ok: false, code: 'incomplete' });
+    expect(classEvidence(trial, { ...state.work, ruleBooks: [] }, state.reps, TODAY)).toMatchObject({ ok: false, code: 'incomplete' });
+    const broken = { ...evidence({}), exercises: [] };
+    expect(assessClass(broken, trial.assumptions, 1, SMALL)).toMatchObject({ ok: false, code: 'incomplete' });
+    const early = { ...evidence({}), today: '2026-05-01' as typeof TODAY };
+    expect(assessClass(early, trial.assumptions, 1, SMALL)).toMatchObject({ ok: false, code: 'future' });
+    expect(EVIDENCE.halfLifeDays).toBeGreaterThan(0);
+  });
+});

@@ -1,0 +1,127 @@
+import type { Interval } from '@/core/evidence';
+import { type ElementId, type ElementKey, type ExerciseKey, NO_BREAK } from '@/core/shared';
+import { mean, quantile, variance } from '@/core/statistics';
+import type { Assumptions } from './assumptions';
+import { type Runs, type SimulationSize, simulateTrials, type TrialClass } from './simulate';
+
+export type ElementLoss = { readonly exercise: ExerciseKey; readonly part: ElementKey; readonly element: ElementId; readonly units: number };
+export type FaultLoss = { readonly exercise: ExerciseKey; readonly option: string; readonly label: string; readonly units: number };
+export type FailureShare = { readonly code: string; readonly exercise: ExerciseKey | null; readonly message: string; readonly share: number };
+
+export type Forecast = {
+  readonly size: SimulationSize;
+  /** Chance of passing: mean over draws, and the ends of an 80 % interval for what is not known about the dog. */
+  readonly pass: Interval;
+  readonly monteCarloError: number;
+  readonly expectedUnits: number;
+  readonly histogram: readonly number[];
+  readonly losses: readonly ElementLoss[];
+  readonly handlerLosses: readonly { readonly exercise: ExerciseKey; readonly units: number }[];
+  readonly faults: readonly FaultLoss[];
+  /** Shares of all runs; a run can fail for several reasons. */
+  readonly failures: readonly FailureShare[];
+};
+
+/**
+ * Sums of runs → a forecast. The draws' pass shares are shrunk to their mean by √(1 − V_within/V_total) before quantiles, so that
+ * the interval shows what is unknown about the dog and not the dice of 50 runs; the Monte Carlo error is that of the mean over groups.
+ */
+export function forecastOf(
+  input: TrialClass,
+  runs: Runs,
+  labels: readonly (readonly { readonly key: string; readonly label: string }[])[],
+): Forecast {
+  const count = runs.size.groups * runs.size.runs;
+  const shares = Array.from(runs.passesByGroup, (passes) => passes / runs.size.runs);
+  const elements = input.exercises.flatMap((exercise) => exercise.elements.map((element) => ({ exercise: exercise.exercise, element })));
+  return {
+    size: runs.size,
+    pass: passInterval(shares, runs.size.runs),
+    monteCarloError: Math.sqrt(variance(shares) / shares.length),
+    expectedUnits: sum(runs.unitsByGroup) / count,
+    histogram: Array.from(runs.histogram),
+    losses: elements.map(({ exercise, element }, i) => ({
+      exercise,
+      part: element.part,
+      element: element.id,
+      units: (runs.lostByElement[i] as number) / count,
+    })),
+    handlerLosses: input.exercises.map((exercise, e) => ({ exercise: exercise.exercise, units: (runs.lostByHandler[e] as number) / count })),
+    faults: input.exercises.flatMap((exercise, e) =>
+      (labels[e] ?? []).map((option, o) => ({
+        exercise: exercise.exercise,
+        option: option.key,
+        label: option.label,
+        units: (runs.lostByOption[e]?.[o] ?? 0) / count,
+      })),
+    ),
+    failures: input.rules.conditions.map((condition, bit) => ({ ...condition, share: (runs.failures[bit] ?? 0) / count })),
+  };
+}
+
+function passInterval(shares: readonly number[], runs: number): Interval {
+  const centre = mean(shares);
+  const total = variance(shares);
+  const within = mean(shares.map((p) => (p * (1 - p)) / (runs - 1)));
+  const keep = total > 0 ? Math.sqrt(Math.max(0, 1 - within / total)) : 0;
+  const shrunk = shares.map((p) => centre + keep * (p - centre));
+  return { low: quantile(shrunk, 0.1), mid: centre, high: quantile(shrunk, 0.9) };
+}
+
+export type Help = {
+  readonly element: ElementId;
+  /** Gain in the chance of passing and in points (units) from the stated number of sessions, with the standard error of the gain. */
+  readonly gain: number;
+  readonly error: number;
+  readonly units: number;
+  /** True when its gain cannot be told from the best one's at two standard errors. */
+  readonly tooClose: boolean;
+};
+
+/**
+ * What would help most: each element in turn is lifted by sessions × gain per session (never past the ceiling), with the random
+ * numbers of `runs` in their slots, so that the difference is paired. An element that serves two exercises is lifted in both.
+ * Sorted by gain, largest first.
+ */
+export function helpRanking(input: TrialClass, runs: Runs, assumptions: Assumptions, seed: number, onElement?: (share: number) => void): Help[] {
+  const elements = input.exercises.flatMap((exercise) => exercise.elements);
+  const ids = [...new Set(elements.map((element) => element.id))];
+  const found = ids.map((id, i) => {
+    const lift = elements.map((element) => (element.id === id ? assumptions.sessions * assumptions.gainPerSession : 0));
+    const helped = simulateTrials(input, assumptions, seed, runs.size, lift);
+    onElement?.((i + 1) / ids.length);
+    return { id, ...pairedGain(runs, helped) };
+  });
+  const sorted = found.sort((a, b) => b.gains.mean - a.gains.mean);
+  const best = sorted[0];
+  return sorted.map(({ id, gains, units }) => ({
+    element: id,
+    gain: gains.mean,
+    error: gains.error,
+    units,
+    tooClose: best !== undefined && id !== best.id && best.gains.mean - gains.mean < 2 * Math.hypot(best.gains.error, gains.error),
+  }));
+}
+
+function pairedGain(before: Runs, after: Runs): { gains: { mean: number; error: number }; units: number } {
+  const { groups, runs } = before.size;
+  const gains = Array.from(after.passesByGroup, (passes, g) => (passes - (before.passesByGroup[g] as number)) / runs);
+  return {
+    gains: { mean: mean(gains), error: Math.sqrt(variance(gains) / groups) },
+    units: (sum(after.unitsByGroup) - sum(before.unitsByGroup)) / (groups * runs),
+  };
+}
+
+function sum(values: ArrayLike<number>): number {
+  let total = 0;
+  for (let i = 0; i < values.length; i++) total += values[i] as number;
+  return total;
+}
+
+/** A share as people read it: "< 0.1 %", "> 99.9 %", else whole percent, one decimal below 10 and above 90. */
+export function writeShare(share: number): string {
+  if (share < 0.001) return `<${NO_BREAK}0.1${NO_BREAK}%`;
+  if (share > 0.999) return `>${NO_BREAK}99.9${NO_BREAK}%`;
+  const percent = share * 100;
+  return `${percent < 10 || percent > 90 ? percent.toFixed(1) : Math.round(percent)}${NO_BREAK}%`;
+}

@@ -1,0 +1,140 @@
+import { describe, expect, it } from 'vitest';
+import { type Fit, type Summary, summarise } from '@/core/evidence';
+import { type Fault, faultOptions, prepareRules } from '@/core/rulebooks';
+import { asId, type Day, type ElementId, type ElementKey, type ExerciseKey, type FaultKey, must, NO_BREAK } from '@/core/shared';
+import { logistic } from '@/core/statistics';
+import { DEFAULT_ASSUMPTIONS, forecastOf, helpRanking, simulateTrials, type TrialClass, type TrialElement, writeShare } from '.';
+
+const empty = must(summarise([], '2026-06-30' as Day));
+const CALM = { ...DEFAULT_ASSUMPTIONS, sessionSd: 0, nervesSd: 0, handlerRate: 0 };
+const cost = { kind: 'each', points: 4 } as const;
+
+/** An element whose logit on the day is known: no spread, no axes. */
+const sure = (name: string, logitOnTheDay: number, summary: Summary = empty): TrialElement => {
+  const fit: Fit = { mode: [0, 0, logitOnTheDay], factor: [[0], [0, 0], [0, 0, 0]], axes: 0 };
+  return { id: asId<ElementId>(`id-${name}`), part: asId<ElementKey>(name), fit, x: [], summary };
+};
+const fault = (element: string, miss = true, stops = false, price: Fault['cost'] = cost) => ({
+  id: asId<FaultKey>(`f-${element}-${miss}`),
+  title: element,
+  element: asId<ElementKey>(element),
+  by: 'dog' as const,
+  miss,
+  stops,
+  cost: price,
+});
+const classOf = (elements: readonly TrialElement[][], faults: Fault[][], line: number): TrialClass => {
+  const names = elements.map((_, e) => asId<ExerciseKey>(`e${e}`));
+  return {
+    rules: prepareRules(
+      {
+        family: 'points-off',
+        smallestPoint: 1,
+        awards: [],
+        pass: [{ kind: 'total', atLeast: line }],
+        exercises: names.map((exercise, e) => ({ exercise, maximum: 10, faults: (faults[e] ?? []) as never })),
+      },
+      names.map((id) => ({ id, title: id, elements: [] })),
+    ),
+    exercises: elements.map((list, e) => ({ exercise: names[e] ?? asId<ExerciseKey>(''), elements: list })),
+  };
+};
+const two = (a: number, b: number, line: number, stops = false): TrialClass =>
+  classOf([[sure('a', a), sure('b', b)]], [[fault('a', true, stops), fault('b')]], line);
+const forecast = (input: TrialClass, assumptions = CALM, seed = 1, size = { groups: 400, runs: 50 }) =>
+  forecastOf(input, simulateTrials(input, assumptions, seed, size), input.rules.exercises.map(faultOptions));
+
+describe('simulation against exact enumeration', () => {
+  const [p, q] = [logistic(1), logistic(0.5)];
+  it.each([
+    ['both must be clean', two(1, 0.5, 10), p * q, 10 - 4 * (1 - p) - 4 * (1 - q)],
+    ['one may fail', two(1, 0.5, 6), 1 - (1 - p) * (1 - q), 10 - 4 * (1 - p) - 4 * (1 - q)],
+    ['a stop hides the second', two(1, 0.5, 6, true), 1, 10 - 4 * (1 - p) - 4 * p * (1 - q)],
+  ])('%s', (_, input, pass, points) => {
+    const found = forecast(input);
+    expect(Math.abs(found.pass.mid - pass)).toBeLessThan(0.012);
+    expect(Math.abs(found.expectedUnits - points)).toBeLessThan(0.06);
+  });
+
+  it('an ended run loses the later exercises too, and all that is lost is accounted for', () => {
+    const input = classOf([[sure('a', 0)], [sure('b', 1)]], [[fault('a', true, false, { kind: 'end-run' })], [fault('b')]], 12);
+    const found = forecast(input);
+    const lost = found.losses.reduce((sum, loss) => sum + loss.units, 0);
+    expect(found.expectedUnits).toBeCloseTo(20 - lost, 9);
+    expect(Math.abs((found.losses[0]?.units ?? 0) - 10)).toBeLessThan(0.2);
+    expect(found.failures[0]).toMatchObject({ code: 'ended' });
+  });
+});
+
+describe('what the forecast is made of', () => {
+  it('is the same for the same seed and another for another', () => {
+    const input = two(1, 0.5, 10);
+    expect(forecast(input, DEFAULT_ASSUMPTIONS, 5)).toEqual(forecast(input, DEFAULT_ASSUMPTIONS, 5));
+    expect(forecast(input, DEFAULT_ASSUMPTIONS, 6).histogram).not.toEqual(forecast(input, DEFAULT_ASSUMPTIONS, 5).histogram);
+  });
+
+  it('has an interval that is narrow when the dog is known and wide when not', () => {
+    const known = forecast(two(1, 0.5, 6));
+    const loose: Fit = { mode: [-0.5, -0.3, 1, 0], factor: [[0.5], [0, 0.4], [0, 0, 1.2], [0, 0, 0, 0.6]], axes: 1 };
+    const unknown = forecast(classOf([[{ ...sure('a', 0), fit: loose, x: [1] }]], [[fault('a')]], 10));
+    expect(known.pass.high - known.pass.low).toBeLessThan(0.05);
+    expect(unknown.pass.high - unknown.pass.low).toBeGreaterThan(0.3);
+  });
+
+  it('a day shared by all elements spreads the scores', () => {
+    const spread = (sharedDay: number) => {
+      const { histogram } = forecast(two(0.5, 0.5, 10), { ...CALM, sessionSd: 1.5, sharedDay });
+      return (histogram[2] ?? 0) + (histogram[10] ?? 0);
+    };
+    expect(spread(1)).toBeGreaterThan(spread(0) * 1.1);
+  });
+
+  it('uses the faults that were logged', () => {
+    const logged: Summary = { ...empty, faults: { 'f-a-false': 60 }, counted: 60 };
+    const faults = [fault('a', true, false, { kind: 'zero' }), fault('a', false, false, { kind: 'each', points: 1 })];
+    const without = forecast(classOf([[sure('a', 0)]], [faults], 5));
+    const withThem = forecast(classOf([[sure('a', 0, logged)]], [faults], 5));
+    expect(without.pass.mid).toBeLessThan(0.85);
+    expect(withThem.pass.mid).toBeGreaterThan(0.95);
+  });
+
+  it('charges the handler for slips', () => {
+    const slip = { ...fault('a', false), id: asId<FaultKey>('cue'), by: 'handler' as const, element: null };
+    const input = classOf([[sure('a', 40)]], [[fault('a'), slip]], 10);
+    const found = forecast(input, { ...CALM, handlerRate: 0.1, handlerWeight: 400 });
+    expect(Math.abs(found.pass.mid - 0.9)).toBeLessThan(0.012);
+    expect(found.handlerLosses[0]?.units).toBeCloseTo(10 - found.expectedUnits, 9);
+  });
+});
+
+describe('what would help most', () => {
+  it('names the weaker of two elements that cost the same, with a paired gain', () => {
+    const input = two(3, 0, 10);
+    const runs = simulateTrials(input, CALM, 2);
+    const [best, second] = helpRanking(input, runs, CALM, 2);
+    expect(best).toMatchObject({ element: 'id-b', tooClose: false });
+    expect(best?.gain).toBeCloseTo(logistic(3) * (logistic(0.25) - 0.5), 1.7);
+    expect(second?.gain ?? 1).toBeLessThan(best?.gain ?? 0);
+    expect(best?.error ?? 1).toBeLessThan(0.004);
+  });
+
+  it('says when two are too close to call', () => {
+    const input = two(0, 0, 10);
+    expect(helpRanking(input, simulateTrials(input, CALM, 2), CALM, 2)[1]?.tooClose).toBe(true);
+  });
+
+  it('leaves every other slot alone: lifting one element never changes a run that it did not save', () => {
+    const input = two(1, 0.5, 6);
+    const before = simulateTrials(input, CALM, 3);
+    const after = simulateTrials(input, CALM, 3, before.size, [0.5, 0]);
+    expect(before.passesByGroup.every((passes, g) => (after.passesByGroup[g] ?? -1) >= passes)).toBe(true);
+    expect(after.lostByElement[1]).toBe(before.lostByElement[1]);
+  });
+});
+
+it.each([
+  [0, '< 0.1 %'],
+  [1, '> 99.9 %'],
+  [0.056, '5.6 %'],
+  [0.614, '61 %'],
+])('writes %d as %s', (share, text) => expect(writeShare(share).replaceAll(NO_BREAK, ' ')).toBe(text));

@@ -1,0 +1,189 @@
+import { type CompiledRules, compileRules, type PreparedRules, type Tally } from '@/core/rulebooks';
+import { type ExerciseKey, mixSeed, seeded } from '@/core/shared';
+import { logit, shrinkage } from '@/core/statistics';
+import type { Assumptions } from './assumptions';
+import { choose, type DrawnElement, drawElement, planDraws, type TrialElement } from './posterior';
+
+export type TrialClass = {
+  readonly rules: PreparedRules;
+  /** In running order, each with its elements in performing order. Must match `rules.exercises`. */
+  readonly exercises: readonly { readonly exercise: ExerciseKey; readonly elements: readonly TrialElement[] }[];
+};
+
+export type SimulationSize = { readonly groups: number; readonly runs: number };
+/** 400 posterior draws × 50 runs each. */
+export const FULL_SIZE: SimulationSize = { groups: 400, runs: 50 };
+
+/** Sums over all runs; every list is flat so that it travels cheaply between threads. Units are the smallest point. */
+export type Runs = {
+  readonly size: SimulationSize;
+  readonly total: number;
+  readonly passesByGroup: Int32Array;
+  readonly unitsByGroup: Float64Array;
+  /** How many runs scored each number of units, 0 … total. */
+  readonly histogram: Int32Array;
+  /** Units lost, by element in running order. */
+  readonly lostByElement: Float64Array;
+  /** Units lost by the handler's slips, by exercise. */
+  readonly lostByHandler: Float64Array;
+  /** Units lost by option, for each exercise. */
+  readonly lostByOption: readonly Float64Array[];
+  /** Runs that failed each of the rules' conditions. */
+  readonly failures: Int32Array;
+};
+
+const SLOTS_PER_RUN = 2;
+const SLOTS_PER_ELEMENT = 3;
+
+/**
+ * Simulates trials: for each of `groups` posterior draws, `runs` days. A day has one effect that all elements share (its SD is
+ * √(ρτ² + nerves²)); each element's own swing is averaged out analytically. Elements run as a chain: a fault that stops makes the
+ * rest of the exercise impossible. Every run scores by the compiled rules.
+ *
+ * Random numbers sit in fixed slots per group, run and element, so that two simulations with the same seed differ only by what
+ * was changed between them (`lift`: logits added to each element, in running order). Same seed, same bytes on one engine.
+ * `onGroup` is called after each group with the share done, for progress.
+ */
+export function simulateTrials(
+  input: TrialClass,
+  assumptions: Assumptions,
+  seed: number,
+  size: SimulationSize = FULL_SIZE,
+  lift: readonly number[] = [],
+  onGroup?: (share: number) => void,
+): Runs {
+  const compiled = compileRules(input.rules);
+  const plans = input.exercises.flatMap((exercise, e) =>
+    exercise.elements.map((element) => planDraws(element, compiled.options[e] ?? [], assumptions)),
+  );
+  const runs = emptyRuns(compiled, plans.length, size);
+  const slots = SLOTS_PER_RUN + SLOTS_PER_ELEMENT * plans.length;
+  const day = dayEffects(assumptions);
+  const desk: Desk = {
+    counts: Int32Array.from(input.exercises, (exercise) => exercise.elements.length),
+    compiled,
+    tally: compiled.tally(),
+    day,
+    runs,
+    uniforms: new Float64Array(slots * size.runs),
+    drawn: [],
+    against: new Float64Array(plans.length),
+    rates: new Float64Array(plans.length),
+  };
+  for (let group = 0; group < size.groups; group++) {
+    const random = seeded(mixSeed(seed, group));
+    const shared: [number, number] = [random.normal(), random.normal()];
+    desk.drawn = plans.map((plan, i) => lifted(drawElement(plan, shared, mixSeed(seed, group, i + 1)), lift[i] ?? 0, assumptions.ceiling));
+    desk.drawn.forEach((element, i) => {
+      desk.against[i] = Math.exp(-element.eta * day.shrink);
+      desk.rates[i] = element.handlerRate;
+    });
+    // The two normals above take a varying number of uniforms; the runs get a stream of their own.
+    seeded(mixSeed(seed, group, 0)).fill(desk.uniforms);
+    for (let run = 0; run < size.runs; run++) runOne(desk, run * slots, group);
+    onGroup?.((group + 1) / size.groups);
+  }
+  return runs;
+}
+
+/** What the runs of a group work with, laid out once. */
+type Desk = {
+  readonly counts: Int32Array;
+  readonly compiled: CompiledRules;
+  readonly tally: Tally;
+  readonly day: DayEffects;
+  readonly runs: Runs;
+  readonly uniforms: Float64Array;
+  drawn: readonly DrawnElement[];
+  /** e^−η·shrink of each element: the odds against a clean rep on an average day. */
+  readonly against: Float64Array;
+  readonly rates: Float64Array;
+};
+
+type DayEffects = { readonly commonSd: number; readonly shrink: number };
+
+function dayEffects(assumptions: Assumptions): DayEffects {
+  const { sessionSd, sharedDay, nervesSd } = assumptions;
+  return { commonSd: Math.sqrt(sharedDay * sessionSd ** 2 + nervesSd ** 2), shrink: shrinkage((1 - sharedDay) * sessionSd ** 2) };
+}
+
+function lifted(element: DrawnElement, lift: number, ceiling: number): DrawnElement {
+  if (lift === 0) return element;
+  return { ...element, eta: Math.max(element.eta, Math.min(element.eta + lift, logit(ceiling))) };
+}
+
+function runOne(desk: Desk, base: number, group: number): void {
+  const { counts, tally, day, uniforms, against, rates, runs } = desk;
+  // Box & Muller (1958): a fixed number of slots, which a rejection method would not keep.
+  const common = day.commonSd * Math.sqrt(-2 * Math.log(uniforms[base] as number)) * Math.cos(2 * Math.PI * (uniforms[base + 1] as number));
+  // Clean is u < σ((η + day)·shrink), that is u·(1 + e^−η·shrink · e^−day·shrink) < 1: one factor for each element and group and one
+  // for each run, and no exponential in between.
+  const worse = Math.exp(-common * day.shrink);
+  let at = 0;
+  tally.start();
+  for (let e = 0; e < counts.length; e++) {
+    const count = counts[e] as number;
+    tally.open(e);
+    for (let k = at; k < at + count; k++) {
+      const slot = base + SLOTS_PER_RUN + SLOTS_PER_ELEMENT * k;
+      if ((uniforms[slot + 2] as number) < (rates[k] as number) && slipped(desk, e, k, uniforms[slot + 2] as number)) break;
+      if ((uniforms[slot] as number) * (1 + (against[k] as number) * worse) < 1) continue;
+      if (failed(desk, e, k, uniforms[slot + 1] as number)) break;
+    }
+    at += count;
+    if (tally.ended()) break;
+  }
+  record(runs, group, tally.finish(), tally.failures());
+}
+
+/** A slip of the handler's at element k; true when the exercise cannot go on. Below the rate, slip / rate is uniform again: no fourth slot is needed. */
+function slipped(desk: Desk, e: number, k: number, slip: number): boolean {
+  const option = choose((desk.drawn[k] as DrawnElement).handler, slip / (desk.rates[k] as number));
+  if (option < 0) return false;
+  const taken = charged(desk, e, option);
+  desk.runs.lostByHandler[e] = (desk.runs.lostByHandler[e] as number) + taken;
+  return desk.compiled.options[e]?.[option]?.stops ?? false;
+}
+
+/** The dog's fault at element k; true when the exercise cannot go on. */
+function failed(desk: Desk, e: number, k: number, uniform: number): boolean {
+  const option = choose((desk.drawn[k] as DrawnElement).dog, uniform);
+  if (option < 0) return false;
+  const taken = charged(desk, e, option);
+  desk.runs.lostByElement[k] = (desk.runs.lostByElement[k] as number) + taken;
+  return desk.compiled.options[e]?.[option]?.stops ?? false;
+}
+
+function charged({ tally, compiled, runs }: Desk, e: number, option: number): number {
+  const taken = tally.charge(option) + (tally.ended() ? unrun(compiled, e) : 0);
+  const lost = runs.lostByOption[e] as Float64Array;
+  lost[option] = (lost[option] as number) + taken;
+  return taken;
+}
+
+function unrun(compiled: CompiledRules, after: number): number {
+  let sum = 0;
+  for (let e = after + 1; e < compiled.maximum.length; e++) sum += compiled.maximum[e] as number;
+  return sum;
+}
+
+function record(runs: Runs, group: number, units: number, failures: number): void {
+  runs.histogram[units] = (runs.histogram[units] as number) + 1;
+  runs.unitsByGroup[group] = (runs.unitsByGroup[group] as number) + units;
+  if (failures === 0) runs.passesByGroup[group] = (runs.passesByGroup[group] as number) + 1;
+  for (let bit = 0; bit < runs.failures.length; bit++) if (failures & (1 << bit)) runs.failures[bit] = (runs.failures[bit] as number) + 1;
+}
+
+function emptyRuns(compiled: CompiledRules, elements: number, size: SimulationSize): Runs {
+  return {
+    size,
+    total: compiled.total,
+    passesByGroup: new Int32Array(size.groups),
+    unitsByGroup: new Float64Array(size.groups),
+    histogram: new Int32Array(compiled.total + 1),
+    lostByElement: new Float64Array(elements),
+    lostByHandler: new Float64Array(compiled.maximum.length),
+    lostByOption: compiled.options.map((options) => new Float64Array(options.length)),
+    failures: new Int32Array(compiled.conditions.length),
+  };
+}

@@ -1,0 +1,130 @@
+import * as v from 'valibot';
+import { fail, ok } from '@/core/shared';
+import { checkFaults, checkMultiple, repeated } from './checks';
+import { type Family, writePoints } from './family';
+import { deductiveCost, exerciseKey, faultEntries, points, text } from './fault-schema';
+import { bestAward, prepareFault, sum } from './prepare-faults';
+
+const TOP = 10;
+const mark = v.pipe(v.number(), v.minValue(0), v.maxValue(TOP));
+
+export const abilitiesSchema = v.strictObject({
+  family: v.literal('abilities'),
+  smallestMark: points,
+  /** What is judged in every series, each with the least mean over the series. */
+  abilities: v.pipe(v.array(v.strictObject({ id: text, title: text, atLeast: mark })), v.minLength(1, 'needs at least one ability')),
+  /** The least mean over all abilities and series. */
+  overall: mark,
+  exercises: v.array(
+    v.strictObject({
+      exercise: exerciseKey,
+      /** Which abilities this series judges. */
+      judges: v.pipe(v.array(text), v.minLength(1, 'a series judges at least one ability')),
+      faults: v.array(v.strictObject({ ...faultEntries, ability: text, cost: deductiveCost })),
+    }),
+  ),
+  awards: v.array(v.strictObject({ title: text, atLeast: mark })),
+});
+export type Abilities = v.InferOutput<typeof abilitiesSchema>;
+
+/**
+ * Abilities: in each series each judged ability has a mark of 0–10. Passing asks a mean for every ability and one over all; an
+ * automatic fail ends the run. Means are compared as sums, times the number of marks, so nothing is rounded: 5 and 6 against a mean of 5.5 is 22 ≥ 22 half marks.
+ */
+export const abilities: Family<Abilities> = {
+  id: 'abilities',
+  title: 'Abilities',
+  word: 'mark',
+  check: (rules, outline) => {
+    const known = rules.abilities.map((ability) => ability.id);
+    const unjudged = rules.abilities.filter((ability) => !rules.exercises.some((series) => series.judges.includes(ability.id)));
+    return [
+      ...checkFaults(rules.exercises, outline, { smallest: rules.smallestMark, maximum: () => TOP }),
+      ...checkMultiple(TOP, rules.smallestMark, 'smallestMark'),
+      ...rules.abilities.flatMap((ability, i) => checkMultiple(ability.atLeast, rules.smallestMark, `abilities[${i}].atLeast`)),
+      ...checkMultiple(rules.overall, rules.smallestMark, 'overall'),
+      ...repeated(known).map((id) => fail('duplicate', 'abilities', `Two abilities are called “${id}”. Rename one.`)),
+      ...unjudged.map((ability) => fail('unjudged', 'abilities', `No series judges “${ability.id}”; nobody could reach its mean.`)),
+      ...rules.exercises.flatMap((series, e) => [
+        ...series.judges.flatMap((id, j) =>
+          known.includes(id)
+            ? []
+            : [fail('unknown-ability', `exercises[${e}].judges[${j}]`, `There is no ability “${id}”. These are: ${known.join(', ')}.`)],
+        ),
+        ...repeated(series.judges).map((id) => fail('duplicate', `exercises[${e}].judges`, `“${id}” is judged twice in one series.`)),
+        ...series.faults.flatMap((fault, f) =>
+          series.judges.includes(fault.ability)
+            ? []
+            : [
+                fail(
+                  'unknown-ability',
+                  `exercises[${e}].faults[${f}].ability`,
+                  `This series does not judge “${fault.ability}”. It judges: ${series.judges.join(', ')}.`,
+                ),
+              ],
+        ),
+      ]),
+    ];
+  },
+  prepare: (rules) => {
+    const step = 1 / rules.smallestMark;
+    const top = Math.round(TOP * step);
+    const cells = rules.exercises.flatMap((series) => series.judges);
+    const needs = rules.abilities.map((ability) => {
+      const places = cells.flatMap((id, cell) => (id === ability.id ? [cell] : []));
+      return { places, least: Math.round(ability.atLeast * step) * places.length };
+    });
+    const overall = Math.round(rules.overall * step) * cells.length;
+    return {
+      pointsPerUnit: rules.smallestMark,
+      line: overall,
+      exercises: rules.exercises.map((series) => ({
+        exercise: series.exercise,
+        cells: series.judges.map((id) => ({ key: id, title: rules.abilities.find((ability) => ability.id === id)?.title ?? id, maximum: top })),
+        faults: series.faults.map((fault) => prepareFault(fault, { unit: step, cell: series.judges.indexOf(fault.ability) })),
+      })),
+      conditions: [
+        { code: 'ended', exercise: null, message: 'an automatic fail' },
+        { code: 'total', exercise: null, message: `a mean under ${rules.overall} over all` },
+        ...rules.abilities.map((ability) => ({
+          code: 'ability',
+          exercise: null,
+          message: `a mean under ${ability.atLeast} in ${ability.title.toLowerCase()}`,
+        })),
+      ],
+      judge: (kept, ended) => {
+        let failed = (ended ? 1 : 0) | (sum(kept) < overall ? 2 : 0);
+        for (let a = 0; a < needs.length; a++) {
+          const need = needs[a] as (typeof needs)[number];
+          let reached = 0;
+          for (const place of need.places) reached += kept[place] as number;
+          if (reached < need.least) failed |= 4 << a;
+        }
+        return failed;
+      },
+      award: (kept) =>
+        bestAward(
+          rules.awards,
+          (award) => award.atLeast,
+          (award) => sum(kept) >= Math.round(award.atLeast * step) * cells.length,
+        ),
+      given: (e, marks) => {
+        const judged = rules.exercises[e]?.judges.length ?? 0;
+        if (marks.length !== judged) return fail('given', '', `This series judges ${judged} abilities; there are ${marks.length} marks.`);
+        const wrong = marks.find((one) => !(one >= 0 && one <= TOP) || checkMultiple(one, rules.smallestMark, '').length > 0);
+        return wrong === undefined
+          ? ok(marks.map((one) => Math.round(one * step)))
+          : fail('given', '', `${wrong} is not a mark: 0 to ${TOP} in steps of ${rules.smallestMark}.`);
+      },
+    };
+  },
+  passing: (rules) => [
+    `a mean of ${rules.overall} or more over all marks`,
+    ...rules.abilities
+      .filter((ability) => ability.atLeast > 0)
+      .map((ability) => `a mean of ${ability.atLeast} or more in ${ability.title.toLowerCase()}`),
+    'no automatic fail',
+  ],
+  awards: (rules) => rules.awards.map((award) => ({ title: award.title, asks: `mean from ${award.atLeast}` })),
+  say: (prepared, units) => `${writePoints(prepared, units)} marks in all`,
+};

@@ -1,0 +1,127 @@
+import { type ExerciseKey, type Failure, fail, findUnit } from '@/core/shared';
+import type { Outline } from './family';
+import type { Cost, Fault } from './fault-schema';
+
+type Scored = readonly { readonly exercise: ExerciseKey; readonly faults: readonly Fault[] }[];
+export type CheckSetting = {
+  /** The smallest step of a price; every price is a whole multiple of it. */
+  readonly smallest: number;
+  /** The most that an exercise can lose, for caps. */
+  readonly maximum: (index: number) => number;
+};
+
+/** What can be wrong with the faults of any family, all at once; paths are relative to `rules`. */
+export function checkFaults(exercises: Scored, outline: Outline, setting: CheckSetting): Failure[] {
+  return [...checkList(exercises, outline), ...exercises.flatMap((exercise, i) => checkExercise(exercise, outline, setting, i))];
+}
+
+function checkList(exercises: Scored, outline: Outline): Failure[] {
+  const scored = exercises.map((exercise) => exercise.exercise);
+  const missing = outline.filter((exercise) => !scored.includes(exercise.id));
+  const disordered = missing.length === 0 && outline.length === scored.length && outline.some((exercise, i) => exercise.id !== scored[i]);
+  return [
+    ...missing.map((exercise) => fail('unscored', 'exercises', `Exercise “${exercise.id}” has no faults and no maximum. Add it to the rules.`)),
+    ...repeated(scored).map((id) => fail('duplicate', 'exercises', `Exercise “${id}” is scored twice. Keep one.`)),
+    ...(disordered
+      ? [fail('order', 'exercises', 'The rules list the exercises in another order than the class runs them. Use the running order.')]
+      : []),
+  ];
+}
+
+function checkExercise(exercise: Scored[number], outline: Outline, setting: CheckSetting, index: number): Failure[] {
+  const path = `exercises[${index}]`;
+  const known = outline.find((other) => other.id === exercise.exercise);
+  if (!known) return [fail('unknown-exercise', `${path}.exercise`, `There is no exercise “${exercise.exercise}” in this rule book.`)];
+  const unmissed = known.elements.filter(
+    (element) => !exercise.faults.some((fault) => fault.miss && fault.by === 'dog' && fault.element === element.id),
+  );
+  return [
+    ...repeated(exercise.faults.map((fault) => fault.id)).map((id) =>
+      fail('duplicate', `${path}.faults`, `Two faults are called “${id}”. Rename one.`),
+    ),
+    ...unmissed.map((element) =>
+      fail('no-miss', `${path}.faults`, `Nothing says what is charged when “${element.id}” is not done. Add a fault of the dog with "miss": true.`),
+    ),
+    ...exercise.faults.flatMap((fault, i) => [
+      ...checkOwner(fault, known.elements, `${path}.faults[${i}]`),
+      ...checkCost(fault.cost, setting, setting.maximum(index), `${path}.faults[${i}].cost`),
+    ]),
+  ];
+}
+
+function checkOwner(fault: Fault, elements: Outline[number]['elements'], path: string): Failure[] {
+  if (fault.element === null)
+    return fault.by === 'dog' ? [fail('unowned', `${path}.element`, `A fault of the dog belongs to an element; “${fault.id}” names none.`)] : [];
+  if (elements.some((element) => element.id === fault.element)) return [];
+  const ids = elements.map((element) => element.id).join(', ');
+  return [fail('unknown-element', `${path}.element`, `“${fault.element}” is not an element of this exercise. These are: ${ids}.`)];
+}
+
+function checkCost(cost: Cost, setting: CheckSetting, maximum: number, path: string): Failure[] {
+  switch (cost.kind) {
+    case 'zero':
+    case 'end-run':
+    case 'major':
+    case 'attempt':
+    case 'cue':
+      return [];
+    case 'band':
+      return checkBands(cost, setting, path);
+    case 'discretion':
+      return [
+        ...(['low', 'usual', 'high'] as const).flatMap((key) => checkMultiple(cost[key], setting.smallest, `${path}.${key}`)),
+        ...(cost.low <= cost.usual && cost.usual <= cost.high
+          ? []
+          : [fail('discretion', path, 'The low price must not be above the usual one, nor that above the high one.')]),
+      ];
+    default:
+      return [...checkMultiple(cost.points, setting.smallest, `${path}.points`), ...checkCap(cost, setting, maximum, path)];
+  }
+}
+
+function checkCap(
+  cost: { readonly points: number; readonly cap?: number | undefined },
+  setting: CheckSetting,
+  maximum: number,
+  path: string,
+): Failure[] {
+  const { cap, points } = cost;
+  if (cap === undefined) return [];
+  return [
+    ...checkMultiple(cap, setting.smallest, `${path}.cap`),
+    ...(cap < points ? [fail('cap', `${path}.cap`, `The cap ${cap} is below the price of one fault, ${points}.`)] : []),
+    ...(cap > maximum ? [fail('cap', `${path}.cap`, `The cap ${cap} is above the exercise's maximum, ${maximum}.`)] : []),
+  ];
+}
+
+function checkBands(cost: Extract<Cost, { kind: 'band' }>, setting: CheckSetting, path: string): Failure[] {
+  const unit = findUnit(cost.quantity, cost.unit);
+  const overlapping = cost.bands.flatMap((band, i) => {
+    const before = cost.bands[i - 1];
+    const rises = !before || (band.over > before.over && band.points > before.points);
+    return rises
+      ? []
+      : [fail('bands', `${path}.bands[${i}]`, 'Bands must rise in both the limit and the price; this one overlaps the one before it.')];
+  });
+  return [
+    ...(unit.ok ? [] : [fail(unit.code, `${path}.unit`, unit.message)]),
+    ...cost.bands.flatMap((band, i) => checkMultiple(band.points, setting.smallest, `${path}.bands[${i}].points`)),
+    ...overlapping,
+  ];
+}
+
+/** Whether a number is a whole multiple of the smallest step; exact integers depend on it. */
+export function checkMultiple(value: number, smallest: number, path: string): Failure[] {
+  const steps = value / smallest;
+  if (Math.abs(steps - Math.round(steps)) < 1e-9) return [];
+  return [fail('multiple', path, `${value} is not a whole number of steps of ${smallest}. Change it or the smallest step.`)];
+}
+
+/** A line that nobody can reach. */
+export function checkReachable(line: number, maximum: number, path: string, word: string): Failure[] {
+  return line > maximum ? [fail('impossible-pass', path, `The pass line ${line} is above the maximum of ${maximum} ${word}.`)] : [];
+}
+
+export function repeated<T>(items: readonly T[]): T[] {
+  return [...new Set(items.filter((item, i) => items.indexOf(item) !== i))];
+}

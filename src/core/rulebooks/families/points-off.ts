@@ -1,0 +1,99 @@
+import * as v from 'valibot';
+import { fail } from '@/core/shared';
+import { checkFaults, checkMultiple, checkReachable } from './checks';
+import { type Family, writePoints } from './family';
+import { deductiveCost, exerciseKey, faultEntries, percent, points, text } from './fault-schema';
+import { bestAward, oneCell, prepareFault, sum } from './prepare-faults';
+
+export const pointsOffSchema = v.strictObject({
+  family: v.literal('points-off'),
+  /** The smallest step of the score, e.g. 0.5. Every number of points is a whole multiple of it. */
+  smallestPoint: points,
+  exercises: v.array(
+    v.strictObject({ exercise: exerciseKey, maximum: points, faults: v.array(v.strictObject({ ...faultEntries, cost: deductiveCost })) }),
+  ),
+  pass: v.pipe(
+    v.array(
+      v.variant('kind', [
+        v.strictObject({ kind: v.literal('total'), atLeast: points }),
+        v.strictObject({ kind: v.literal('share-of-each'), percent }),
+      ]),
+    ),
+    v.minLength(1, 'needs at least one condition'),
+  ),
+  awards: v.array(v.strictObject({ title: text, atLeast: points })),
+});
+export type PointsOff = v.InferOutput<typeof pointsOffSchema>;
+
+const total = (rules: PointsOff): number => rules.exercises.reduce((all, exercise) => all + exercise.maximum, 0);
+
+/**
+ * Points off: each exercise starts at its maximum and never falls below 0; passing asks a total, a share of each exercise, or both.
+ * Example: maximum 40, two faults at 2.5 each → 35.
+ */
+export const pointsOff: Family<PointsOff> = {
+  id: 'points-off',
+  title: 'Points off',
+  word: 'point',
+  check: (rules, outline) => [
+    ...checkFaults(rules.exercises, outline, { smallest: rules.smallestPoint, maximum: (i) => rules.exercises[i]?.maximum ?? 0 }),
+    ...rules.exercises.flatMap((exercise, i) => checkMultiple(exercise.maximum, rules.smallestPoint, `exercises[${i}].maximum`)),
+    ...rules.pass.flatMap((condition, i) =>
+      condition.kind === 'total'
+        ? [
+            ...checkMultiple(condition.atLeast, rules.smallestPoint, `pass[${i}].atLeast`),
+            ...checkReachable(condition.atLeast, total(rules), `pass[${i}].atLeast`, 'points'),
+          ]
+        : [],
+    ),
+    ...rules.awards.flatMap((award, i) => checkMultiple(award.atLeast, rules.smallestPoint, `awards[${i}].atLeast`)),
+  ],
+  prepare: (rules, outline) => {
+    const unit = 1 / rules.smallestPoint;
+    const units = (value: number): number => Math.round(value * unit);
+    const maxima = rules.exercises.map((exercise) => units(exercise.maximum));
+    const lines = rules.pass.flatMap((condition) => (condition.kind === 'total' ? [units(condition.atLeast)] : []));
+    const line = lines.length > 0 ? Math.max(...lines) : null;
+    const share = rules.pass.reduce((most, condition) => (condition.kind === 'share-of-each' ? Math.max(most, condition.percent) : most), 0);
+    const titles = rules.exercises.map((exercise) => outline.find((known) => known.id === exercise.exercise)?.title ?? exercise.exercise);
+    return {
+      pointsPerUnit: rules.smallestPoint,
+      line,
+      exercises: rules.exercises.map((exercise, e) => ({
+        exercise: exercise.exercise,
+        cells: oneCell(maxima[e] ?? 0),
+        faults: exercise.faults.map((fault) => prepareFault(fault, { unit })),
+      })),
+      conditions: [
+        { code: 'ended', exercise: null, message: 'the run is ended' },
+        { code: 'total', exercise: null, message: `fewer than ${(line ?? 0) * rules.smallestPoint} points in all` },
+        ...rules.exercises.map((exercise, e) => ({
+          code: 'share',
+          exercise: exercise.exercise,
+          message: `under ${share} % in ${titles[e]?.toLowerCase()}`,
+        })),
+      ],
+      // Cross-multiplied, so that no share is ever rounded.
+      judge: (kept, ended) => {
+        let failed = (ended ? 1 : 0) | (sum(kept) < (line ?? 0) ? 2 : 0);
+        for (let e = 0; e < maxima.length; e++) if ((kept[e] as number) * 100 < share * (maxima[e] as number)) failed |= 4 << e;
+        return failed;
+      },
+      award: (kept) =>
+        bestAward(
+          rules.awards,
+          (award) => award.atLeast,
+          (award) => sum(kept) >= units(award.atLeast),
+        ),
+      given: () => fail('given', '', 'Points off knows no marks that are given outright.'),
+    };
+  },
+  passing: (rules) =>
+    rules.pass.map((condition) =>
+      condition.kind === 'total'
+        ? `at least ${condition.atLeast} of ${total(rules)} points`
+        : `at least ${condition.percent} % of the points of each exercise`,
+    ),
+  awards: (rules) => rules.awards.map((award) => ({ title: award.title, asks: `from ${award.atLeast}` })),
+  say: (prepared, units) => `${writePoints(prepared, units)} points`,
+};

@@ -1,0 +1,103 @@
+import * as v from 'valibot';
+import { type Failure, fail, ok } from '@/core/shared';
+import { checkFaults, checkMultiple, checkReachable } from './checks';
+import { type Family, writePoints } from './family';
+import { exerciseKey, faultEntries, points, retrieveCost, text } from './fault-schema';
+import { bestAward, oneCell, prepareFault, sum } from './prepare-faults';
+
+const least = v.pipe(v.number(), v.finite(), v.minValue(0));
+
+export const retrievesSchema = v.strictObject({
+  family: v.literal('retrieves'),
+  smallestPoint: points,
+  /** What a faultless retrieve earns, usually 20. */
+  maximum: points,
+  /** The most that a retrieve with a major fault earns, and how many of them a run may have. */
+  majorLeaves: least,
+  majorsAllowed: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(50)),
+  /** Where retrieves are marked by letter: the points that each stands for, best first; empty where they are not. */
+  letters: v.array(v.strictObject({ letter: text, points: least })),
+  exercises: v.array(v.strictObject({ exercise: exerciseKey, faults: v.array(v.strictObject({ ...faultEntries, cost: retrieveCost })) })),
+  pass: v.strictObject({ atLeast: points }),
+  awards: v.array(v.strictObject({ title: text, atLeast: points })),
+});
+export type Retrieves = v.InferOutput<typeof retrievesSchema>;
+
+function checkLetters(rules: Retrieves): Failure[] {
+  return rules.letters.flatMap((letter, i) => {
+    const before = rules.letters[i - 1];
+    return [
+      ...checkMultiple(letter.points, rules.smallestPoint, `letters[${i}].points`),
+      ...(letter.points > rules.maximum
+        ? [fail('letter', `letters[${i}].points`, `“${letter.letter}” stands for more than a faultless retrieve.`)]
+        : []),
+      ...(before && before.points <= letter.points
+        ? [fail('letter', `letters[${i}].points`, `“${letter.letter}” must stand for less than “${before.letter}” before it.`)]
+        : []),
+    ];
+  });
+}
+
+/**
+ * Retrieves: each is marked from its maximum down, a major fault leaves at most a stated rest, and the first eliminating fault (`end-run`)
+ * puts the dog out. Example: maximum 20, a slow pick-up at 2 and a major fault that leaves 8 → 8.
+ */
+export const retrieves: Family<Retrieves> = {
+  id: 'retrieves',
+  title: 'Retrieves',
+  word: 'point',
+  check: (rules, outline) => [
+    ...checkFaults(rules.exercises, outline, { smallest: rules.smallestPoint, maximum: () => rules.maximum }),
+    ...checkMultiple(rules.maximum, rules.smallestPoint, 'maximum'),
+    ...checkMultiple(rules.majorLeaves, rules.smallestPoint, 'majorLeaves'),
+    ...(rules.majorLeaves >= rules.maximum ? [fail('major', 'majorLeaves', 'A major fault must leave less than a faultless retrieve earns.')] : []),
+    ...checkMultiple(rules.pass.atLeast, rules.smallestPoint, 'pass.atLeast'),
+    ...checkReachable(rules.pass.atLeast, rules.maximum * rules.exercises.length, 'pass.atLeast', 'points'),
+    ...rules.awards.flatMap((award, i) => checkMultiple(award.atLeast, rules.smallestPoint, `awards[${i}].atLeast`)),
+    ...checkLetters(rules),
+  ],
+  prepare: (rules) => {
+    const unit = 1 / rules.smallestPoint;
+    const units = (value: number): number => Math.round(value * unit);
+    const line = units(rules.pass.atLeast);
+    const setting = { unit, majorLeaves: units(rules.majorLeaves) };
+    return {
+      pointsPerUnit: rules.smallestPoint,
+      line,
+      exercises: rules.exercises.map((exercise) => ({
+        exercise: exercise.exercise,
+        cells: oneCell(units(rules.maximum)),
+        faults: exercise.faults.map((fault) => prepareFault(fault, setting)),
+      })),
+      conditions: [
+        { code: 'ended', exercise: null, message: 'an eliminating fault' },
+        { code: 'total', exercise: null, message: `fewer than ${rules.pass.atLeast} points in all` },
+        { code: 'majors', exercise: null, message: `more than ${rules.majorsAllowed} major ${rules.majorsAllowed === 1 ? 'fault' : 'faults'}` },
+      ],
+      judge: (kept, ended, majors) => (ended ? 1 : 0) | (sum(kept) < line ? 2 : 0) | (majors > rules.majorsAllowed ? 4 : 0),
+      award: (kept) =>
+        bestAward(
+          rules.awards,
+          (award) => award.atLeast,
+          (award) => sum(kept) >= units(award.atLeast),
+        ),
+      given: (_, marks) => {
+        const [mark] = marks;
+        const fits =
+          marks.length === 1 && mark !== undefined && mark >= 0 && mark <= rules.maximum && checkMultiple(mark, rules.smallestPoint, '').length === 0;
+        return fits
+          ? ok([units(mark)])
+          : fail('given', '', `A retrieve has one mark, from 0 to ${rules.maximum} in steps of ${rules.smallestPoint}.`);
+      },
+    };
+  },
+  passing: (rules) => [
+    `at least ${rules.pass.atLeast} of ${rules.maximum * rules.exercises.length} points`,
+    'no eliminating fault',
+    rules.majorsAllowed === 0
+      ? 'no major fault'
+      : `at most ${rules.majorsAllowed} major ${rules.majorsAllowed === 1 ? 'fault' : 'faults'}, each leaving ${rules.majorLeaves} points or fewer`,
+  ],
+  awards: (rules) => rules.awards.map((award) => ({ title: award.title, asks: `from ${award.atLeast}` })),
+  say: (prepared, units) => `${writePoints(prepared, units)} points`,
+};

@@ -1,0 +1,79 @@
+import * as v from 'valibot';
+import { fail } from '@/core/shared';
+import { checkFaults, checkMultiple } from './checks';
+import { type Family, rulesTotal, writePoints } from './family';
+import { deductiveCost, exerciseKey, faultEntries, points, text } from './fault-schema';
+import { bestAward, oneCell, prepareFault, sum } from './prepare-faults';
+
+const least = v.pipe(v.number(), v.finite(), v.minValue(0));
+
+export const timeAndFaultsSchema = v.strictObject({
+  family: v.literal('time-and-faults'),
+  /** The smallest step of a fault, e.g. 0.25. */
+  smallestFault: points,
+  exercises: v.array(
+    v.strictObject({
+      exercise: exerciseKey,
+      /** The most faults that this obstacle, or the clock, can cost. */
+      most: points,
+      faults: v.array(v.strictObject({ ...faultEntries, cost: deductiveCost })),
+    }),
+  ),
+  /** A run passes with at most so many faults. */
+  pass: v.strictObject({ atMost: least }),
+  awards: v.array(v.strictObject({ title: text, atMost: least })),
+});
+export type TimeAndFaults = v.InferOutput<typeof timeAndFaultsSchema>;
+
+/**
+ * Time and faults: obstacles cost faults, the clock is an exercise of its own whose faults count per started second over the standard time,
+ * and its limit ends the run. Units are faults that were not made, so that more is better here too: `say` turns them back.
+ * Example: two obstacle faults at 5 and 2.3 s over time at 1 a second → 13 faults.
+ */
+export const timeAndFaults: Family<TimeAndFaults> = {
+  id: 'time-and-faults',
+  title: 'Time and faults',
+  word: 'fault',
+  check: (rules, outline) => [
+    ...checkFaults(rules.exercises, outline, { smallest: rules.smallestFault, maximum: (i) => rules.exercises[i]?.most ?? 0 }),
+    ...rules.exercises.flatMap((exercise, i) => checkMultiple(exercise.most, rules.smallestFault, `exercises[${i}].most`)),
+    ...checkMultiple(rules.pass.atMost, rules.smallestFault, 'pass.atMost'),
+    ...rules.awards.flatMap((award, i) => [
+      ...checkMultiple(award.atMost, rules.smallestFault, `awards[${i}].atMost`),
+      ...(award.atMost > rules.pass.atMost ? [fail('award', `awards[${i}].atMost`, `“${award.title}” allows more faults than passing does.`)] : []),
+    ]),
+  ],
+  prepare: (rules) => {
+    const unit = 1 / rules.smallestFault;
+    const units = (value: number): number => Math.round(value * unit);
+    const most = rules.exercises.map((exercise) => units(exercise.most));
+    const total = sum(most);
+    return {
+      pointsPerUnit: rules.smallestFault,
+      line: total - units(rules.pass.atMost),
+      exercises: rules.exercises.map((exercise, e) => ({
+        exercise: exercise.exercise,
+        cells: oneCell(most[e] ?? 0),
+        faults: exercise.faults.map((fault) => prepareFault(fault, { unit })),
+      })),
+      conditions: [
+        { code: 'ended', exercise: null, message: 'the run is ended' },
+        { code: 'total', exercise: null, message: `more than ${rules.pass.atMost} faults` },
+      ],
+      judge: (kept, ended) => (ended ? 1 : 0) | (total - sum(kept) > units(rules.pass.atMost) ? 2 : 0),
+      award: (kept) =>
+        bestAward(
+          rules.awards,
+          (award) => -award.atMost,
+          (award) => total - sum(kept) <= units(award.atMost),
+        ),
+      given: () => fail('given', '', 'Time and faults knows no marks that are given outright.'),
+    };
+  },
+  passing: (rules) => [`at most ${rules.pass.atMost} faults, time faults included`, 'within the time limit'],
+  awards: (rules) => rules.awards.map((award) => ({ title: award.title, asks: `at most ${award.atMost} faults` })),
+  say: (prepared, units) => {
+    const faults = writePoints(prepared, rulesTotal(prepared) - units);
+    return `${faults} ${faults === '1' ? 'fault' : 'faults'}`;
+  },
+};

@@ -1,0 +1,5 @@
+export * from './days';
+export * from './ids';
+export * from './quantities';
+export * from './random';
+export * from './result';

@@ -1,0 +1,97 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  addDays,
+  dayNumber,
+  daysBetween,
+  fromBase,
+  isDay,
+  must,
+  NO_BREAK,
+  parseAmount,
+  parseOne,
+  QUANTITIES,
+  type Quantity,
+  toBase,
+  writeAmount,
+} from '.';
+
+describe('parseAmount', () => {
+  it.each([
+    ['20 m', 'distance', 'm', 20, 20],
+    ['20', 'distance', 'yd', 18.288, 18.288],
+    ['5–10 yd', 'distance', 'm', 4.572, 9.144],
+    ['5-10 yd', 'distance', 'm', 4.572, 9.144],
+    [`1'30"`, 'duration', 's', 90, 90],
+    [`5'6"`, 'distance', 'm', 1.6764, 1.6764],
+    [`30"`, 'duration', 's', 30, 30],
+    ['2 1/2', 'duration', 's', 2.5, 2.5],
+    ['1/2 m', 'offset', 'm', 0.5, 0.5],
+    ['0,5 m', 'distance', 'm', 0.5, 0.5],
+    ['-12°', 'angle', '°', -12, -12],
+    ['68 °F', 'temperature', '°C', 20, 20],
+    ['2 min', 'duration', 's', 120, 120],
+  ] as const)('%s as %s', (text, quantity, unit, low, high) => {
+    expect(must(parseAmount(text, quantity, unit))).toMatchObject({ low, high });
+  });
+
+  it.each([
+    ['', 'distance', 'empty', 'Write a distance'],
+    ['far', 'distance', 'number', '“far”'],
+    ['20 s', 'distance', 'unit', 'm, yd, ft, paces, cm'],
+    ['10–5 m', 'distance', 'number', 'backwards'],
+    ['1/0 m', 'distance', 'number', 'fraction'],
+    [`1/0'`, 'distance', 'number', 'fraction'],
+  ] as const)('refuses %j as %s', (text, quantity, code, words) => {
+    const result = parseAmount(text, quantity, 'm');
+    expect(result).toMatchObject({ ok: false, code });
+    expect(result.ok ? '' : result.message).toContain(words);
+  });
+
+  it('wants one value where one is needed', () => {
+    expect(parseOne('5–10 m', 'distance', 'm')).toMatchObject({ ok: false, code: 'range' });
+  });
+});
+
+describe('units', () => {
+  const units = Object.entries(QUANTITIES).flatMap(([quantity, list]) => list.map((unit) => [quantity as Quantity, unit.id] as const));
+  it('gives back the number that was typed, in every unit', () => {
+    const typed = fc.integer({ min: 0, max: 99_999 }).map((n) => n / 10);
+    fc.assert(
+      fc.property(fc.constantFrom(...units), typed, ([quantity, unit], value) => {
+        expect(must(fromBase(quantity, must(toBase(quantity, value, unit)), unit))).toBe(value);
+      }),
+    );
+  });
+
+  it.each([
+    ['distance', 22.86, 'yd', '25 yd'],
+    ['distance', 104.4, 'm', '104 m'],
+    ['angle', 10, '°', '10°'],
+    ['count', 3, '', '3'],
+  ] as const)('writes %s %d', (quantity, base, unit, text) => {
+    expect(writeAmount(quantity, base, unit).replace(NO_BREAK, ' ')).toBe(text);
+  });
+});
+
+describe('days', () => {
+  it('agrees with the calendar of the platform on random days', () => {
+    const day = fc
+      .date({ min: new Date('1900-01-01'), max: new Date('2100-12-31'), noInvalidDate: true })
+      .map((date) => date.toISOString().slice(0, 10));
+    fc.assert(
+      fc.property(day, (text) => {
+        expect(isDay(text)).toBe(true);
+        expect(isDay(text) ? dayNumber(text) : null).toBe(Date.parse(`${text}T00:00:00Z`) / 86_400_000);
+        expect(isDay(text) ? addDays(addDays(text, 1000), -1000) : null).toBe(text);
+      }),
+    );
+  });
+
+  it.each(['2026-02-29', '2026-13-01', '2026-1-1', 'today'])('refuses %s', (text) => expect(isDay(text)).toBe(false));
+
+  it('counts whole days', () => {
+    const [from, to] = ['2026-02-27', '2026-03-01'];
+    expect(isDay(from) && isDay(to) ? daysBetween(from, to) : null).toBe(2);
+  });
+});

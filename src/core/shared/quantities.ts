@@ -1,0 +1,166 @@
+import { fail, ok, type Result } from './result';
+
+/**
+ * One table of quantities. Values are stored in the base unit (the first of each list: metres, seconds, degrees …) and
+ * shown in the person's unit. `perBase` is how many base units one of this unit is.
+ */
+export type Quantity =
+  | 'distance'
+  | 'duration'
+  | 'latency'
+  | 'angle'
+  | 'offset'
+  | 'height'
+  | 'volume'
+  | 'area'
+  | 'count'
+  | 'rate'
+  | 'temperature'
+  | 'mass'
+  | 'level';
+
+export type Unit = { readonly id: string; readonly perBase: number; readonly shift?: number; readonly names: readonly string[] };
+
+const metre: Unit = { id: 'm', perBase: 1, names: ['m', 'metre', 'metres', 'meter', 'meters'] };
+const yard: Unit = { id: 'yd', perBase: 0.9144, names: ['yd', 'yds', 'yard', 'yards'] };
+const foot: Unit = { id: 'ft', perBase: 0.3048, names: ['ft', 'foot', 'feet', "'"] };
+const centimetre: Unit = { id: 'cm', perBase: 0.01, names: ['cm', 'centimetre', 'centimetres', 'centimeter', 'centimeters'] };
+const inch: Unit = { id: 'in', perBase: 0.0254, names: ['in', 'inch', 'inches', '"'] };
+/** A pace is not a standard length; 0.75 m is an adult's walking step, to be replaced by the person's own. */
+const pace: Unit = { id: 'paces', perBase: 0.75, names: ['paces', 'pace', 'steps', 'step'] };
+const second: Unit = { id: 's', perBase: 1, names: ['s', 'sec', 'secs', 'second', 'seconds', '"'] };
+const minute: Unit = { id: 'min', perBase: 60, names: ['min', 'mins', 'minute', 'minutes', "'"] };
+
+export const QUANTITIES: Readonly<Record<Quantity, readonly Unit[]>> = {
+  distance: [metre, yard, foot, pace, centimetre],
+  duration: [second, minute],
+  latency: [second],
+  angle: [{ id: '°', perBase: 1, names: ['°', 'deg', 'degree', 'degrees'] }],
+  offset: [metre, centimetre, inch, foot],
+  height: [metre, centimetre, inch],
+  volume: [
+    { id: 'L', perBase: 1, names: ['l', 'litre', 'litres', 'liter', 'liters'] },
+    { id: 'US gal', perBase: 3.785411784, names: ['us gal', 'gal', 'gallon', 'gallons'] },
+  ],
+  area: [
+    { id: 'm²', perBase: 1, names: ['m²', 'm2', 'sqm'] },
+    { id: 'cm²', perBase: 0.0001, names: ['cm²', 'cm2'] },
+  ],
+  count: [{ id: '', perBase: 1, names: ['', 'times', 'x'] }],
+  rate: [{ id: '/min', perBase: 1, names: ['/min', 'per minute', 'per min'] }],
+  temperature: [
+    { id: '°C', perBase: 1, names: ['°c', 'c'] },
+    { id: '°F', perBase: 5 / 9, shift: -32, names: ['°f', 'f'] },
+  ],
+  mass: [
+    { id: 'kg', perBase: 1, names: ['kg'] },
+    { id: 'g', perBase: 0.001, names: ['g', 'gram', 'grams'] },
+    { id: 'lb', perBase: 0.45359237, names: ['lb', 'lbs'] },
+  ],
+  level: [{ id: '', perBase: 1, names: ['', 'level'] }],
+};
+
+export type Amount = { readonly low: number; readonly high: number; readonly unit: string };
+
+/** Finds a unit of a quantity by one of its written names. Fails with `unit` and names the units that fit. */
+export function findUnit(quantity: Quantity, name: string): Result<Unit> {
+  const wanted = name.trim().toLowerCase();
+  const found = QUANTITIES[quantity].find((unit) => unit.id.toLowerCase() === wanted || unit.names.includes(wanted));
+  if (found) return ok(found);
+  const fitting = QUANTITIES[quantity].map((unit) => unit.id || 'a plain number').join(', ');
+  return fail('unit', '', `“${name}” is not a unit of ${quantity}. These fit: ${fitting}.`);
+}
+
+// Unit factors add noise in the last bits. Stored values keep fifteen digits, shown ones twelve: were both rounded alike,
+// 2646 US gal would come back as 2646.00000001, and unrounded 25 yd as 24.999999999999996.
+const tidy = (value: number): number => Number(value.toPrecision(15));
+const tidyShown = (value: number): number => Number(value.toPrecision(12));
+
+/** Written unit → base unit. `toBase('distance', 25, 'yd')` → 22.86 (m). Fails with `unit` on a foreign unit. */
+export function toBase(quantity: Quantity, value: number, unitName: string): Result<number> {
+  const unit = findUnit(quantity, unitName);
+  return unit.ok ? ok(tidy((value + (unit.value.shift ?? 0)) * unit.value.perBase)) : unit;
+}
+
+/** Base unit → written unit. `fromBase('distance', 22.86, 'yd')` → 25. Fails with `unit` on a foreign unit. */
+export function fromBase(quantity: Quantity, base: number, unitName: string): Result<number> {
+  const unit = findUnit(quantity, unitName);
+  return unit.ok ? ok(tidyShown(base / unit.value.perBase - (unit.value.shift ?? 0))) : unit;
+}
+
+const NUMBER = String.raw`(\d+\s+\d+\/\d+|\d+\/\d+|\d+(?:[.,]\d+)?|[.,]\d+)`;
+const SINGLE = new RegExp(String.raw`^([-−+]?)${NUMBER}\s*(.*)$`);
+const RANGE = new RegExp(String.raw`^${NUMBER}\s*[–—-]\s*${NUMBER}\s*(.*)$`);
+const PRIMES = new RegExp(String.raw`^${NUMBER}\s*'\s*(?:${NUMBER}\s*(?:"|''))?$`);
+
+function readNumber(text: string): number {
+  const parts = text.trim().split(/\s+/);
+  return parts.reduce((sum, part) => {
+    const [top, bottom] = part.split('/');
+    return sum + (bottom === undefined ? Number(part.replace(',', '.')) : Number(top) / Number(bottom));
+  }, 0);
+}
+
+/**
+ * Reads what a person types: `20 m`, `5–10 yd`, `1'30"`, `2 1/2`, `0,5 m`. A bare number takes `defaultUnit`.
+ * Returns base units with `low === high` unless a range was written, and the unit that was used.
+ * Fails with `empty`, `number` or `unit`. `parseAmount("1'30\"", 'duration', 's')` → 90 s.
+ */
+export function parseAmount(text: string, quantity: Quantity, defaultUnit: string): Result<Amount> {
+  const clean = text.trim();
+  if (clean === '') return fail('empty', '', `Write a ${quantity}, for example 5 ${defaultUnit}.`);
+  const primes = PRIMES.exec(clean);
+  if (primes && (quantity === 'duration' || quantity === 'distance')) return parsePrimes(primes, quantity);
+  const range = RANGE.exec(clean);
+  const single = SINGLE.exec(clean);
+  if (range) return amountOf(quantity, readNumber(range[1] ?? ''), readNumber(range[2] ?? ''), range[3] || defaultUnit);
+  if (!single) return fail('number', '', `“${clean}” is not a ${quantity}. Write a number and a unit, for example 5 ${defaultUnit}.`);
+  const sign = single[1] === '-' || single[1] === '−' ? -1 : 1;
+  const value = sign * readNumber(single[2] ?? '');
+  return amountOf(quantity, value, value, single[3] || defaultUnit);
+}
+
+/** Like parseAmount, but a range is refused (`range`): one value is wanted. Returns the base-unit value. */
+export function parseOne(text: string, quantity: Quantity, defaultUnit: string): Result<number> {
+  const amount = parseAmount(text, quantity, defaultUnit);
+  if (!amount.ok) return amount;
+  if (amount.value.low !== amount.value.high) return fail('range', '', `“${text.trim()}” is a range; one value is needed here.`);
+  return ok(amount.value.low);
+}
+
+const NOT_A_FRACTION = 'A fraction with 0 below the line is not a number.';
+
+function parsePrimes(match: RegExpExecArray, quantity: 'duration' | 'distance'): Result<Amount> {
+  const [big, small] = quantity === 'duration' ? [minute, second] : [foot, inch];
+  const base = tidy(readNumber(match[1] ?? '') * big.perBase + (match[2] ? readNumber(match[2]) * small.perBase : 0));
+  if (!Number.isFinite(base)) return fail('number', '', NOT_A_FRACTION);
+  return ok({ low: base, high: base, unit: big.id });
+}
+
+function amountOf(quantity: Quantity, low: number, high: number, unitName: string): Result<Amount> {
+  const unit = findUnit(quantity, unitName);
+  if (!unit.ok) return unit;
+  if (!Number.isFinite(low) || !Number.isFinite(high)) return fail('number', '', NOT_A_FRACTION);
+  if (low > high) return fail('number', '', `The range runs backwards: ${low} is more than ${high}.`);
+  const scale = (value: number): number => tidy((value + (unit.value.shift ?? 0)) * unit.value.perBase);
+  return ok({ low: scale(low), high: scale(high), unit: unit.value.id });
+}
+
+/** A space that no line breaks at, so that a number and its unit stay together. */
+export const NO_BREAK = '\u00a0';
+
+/**
+ * Writes a base value in a unit, at most three significant digits below 100 and no trailing zeros: `writeAmount('distance', 22.86, 'yd')` →
+ * "25 yd", the space unbreakable. A unit of another quantity is a bug and throws.
+ */
+export function writeAmount(quantity: Quantity, base: number, unitName: string): string {
+  const gap = unitName === '' || unitName.startsWith('°') || unitName.startsWith('/') ? '' : NO_BREAK;
+  return `${writeNumber(quantity, base, unitName)}${gap}${unitName}`;
+}
+
+/** The number alone, where the unit follows once for several: "20" of "20 → 25 m". */
+export function writeNumber(quantity: Quantity, base: number, unitName: string): string {
+  const value = fromBase(quantity, base, unitName);
+  if (!value.ok) throw new Error(value.message);
+  return Math.abs(value.value) >= 100 ? value.value.toFixed(0) : String(Number(value.value.toPrecision(3)));
+}

@@ -1,0 +1,4 @@
+export * from './describe';
+export * from './gamma';
+export * from './logistic';
+export * from './matrix';

@@ -1,0 +1,1 @@
+export { type KennelFile, readKennelFile, writeKennelFile } from './kennel-file';

@@ -1,0 +1,202 @@
+import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { type Day, must } from '@/core/shared';
+import { openDatabase } from '@/data/database';
+import { CURRENT_VERSION, FIRST_VERSION, MIGRATIONS, type Migration, migrateTables } from '@/data/migrations';
+import { exportTables, type Kennel, replaceTables } from '@/data/repositories';
+import { makeSampleKennel } from '@/demo/sample-kennel';
+import { readKennelFile, writeKennelFile } from '.';
+
+const today = '2026-06-30' as Day;
+const tables = makeSampleKennel(today, 2);
+const text = writeKennelFile(tables, '2026-06-30T10:00:00.000Z');
+type Loose = { [key: string]: unknown; version: unknown; counts: Record<string, number>; tables: Record<string, Record<string, unknown>[]> };
+const spoiled = (change: (file: Loose) => void): string => {
+  const file = JSON.parse(text) as Loose;
+  change(file);
+  return JSON.stringify(file);
+};
+const first = (file: Loose, table: string): Record<string, unknown> => file.tables[table]?.[0] as Record<string, unknown>;
+
+/** Every place in a tree of JSON where a value stands. */
+function placesIn(node: unknown): [Record<string, unknown>, string][] {
+  if (typeof node !== 'object' || node === null) return [];
+  const holder = node as Record<string, unknown>;
+  return Object.keys(holder).flatMap((key): [Record<string, unknown>, string][] => [[holder, key], ...placesIn(holder[key])]);
+}
+
+describe('the kennel file', () => {
+  it('comes back whole, through the database too', async () => {
+    expect(must(readKennelFile(text)).tables).toEqual(tables);
+    const kennel: Kennel = { name: 'own', database: must(await openDatabase('files')) };
+    must(await replaceTables(kennel, must(readKennelFile(text)).tables));
+    const again = writeKennelFile(await exportTables(kennel), '2026-06-30T10:00:00.000Z');
+    expect(must(readKennelFile(again)).tables.entries).toHaveLength(tables.entries.length);
+    const before = must(await replaceTables(kennel, { ...tables, trials: [] }));
+    expect(before.trials).toEqual(tables.trials);
+  });
+
+  it.each<[string, string, string]>([
+    ['empty', '', 'json'],
+    ['cut off', text.slice(0, text.length / 2), 'json'],
+    ['another program’s', '{"format":"something","version":1}', 'foreign'],
+    ['a list', '[]', 'foreign'],
+    ['null', 'null', 'foreign'],
+    [
+      'newer',
+      spoiled((file) => {
+        file.version = CURRENT_VERSION + 1;
+      }),
+      'newer',
+    ],
+    [
+      'from before the first version',
+      spoiled((file) => {
+        file.version = 0;
+      }),
+      'version',
+    ],
+    [
+      'without a version',
+      spoiled((file) => {
+        delete file.version;
+      }),
+      'version',
+    ],
+    [
+      'with unknown parts',
+      spoiled((file) => {
+        file.extra = true;
+      }),
+      'shape',
+    ],
+    [
+      'short of reps',
+      spoiled((file) => {
+        file.tables.entries?.pop();
+      }),
+      'cut',
+    ],
+    [
+      'without a table',
+      spoiled((file) => {
+        delete file.tables.trials;
+      }),
+      'cut',
+    ],
+    [
+      'with a rep of no outcome',
+      spoiled((file) => {
+        first(file, 'entries').outcome = 'perfect';
+      }),
+      'record',
+    ],
+    [
+      'with a date that is none',
+      spoiled((file) => {
+        first(file, 'sessions').day = '2026-02-30';
+      }),
+      'record',
+    ],
+    [
+      'with a wrong rule book',
+      spoiled((file) => {
+        first(file, 'ruleBooks').book = {};
+      }),
+      'record',
+    ],
+    [
+      'with an unsound rule book',
+      spoiled((file) => {
+        (first(file, 'ruleBooks').book as { rules: { pass: unknown[] } }).rules.pass = [{ kind: 'total', atLeast: 900 }];
+      }),
+      'rule-book',
+    ],
+    [
+      'with a unit of another quantity',
+      spoiled((file) => {
+        for (const axis of first(file, 'elements').axes as { unit: string }[]) axis.unit = 'kg';
+      }),
+      'record',
+    ],
+    [
+      'with a session of no dog',
+      spoiled((file) => {
+        first(file, 'sessions').dogId = 'ghost';
+      }),
+      'reference',
+    ],
+    [
+      'with an id twice',
+      spoiled((file) => {
+        first(file, 'entries').id = file.tables.entries?.[1]?.id;
+      }),
+      'reference',
+    ],
+    [
+      'with a gap in a log',
+      spoiled((file) => {
+        first(file, 'entries').seq = 900;
+      }),
+      'reference',
+    ],
+  ])('%s is refused', (_, wrong, code) => {
+    const read = readKennelFile(wrong);
+    expect(read).toMatchObject({ ok: false, code });
+    expect(read.ok ? '' : read.message.length).toBeGreaterThan(20);
+  });
+
+  it('never crashes on a file with something else in its place, and never takes it half', () => {
+    const old = JSON.parse(readFileSync('src/data/fixtures/kennel-v1.json', 'utf8')) as Loose;
+    const strange = fc.constantFrom<unknown>(null, -1, 0, Number.POSITIVE_INFINITY, '', 'x', [], {}, true, Number.NaN);
+    fc.assert(
+      fc.property(fc.nat(), strange, (pick, value) => {
+        const file = structuredClone(old);
+        const places = placesIn(file);
+        const [holder, key] = places[pick % places.length] ?? [file, 'version'];
+        holder[key] = value;
+        const read = readKennelFile(JSON.stringify(file));
+        if (!read.ok) expect(read.message.length).toBeGreaterThan(10);
+        else expect(readKennelFile(writeKennelFile(read.value.tables, 'x'))).toMatchObject({ ok: true });
+      }),
+      { numRuns: 1500 },
+    );
+  });
+
+  it('still reads the first file that was ever saved', () => {
+    const old = readFileSync('src/data/fixtures/kennel-v1.json', 'utf8');
+    expect(must(readKennelFile(old)).tables).toMatchObject({ dogs: [{ name: 'Wren' }], entries: [{ kind: 'rep', latency: 1.25 }, { kind: 'undo' }] });
+  });
+});
+
+describe('migrations', () => {
+  const rename: Migration = { to: 2, name: 'dogs are hounds', migrate: ({ dogs, ...rest }) => ({ ...rest, hounds: dogs ?? [] }) };
+  const count: Migration = { to: 3, name: 'count the hounds', migrate: (all) => ({ ...all, counted: [all.hounds?.length] }) };
+
+  it('run in order from where the data stands', () => {
+    expect(must(migrateTables({ dogs: [1] }, 1, [rename, count]))).toEqual({ hounds: [1], counted: [1] });
+    expect(must(migrateTables({ hounds: [1, 2] }, 2, [rename, count]))).toEqual({ hounds: [1, 2], counted: [2] });
+  });
+
+  it('refuse newer data and a list with a gap', () => {
+    expect(migrateTables({}, 4, [rename, count])).toMatchObject({ ok: false, code: 'newer' });
+    expect(() => migrateTables({}, 1, [count])).toThrow('version 2');
+  });
+
+  it('have a fixture for every version that was ever current', () => {
+    for (let version = FIRST_VERSION; version <= CURRENT_VERSION; version++) {
+      expect(JSON.parse(readFileSync(`src/data/fixtures/kennel-v${version}.json`, 'utf8'))).toMatchObject({ version });
+    }
+    expect(MIGRATIONS.every((migration) => migration.name.length > 5)).toBe(true);
+  });
+});
+
+describe('the sample kennel', () => {
+  it('is the same for the same seed and day, moves with the day, and ends yesterday', () => {
+    expect(makeSampleKennel(today, 2)).toEqual(tables);
+    const later = makeSampleKennel('2026-07-01' as Day, 2);
+    expect(later.sessions.map((session) => session.day)).not.toEqual(tables.sessions.map((session) => session.day));
+    expect(tables.sessions.every((session) => session.day < today)).toBe(true);
+  });
+});

@@ -1,0 +1,74 @@
+import * as v from 'valibot';
+import { type Failure, fail, ok, type Result } from '@/core/shared';
+import { CURRENT_VERSION, migrateTables } from '@/data/migrations';
+import { TABLE_NAMES, type Tables, tablesSchema } from '@/data/records';
+import { checkReferences } from './references';
+
+const KENNEL_FORMAT = 'regulon-kennel';
+
+const envelopeSchema = v.strictObject({
+  format: v.literal(KENNEL_FORMAT),
+  version: v.number(),
+  savedAt: v.string(),
+  /** How many records each table has, so that a list that lost its tail is noticed. */
+  counts: v.record(v.string(), v.number()),
+  tables: v.record(v.string(), v.array(v.unknown())),
+});
+
+/** Everything in one JSON file (docs/formats/kennel-file.md). `savedAt` is an ISO 8601 instant. */
+export function writeKennelFile(tables: Tables, savedAt: string): string {
+  const counts = Object.fromEntries(TABLE_NAMES.map((name) => [name, tables[name].length]));
+  return `${JSON.stringify({ format: KENNEL_FORMAT, version: CURRENT_VERSION, savedAt, counts, tables }, null, 1)}\n`;
+}
+
+export type KennelFile = { readonly savedAt: string; readonly tables: Tables };
+
+/**
+ * Reads a kennel file in stages: JSON → shape → version → migrate → validate → references. The first stage that fails gives its own
+ * code (`json`, `foreign`, `newer`, `version`, `shape`, `cut`, `record`, `reference`, `rule-book`) and the file is refused as a whole.
+ */
+export function readKennelFile(text: string): Result<KennelFile> {
+  const parsed = parse(text);
+  if (!parsed.ok) return parsed;
+  const format = (parsed.value as { format?: unknown } | null)?.format;
+  if (format !== KENNEL_FORMAT) return fail('foreign', 'format', `This file was not saved by Regulon: it does not say "format": "${KENNEL_FORMAT}".`);
+  const version = (parsed.value as { version?: unknown }).version;
+  if (typeof version !== 'number') return fail('version', 'version', 'The file does not say which version it is. Was it edited by hand?');
+  const known = migrateTables({}, version);
+  if (!known.ok) return known;
+  const shaped = v.safeParse(envelopeSchema, parsed.value);
+  if (!shaped.success) return firstIssue('shape', shaped.issues);
+  const cut = checkCounts(shaped.output.counts, shaped.output.tables);
+  if (cut) return cut;
+  const migrated = migrateTables(shaped.output.tables, shaped.output.version);
+  if (!migrated.ok) return migrated;
+  const tables = v.safeParse(tablesSchema, migrated.value);
+  if (!tables.success) return firstIssue('record', tables.issues);
+  const dangling = checkReferences(tables.output);
+  return dangling ?? ok({ savedAt: shaped.output.savedAt, tables: tables.output });
+}
+
+function parse(text: string): Result<unknown> {
+  try {
+    return ok(JSON.parse(text) as unknown);
+  } catch (error) {
+    return fail('json', '', `This file is damaged or cut off: it is not whole JSON (${error instanceof Error ? error.message : String(error)}).`);
+  }
+}
+
+function checkCounts(counts: Readonly<Record<string, number>>, tables: Readonly<Record<string, readonly unknown[]>>): Failure | null {
+  const wrong = Object.entries(counts).find(([name, count]) => tables[name]?.length !== count);
+  if (!wrong) return null;
+  const [name, count] = wrong;
+  return fail('cut', `tables.${name}`, `The file says ${count} ${name} and holds ${tables[name]?.length ?? 0}. Part of it is missing.`);
+}
+
+function firstIssue(code: string, issues: readonly [v.BaseIssue<unknown>, ...v.BaseIssue<unknown>[]]): Failure {
+  const [first] = issues;
+  const path = (first.path ?? [])
+    .map((item) => (typeof item.key === 'number' ? `[${item.key}]` : `.${String(item.key)}`))
+    .join('')
+    .replace(/^\./, '');
+  const more = issues.length > 1 ? ` ${issues.length - 1} more like it.` : '';
+  return fail(code, path, `At ${path || 'the top'}: ${first.message} (here: ${first.received}).${more}`);
+}

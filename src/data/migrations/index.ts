@@ -1,0 +1,31 @@
+import { fail, ok, type Result } from '@/core/shared';
+
+/** The loose tables of any version: only what migrations promise to produce is checked afterwards, by the schemas. */
+export type AnyTables = Readonly<Record<string, readonly unknown[]>>;
+
+/** One step between neighbouring versions, named for what it changes; pure, so that it serves the database and imported files alike. */
+export type Migration = { readonly to: number; readonly name: string; readonly migrate: (tables: AnyTables) => AnyTables };
+
+export const FIRST_VERSION = 1;
+
+/** In order, without gaps: the first leads to version 2. Version 1 is where the kennel begins. */
+export const MIGRATIONS: readonly Migration[] = [];
+
+export const CURRENT_VERSION = FIRST_VERSION + MIGRATIONS.length;
+
+/**
+ * Carries tables of `version` to the newest version. Fails with `newer` (nothing is touched) or `version` (no version that ever was).
+ * A gap in the list of migrations is a bug and throws.
+ */
+export function migrateTables(tables: AnyTables, version: number, migrations: readonly Migration[] = MIGRATIONS): Result<AnyTables> {
+  const gap = migrations.findIndex((migration, i) => migration.to !== FIRST_VERSION + i + 1);
+  if (gap >= 0) throw new Error(`migration ${gap} should lead to version ${FIRST_VERSION + gap + 1}`);
+  const newest = FIRST_VERSION + migrations.length;
+  if (!Number.isInteger(version) || version < FIRST_VERSION) return fail('version', 'version', `There never was a version ${version}.`);
+  if (version > newest) return fail('newer', 'version', newerMessage(version, newest));
+  return ok(migrations.slice(version - FIRST_VERSION).reduce((state, migration) => migration.migrate(state), tables));
+}
+
+export function newerMessage(version: number, newest = CURRENT_VERSION): string {
+  return `This was written by a newer Regulon (data version ${version}; this one knows up to ${newest}). Nothing was changed. Update Regulon and try again.`;
+}

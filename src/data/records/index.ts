@@ -1,0 +1,30 @@
+import * as v from 'valibot';
+import { breakdownSchema } from './breakdown';
+import { dogSchema } from './dog';
+import { elementSchema } from './element';
+import { entrySchema } from './entry';
+import { ruleBookRecordSchema } from './rule-book';
+import { sessionSchema } from './session';
+import { trialSchema } from './trial';
+
+export type { Breakdown } from './breakdown';
+export type { Dog } from './dog';
+export { DEFAULT_POLICY, type ElementRecord } from './element';
+export type { Entry, Judgement, RepEntry } from './entry';
+export type { RuleBookRecord } from './rule-book';
+export type { Session } from './session';
+export type { Trial } from './trial';
+
+/** Every table of a kennel, one file each. The names are those of the database and of the exported file. */
+export const tablesSchema = v.strictObject({
+  dogs: v.array(dogSchema),
+  ruleBooks: v.array(ruleBookRecordSchema),
+  breakdowns: v.array(breakdownSchema),
+  elements: v.array(elementSchema),
+  sessions: v.array(sessionSchema),
+  entries: v.array(entrySchema),
+  trials: v.array(trialSchema),
+});
+export type Tables = v.InferOutput<typeof tablesSchema>;
+export type TableName = keyof Tables;
+export const TABLE_NAMES = Object.keys(tablesSchema.entries) as TableName[];

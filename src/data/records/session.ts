@@ -1,0 +1,17 @@
+import * as v from 'valibot';
+import type { DogId, ElementId, SessionId } from '@/core/shared';
+import { countField, dayField, idField, instantField } from './fields';
+
+/** Version 1: one dog on one element, from the first cue to "enough". `day` is the handler's calendar day, fixed when it starts. */
+export const sessionSchema = v.strictObject({
+  id: idField<SessionId>(),
+  dogId: idField<DogId>(),
+  elementId: idField<ElementId>(),
+  startedAt: instantField,
+  day: dayField,
+  /** True in a place where the dog does not usually train. */
+  away: v.boolean(),
+  startRung: countField,
+  endedAt: v.nullable(instantField),
+});
+export type Session = v.InferOutput<typeof sessionSchema>;

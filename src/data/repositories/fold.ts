@@ -1,0 +1,80 @@
+import { type CoachEvent, type CoachState, coachRun, type RunPolicy, startCoaching } from '@/core/coaching';
+import { countsAsEvidence, type EvidenceRep } from '@/core/evidence';
+import type { EntryId } from '@/core/shared';
+import type { Entry, Judgement, RepEntry, Session } from '@/data/records';
+
+/** A rep as it stands after corrections. `corrected` tells that it was said otherwise first. */
+export type StandingRep = RepEntry & { readonly corrected: boolean };
+
+/** The reps of one session that stand: undone ones are left out, corrected ones say what was said last. Entries in order of seq. */
+export function standingReps(entries: readonly Entry[]): StandingRep[] {
+  const undone = undoneIds(entries);
+  const said = new Map<EntryId, Judgement>();
+  for (const entry of entries) if (entry.kind === 'correction' && !undone.has(entry.id)) said.set(entry.supersedes, judgementOf(entry));
+  return entries
+    .filter((entry): entry is RepEntry => entry.kind === 'rep' && !undone.has(entry.id))
+    .map((rep) => ({ ...rep, ...said.get(rep.id), corrected: said.has(rep.id) }));
+}
+
+/** The ids that undo entries took back. An undo names one entry and is itself final. */
+function undoneIds(entries: readonly Entry[]): Set<EntryId> {
+  return new Set(entries.flatMap((entry) => (entry.kind === 'undo' ? [entry.supersedes] : [])));
+}
+
+/** What the next undo would take back: the last rep, correction or move that still stands; null when there is none. */
+export function undoTarget(entries: readonly Entry[]): Entry | null {
+  const undone = undoneIds(entries);
+  return entries.findLast((entry) => entry.kind !== 'undo' && entry.kind !== 'rest' && !undone.has(entry.id)) ?? null;
+}
+
+/** The rung at which the session stands after its moves. */
+export function standingRung(session: Pick<Session, 'startRung'>, entries: readonly Entry[]): number {
+  const undone = undoneIds(entries);
+  const move = entries.findLast((entry) => entry.kind === 'move' && !undone.has(entry.id));
+  return move?.kind === 'move' ? move.to : session.startRung;
+}
+
+/** Replays a session's log through its policy: the coach's state is never stored, so it can never disagree with the log. */
+export function replay(policy: RunPolicy, session: Pick<Session, 'startRung'>, top: number, entries: readonly Entry[]): ReturnType<typeof coachRun> {
+  const undone = undoneIds(entries);
+  const reps = new Map(standingReps(entries).map((rep) => [rep.id, rep]));
+  let step: { state: CoachState; advice: ReturnType<typeof coachRun>['advice'] } = { state: startCoaching(session.startRung, top), advice: [] };
+  for (const entry of entries) {
+    const event = undone.has(entry.id) ? null : eventOf(entry, reps);
+    if (event) step = coachRun(policy, step.state, event);
+  }
+  return step;
+}
+
+function eventOf(entry: Entry, reps: ReadonlyMap<EntryId, StandingRep>): CoachEvent | null {
+  switch (entry.kind) {
+    case 'rep': {
+      const rep = reps.get(entry.id);
+      return rep ? { kind: 'rep', id: rep.id, outcome: rep.outcome, counts: countsAsEvidence(rep) } : null;
+    }
+    case 'move':
+      return { kind: 'moved', id: entry.id, rung: entry.to };
+    case 'rest':
+      return { kind: 'rested' };
+    case 'undo':
+    case 'correction':
+      return null;
+  }
+}
+
+export function judgementOf({ outcome, option, cause, aided }: Judgement): Judgement {
+  return { outcome, option, cause, aided };
+}
+
+/** The reps of one session as evidence. */
+export function evidenceReps(session: Session, entries: readonly Entry[]): EvidenceRep[] {
+  return standingReps(entries).map((rep) => ({
+    id: rep.id,
+    session: session.id,
+    day: session.day,
+    at: rep.at,
+    away: session.away,
+    criteria: rep.criteria,
+    ...judgementOf(rep),
+  }));
+}

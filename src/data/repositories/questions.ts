@@ -1,0 +1,43 @@
+import { buildLadder, demandCriteria, demandOf } from '@/core/breakdown';
+import type { EvidenceRep, Question } from '@/core/evidence';
+import type { ClassEvidence } from '@/core/readiness';
+import { type Day, type ElementId, fail, ok, type Result } from '@/core/shared';
+import type { Trial } from '@/data/records';
+import type { DogWork } from './elements';
+
+export type RepsByElement = ReadonlyMap<ElementId, readonly EvidenceRep[]>;
+export type RungByElement = ReadonlyMap<ElementId, number>;
+
+/** One question for each element: how sure at its demand, and how far it reaches from the rung on which the dog stands. */
+export function elementQuestions(work: DogWork, reps: RepsByElement, rungs: RungByElement): Question[] {
+  return work.elements.map((element) => {
+    const ladder = buildLadder(element.axes, element.edits);
+    const rung = ladder.rungs[Math.min(rungs.get(element.id) ?? 0, ladder.rungs.length - 1)];
+    return {
+      id: element.id,
+      axes: element.axes,
+      reps: reps.get(element.id) ?? [],
+      at: demandOf(element.axes),
+      here: rung?.criteria ?? demandOf(element.axes),
+    };
+  });
+}
+
+/** All that a trial's forecast depends on. Fails with `incomplete` when the rule book or a breakdown is missing. */
+export function classEvidence(trial: Trial, work: DogWork, reps: RepsByElement, today: Day): Result<ClassEvidence> {
+  const book = work.ruleBooks.find((record) => record.id === trial.ruleBookId)?.book;
+  if (!book) return fail('incomplete', 'ruleBookId', `The rule book “${trial.ruleBookId}” of this trial is not here. Read it in under Rule books.`);
+  const exercises: ClassEvidence['exercises'][number][] = [];
+  for (const exercise of book.exercises) {
+    const breakdown = work.breakdowns.find((candidate) => candidate.ruleBookId === book.id && candidate.exercise === exercise.id);
+    if (!breakdown) return fail('incomplete', exercise.id, `“${exercise.title}” is not broken down for this dog yet.`);
+    const parts = exercise.elements.flatMap((part) => {
+      const link = breakdown.links.find((candidate) => candidate.part === part.id);
+      return link ? [{ part: part.id, element: link.element, demands: demandCriteria(part) }] : [];
+    });
+    if (parts.length < exercise.elements.length) return fail('incomplete', exercise.id, `Some links of “${exercise.title}” have no element yet.`);
+    exercises.push({ exercise: exercise.id, parts });
+  }
+  const elements = work.elements.map((element) => ({ id: element.id, axes: element.axes, reps: reps.get(element.id) ?? [] }));
+  return ok({ book: { rules: book.rules, exercises: book.exercises }, exercises, elements, today });
+}

@@ -1,0 +1,100 @@
+import { describe, expect, it } from 'vitest';
+import type { Axis } from '@/core/breakdown';
+import { assessElement } from '@/core/evidence';
+import { type AxisKey, asId, must } from '@/core/shared';
+import { elementQuestions } from '@/data/repositories';
+import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
+import { chanceInWords, exerciseViews, ownElements } from './breakdown-view';
+import { fieldText, withCell, withField } from './ladder-edit';
+
+const state = sampleState();
+const assessed = elementQuestions(state.work, state.reps, state.rungs).map((question) => must(assessElement(question, TODAY)));
+
+describe('exercises as chains', () => {
+  const views = exerciseViews(state, assessed);
+
+  it('stand in running order with what each link can cost', () => {
+    expect(views.map((view) => [view.title, view.links.length])).toEqual([
+      ['Send-away to the square', 5],
+      ['Retrieve over the hurdle', 6],
+    ]);
+    expect(views[0]?.links.map((link) => [link.stake, link.weight])).toEqual([
+      ['3', 0.075],
+      ['40', 1],
+      ['22', 0.55],
+      ['10', 0.25],
+      ['14', 0.35],
+    ]);
+  });
+
+  it('have a rod for each axis, with where the dog is and what is demanded', () => {
+    const rods = views[0]?.links[2]?.rods ?? [];
+    expect(rods.map((rod) => rod.sentence.split('.')[0])).toEqual([
+      'Distance from you: start 3\u00a0m, now 20\u00a0m, demanded 25\u00a0m',
+      'Time to lie down: start 4\u00a0s, now 3',
+    ]);
+    expect(rods[0]?.rungs.every((at) => at >= 0 && at <= 1)).toBe(true);
+    expect(rods[0]?.reach && rods[0].reach.low < rods[0].reach.high).toBe(true);
+  });
+
+  it('say nothing of strength before it is known', () => {
+    expect(exerciseViews(state, null)[0]?.links[0]).toMatchObject({ chance: null, strength: null });
+    expect(ownElements(state, assessed)).toEqual([]);
+    expect(ownElements({ ...state, work: { ...state.work, breakdowns: [] } }, assessed)).toHaveLength(11);
+  });
+
+  it('tell thin evidence from a figure', () => {
+    const one = assessed[0];
+    if (!one) throw new Error('assessed');
+    const told = (counted: number, low: number, high: number): string =>
+      chanceInWords({ ...one, summary: { ...one.summary, counted }, estimate: { ...one.estimate, clean: { low, mid: 0.6, high } } });
+    expect(told(0, 0.1, 0.9)).toBe('No rep yet: nothing is known.');
+    expect(told(1, 0.5, 0.7)).toBe('1 rep: anything from 50 to 70 in 100 clean at the demand.');
+    expect(told(80, 0.2, 0.9)).toContain('anything from 20 to 90');
+    expect(told(80, 0.5, 0.7)).toBe('60 in 100 clean at the demand (50–70, from 80 reps).');
+  });
+});
+
+describe('typing in a ladder', () => {
+  const axis: Axis = {
+    key: asId<AxisKey>('d'),
+    title: 'Distance',
+    quantity: 'distance',
+    unit: 'yd',
+    harder: 'more',
+    start: 4.572,
+    demand: 45.72,
+    step: 0.25,
+    limit: 0.4,
+    zeroScale: null,
+    margin: 0.2,
+    eases: [],
+  };
+  const height: Axis = { ...axis, quantity: 'height', unit: 'cm', start: 0.15, demand: 0.4, step: 0.05 };
+
+  it.each([
+    [axis, 'start', '5 yd'],
+    [axis, 'demand', '50 yd'],
+    [axis, 'step', '25 %'],
+    [height, 'step', '5 cm'],
+  ] as const)('shows and reads back %#', (one, field, text) => {
+    expect(fieldText(one, field)).toBe(text);
+    expect(must(withField(one, field, text))).toEqual(one);
+  });
+
+  it.each([
+    ['start', 'far', 'number'],
+    ['demand', '20 s', 'unit'],
+    ['demand', '5–10 yd', 'range'],
+    ['step', '0 %', 'step'],
+    ['step', 'a bit', 'step'],
+  ] as const)('refuses %s “%s”', (field, text, code) => expect(withField(axis, field, text)).toMatchObject({ ok: false, code }));
+
+  it('sets, replaces and clears a cell', () => {
+    const set = must(withCell([], axis, 2, '10'));
+    expect(set).toEqual([{ rung: 2, axis: 'd', value: 9.144 }]);
+    expect(must(withCell(set, axis, 2, '20 m'))).toEqual([{ rung: 2, axis: 'd', value: 20 }]);
+    expect(must(withCell(set, axis, 2, ' '))).toEqual([]);
+    expect(withCell(set, axis, 2, '0')).toMatchObject({ ok: false, code: 'cell' });
+  });
+});

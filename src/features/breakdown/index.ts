@@ -1,0 +1,2 @@
+export { BreakdownRoom } from './breakdown-room';
+export { LadderPage } from './ladder-page';

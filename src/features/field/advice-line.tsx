@@ -1,0 +1,64 @@
+import type { Advice } from '@/core/coaching';
+import { Button, RepMarks } from '@/ui';
+import { usePad } from './pad-store';
+import type { PadView } from './pad-view';
+import type { PadActions } from './use-pad-actions';
+
+type Props = { readonly view: PadView; readonly actions: PadActions };
+
+/**
+ * The coach's one quiet line, with its grounds. Doing nothing declines it. Its height is kept, so that the pad below does not move
+ * under the thumb when a button comes.
+ */
+export function AdviceLine({ view, actions }: Props) {
+  const { main, rest } = split(view.advice);
+  const choosing = usePad((state) => state.choosing);
+  const move = 'to' in main ? main.to : null;
+  return (
+    <div
+      role="status"
+      aria-label="Advice"
+      className={`min-h-[8.8rem] flex-col justify-between gap-2 border-l-[6px] border-signal bg-sheet px-3 py-2 lg:flex lg:min-h-[7rem] ${choosing === 'outcome' ? 'flex' : 'hidden'}`}
+    >
+      <p className="text-base leading-snug lg:text-lg">
+        <span className="font-bold">{NAMES[main.kind]} </span>
+        {main.reason}
+        {rest && main.kind !== 'rest' && ' Rest first: the set is full.'}
+      </p>
+      <div className="flex items-end justify-end gap-2">
+        {view.marks.length > 0 && move === null && (
+          <div aria-hidden="true" className="mr-auto lg:hidden">
+            <RepMarks marks={view.marks.slice(-10)} label="Tally so far" />
+          </div>
+        )}
+        {move !== null && (
+          <Button look="ink" size="big" disabled={actions.busy} onClick={() => actions.move(move, 'advice')}>
+            Go to rung {move + 1}
+          </Button>
+        )}
+        {rest && (
+          <Button size="big" disabled={actions.busy} onClick={actions.rested}>
+            Rested
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}
+
+const OPENING: Advice = { kind: 'hold', reason: 'Set up, stamp the cue if a hand is free, and judge the rep.' };
+
+/** One line is shown: a move before a rest, a rest before staying. */
+function split(advice: readonly Advice[]): { readonly main: Advice; readonly rest: boolean } {
+  const rest = advice.find((one) => one.kind === 'rest');
+  const move = advice.find((one) => one.kind !== 'rest') ?? OPENING;
+  return { main: rest && move.kind === 'hold' ? rest : move, rest: rest !== undefined };
+}
+
+const NAMES: Readonly<Record<Advice['kind'], string>> = {
+  hold: 'Stay here.',
+  advance: 'Advance.',
+  'drop-back': 'Drop back.',
+  rest: 'Rest.',
+  done: 'Done.',
+};

@@ -1,0 +1,59 @@
+import { Link } from 'react-router';
+import { buildLadder, describeRung } from '@/core/breakdown';
+import type { ElementId } from '@/core/shared';
+import { type DogState, type ElementRecord, useDog, useKennelWithDog } from '@/data/repositories';
+import { PageHead } from '@/ui';
+
+type Group = { readonly title: string; readonly elements: readonly ElementRecord[] };
+
+/** Which element to train: one tap each, in the order of the exercises. */
+export function FieldRoom() {
+  const { dog } = useKennelWithDog();
+  const state = useDog();
+  if (!state) return <p className="text-lg">Reading the log …</p>;
+  return (
+    <>
+      <PageHead title={`What will ${dog.name} train?`}>One element at a time. Its rung, its rule and its faults come with it.</PageHead>
+      <div className="grid gap-6">
+        {groups(state).map((group) => (
+          <section key={group.title}>
+            <h2 className="mb-2 text-lg font-bold">{group.title}</h2>
+            <ul className="grid gap-2 sm:grid-cols-2 lg:grid-cols-3">
+              {group.elements.map((element) => (
+                <li key={element.id}>
+                  <ElementButton element={element} state={state} />
+                </li>
+              ))}
+            </ul>
+          </section>
+        ))}
+      </div>
+    </>
+  );
+}
+
+function ElementButton({ element, state }: { readonly element: ElementRecord; readonly state: DogState }) {
+  const ladder = buildLadder(element.axes, element.edits);
+  const rung = Math.min(state.rungs.get(element.id) ?? 0, ladder.rungs.length - 1);
+  const open = state.open.some((session) => session.elementId === element.id);
+  return (
+    <Link to={element.id} className="flex min-h-20 flex-col justify-center border-2 border-ink bg-sheet px-4 py-2 hover:bg-paper">
+      <span className="text-xl font-bold leading-tight">{element.title}</span>
+      <span className="leading-snug text-ink-soft">
+        {open ? 'Not ended yet: go on. ' : ''}Rung {describeRung(ladder, rung)}
+      </span>
+    </Link>
+  );
+}
+
+function groups({ work }: DogState): Group[] {
+  const byId = new Map<ElementId, ElementRecord>(work.elements.map((element) => [element.id, element]));
+  const fromBooks = work.breakdowns.map((breakdown): Group => {
+    const book = work.ruleBooks.find((record) => record.id === breakdown.ruleBookId)?.book;
+    const title = book?.exercises.find((exercise) => exercise.id === breakdown.exercise)?.title ?? breakdown.exercise;
+    return { title, elements: breakdown.links.flatMap((link) => byId.get(link.element) ?? []) };
+  });
+  const linked = new Set(work.breakdowns.flatMap((breakdown) => breakdown.links.map((link) => link.element)));
+  const own = work.elements.filter((element) => !linked.has(element.id));
+  return own.length > 0 ? [...fromBooks, { title: 'Own goals', elements: own }] : fromBooks;
+}

@@ -1,0 +1,2 @@
+export { FieldRoom } from './field-room';
+export { SessionPage } from './session-page';

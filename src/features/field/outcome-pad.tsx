@@ -1,0 +1,81 @@
+import type { MouseEvent } from 'react';
+import type { NamedFault } from '@/data/repositories';
+import { Button } from '@/ui';
+import { KeyHint } from './keys';
+import { usePad } from './pad-store';
+import type { PadView } from './pad-view';
+import type { PadActions } from './use-pad-actions';
+
+type Props = { readonly view: PadView; readonly actions: PadActions };
+
+// After a tap the focus would stay on the button, and the next Space would press it again instead of stamping a cue.
+const letGo = (event: MouseEvent<HTMLButtonElement>): void => {
+  if (event.detail > 0) event.currentTarget.blur();
+};
+
+/** The judgement of a rep: one tap, or two where a fault is named. */
+export function OutcomePad({ view, actions }: Props) {
+  const { choosing, choose } = usePad();
+  if (choosing !== 'outcome') {
+    const faults = choosing === 'miss' ? view.misses : view.flaws;
+    return (
+      <FaultChoice
+        faults={faults}
+        actions={actions}
+        title={choosing === 'miss' ? 'What happened?' : 'Which fault?'}
+        onBack={() => choose('outcome')}
+      />
+    );
+  }
+  const target = (outcome: 'clean' | 'flawed' | 'miss', words: string, look: 'signal' | 'plain', className = '') => (
+    <Button
+      size="huge"
+      look={look}
+      className={className}
+      disabled={actions.busy}
+      onClick={(event) => {
+        letGo(event);
+        actions.outcome(outcome);
+      }}
+    >
+      {words}
+      <KeyHint shown={words.charAt(0)} />
+    </Button>
+  );
+  return (
+    <fieldset className="grid grid-cols-2 gap-2.5 lg:gap-3" aria-label="Outcome of the rep">
+      {target('clean', 'Clean', 'signal', 'col-span-2 min-h-24 text-3xl lg:min-h-28')}
+      {target('flawed', 'Flawed', 'plain')}
+      {target('miss', 'Miss', 'plain')}
+    </fieldset>
+  );
+}
+
+type ChoiceProps = { readonly faults: readonly NamedFault[]; readonly actions: PadActions; readonly title: string; readonly onBack: () => void };
+
+function FaultChoice({ faults, actions, title, onBack }: ChoiceProps) {
+  return (
+    <fieldset className="border-2 border-ink bg-sheet p-3">
+      <legend className="float-left mb-2 text-xl font-bold">{title}</legend>
+      <div className="clear-both grid gap-2">
+        {faults.map((fault, i) => (
+          <Button key={fault.key} size="big" className="justify-start text-left" disabled={actions.busy} onClick={() => actions.name(fault)}>
+            <span className="min-w-6 text-ink-soft">{i + 1}</span>
+            <span>
+              {fault.label}
+              {fault.by === 'handler' && ' (handler)'}
+            </span>
+          </Button>
+        ))}
+        <div className="grid grid-cols-2 gap-2">
+          <Button size="big" disabled={actions.busy} onClick={() => actions.name(null)}>
+            Not named
+          </Button>
+          <Button size="big" look="quiet" onClick={onBack}>
+            Back
+          </Button>
+        </div>
+      </div>
+    </fieldset>
+  );
+}

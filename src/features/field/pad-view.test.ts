@@ -1,0 +1,92 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import { asId, type EntryId } from '@/core/shared';
+import type { Entry, Session } from '@/data/repositories';
+import { makeSampleKennel } from '@/demo/sample-kennel';
+import { stateOf, TODAY } from '@/demo/sample-state.test-helper';
+import { latencyOf, usePad } from './pad-store';
+import { judgementFor, onlyMiss, padView } from './pad-view';
+
+const tables = makeSampleKennel(TODAY, 2);
+const { work } = stateOf(tables);
+const element = work.elements.find((candidate) => candidate.id === 'sample-stop-down');
+const session = tables.sessions.find((candidate) => candidate.elementId === 'sample-stop-down');
+if (!element || !session) throw new Error('the sample trains the stop');
+const open: Session = { ...session, startRung: 2, endedAt: null };
+let seq = 0;
+const rep = (change: Partial<Extract<Entry, { kind: 'rep' }>> = {}): Entry => ({
+  kind: 'rep',
+  id: asId<EntryId>(`r${seq}`),
+  sessionId: open.id,
+  elementId: element.id,
+  dogId: element.dogId,
+  seq: seq++,
+  at: seq,
+  outcome: 'clean',
+  option: null,
+  cause: 'dog',
+  aided: false,
+  rung: 2,
+  criteria: {},
+  latency: null,
+  ...change,
+});
+
+describe('the pad', () => {
+  it('asks what the rung asks', () => {
+    const view = padView(element, work, open, []);
+    expect(view.asked.map((asked) => asked.value)).toEqual(['4.8\u00a0m', 'at most 4\u00a0s']);
+    expect([view.rung, view.tally, view.last, view.advice]).toEqual([2, 'No reps yet', null, []]);
+  });
+
+  it('names the faults of the rule book for this element, the handler’s too, and what a miss is', () => {
+    const view = padView(element, work, open, []);
+    expect(view.flaws.map((fault) => fault.label)).toEqual([
+      'Slow to lie down',
+      'Lies over the tape',
+      'Extra cue',
+      'Help by hand or body',
+      "Handler acts before the steward's word",
+    ]);
+    expect(onlyMiss(view)).toMatchObject({ key: 'no-stop' });
+    expect(onlyMiss({ misses: [...view.misses, ...view.misses] })).toBe('choose');
+    expect(onlyMiss({ misses: [] })).toBeNull();
+  });
+
+  it('tells the last rep in words and counts what stands', () => {
+    const view = padView(element, work, open, [
+      rep({ latency: 1.24 }),
+      rep({ outcome: 'flawed', option: 'slow-down', latency: 2.6, cause: 'apparatus', aided: true }),
+    ]);
+    expect(view.lastInWords).toBe('flawed: Slow to lie down, 2.6 s, the kit’s, aided');
+    expect([view.tally, view.marks.map((mark) => [mark.shape, mark.notDog, mark.aided])]).toEqual([
+      '2 reps, 1 clean',
+      [
+        ['clean', false, false],
+        ['flawed', true, true],
+      ],
+    ]);
+  });
+
+  it('puts a handler’s fault down to the handler', () => {
+    const [slow, , cue] = padView(element, work, open, []).flaws;
+    expect([judgementFor('flawed', slow ?? null).cause, judgementFor('flawed', cue ?? null).cause, judgementFor('clean', null).option]).toEqual([
+      'dog',
+      'handler',
+      null,
+    ]);
+  });
+});
+
+describe('stamps', () => {
+  beforeEach(() => usePad.getState().clear());
+  it.each<[number[], number | null]>([
+    [[], null],
+    [[1000], null],
+    [[1000, 2234], 1.23],
+    [[1000, 2000, 5000], null],
+    [[1000, 2000, 5000, 5500], 0.5],
+  ])('%j → %s s', (stamps, latency) => {
+    for (const at of stamps) usePad.getState().stamp(at);
+    expect(latencyOf(usePad.getState())).toBe(latency);
+  });
+});

@@ -1,0 +1,99 @@
+import { useState } from 'react';
+import type { DogWork, ElementRecord, Entry, Session } from '@/data/repositories';
+import { Button, Notice, RepMarks, Rod } from '@/ui';
+import { AdviceLine } from './advice-line';
+import { KeyHelp, usePadKeys } from './keys';
+import { LastRep } from './last-rep';
+import { OutcomePad } from './outcome-pad';
+import { padView } from './pad-view';
+import { StampButton } from './stamp-button';
+import { usePadActions } from './use-pad-actions';
+
+type Props = { readonly element: ElementRecord; readonly work: DogWork; readonly session: Session; readonly entries: readonly Entry[] };
+
+/** The pad: made to be used with one thumb, the eyes on the dog. */
+export function Pad({ element, work, session, entries }: Props) {
+  const view = padView(element, work, session, entries);
+  const actions = usePadActions(session, view);
+  const [help, setHelp] = useState(false);
+  usePadKeys(actions, view, () => setHelp(true));
+  return (
+    <div data-pad className="-mt-2 mx-auto grid max-w-5xl gap-2.5 lg:mt-0 lg:grid-cols-2 lg:gap-8">
+      <div className="grid content-start gap-2.5 lg:gap-3">
+        <div>
+          <h1 className="text-xl font-extrabold leading-tight lg:text-2xl">{element.title}</h1>
+          <p className="text-sm leading-snug text-ink-soft lg:text-base">
+            {view.place}
+            {session.away ? ', away' : ''}
+          </p>
+        </div>
+        <ul className="flex flex-wrap gap-2">
+          {view.asked.map((asked) => (
+            <li key={asked.title} className="border-2 border-ink bg-sheet px-3 py-1">
+              <span className="block text-sm leading-tight">{asked.title}</span>
+              <span className="block text-2xl font-extrabold leading-tight">{asked.value}</span>
+            </li>
+          ))}
+        </ul>
+        <AdviceLine view={view} actions={actions} />
+        <div className="hidden gap-3 lg:grid">
+          <Log view={view} />
+          <Tools actions={actions} view={view} onHelp={() => setHelp(true)} />
+          <div className="mt-3 grid gap-3 border-t border-rule pt-4">
+            {view.rods.map((rod) => (
+              <Rod key={rod.title} data={rod} compact />
+            ))}
+          </div>
+        </div>
+      </div>
+      <div className="grid content-start gap-2.5 lg:gap-3">
+        {actions.failure && (
+          <Notice tone="alert" role="alert">
+            {actions.failure.message}
+          </Notice>
+        )}
+        <StampButton onStamp={actions.stamp} />
+        <OutcomePad view={view} actions={actions} />
+        <LastRep view={view} actions={actions} />
+        <div className="grid gap-3 lg:hidden">
+          <Log view={view} />
+          <Tools actions={actions} view={view} onHelp={() => setHelp(true)} />
+        </div>
+      </div>
+      <KeyHelp open={help} onClose={() => setHelp(false)} />
+    </div>
+  );
+}
+
+function Log({ view }: { readonly view: ReturnType<typeof padView> }) {
+  return (
+    <div>
+      <p className="mb-1 text-lg font-semibold" aria-live="polite">
+        {view.tally}
+      </p>
+      {view.marks.length > 0 && <RepMarks marks={view.marks} label="Reps of this session" big />}
+    </div>
+  );
+}
+
+type ToolsProps = { readonly actions: ReturnType<typeof usePadActions>; readonly view: ReturnType<typeof padView>; readonly onHelp: () => void };
+
+function Tools({ actions, view, onHelp }: ToolsProps) {
+  const top = view.ladder.rungs.length - 1;
+  return (
+    <div className="grid grid-cols-2 gap-2">
+      <Button size="big" disabled={actions.busy || view.rung === 0} onClick={() => actions.move(view.rung - 1, 'hand')}>
+        Rung down
+      </Button>
+      <Button size="big" disabled={actions.busy || view.rung === top} onClick={() => actions.move(view.rung + 1, 'hand')}>
+        Rung up
+      </Button>
+      <Button size="big" onClick={onHelp}>
+        Keys (?)
+      </Button>
+      <Button size="big" look="ink" onClick={actions.end}>
+        Enough for now
+      </Button>
+    </div>
+  );
+}

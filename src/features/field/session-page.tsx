@@ -1,0 +1,28 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect } from 'react';
+import { useParams } from 'react-router';
+import { isRunning, lastSession, sessionEntries, useKennelWithDog, workOf } from '@/data/repositories';
+import { Notice } from '@/ui';
+import { BeforeCard } from './before-card';
+import { Pad } from './pad';
+import { usePad } from './pad-store';
+
+/** One element in the field: the card before it, and the pad while a session is open. Reads only what this session needs. */
+export function SessionPage() {
+  const { element: id } = useParams();
+  const { kennel, dog, today } = useKennelWithDog();
+  const clear = usePad((state) => state.clear);
+  useEffect(() => clear, [clear]);
+  const found = useLiveQuery(async () => {
+    const work = await workOf(kennel, dog.id);
+    const element = work.elements.find((candidate) => candidate.id === id) ?? null;
+    const session = element ? await lastSession(kennel, element.id) : null;
+    const entries = session ? await sessionEntries(kennel, session.id) : [];
+    return { work, element, session, entries };
+  }, [kennel, dog.id, id]);
+  if (!found) return <p className="text-lg">Reading the log …</p>;
+  const { work, element, session, entries } = found;
+  if (!element) return <Notice tone="alert">There is no such element for this dog.</Notice>;
+  if (session && isRunning(session, today)) return <Pad element={element} work={work} session={session} entries={entries} />;
+  return <BeforeCard element={element} last={session} entries={entries} />;
+}

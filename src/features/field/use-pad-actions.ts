@@ -1,0 +1,97 @@
+import { useCallback, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import type { Failure, Result } from '@/core/shared';
+import {
+  type Entry,
+  endSession,
+  type Judgement,
+  judgementOf,
+  type NamedFault,
+  recordCorrection,
+  recordMove,
+  recordRep,
+  recordRest,
+  recordUndo,
+  reopenSession,
+  type Session,
+  useKennelWithDog,
+} from '@/data/repositories';
+import { latencyOf, usePad } from './pad-store';
+import { judgementFor, onlyMiss, type PadView } from './pad-view';
+
+export type PadActions = {
+  /** True while something is being written: the pad takes no further rep until it is on the disk. */
+  readonly busy: boolean;
+  readonly failure: Failure | null;
+  readonly stamp: () => void;
+  readonly outcome: (outcome: Judgement['outcome']) => void;
+  readonly name: (fault: NamedFault | null) => void;
+  readonly cause: (cause: Judgement['cause']) => void;
+  readonly aided: () => void;
+  readonly move: (to: number, by: 'advice' | 'hand') => void;
+  readonly rested: () => void;
+  readonly undo: () => void;
+  readonly end: () => void;
+};
+
+export function usePadActions(session: Session, view: PadView): PadActions {
+  const { kennel, now } = useKennelWithDog();
+  const navigate = useNavigate();
+  const [busy, setBusy] = useState(false);
+  const [failure, setFailure] = useState<Failure | null>(null);
+  const { choosing, choose, clear, stamp } = usePad();
+
+  const write = useCallback(async (entry: Promise<Result<Entry>>): Promise<boolean> => {
+    setBusy(true);
+    const result = await entry;
+    setFailure(result.ok ? null : result);
+    setBusy(false);
+    return result.ok;
+  }, []);
+
+  const log = async (judgement: Judgement): Promise<void> => {
+    if (busy) return;
+    // The pad is cleared at once, since the next fault may be chosen while this rep is being written; what failed comes back.
+    const inHand = usePad.getState();
+    const latency = judgement.outcome === 'miss' ? null : latencyOf(inHand);
+    clear();
+    const stored = await write(recordRep(kennel, session, { ...judgement, at: now(), rung: view.rung, criteria: view.criteria, latency }));
+    if (!stored) usePad.setState(inHand);
+  };
+  const correct = (change: Partial<Judgement>): void => {
+    const { last } = view;
+    if (last && !busy) void write(recordCorrection(kennel, session, last.id, { ...judgementOf(last), ...change }, now()));
+  };
+  const end = async (): Promise<void> => {
+    await endSession(kennel, session.id, now());
+    toast(`Enough for now: ${view.tally}.`, { action: { label: 'Undo', onClick: () => void reopenSession(kennel, session.id) } });
+    await navigate(`/${kennel.name}/today`);
+  };
+  return {
+    busy,
+    failure,
+    stamp: () => stamp(performance.now()),
+    outcome: (outcome) => {
+      const miss = onlyMiss(view);
+      if (outcome === 'clean') void log(judgementFor('clean', null));
+      else if (outcome === 'flawed') choose('flaw');
+      else if (miss === 'choose') choose('miss');
+      else void log(judgementFor('miss', miss));
+    },
+    name: (fault) => void log(judgementFor(choosing === 'miss' ? 'miss' : 'flawed', fault)),
+    cause: (cause) => correct({ cause }),
+    aided: () => correct({ aided: !view.last?.aided }),
+    move: (to, by) => {
+      if (!busy) void write(recordMove(kennel, session, { from: view.rung, to, by, at: now() }));
+    },
+    rested: () => {
+      if (!busy) void write(recordRest(kennel, session, now()));
+    },
+    undo: () => {
+      if (choosing !== 'outcome') choose('outcome');
+      else if (!busy) void write(recordUndo(kennel, session, now()));
+    },
+    end: () => void end(),
+  };
+}

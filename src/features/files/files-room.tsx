@@ -1,0 +1,135 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import type { Failure } from '@/core/shared';
+import { type KennelFile, readKennelFile, writeKennelFile } from '@/data/files';
+import { exportTables, replaceTables, type Tables, useKennel } from '@/data/repositories';
+import { Button, Dialog, FileButton, Notice, PageHead, Sheet, saveText } from '@/ui';
+
+export function FilesRoom() {
+  const { kennel, now, today, renew } = useKennel();
+  const tables = useLiveQuery(() => exportTables(kennel), [kennel]);
+  const [refused, setRefused] = useState<{ readonly name: string; readonly failure: Failure } | null>(null);
+  const [preview, setPreview] = useState<KennelFile | null>(null);
+
+  const save = async (): Promise<void> => {
+    saveText(`regulon-${kennel.name}-${today}.json`, writeKennelFile(await exportTables(kennel), new Date(now()).toISOString()), 'application/json');
+  };
+  const look = async (file: File): Promise<void> => {
+    const read = readKennelFile(await file.text());
+    setRefused(read.ok ? null : { name: file.name, failure: read });
+    setPreview(read.ok ? read.value : null);
+  };
+  const replace = async (file: KennelFile): Promise<void> => {
+    setPreview(null);
+    const replaced = await replaceTables(kennel, file.tables);
+    if (!replaced.ok) return setRefused({ name: 'the file', failure: replaced });
+    toast('The kennel is read in.', { duration: 20_000, action: { label: 'Undo', onClick: () => void replaceTables(kennel, replaced.value) } });
+  };
+  const makeNew = async (make: () => Promise<void>): Promise<void> => {
+    const before = await exportTables(kennel);
+    await make();
+    toast('The sample is new, dated from today.', { action: { label: 'Undo', onClick: () => void replaceTables(kennel, before) } });
+  };
+  return (
+    <>
+      <PageHead title="What is kept, and how to take it with you">
+        Everything stays in this browser and in the files you save. Nothing is sent anywhere.
+      </PageHead>
+      <div className="grid gap-6 lg:grid-cols-2">
+        <Sheet title="In this kennel">
+          {tables && <Contents tables={tables} />}
+          <p className="mt-4">
+            <Button look="signal" size="big" onClick={() => void save()}>
+              Save everything to one file
+            </Button>
+          </p>
+          <p className="mt-2 text-sm leading-snug text-ink-soft">
+            An open JSON file, described in docs/formats. A browser can lose its storage: save one after a good week.
+          </p>
+          {renew && (
+            <p className="mt-3">
+              <Button onClick={() => void makeNew(renew)}>Make the sample new</Button>
+            </p>
+          )}
+        </Sheet>
+        <Sheet title="Read a saved kennel">
+          <p className="mb-3 leading-snug">
+            The file is checked from end to end first. You see what is in it before anything changes, and what was here can be brought back.
+          </p>
+          <FileButton label="Choose a file" inputLabel="Kennel file" onFile={look} />
+          {refused && (
+            <div className="mt-4">
+              <Notice tone="alert" role="alert">
+                <span className="font-semibold">{refused.name} was not read; nothing has changed.</span> {refused.failure.message}
+              </Notice>
+            </div>
+          )}
+        </Sheet>
+      </div>
+      <Sheet title="What is in the file" className="mt-6">
+        <dl className="grid gap-x-8 gap-y-2 leading-snug md:grid-cols-[11rem_1fr]">
+          {INSIDE.map(([name, words]) => (
+            <div key={name} className="contents">
+              <dt className="font-semibold">{name}</dt>
+              <dd>{words}</dd>
+            </div>
+          ))}
+        </dl>
+      </Sheet>
+      <Dialog open={preview !== null} onClose={() => setPreview(null)} title="Put this in the place of what is here?">
+        {preview && tables && (
+          <div className="grid gap-4">
+            <div>
+              <p className="font-semibold">In the file, saved {preview.savedAt.slice(0, 10)}</p>
+              <Contents tables={preview.tables} />
+            </div>
+            <div>
+              <p className="font-semibold">Here now</p>
+              <Contents tables={tables} />
+            </div>
+            <Button look="signal" size="big" onClick={() => void replace(preview)}>
+              Replace it
+            </Button>
+          </div>
+        )}
+      </Dialog>
+    </>
+  );
+}
+
+const INSIDE: readonly (readonly [string, string])[] = [
+  [
+    'Every rep',
+    'as it was logged, with its criteria, fault, cause and latency. What was taken back or corrected is there too: the log is only ever added to.',
+  ],
+  ['Dogs and ladders', 'each dog’s elements with start, step and demand of every criterion, and the values set by hand.'],
+  ['Rule books', 'whole, as they were read in, so that a forecast can be made again from the file alone.'],
+  ['Trials', 'with the seed and the assumptions of their forecast: read back, it is the same to the last digit.'],
+  [
+    'What is refused',
+    'a damaged or cut file, another program’s file, one from a newer Regulon, or one whose records do not fit together. You are told which, and nothing changes.',
+  ],
+];
+
+function Contents({ tables }: { readonly tables: Tables }) {
+  const reps = tables.entries.filter((entry) => entry.kind === 'rep').length;
+  const lines = [
+    `${tables.dogs.length === 1 ? '1 dog' : `${tables.dogs.length} dogs`}${tables.dogs.length > 0 ? `: ${tables.dogs.map((dog) => dog.name).join(', ')}` : ''}`,
+    count(tables.elements.length, 'element'),
+    `${count(tables.sessions.length, 'session')}, ${count(reps, 'rep')}`,
+    count(tables.ruleBooks.length, 'rule book'),
+    count(tables.trials.length, 'trial'),
+  ];
+  return (
+    <ul className="text-lg leading-snug">
+      {lines.map((line) => (
+        <li key={line} className="border-b border-hair py-0.5">
+          {line}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+const count = (n: number, word: string): string => `${n.toLocaleString('en')} ${word}${n === 1 ? '' : 's'}`;

@@ -1,0 +1,1 @@
+export { FilesRoom } from './files-room';

@@ -1,0 +1,1 @@
+export { ReadinessRoom } from './readiness-room';

@@ -1,0 +1,69 @@
+import { describe, expect, it } from 'vitest';
+import { assessClass } from '@/core/readiness';
+import { prepareRules } from '@/core/rulebooks';
+import { must } from '@/core/shared';
+import { classEvidence } from '@/data/repositories';
+import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
+import { assumptionsInWords, failureReasons, headline, histogramBins, ledger, neverTrained } from './readiness-view';
+
+const state = sampleState();
+const trial = state.trials[0];
+const book = state.work.ruleBooks[0]?.book;
+if (!trial || !book) throw new Error('the sample has a trial and a rule book');
+const readiness = must(
+  assessClass(must(classEvidence(trial, state.work, state.reps, TODAY)), trial.assumptions, trial.seed, { groups: 60, runs: 40 }),
+);
+const { forecast } = readiness;
+const plain = (text: string): string => text.replaceAll('\u00a0', ' ');
+
+describe('the ledger', () => {
+  const exercises = ledger(readiness, book);
+
+  it('adds up to the expected score', () => {
+    expect(exercises.reduce((sum, exercise) => sum + exercise.kept, 0)).toBeCloseTo(forecast.expectedUnits / 2, 9);
+    expect(exercises.map((exercise) => exercise.rows.length)).toEqual([6, 7]);
+  });
+
+  it('opens every row to faults that add up to it, and to its grounds', () => {
+    for (const row of exercises.flatMap((exercise) => exercise.rows)) {
+      expect(row.faults.reduce((sum, fault) => sum + fault.lost, 0)).toBeCloseTo(row.lost, 9);
+      expect(row.bar <= 1 && row.bar >= 0).toBe(true);
+    }
+    expect(exercises[0]?.rows[2]?.grounds).toMatch(/^\d+ reps in \d+ sessions, \d+ away$/);
+  });
+});
+
+describe('the histogram', () => {
+  const { bins, lineAfter, line } = histogramBins(forecast, prepareRules(book.rules, book.exercises));
+
+  it('holds every run once, and no bar straddles the pass line', () => {
+    expect(bins.reduce((sum, bin) => sum + bin.share, 0)).toBeCloseTo(1, 9);
+    expect(line).toBe(60);
+    const first = bins.findIndex((bin) => bin.passes);
+    expect(bins[first]?.label.startsWith('60')).toBe(true);
+    expect(lineAfter).toBe(first - 0.5);
+  });
+
+  it('reads each bar’s own scores', () => {
+    const reached = forecast.histogram.slice(120).reduce((sum, count) => sum + count, 0) / 2400;
+    expect(bins.filter((bin) => bin.passes).reduce((sum, bin) => sum + bin.share, 0)).toBeCloseTo(reached, 9);
+  });
+});
+
+describe('words', () => {
+  it('say the interval with the figure, and only the interval when it is wide', () => {
+    const told = (low: number, mid: number, high: number): string => plain(headline('Quill', { ...forecast, pass: { low, mid, high } }));
+    expect(told(0.4, 0.58, 0.76)).toBe('About 58 % that Quill would pass: between 40 % and 76 %, as far as the reps can tell.');
+    expect(told(0.2, 0.5, 0.9)).toBe('Too little is known: anything from 20 % to 90 % that Quill would pass.');
+    expect(told(0.9995, 0.9999, 1)).toContain('> 99.9 %');
+  });
+
+  it('rank the reasons and name what was never rehearsed', () => {
+    const shares = failureReasons(forecast).map((reason) => Number.parseFloat(reason.share));
+    expect(shares).toEqual([...shares].sort((a, b) => b - a));
+    expect(failureReasons(forecast)[0]?.words).toBe('fewer than 60 points in all');
+    const untouched = { ...readiness, grounds: readiness.grounds.map((ground, i) => (i === 0 ? { ...ground, counted: 0 } : ground)) };
+    expect(neverTrained(untouched, state)[0]).toBe('Set up at heel: no rep at all');
+    expect(assumptionsInWords(trial)[0]).toContain('80 times in 100 has days of 71 and days of 87');
+  });
+});

@@ -1,0 +1,168 @@
+import { type Forecast, type Readiness, writeShare } from '@/core/readiness';
+import {
+  cellTotal,
+  type Fault,
+  type PreparedExercise,
+  type PreparedRules,
+  prepareRules,
+  type RuleBook,
+  type RuleExercise,
+  writePoints,
+} from '@/core/rulebooks';
+import type { ElementId } from '@/core/shared';
+import { logistic, logit } from '@/core/statistics';
+import type { DogState, Trial } from '@/data/repositories';
+import type { HistogramBin } from '@/ui';
+
+export type LedgerRow = {
+  readonly key: string;
+  readonly title: string;
+  readonly element: ElementId | null;
+  readonly lost: number;
+  /** Share of the largest loss in the ledger, for the bar. */
+  readonly bar: number;
+  readonly grounds: string;
+  readonly faults: readonly { readonly key: string; readonly label: string; readonly lost: number }[];
+};
+export type LedgerExercise = {
+  readonly key: string;
+  readonly title: string;
+  readonly maximum: number;
+  readonly kept: number;
+  readonly rows: readonly LedgerRow[];
+};
+
+/** Points available, kept and likely lost, exercise by exercise; every loss opens to its faults and its grounds. */
+export function ledger(readiness: Readiness, book: RuleBook): LedgerExercise[] {
+  const rules = prepareRules(book.rules, book.exercises);
+  const { forecast } = readiness;
+  const most = Math.max(...forecast.losses.map((loss) => loss.units), ...forecast.handlerLosses.map((loss) => loss.units), 1e-9);
+  return rules.exercises.map((scored): LedgerExercise => {
+    const exercise = book.exercises.find((candidate) => candidate.id === scored.exercise);
+    const context: RowContext = { readiness, scored, exercise, most, pointsPerUnit: rules.pointsPerUnit };
+    const rows = [
+      ...forecast.losses.filter((loss) => loss.exercise === scored.exercise).map((loss) => elementRow(context, loss)),
+      handlerRow(context),
+    ];
+    const maximum = cellTotal(scored) * rules.pointsPerUnit;
+    return {
+      key: scored.exercise,
+      title: exercise?.title ?? scored.exercise,
+      maximum,
+      kept: maximum - rows.reduce((sum, row) => sum + row.lost, 0),
+      rows,
+    };
+  });
+}
+
+type RowContext = {
+  readonly readiness: Readiness;
+  readonly scored: PreparedExercise;
+  readonly exercise: RuleExercise | undefined;
+  readonly most: number;
+  readonly pointsPerUnit: number;
+};
+
+function elementRow(context: RowContext, loss: Readiness['forecast']['losses'][number]): LedgerRow {
+  const ground = context.readiness.grounds.find((candidate) => candidate.element === loss.element);
+  const sessions = ground?.sessions === 1 ? 'session' : 'sessions';
+  return {
+    key: loss.part,
+    title: context.exercise?.elements.find((element) => element.id === loss.part)?.title ?? loss.part,
+    element: loss.element,
+    lost: loss.units * context.pointsPerUnit,
+    bar: loss.units / context.most,
+    grounds: ground && ground.counted > 0 ? `${ground.counted} reps in ${ground.sessions} ${sessions}, ${ground.away} away` : 'no rep yet: a guess',
+    faults: faultRows(context, (fault) => fault.by === 'dog' && fault.element === loss.part),
+  };
+}
+
+function handlerRow(context: RowContext): LedgerRow {
+  const units = context.readiness.forecast.handlerLosses.find((loss) => loss.exercise === context.scored.exercise)?.units ?? 0;
+  return {
+    key: 'handler',
+    title: 'Handler’s slips',
+    element: null,
+    lost: units * context.pointsPerUnit,
+    bar: units / context.most,
+    grounds: `your logged slips at its ${context.exercise?.elements.length ?? 0} elements, and a stated guess`,
+    faults: faultRows(context, (fault) => fault.by === 'handler'),
+  };
+}
+
+function faultRows({ readiness, scored, pointsPerUnit }: RowContext, wanted: (fault: Fault) => boolean): LedgerRow['faults'] {
+  return readiness.forecast.faults
+    .filter((loss) => loss.exercise === scored.exercise && scored.faults.some(({ fault }) => wanted(fault) && loss.option.split(':')[0] === fault.id))
+    .map((loss) => ({ key: loss.option, label: loss.label, lost: loss.units * pointsPerUnit }))
+    .sort((a, b) => b.lost - a.lost);
+}
+
+/** Bars of the histogram, at most some twenty; none straddles the pass line. `line` is in points, null where the family has none. */
+export function histogramBins(
+  forecast: Forecast,
+  rules: PreparedRules,
+): { readonly bins: HistogramBin[]; readonly lineAfter: number; readonly line: number | null } {
+  const line = rules.line ?? 0;
+  const units = forecast.histogram.length - 1;
+  const width = Math.max(1, Math.ceil(units / 20));
+  const runs = forecast.histogram.reduce((sum, count) => sum + count, 0);
+  const bins: HistogramBin[] = [];
+  let lineAfter = -0.5;
+  for (let from = (line % width) - width; from <= units; from += width) {
+    const [low, high] = [Math.max(0, from), Math.min(units, from + width - 1)];
+    if (high < 0 || low > high) continue;
+    if (low === line) lineAfter = bins.length - 0.5;
+    const count = forecast.histogram.slice(low, high + 1).reduce((sum, one) => sum + one, 0);
+    const label = low === high ? writePoints(rules, low) : `${writePoints(rules, low)}–${writePoints(rules, high)}`;
+    bins.push({ label, share: count / runs, passes: low >= line });
+  }
+  return { bins, lineAfter, line: rules.line === null ? null : rules.line * rules.pointsPerUnit };
+}
+
+/** The histogram as a sentence. */
+export function scoresInWords(bins: readonly HistogramBin[], line: number | null): string {
+  if (line === null) return 'How many simulated runs reach each score.';
+  const reached = bins.filter((bin) => bin.passes).reduce((sum, bin) => sum + bin.share, 0);
+  return `${Math.round(reached * 100)} of 100 simulated runs reach ${line} points or more.`;
+}
+
+/** The answer in one sentence; where the interval is wide the sentence is the interval. */
+export function headline(dog: string, forecast: Forecast): string {
+  const { low, mid, high } = forecast.pass;
+  if (high - low > 0.5) return `Too little is known: anything from ${writeShare(low)} to ${writeShare(high)} that ${dog} would pass.`;
+  return `About ${writeShare(mid)} that ${dog} would pass: between ${writeShare(low)} and ${writeShare(high)}, as far as the reps can tell.`;
+}
+
+/** Why simulated runs do not pass, most frequent first. */
+export function failureReasons(forecast: Forecast): { readonly key: string; readonly words: string; readonly share: string }[] {
+  return forecast.failures
+    .filter((failure) => failure.share > 0)
+    .toSorted((a, b) => b.share - a.share)
+    .map((failure) => ({ key: `${failure.code}${failure.exercise}${failure.message}`, words: failure.message, share: writeShare(failure.share) }));
+}
+
+/** Conditions of the trial that no rep has met yet. Without them the answer rests on stated guesses. */
+export function neverTrained(readiness: Readiness, state: DogState): string[] {
+  const title = (id: ElementId): string => state.work.elements.find((element) => element.id === id)?.title ?? id;
+  const untouched = readiness.grounds.filter((ground) => ground.counted === 0).map((ground) => `${title(ground.element)}: no rep at all`);
+  const home = readiness.grounds.filter((ground) => ground.counted > 0 && ground.away === 0).map((ground) => title(ground.element));
+  return [
+    ...untouched,
+    ...(home.length > 0 ? [`Never away from the usual place: ${home.join(', ')}`] : []),
+    'Without pay on the handler: not logged yet, so not in the answer',
+  ];
+}
+
+const swing = (logits: number): number => Math.round(logistic(logit(0.8) + logits) * 100);
+
+/** What the forecast assumes, in words with its numbers. */
+export function assumptionsInWords({ assumptions: a }: Trial): string[] {
+  return [
+    `Days differ: an element that is clean 80 times in 100 has days of ${swing(-a.sessionSd)} and days of ${swing(a.sessionSd)}, and ${Math.round(a.sharedDay * 100)} % of that swing is the whole dog’s. Nerves at a trial swing ${swing(-a.nervesSd)} to ${swing(a.nervesSd)}.`,
+    'At the trial every element is a first try in a strange place; until away and cold reps are logged, 90 % becomes about 85 %, and a little less when cold.',
+    'Which fault it is when a rep is not clean: as your log says, with two imagined reps spread over all faults that can happen.',
+    `A handler’s slip comes at ${(a.handlerRate * 100).toFixed(1)} % of the elements until your log says otherwise.`,
+    '“Would help” means five sessions at the usual gain, never past 97 % clean; the dog’s own learning rate is not measured yet.',
+    'Reps lose half their weight every 21 days. Swings between past sessions are not in the interval yet, so it is narrower than it should be.',
+  ];
+}

@@ -1,0 +1,141 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { toast } from 'sonner';
+import { type Change, compareBooks, type RuleBook } from '@/core/rulebooks';
+import type { Failure } from '@/core/shared';
+import { listRuleBooks, moveToEdition, type Touched, touchedBy, trialsOf, undoMove, useKennel, workOf } from '@/data/repositories';
+import { Button, buttonClass, Notice, PageHead, Sheet } from '@/ui';
+
+/** Two editions side by side: what changed in words and numbers, what of the dog's work it touches, and the step over. */
+export function ComparePage() {
+  const { kennel } = useKennel();
+  const { book: id } = useParams();
+  const records = useLiveQuery(() => listRuleBooks(kennel), [kennel]);
+  const [chosen, setChosen] = useState<string | null>(null);
+  if (!records) return <p className="text-lg">Opening the rule books …</p>;
+  const book = records.find((record) => record.id === id)?.book;
+  if (!book) return <Notice tone="alert">There is no such rule book in this kennel.</Notice>;
+  // Another edition of the same class is what one wants to see first.
+  const others = records.map((record) => record.book).filter((other) => other.id !== book.id);
+  const other = others.find((one) => one.id === chosen) ?? others.find((one) => one.title === book.title) ?? others[0];
+  return (
+    <>
+      <PageHead title={`${book.title}: compare editions`}>What changed in words and numbers, and what of the dog’s work it touches.</PageHead>
+      <p className="mb-5 flex flex-wrap items-end gap-4">
+        <Link className={buttonClass('plain')} to={`/${kennel.name}/rule-books/${book.id}`}>
+          Back to the rules
+        </Link>
+        <label className="min-w-0 max-w-full text-lg">
+          <span className="mr-2">from {book.edition} to</span>
+          <select
+            aria-label="Compare with"
+            value={other?.id ?? ''}
+            onChange={(event) => setChosen(event.target.value)}
+            className="min-h-11 w-full min-w-0 border-b-2 sm:w-auto border-ink bg-sheet font-semibold"
+          >
+            {others.map((one) => (
+              <option key={one.id} value={one.id}>
+                {one.title}, {one.edition}
+              </option>
+            ))}
+          </select>
+        </label>
+      </p>
+      {other ? <Comparison before={book} after={other} /> : <Notice>Read in another rule book or edition to compare with.</Notice>}
+    </>
+  );
+}
+
+const SIGNS: Readonly<Record<Change['kind'], string>> = { added: '+', removed: '−', changed: '→' };
+
+function Comparison({ before, after }: { readonly before: RuleBook; readonly after: RuleBook }) {
+  const { kennel, dog } = useKennel();
+  const changes = useMemo(() => compareBooks(before, after), [before, after]);
+  const work = useLiveQuery(async () => (dog ? { work: await workOf(kennel, dog.id), trials: await trialsOf(kennel, dog.id) } : null), [kennel, dog]);
+  const touched = work ? touchedBy(changes, before, work.work, work.trials) : null;
+  return (
+    <div className="grid grid-cols-1 gap-6 lg:grid-cols-[3fr_2fr]">
+      <Sheet title={changes.length === 0 ? 'Nothing changed' : `${changes.length} ${changes.length === 1 ? 'change' : 'changes'}`}>
+        <ul>
+          {changes.map((change) => (
+            <li key={`${change.kind}${change.words}`} className="grid grid-cols-[1.5rem_1fr] border-b border-hair py-1.5 leading-snug">
+              <span aria-hidden="true" className="font-bold">
+                {SIGNS[change.kind]}
+              </span>
+              <span>
+                <span className="sr-only">{change.kind}: </span>
+                {change.words}
+              </span>
+            </li>
+          ))}
+        </ul>
+      </Sheet>
+      {dog && touched && <WhatItTouches name={dog.name} before={before} after={after} touched={touched} />}
+    </div>
+  );
+}
+
+function WhatItTouches({
+  name,
+  before,
+  after,
+  touched,
+}: {
+  readonly name: string;
+  readonly before: RuleBook;
+  readonly after: RuleBook;
+  readonly touched: Touched;
+}) {
+  const { kennel, dog } = useKennel();
+  const [failure, setFailure] = useState<Failure | null>(null);
+  const title = (exercise: string): string => before.exercises.find((one) => one.id === exercise)?.title ?? exercise;
+  const lines = [
+    ...touched.breakdowns.map((breakdown) => `Breakdown of “${title(breakdown.exercise)}”`),
+    ...touched.elements.map((element) => `Ladder of “${element.title}”: another demand`),
+    ...touched.trials.map((trial) => `Forecast for the ${trial.title}`),
+  ];
+  const move = async (): Promise<void> => {
+    if (!dog) return;
+    const moved = await moveToEdition(kennel, dog.id, before, after);
+    setFailure(moved.ok ? null : moved);
+    if (moved.ok)
+      toast(`${name} now trains by ${after.edition}.`, {
+        duration: 20_000,
+        action: { label: 'Undo', onClick: () => void undoMove(kennel, moved.value) },
+      });
+  };
+  return (
+    <Sheet title={`What it touches of ${name}’s work`} className="self-start">
+      {lines.length === 0 ? (
+        <p className="leading-snug">
+          Nothing: {name} does not train by {before.edition} of this class.
+        </p>
+      ) : (
+        <>
+          <ul className="list-inside list-disc leading-snug">
+            {lines.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+          <p className="mt-3 text-sm leading-snug text-ink-soft">
+            Moving takes breakdowns, trials and those demands over. Demands that you set yourself stay; values set by hand in a ladder that changes
+            are cleared. No rep is touched.
+          </p>
+          <p className="mt-3">
+            <Button look="signal" size="big" onClick={() => void move()}>
+              Move {name} to {after.edition}
+            </Button>
+          </p>
+        </>
+      )}
+      {failure && (
+        <div className="mt-3">
+          <Notice tone="alert" role="alert">
+            {failure.message} Nothing has changed.
+          </Notice>
+        </div>
+      )}
+    </Sheet>
+  );
+}

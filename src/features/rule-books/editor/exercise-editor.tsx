@@ -1,0 +1,342 @@
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { ArrowDown, ArrowUp, GripVertical } from 'lucide-react';
+import { useState } from 'react';
+import type { Rules } from '@/core/rulebooks';
+import type { Failure } from '@/core/shared';
+import { Button, Notice } from '@/ui';
+import {
+  addElement,
+  addFault,
+  append,
+  COST_STARTS,
+  costKinds,
+  type Draft,
+  listAt,
+  moveExercise,
+  put,
+  remove,
+  removeExercise,
+  textAt,
+  VOCABULARY,
+} from './draft';
+import { DraftField } from './draft-field';
+import { useEditor } from './editor-store';
+import { COST_FIELDS, COST_WORDS, EXERCISE_FIELDS } from './fields';
+
+type Props = { readonly draft: Draft; readonly index: number; readonly count: number; readonly problems: readonly Failure[] };
+
+/** One exercise of the draft: what it asks, its elements and its faults. Moves by the handle or by its arrows. */
+export function ExerciseEditor({ draft, index, count, problems }: Props) {
+  const change = useEditor((state) => state.change);
+  const id = textAt(draft, ['exercises', index, 'id']);
+  const title = textAt(draft, ['exercises', index, 'title']);
+  const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id });
+  const family = textAt(draft, ['rules', 'family']) as Rules['family'];
+  const outline = ['exercises', index];
+  const scored = ['rules', 'exercises', index];
+  return (
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Transform.toString(transform), transition: transition ?? undefined }}
+      className="border-2 border-ink bg-sheet p-4"
+    >
+      <div className="mb-3 flex flex-wrap items-end gap-2">
+        <button
+          type="button"
+          aria-label={`Move ${title}`}
+          className="grid size-11 cursor-grab touch-none place-items-center border-2 border-rule"
+          {...attributes}
+          {...listeners}
+        >
+          <GripVertical aria-hidden="true" className="size-5" />
+        </button>
+        <Button
+          aria-label={`${title} earlier`}
+          className="px-2.5!"
+          disabled={index === 0}
+          onClick={() => change((now) => moveExercise(now, index, index - 1))}
+        >
+          <ArrowUp aria-hidden="true" className="size-5" />
+        </Button>
+        <Button
+          aria-label={`${title} later`}
+          className="px-2.5!"
+          disabled={index === count - 1}
+          onClick={() => change((now) => moveExercise(now, index, index + 1))}
+        >
+          <ArrowDown aria-hidden="true" className="size-5" />
+        </Button>
+        <DraftField
+          draft={draft}
+          base={outline}
+          field={{ path: ['title'], label: 'Exercise', kind: 'text' }}
+          context={`${index + 1}`}
+          className="min-w-52 flex-1"
+        />
+        {EXERCISE_FIELDS[family].map((field) => (
+          <DraftField key={field.label} draft={draft} base={scored} field={field} context={title} />
+        ))}
+        <Button look="quiet" aria-label={`Remove ${title}`} disabled={count === 1} onClick={() => change((now) => removeExercise(now, index))}>
+          Remove
+        </Button>
+      </div>
+      <DraftField draft={draft} base={outline} field={{ path: ['text'], label: 'What it asks', kind: 'text' }} context={title} className="w-full" />
+      {problems.map((problem) => (
+        <div key={`${problem.path}${problem.message}`} className="mt-2">
+          <Notice tone="alert">{problem.message}</Notice>
+        </div>
+      ))}
+      <Elements draft={draft} index={index} title={title} />
+      <Faults draft={draft} index={index} title={title} family={family} />
+    </li>
+  );
+}
+
+function Elements({ draft, index, title }: { readonly draft: Draft; readonly index: number; readonly title: string }) {
+  const change = useEditor((state) => state.change);
+  const path = ['exercises', index, 'elements'];
+  return (
+    <div className="mt-4">
+      <h3 className="border-b border-ink font-bold">Elements, in performing order</h3>
+      <ul className="grid gap-2 pt-2">
+        {listAt(draft, path).map((element, i) => (
+          <li key={textAt(element, ['id'])} className="border-b border-hair pb-2">
+            <div className="flex flex-wrap items-end gap-2">
+              <DraftField
+                draft={draft}
+                base={[...path, i]}
+                field={{ path: ['title'], label: `Element ${i + 1}`, kind: 'text' }}
+                context={title}
+                className="min-w-40 flex-1"
+              />
+              <DraftField
+                draft={draft}
+                base={[...path, i]}
+                field={{ path: ['text'], label: 'What is judged', kind: 'text' }}
+                context={`element ${i + 1}, ${title}`}
+                className="min-w-40 flex-2"
+              />
+              <Button look="quiet" aria-label={`Remove element ${i + 1} of ${title}`} onClick={() => change((now) => remove(now, path, i))}>
+                Remove
+              </Button>
+            </div>
+            <Demands draft={draft} path={[...path, i, 'demands']} context={`element ${i + 1}, ${title}`} />
+          </li>
+        ))}
+      </ul>
+      <Adder label="New element" context={title} onAdd={(name) => change((now) => addElement(now, index, name))} />
+    </div>
+  );
+}
+
+type DemandsProps = { readonly draft: Draft; readonly path: readonly (string | number)[]; readonly context: string };
+
+const QUANTITIES = ['distance', 'duration', 'latency', 'angle', 'offset', 'height', 'count', 'level'] as const;
+
+/** What the class asks of an element, as values on its criterion axes. */
+function Demands({ draft, path, context }: DemandsProps) {
+  const change = useEditor((state) => state.change);
+  const count = listAt(draft, path).length;
+  return (
+    <div className="pl-4">
+      {listAt(draft, path).map((demand, d) => {
+        const base = [...path, d];
+        const name = `demand ${d + 1}, ${context}`;
+        return (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a demand is its place in the list
+          <div key={d} className="flex flex-wrap items-end gap-2 pt-2">
+            <DraftField
+              draft={draft}
+              base={base}
+              field={{ path: ['title'], label: 'Asked', kind: 'text' }}
+              context={name}
+              className="min-w-32 flex-1"
+            />
+            <Choice
+              label={`Quantity, ${name}`}
+              shown="Quantity"
+              value={textAt(demand, ['quantity'])}
+              onChange={(value) => change((now) => put(now, base, { ...(demand as object), quantity: value, unit: defaultUnit(value) }))}
+            >
+              {QUANTITIES.map((quantity) => [quantity, quantity] as const)}
+            </Choice>
+            <Choice
+              label={`Harder, ${name}`}
+              shown="Harder is"
+              value={textAt(demand, ['harder'])}
+              onChange={(value) => change((now) => put(now, [...base, 'harder'], value))}
+            >
+              {[
+                ['more', 'more'],
+                ['less', 'less'],
+              ]}
+            </Choice>
+            <DraftField draft={draft} base={base} field={{ path: ['value'], label: 'Value', kind: 'number' }} context={name} className="w-20" />
+            <DraftField draft={draft} base={base} field={{ path: ['unit'], label: 'Unit', kind: 'text' }} context={name} className="w-16" />
+            <Button look="quiet" aria-label={`Remove ${name}`} onClick={() => change((now) => remove(now, path, d))}>
+              Remove
+            </Button>
+          </div>
+        );
+      })}
+      <Button
+        look="quiet"
+        aria-label={`Add a demand, ${context}`}
+        onClick={() => change((now) => append(now, path, { ...NEW_DEMAND, axis: `axis-${count + 1}` }))}
+      >
+        Add a demand
+      </Button>
+    </div>
+  );
+}
+
+const NEW_DEMAND = { title: 'Distance', quantity: 'distance', harder: 'more', value: 10, unit: 'm' };
+const UNITS: Readonly<Record<string, string>> = { distance: 'm', duration: 's', latency: 's', angle: '°', offset: 'm', height: 'cm' };
+const defaultUnit = (quantity: string): string => UNITS[quantity] ?? '';
+
+function Faults({
+  draft,
+  index,
+  title,
+  family,
+}: {
+  readonly draft: Draft;
+  readonly index: number;
+  readonly title: string;
+  readonly family: Rules['family'];
+}) {
+  const change = useEditor((state) => state.change);
+  const path = ['rules', 'exercises', index, 'faults'];
+  const elements = listAt(draft, ['exercises', index, 'elements']);
+  return (
+    <div className="mt-4">
+      <h3 className="border-b border-ink font-bold">Faults</h3>
+      <ul className="divide-y divide-hair">
+        {listAt(draft, path).map((fault, i) => {
+          const base = [...path, i];
+          const name = textAt(fault, ['title']);
+          const kind = textAt(fault, ['cost', 'kind']);
+          const context = `${name}, ${title}`;
+          return (
+            <li key={textAt(fault, ['id'])} className="flex flex-wrap items-end gap-2 py-2">
+              <DraftField
+                draft={draft}
+                base={base}
+                field={{ path: ['title'], label: 'Fault', kind: 'text' }}
+                context={context}
+                className="min-w-44 flex-1"
+                list="fault-vocabulary"
+              />
+              <Choice
+                label={`Element, ${context}`}
+                shown="At"
+                value={textAt(fault, ['element'])}
+                onChange={(value) => change((now) => put(now, [...base, 'element'], value === '' ? null : value))}
+              >
+                {[...elements.map((element) => [textAt(element, ['id']), textAt(element, ['title'])] as const), ['', 'anywhere'] as const]}
+              </Choice>
+              <Choice
+                label={`By, ${context}`}
+                shown="By"
+                value={textAt(fault, ['by'])}
+                onChange={(value) => change((now) => put(now, [...base, 'by'], value))}
+              >
+                {[
+                  ['dog', 'dog'],
+                  ['handler', 'handler'],
+                ]}
+              </Choice>
+              <Choice
+                label={`Cost, ${context}`}
+                shown="Costs"
+                value={kind}
+                onChange={(value) => change((now) => put(now, [...base, 'cost'], COST_STARTS[value] ?? null))}
+              >
+                {costKinds(family).map((one) => [one, COST_WORDS[one] ?? one] as const)}
+              </Choice>
+              {(COST_FIELDS[kind] ?? []).map((field) => (
+                <DraftField key={field.path.join('.')} draft={draft} base={[...base, 'cost']} field={field} context={context} className="w-24" />
+              ))}
+              {family === 'abilities' && (
+                <DraftField draft={draft} base={base} field={{ path: ['ability'], label: 'Ability', kind: 'text' }} context={context} />
+              )}
+              <DraftField draft={draft} base={base} field={{ path: ['miss'], label: 'not done', kind: 'check' }} context={context} />
+              <DraftField draft={draft} base={base} field={{ path: ['stops'], label: 'stops', kind: 'check' }} context={context} />
+              <Button look="quiet" aria-label={`Remove fault ${name} of ${title}`} onClick={() => change((now) => remove(now, path, i))}>
+                Remove
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
+      <Adder label="New fault" context={title} list="fault-vocabulary" onAdd={(name) => change((now) => addFault(now, index, name))} />
+    </div>
+  );
+}
+
+/** The shared words for faults, offered wherever one is named. */
+export function FaultVocabulary() {
+  return (
+    <datalist id="fault-vocabulary">
+      {VOCABULARY.map((word) => (
+        <option key={word} value={word} />
+      ))}
+    </datalist>
+  );
+}
+
+type ChoiceProps = {
+  readonly label: string;
+  readonly shown: string;
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+  readonly children: readonly (readonly [string, string])[];
+};
+
+export function Choice({ label, shown, value, onChange, children }: ChoiceProps) {
+  return (
+    <label className="block">
+      <span className="block text-sm font-semibold leading-tight">{shown}</span>
+      <select
+        aria-label={label}
+        value={value}
+        onChange={(event) => onChange(event.target.value)}
+        className="min-h-11 max-w-44 border-b-2 border-ink bg-paper px-1"
+      >
+        {children.map(([key, words]) => (
+          <option key={key} value={key}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+type AdderProps = { readonly label: string; readonly context: string; readonly onAdd: (name: string) => void; readonly list?: string };
+
+function Adder({ label, context, onAdd, list }: AdderProps) {
+  const [name, setName] = useState('');
+  const add = (): void => {
+    if (name.trim() === '') return;
+    onAdd(name.trim());
+    setName('');
+  };
+  return (
+    <div className="mt-2 flex items-end gap-2">
+      <input
+        aria-label={`${label}, ${context}`}
+        placeholder={label}
+        list={list}
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+        onKeyDown={(event) => event.key === 'Enter' && add()}
+        className="min-h-11 min-w-40 flex-1 border-b-2 border-rule bg-paper px-2 placeholder:text-ink-soft"
+      />
+      <Button aria-label={`Add: ${label}, ${context}`} onClick={add}>
+        Add
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,4 @@
+export { ComparePage } from './compare-page';
+export { EditorPage } from './editor/editor-page';
+export { RuleBooksRoom } from './rule-books-room';
+export { SheetPage } from './sheet-page';

@@ -1,0 +1,241 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { toast } from 'sonner';
+import { familyOf, type RuleBook, readRuleBook } from '@/core/rulebooks';
+import type { Failure } from '@/core/shared';
+import { listRuleBooks, putRuleBook, restoreRuleBook, trialsOf, useKennel } from '@/data/repositories';
+import { Button, buttonClass, Chain, FileButton, Notice, PageHead, Sheet } from '@/ui';
+import { classView, type ExerciseView, type FaultLine, passInWords, stakeLines } from './class-view';
+
+export function RuleBooksRoom() {
+  const { kennel, dog } = useKennel();
+  const { book: chosen } = useParams();
+  const found = useLiveQuery(
+    async () => ({ records: await listRuleBooks(kennel), trials: dog ? await trialsOf(kennel, dog.id) : [] }),
+    [kennel, dog],
+  );
+  const [problems, setProblems] = useState<readonly Failure[]>([]);
+  // The class that the dog in hand is meant for comes first; it is also the one that is open until another is chosen.
+  const aims = found?.trials.map((trial) => trial.ruleBookId) ?? [];
+  const books = (found?.records ?? [])
+    .map((record) => record.book)
+    .sort((a, b) => Number(aims.includes(b.id)) - Number(aims.includes(a.id)) || a.title.localeCompare(b.title));
+  const open = books.find((book) => book.id === chosen) ?? books[0];
+  return (
+    <>
+      <div className="print:hidden">
+        <PageHead title="Rule books">What each exercise asks, what each fault costs, and what it takes to pass.</PageHead>
+      </div>
+      <div className="flex flex-wrap items-center gap-3 print:hidden">
+        <ReadFile onProblems={setProblems} />
+        <Link className={buttonClass('plain', 'big')} to={`/${kennel.name}/rule-books/write`}>
+          Write one
+        </Link>
+        {open && (
+          <>
+            <Link className={buttonClass('ink', 'big')} to={`/${kennel.name}/rule-books/${open.id}/sheet`}>
+              What does it cost?
+            </Link>
+            <Link className={buttonClass('plain', 'big')} to={`/${kennel.name}/rule-books/${open.id}/compare`}>
+              Compare editions
+            </Link>
+            <Button size="big" onClick={() => window.print()}>
+              Print this digest
+            </Button>
+          </>
+        )}
+      </div>
+      {problems.length > 0 && <Problems problems={problems} />}
+      {found?.records.length === 0 && (
+        <Sheet title="No rule book yet" className="mt-6 max-w-3xl">
+          <p className="leading-snug">
+            You can train without one: your own goals are enough. To be told whether a run would pass, read in a rule-book file. The sample kennel
+            shows what one looks like; its format is open and can be written in any text editor.
+          </p>
+        </Sheet>
+      )}
+      {open && (
+        <div className="mt-6 grid grid-cols-1 gap-6 lg:grid-cols-[15rem_1fr] print:mt-0 print:block">
+          {books.length > 1 ? <BookList books={books} open={open} /> : <div className="hidden lg:block" />}
+          <ClassSheet book={open} />
+        </div>
+      )}
+    </>
+  );
+}
+
+function BookList({ books, open }: { readonly books: readonly RuleBook[]; readonly open: RuleBook }) {
+  const { kennel } = useKennel();
+  return (
+    <nav aria-label="Rule books here" className="print:hidden">
+      <ul className="grid gap-2">
+        {books.map((book) => (
+          <li key={book.id}>
+            <Link
+              to={`/${kennel.name}/rule-books/${book.id}`}
+              aria-current={book.id === open.id ? 'page' : undefined}
+              className={`block min-h-14 border-2 px-3 py-1.5 leading-snug ${book.id === open.id ? 'border-ink bg-ink text-paper' : 'border-rule bg-sheet hover:border-ink'}`}
+            >
+              <span className="block font-semibold">{book.title}</span>
+              <span className="block text-sm">
+                {book.edition}. {familyOf(book.rules).title}, {book.exercises.length} exercises
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </nav>
+  );
+}
+
+function ReadFile({ onProblems }: { readonly onProblems: (problems: readonly Failure[]) => void }) {
+  const { kennel, now } = useKennel();
+  const take = async (file: File): Promise<void> => {
+    const read = readRuleBook(await file.text());
+    onProblems(read.ok ? [] : read.problems);
+    if (!read.ok) return;
+    const before = await putRuleBook(kennel, read.value, now());
+    toast(`${read.value.title} is ${before ? 'replaced' : 'here'}.`, {
+      action: { label: 'Undo', onClick: () => void restoreRuleBook(kennel, read.value.id, before) },
+    });
+  };
+  return <FileButton label="Read a rule-book file" inputLabel="Rule-book file" onFile={take} />;
+}
+
+function Problems({ problems }: { readonly problems: readonly Failure[] }) {
+  return (
+    <div className="mt-4 max-w-3xl">
+      <Notice tone="alert" role="alert">
+        <p className="font-semibold">
+          The file was not taken; nothing has changed. {problems.length === 1 ? 'This is wrong in it:' : `${problems.length} things are wrong in it:`}
+        </p>
+        <ul className="mt-1 grid gap-1">
+          {problems.map((problem) => (
+            <li key={`${problem.path}${problem.message}`}>
+              <code className="font-semibold">{problem.path || 'file'}</code> {problem.message}
+            </li>
+          ))}
+        </ul>
+      </Notice>
+    </div>
+  );
+}
+
+function ClassSheet({ book }: { readonly book: RuleBook }) {
+  // More than two columns of faults go on one page only as three.
+  const crowded = book.rules.exercises.reduce((sum, exercise) => sum + exercise.faults.length, 0) > 70;
+  return (
+    <article
+      aria-label={book.title}
+      className={`digest grid grid-cols-1 content-start gap-5 print:block print:gap-3 ${crowded ? 'print:columns-3' : 'print:columns-2'}`}
+    >
+      <Sheet title={book.title} aside={`${book.edition}${book.sample ? ', invented' : ''}`}>
+        <div className="grid gap-4 md:grid-cols-[2fr_1fr]">
+          <div>
+            <p className="font-semibold">To pass</p>
+            <ul className="list-inside list-disc text-lg leading-snug">
+              {passInWords(book).map((condition) => (
+                <li key={condition}>{condition}</li>
+              ))}
+            </ul>
+            <p className="mt-2 text-ink-soft">
+              Scored by {familyOf(book.rules).title.toLowerCase()}. {book.note}
+            </p>
+          </div>
+          <div>
+            <p className="font-semibold">Awards</p>
+            <ul className="leading-snug">
+              {familyOf(book.rules)
+                .awards(book.rules)
+                .map((award) => (
+                  <li key={award.title} className="flex justify-between border-b border-hair py-0.5">
+                    <span>{award.title}</span>
+                    <span>{award.asks}</span>
+                  </li>
+                ))}
+            </ul>
+          </div>
+        </div>
+      </Sheet>
+      <Stakes book={book} />
+      {classView(book).map((view) => (
+        <ExerciseSheet key={view.exercise.id} view={view} />
+      ))}
+    </article>
+  );
+}
+
+function Stakes({ book }: { readonly book: RuleBook }) {
+  const lines = stakeLines(book);
+  return (
+    <Sheet title="Where the stakes are" className="print:hidden" aside="the most that one mark at each element can cost">
+      <ul className="gap-x-8 md:columns-2">
+        {lines.map((line) => (
+          <li
+            key={line.key}
+            className="grid break-inside-avoid grid-cols-[1fr_5rem_10.5rem] items-center gap-3 border-b border-hair py-1 leading-snug"
+          >
+            <span>{line.title}</span>
+            <span aria-hidden="true" className="h-3 border-l-2 border-ink">
+              <span className="hatch block h-full border-y border-r border-ink" style={{ width: `${line.bar * 100}%` }} />
+            </span>
+            <span className="text-right font-semibold">{line.words}</span>
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  );
+}
+
+function ExerciseSheet({ view }: { readonly view: ExerciseView }) {
+  const links = view.elements.map((element) => ({
+    key: element.key,
+    title: element.title,
+    weight: element.weight,
+    strength: null,
+    note: `up to ${element.stake}`,
+  }));
+  return (
+    <Sheet title={view.exercise.title} aside={view.maximum}>
+      <p className="mb-3 max-w-3xl leading-snug print:hidden">{view.exercise.text}</p>
+      <div className="print:hidden">
+        <Chain label={`Elements of ${view.exercise.title}, by what one mark can cost`} links={links} withStrength={false} />
+      </div>
+      <div className="mt-4 grid gap-x-8 gap-y-4 md:grid-cols-2 print:mt-0.5 print:block">
+        {view.elements.map((element, i) => (
+          <section key={element.key} className="print:break-inside-avoid">
+            <h3 className="border-b border-ink font-bold">
+              {i + 1}. {element.title}
+            </h3>
+            <p className="py-1 text-sm text-ink-soft print:py-0">Asked: {element.demands}</p>
+            <Faults faults={element.faults} />
+          </section>
+        ))}
+        {view.anywhere.length > 0 && (
+          <section>
+            <h3 className="border-b border-ink font-bold">Anywhere in the exercise</h3>
+            <p className="py-1 text-sm text-ink-soft print:hidden">The handler’s slips cost too.</p>
+            <Faults faults={view.anywhere} />
+          </section>
+        )}
+      </div>
+    </Sheet>
+  );
+}
+
+function Faults({ faults }: { readonly faults: readonly FaultLine[] }) {
+  return (
+    <ul className="leading-snug">
+      {faults.map((fault) => (
+        <li key={fault.key} className="flex items-baseline justify-between gap-4 border-b border-hair py-1">
+          <span>
+            {fault.title}
+            {fault.handler && <span className="text-ink-soft"> (handler)</span>}
+          </span>
+          <span className="max-w-[62%] text-right font-semibold">{fault.cost}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,108 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import Papa from 'papaparse';
+import { useEffect } from 'react';
+import { Link, useParams } from 'react-router';
+import type { RuleBook } from '@/core/rulebooks';
+import { listRuleBooks, useKennel } from '@/data/repositories';
+import { Button, buttonClass, Notice, PageHead, Sheet, saveText } from '@/ui';
+import { SheetExerciseCard } from './sheet-exercise';
+import { useSheet } from './sheet-store';
+import { type SheetView, sheetRows, sheetView } from './sheet-view';
+
+/** What does it cost? A score sheet: tap what happened and see the score, its reasons, and what can still come. */
+export function SheetPage() {
+  const { kennel } = useKennel();
+  const { book: id } = useParams();
+  const records = useLiveQuery(() => listRuleBooks(kennel), [kennel]);
+  if (!records) return <p className="text-lg">Opening the rule book …</p>;
+  const book = records.find((record) => record.id === id)?.book;
+  if (!book) return <Notice tone="alert">There is no such rule book in this kennel.</Notice>;
+  return <OpenSheet book={book} />;
+}
+
+function OpenSheet({ book }: { readonly book: RuleBook }) {
+  const { kennel, today } = useKennel();
+  const { lines, before, openBook, undo, clear, book: open } = useSheet();
+  useEffect(() => openBook(book.id), [book.id, openBook]);
+  const view = sheetView(book, open === book.id ? lines : {});
+  const save = (rows: string[][]): void => saveText(`score-${book.id}-${today}.csv`, Papa.unparse(rows, { escapeFormulae: true }), 'text/csv');
+  return (
+    <>
+      <PageHead title={`Score sheet: ${book.title}`}>Tap what happened, or type what was measured. {book.note}</PageHead>
+      <p className="mb-5 flex flex-wrap gap-3 print:hidden">
+        <Link className={buttonClass('plain')} to={`/${kennel.name}/rule-books/${book.id}`}>
+          Back to the rules
+        </Link>
+        <Button disabled={before.length === 0} onClick={undo}>
+          Undo
+        </Button>
+        <Button onClick={clear}>Empty sheet</Button>
+        <Button onClick={() => window.print()}>Print</Button>
+        {view.ok && <Button onClick={() => save(sheetRows(view.value, book))}>Save as CSV</Button>}
+      </p>
+      {!view.ok && (
+        <div className="mb-4">
+          <Notice tone="alert" role="alert">
+            {view.message} Undo takes it off the sheet.
+          </Notice>
+        </div>
+      )}
+      {view.ok && (
+        <div className="grid grid-cols-1 gap-6 lg:grid-cols-[1fr_21rem] print:block">
+          <div className="grid content-start gap-5 print:block">
+            {view.value.exercises.map((exercise) => (
+              <SheetExerciseCard key={exercise.key} exercise={exercise} book={book} />
+            ))}
+          </div>
+          <Standing view={view.value} />
+        </div>
+      )}
+    </>
+  );
+}
+
+function Standing({ view }: { readonly view: SheetView }) {
+  return (
+    <div className="order-first lg:order-none">
+      <Sheet title="Score" className="lg:sticky lg:top-4" label="Score">
+        <div aria-live="polite">
+          <p className="text-3xl font-extrabold leading-tight">{view.said}</p>
+          <p className={`mt-1 inline-block border-2 border-ink px-2 text-lg font-bold ${view.score.passed ? '' : 'bg-signal text-on-signal'}`}>
+            {view.verdict}
+          </p>
+          <ul className="mt-2 leading-snug">
+            {view.reasons.map((reason) => (
+              <li key={reason}>{reason}</li>
+            ))}
+            {view.open !== null && (
+              <li>
+                Sure so far {view.sure}; still to come {view.open}.
+              </li>
+            )}
+            {view.score.margin !== null && view.score.passed && view.open === null && (
+              <li>{Number((view.score.margin * view.rules.pointsPerUnit).toFixed(4))} to spare over the pass line.</li>
+            )}
+          </ul>
+        </div>
+        {view.deductions.length > 0 && (
+          <table className="mt-3 w-full text-sm leading-snug">
+            <caption className="sr-only">Deductions</caption>
+            <tbody>
+              {view.deductions.map((deduction) => (
+                <tr key={deduction.key} className="border-t border-hair align-top">
+                  <td className="py-1 pr-2">
+                    <span className="font-semibold">{deduction.title}</span>
+                    <span className="block text-ink-soft">
+                      {deduction.exercise}: {deduction.rule}
+                    </span>
+                  </td>
+                  <td className="py-1 text-right font-semibold">−{deduction.units}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </Sheet>
+    </div>
+  );
+}

@@ -1,0 +1,1 @@
+export { StartRoom } from './start-room';

@@ -1,0 +1,103 @@
+import { valibotResolver } from '@hookform/resolvers/valibot';
+import { useForm } from 'react-hook-form';
+import { Link, useNavigate } from 'react-router';
+import { METHODS } from '@/core/breakdown';
+import { addDogWithElement, startSession, useKennel } from '@/data/repositories';
+import { Button, buttonClass, PageHead, Sheet, TextField } from '@/ui';
+import { type FirstElementFields, firstElementFields, methodById, toFirstElement } from './first-element';
+
+/** From nothing to the first rep: a name, what to teach, where it stands, where it should go. */
+export function StartRoom() {
+  const { kennel, now, today } = useKennel();
+  const navigate = useNavigate();
+  const { register, handleSubmit, watch, formState } = useForm<FirstElementFields>({
+    resolver: valibotResolver(firstElementFields),
+    defaultValues: { name: '', method: METHODS[0]?.id ?? '', start: '', goal: '' },
+  });
+  const method = methodById(watch('method'));
+  const begin = handleSubmit(async (fields) => {
+    const first = toFirstElement(fields);
+    if (!first) return;
+    const element = await addDogWithElement(kennel, first);
+    await startSession(kennel, element, { now: now(), day: today, away: false, rung: 0 });
+    await navigate(`../field/${element.id}`, { relative: 'path' });
+  });
+  const { errors } = formState;
+  return (
+    <>
+      <PageHead title="Start with one dog and one thing to teach">
+        Four answers make a ladder of small steps. You log reps on it at once; a rule book can wait.
+      </PageHead>
+      <div className="grid gap-6 lg:grid-cols-[3fr_2fr]">
+        <Sheet title="Your dog">
+          <form onSubmit={begin} noValidate className="grid gap-5">
+            <TextField label="Name" autoComplete="off" {...register('name')} problem={errors.name?.message} />
+            <fieldset>
+              <legend className="text-sm font-semibold">What to teach</legend>
+              <div className="mt-1 grid gap-2">
+                {METHODS.map((one) => (
+                  <label
+                    key={one.id}
+                    className="flex min-h-14 cursor-pointer items-start gap-3 border-2 border-rule px-3 py-2 has-checked:border-ink has-checked:bg-paper"
+                  >
+                    <input type="radio" value={one.id} {...register('method')} className="mt-1.5 size-4 accent-(--ink)" />
+                    <span>
+                      <span className="block text-lg font-semibold leading-snug">{one.title}</span>
+                      <span className="block leading-snug text-ink-soft">{one.teaches}</span>
+                    </span>
+                  </label>
+                ))}
+              </div>
+            </fieldset>
+            <div className="grid gap-5 sm:grid-cols-2">
+              <TextField
+                label={`${method?.axis.title ?? 'Value'} now`}
+                hint={method?.startHint}
+                autoComplete="off"
+                {...register('start')}
+                problem={errors.start?.message}
+              />
+              <TextField
+                label={`${method?.axis.title ?? 'Value'} wanted`}
+                hint={method?.goalHint}
+                autoComplete="off"
+                {...register('goal')}
+                problem={errors.goal?.message}
+              />
+            </div>
+            <Button type="submit" look="signal" size="big" disabled={formState.isSubmitting}>
+              Make the ladder and begin
+            </Button>
+          </form>
+        </Sheet>
+        <div className="grid content-start gap-6">
+          {method && (
+            <Sheet title={`How to teach: ${method.title.toLowerCase()}`}>
+              <dl className="grid gap-2 leading-snug">
+                <dt className="font-semibold">Bring</dt>
+                <dd>{method.kit}</dd>
+                <dt className="font-semibold">Keep in mind</dt>
+                <dd>{method.advice}</dd>
+                <dt className="font-semibold">Be careful</dt>
+                <dd>{method.caution}</dd>
+              </dl>
+            </Sheet>
+          )}
+          <Sheet title="Or look around first">
+            <p className="mb-3 leading-snug">
+              The sample kennel has an invented dog with three months of sessions and a trial ahead. It is kept apart from your own.
+            </p>
+            <p className="flex flex-wrap gap-3">
+              <Link className={buttonClass('plain')} to="/sample/today">
+                Open the sample kennel
+              </Link>
+              <Link className={buttonClass('quiet')} to={`/${kennel.name}/files`}>
+                Read in a saved kennel
+              </Link>
+            </p>
+          </Sheet>
+        </div>
+      </div>
+    </>
+  );
+}

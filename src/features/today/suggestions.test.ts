@@ -1,0 +1,48 @@
+import { describe, expect, it } from 'vitest';
+import { assessElement } from '@/core/evidence';
+import { addDays, must } from '@/core/shared';
+import { elementQuestions } from '@/data/repositories';
+import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
+import { inDays, suggestedSessions, trialInWords } from './suggestions';
+
+const state = sampleState();
+const assessed = elementQuestions(state.work, state.reps, state.rungs).map((question) => must(assessElement(question, TODAY)));
+
+describe('what Today suggests', () => {
+  const sessions = suggestedSessions(state, assessed, TODAY);
+
+  it('covers every element once, the dearest weakness first, with rung, rods and cautions', () => {
+    expect(new Set(sessions.map((session) => session.element)).size).toBe(11);
+    expect(sessions[0]).toMatchObject({ element: 'sample-stop-down', rungInWords: expect.stringMatching(/^\d+ of 16: /) });
+    expect(sessions[0]?.reason).toContain('one fault can cost up to 22 points');
+    expect(sessions[0]?.rods).toHaveLength(2);
+    expect(sessions.find((session) => session.element === 'sample-jump-out')?.cautions[0]).toContain('Jumps');
+  });
+
+  it('puts an element without a rep before all others', () => {
+    const reps = new Map([...state.reps].filter(([id]) => id !== 'sample-give'));
+    const found = elementQuestions(state.work, reps, state.rungs).map((question) => must(assessElement(question, TODAY)));
+    expect(suggestedSessions({ ...state, reps }, found, TODAY)[0]).toMatchObject({
+      element: 'sample-give',
+      reason: 'No rep of it is logged yet, so nothing is known.',
+    });
+  });
+});
+
+describe('days in words', () => {
+  it.each([
+    [0, 'today'],
+    [1, 'tomorrow'],
+    [26, 'in 26 days'],
+    [-1, 'yesterday'],
+    [-5, '5 days ago'],
+  ])('%d is %s', (days, words) => expect(inDays(days)).toBe(words));
+
+  it('tells when entries close', () => {
+    const trial = state.trials[0];
+    if (!trial) throw new Error('the sample has a trial');
+    expect(trialInWords(trial, TODAY)).toEqual({ days: 'in 26 days', closes: 'Entries close in 12 days.' });
+    expect(trialInWords(trial, addDays(TODAY, 20)).closes).toBe('Entries are closed.');
+    expect(trialInWords({ ...trial, entryCloses: null }, TODAY).closes).toBeNull();
+  });
+});

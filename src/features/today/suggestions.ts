@@ -1,0 +1,80 @@
+import { buildLadder, describeRung } from '@/core/breakdown';
+import { type Assessed, type RodData, rodOf } from '@/core/evidence';
+import { type Suggestion, suggestSessions, usualCautions } from '@/core/planning';
+import { elementStakes, prepareRules } from '@/core/rulebooks';
+import { type Day, daysBetween, type ElementId } from '@/core/shared';
+import { type DogState, type DogWork, methodOf, placesOf, type Trial } from '@/data/repositories';
+
+export type SuggestedSession = Suggestion & {
+  readonly rung: number;
+  readonly rungInWords: string;
+  readonly rods: readonly RodData[];
+  readonly bring: string | null;
+  readonly cautions: readonly string[];
+};
+
+/** What a session today would serve, best first. */
+export function suggestedSessions(state: DogState, assessed: readonly Assessed[], today: Day): SuggestedSession[] {
+  const candidates = assessed.flatMap(({ id, summary, estimate }) => {
+    const element = state.work.elements.find((candidate) => candidate.id === id);
+    if (!element) return [];
+    return [
+      {
+        element: id,
+        title: element.title,
+        clean: estimate.clean,
+        stake: stakeInPoints(id, state.work),
+        counted: summary.counted,
+        lastDay: summary.lastDay,
+      },
+    ];
+  });
+  return suggestSessions(candidates, today).map((suggestion) =>
+    withRung(
+      suggestion,
+      state,
+      assessed.find((found) => found.id === suggestion.element),
+    ),
+  );
+}
+
+function withRung(suggestion: Suggestion, state: DogState, found: Assessed | undefined): SuggestedSession {
+  const element = state.work.elements.find((candidate) => candidate.id === suggestion.element);
+  if (!element) throw new Error(`no element ${suggestion.element}`);
+  const ladder = buildLadder(element.axes, element.edits);
+  const rung = Math.min(state.rungs.get(element.id) ?? 0, ladder.rungs.length - 1);
+  const known = found && found.summary.counted > 0 ? found.estimate.reach : [];
+  return {
+    ...suggestion,
+    rung,
+    rungInWords: describeRung(ladder, rung),
+    rods: element.axes.flatMap((axis) => rodOf(axis, ladder, rung, known.find((reach) => reach.axis === axis.key) ?? null) ?? []),
+    bring: methodOf(element)?.kit ?? null,
+    cautions: usualCautions(element.axes),
+  };
+}
+
+/** The most that one mark at this element can cost in any exercise that it serves, in points; null where no rule book prices it. */
+function stakeInPoints(element: ElementId, work: DogWork): number | null {
+  const stakes = placesOf(element, work).flatMap(({ book, exercise, part }) => {
+    const rules = prepareRules(book.rules, book.exercises);
+    const scored = rules.exercises.find((candidate) => candidate.exercise === exercise.id);
+    return scored ? [elementStakes(scored, part) * rules.pointsPerUnit] : [];
+  });
+  return stakes.length > 0 ? Math.max(...stakes) : null;
+}
+
+/** The next trial in words: "in 26 days", with the closing of entries where it is still ahead. */
+export function trialInWords(trial: Trial, today: Day): { readonly days: string; readonly closes: string | null } {
+  const closing = trial.entryCloses === null ? null : daysBetween(today, trial.entryCloses);
+  return {
+    days: inDays(daysBetween(today, trial.day)),
+    closes: closing === null ? null : closing >= 0 ? `Entries close ${inDays(closing)}.` : 'Entries are closed.',
+  };
+}
+
+export function inDays(days: number): string {
+  if (days < 0) return days === -1 ? 'yesterday' : `${-days} days ago`;
+  if (days === 0) return 'today';
+  return days === 1 ? 'tomorrow' : `in ${days} days`;
+}

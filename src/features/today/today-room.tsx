@@ -1,0 +1,177 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useMemo } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { ElementId } from '@/core/shared';
+import { daysBetween } from '@/core/shared';
+import {
+  type DogState,
+  elementQuestions,
+  namedFaults,
+  recentSessions,
+  standingReps,
+  startSession,
+  useDog,
+  useKennelWithDog,
+} from '@/data/repositories';
+import { Button, buttonClass, Notice, newestOf, PageHead, RepMarkKey, RepMarks, Rod, repMark, Sheet, useLatest } from '@/ui';
+import { runTask } from '@/workers/client';
+import { inDays, type SuggestedSession, suggestedSessions, trialInWords } from './suggestions';
+
+export function TodayRoom() {
+  const { dog, today } = useKennelWithDog();
+  const state = useDog();
+  const job = useMemo(() => {
+    if (!state) return null;
+    const questions = elementQuestions(state.work, state.reps, state.rungs);
+    return (signal: AbortSignal) => runTask({ kind: 'assess-elements', questions, today }, { signal });
+  }, [state, today]);
+  const assessed = useLatest(job);
+  const found = newestOf(assessed);
+  const trial = state?.trials.find((candidate) => candidate.day >= today);
+  if (!state) return <p className="text-lg">Reading the log …</p>;
+  const sessions = found ? suggestedSessions(state, found, today) : null;
+  return (
+    <>
+      <PageHead title={trial ? `${dog.name}: ${trial.title} ${trialInWords(trial, today).days}` : `${dog.name}: what to do today`}>
+        {trial ? trialInWords(trial, today).closes : null}
+      </PageHead>
+      {assessed.state === 'failed' && <Notice tone="alert">{assessed.failure.message}</Notice>}
+      <div className="grid gap-6 lg:grid-cols-[3fr_2fr]">
+        <div className="grid content-start gap-6">
+          <OpenSessions state={state} />
+          {sessions ? <Next sessions={sessions} state={state} /> : <p className="text-lg">Weighing the reps …</p>}
+        </div>
+        <div className="grid content-start gap-6">
+          <Recent state={state} />
+          {trial && (
+            <Sheet title="The trial">
+              <p className="mb-3 leading-snug">Would it pass, where do points leak, and what would help most?</p>
+              <Link className={buttonClass('plain')} to="../readiness" relative="path">
+                See the forecast
+              </Link>
+            </Sheet>
+          )}
+          <p>
+            <Link className={buttonClass('quiet')} to="../start" relative="path">
+              Add another dog
+            </Link>
+          </p>
+        </div>
+      </div>
+    </>
+  );
+}
+
+function OpenSessions({ state }: { readonly state: DogState }) {
+  if (state.open.length === 0) return null;
+  return (
+    <Sheet title="Not ended yet">
+      <ul className="grid gap-2">
+        {state.open.map((session) => (
+          <li key={session.id} className="flex flex-wrap items-center justify-between gap-3">
+            <span className="text-lg">{state.work.elements.find((element) => element.id === session.elementId)?.title}</span>
+            <Link className={buttonClass('ink', 'big')} to={`../field/${session.elementId}`} relative="path">
+              Go on with it
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  );
+}
+
+function Next({ sessions, state }: { readonly sessions: readonly SuggestedSession[]; readonly state: DogState }) {
+  const { kennel, now, today } = useKennelWithDog();
+  const navigate = useNavigate();
+  const begin = async (id: ElementId, rung: number): Promise<void> => {
+    const element = state.work.elements.find((candidate) => candidate.id === id);
+    const running = state.open.some((session) => session.elementId === id);
+    if (element && !running) await startSession(kennel, element, { now: now(), day: today, away: false, rung });
+    await navigate(`../field/${id}`, { relative: 'path' });
+  };
+  const [first, ...others] = sessions;
+  if (!first) return null;
+  return (
+    <>
+      <section aria-label="Next session" className="border-2 border-ink bg-sheet">
+        <div className="border-b-2 border-ink bg-signal px-4 py-1.5 font-bold text-on-signal">Next session</div>
+        <div className="grid gap-3 px-4 py-4">
+          <h2 className="text-2xl font-extrabold leading-tight">{first.title}</h2>
+          <p className="text-lg leading-snug">{first.reason}</p>
+          <p className="leading-snug">
+            <span className="font-semibold">Rung </span>
+            {first.rungInWords}
+          </p>
+          <div className="grid gap-x-8 gap-y-3 sm:grid-cols-2">
+            {first.rods.map((rod) => (
+              <Rod key={rod.title} data={rod} compact />
+            ))}
+          </div>
+          {first.bring && (
+            <p className="leading-snug">
+              <span className="font-semibold">Bring </span>
+              {first.bring}
+            </p>
+          )}
+          {first.cautions.map((caution) => (
+            <Notice key={caution}>{caution}</Notice>
+          ))}
+          <Button look="signal" size="huge" onClick={() => void begin(first.element, first.rung)}>
+            Begin this session
+          </Button>
+        </div>
+      </section>
+      {others.length > 0 && (
+        <Sheet title="Or one of these" aside="in the order of what they could save">
+          <ul className="divide-y divide-hair">
+            {others.slice(0, 4).map((session) => (
+              <li key={session.element} className="flex items-center justify-between gap-4 py-2.5">
+                <div>
+                  <p className="text-lg font-semibold leading-snug">{session.title}</p>
+                  <p className="leading-snug text-ink-soft">{session.reason}</p>
+                </div>
+                <Button aria-label={`Begin: ${session.title}`} onClick={() => void begin(session.element, session.rung)}>
+                  Begin
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </Sheet>
+      )}
+    </>
+  );
+}
+
+function Recent({ state }: { readonly state: DogState }) {
+  const { kennel, dog, today } = useKennelWithDog();
+  // The reps are a dependency so that a new one is shown: recent sessions are read by their own query.
+  const recent = useLiveQuery(() => recentSessions(kennel, dog.id, 5), [kennel, dog.id, state.reps]);
+  if (!recent || recent.length === 0) return null;
+  return (
+    <Sheet title="Last sessions">
+      <ul className="mb-3 grid gap-3">
+        {recent.map(({ session, entries }) => {
+          const element = state.work.elements.find((candidate) => candidate.id === session.elementId);
+          const faults = element ? namedFaults(element, state.work) : [];
+          const reps = standingReps(entries);
+          return (
+            <li key={session.id}>
+              <p className="leading-snug">
+                <span className="font-semibold">{element?.title}</span>
+                <span className="text-ink-soft">
+                  , {inDays(daysBetween(today, session.day))}
+                  {session.away ? ', away' : ''}
+                </span>
+              </p>
+              <RepMarks
+                label={`Reps of ${element?.title ?? 'a session'}`}
+                marks={reps.map((rep) => repMark(rep, faults.find((fault) => fault.key === rep.option)?.label ?? null))}
+              />
+            </li>
+          );
+        })}
+      </ul>
+      <RepMarkKey />
+    </Sheet>
+  );
+}

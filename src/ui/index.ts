@@ -1,0 +1,12 @@
+export { Button } from './button';
+export { buttonClass } from './button-class';
+export { Chain, type ChainLink } from './chain';
+export { Dialog } from './dialog';
+export { FileButton } from './file-button';
+export { Histogram, type HistogramBin } from './histogram';
+export { type RepMark, RepMarkKey, RepMarks, repMark } from './rep-marks';
+export { Rod } from './rod';
+export { saveText } from './save-text';
+export { Notice, PageHead, Sheet } from './sheet';
+export { TextField } from './text-field';
+export { type Latest, newestOf, useLatest } from './use-latest';

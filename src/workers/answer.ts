@@ -1,0 +1,27 @@
+import { type Assessed, assessElement } from '@/core/evidence';
+import { assessClass } from '@/core/readiness';
+import { ok, type Result } from '@/core/shared';
+import type { Answers, Task } from './protocol';
+
+/** Does a task; pure, so that it is the same in a worker and in a test. */
+export function answer(task: Task, onProgress: (share: number) => void): Result<Answers[Task['kind']]> {
+  switch (task.kind) {
+    case 'assess-elements':
+      return assessAll(task.questions, task.today);
+    case 'assess-class':
+      return assessClass(task.input, task.assumptions, task.seed, task.size, onProgress);
+  }
+}
+
+function assessAll(
+  questions: Extract<Task, { kind: 'assess-elements' }>['questions'],
+  today: Extract<Task, { kind: 'assess-elements' }>['today'],
+): Result<Assessed[]> {
+  const found: Assessed[] = [];
+  for (const question of questions) {
+    const assessed = assessElement(question, today);
+    if (!assessed.ok) return assessed;
+    found.push(assessed.value);
+  }
+  return ok(found);
+}

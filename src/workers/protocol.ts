@@ -1,0 +1,22 @@
+import type { Assessed, Question } from '@/core/evidence';
+import type { Assumptions, ClassEvidence, Readiness, SimulationSize } from '@/core/readiness';
+import type { Day, Failure } from '@/core/shared';
+
+/** What a worker can be asked; one tagged union, so that a forgotten case is a type error on both sides. */
+export type Task =
+  | { readonly kind: 'assess-elements'; readonly questions: readonly Question[]; readonly today: Day }
+  | {
+      readonly kind: 'assess-class';
+      readonly input: ClassEvidence;
+      readonly assumptions: Assumptions;
+      readonly seed: number;
+      readonly size: SimulationSize;
+    };
+
+/** What each task gives back. */
+export type Answers = { 'assess-elements': readonly Assessed[]; 'assess-class': Readiness };
+
+export type FromWorker<K extends Task['kind'] = Task['kind']> =
+  | { readonly kind: 'progress'; readonly share: number }
+  | { readonly kind: 'done'; readonly answer: Answers[K] }
+  | { readonly kind: 'failed'; readonly failure: Failure };

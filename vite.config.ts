@@ -1,0 +1,46 @@
+import { fileURLToPath } from 'node:url';
+import tailwindcss from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import type { Plugin } from 'vite';
+import { defineConfig } from 'vitest/config';
+import { POLICY_FOR_HEADER, POLICY_FOR_META } from './content-security-policy.ts';
+
+/** The demo opens on the sample kennel, real use on the person's own; both are served by the same build. */
+function openOn(kennel: string | undefined): Plugin {
+  return {
+    name: 'regulon-open-on',
+    configurePreviewServer(server) {
+      server.middlewares.use((request, response, next) => {
+        if (request.url !== '/' || kennel === undefined) return next();
+        response.writeHead(302, { Location: `/${kennel}/today` }).end();
+      });
+    },
+  };
+}
+
+/** Writes the policy into the built page; the development server needs inline scripts for its reloading and goes without. */
+function policyInPage(): Plugin {
+  return {
+    name: 'regulon-policy',
+    apply: 'build',
+    transformIndexHtml: () => [
+      { tag: 'meta', attrs: { 'http-equiv': 'Content-Security-Policy', content: POLICY_FOR_META }, injectTo: 'head-prepend' },
+    ],
+  };
+}
+
+export default defineConfig({
+  plugins: [react(), tailwindcss(), openOn(process.env.REGULON_KENNEL), policyInPage()],
+  resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
+  worker: { format: 'es' },
+  build: { target: 'es2023', assetsInlineLimit: 0 },
+  preview: { headers: { 'Content-Security-Policy': POLICY_FOR_HEADER }, strictPort: true },
+  test: {
+    environment: 'node',
+    // Property tests take seconds on a busy machine; what hangs still ends.
+    testTimeout: 30_000,
+    include: ['src/**/*.test.ts', 'checks/**/*.test.ts'],
+    setupFiles: ['src/data/test-setup.ts'],
+    benchmark: { include: ['src/**/*.bench.ts'] },
+  },
+});

@@ -40,7 +40,7 @@ export default defineConfig({
     // Property tests take seconds on a busy machine; what hangs still ends.
     testTimeout: 30_000,
     include: ['src/**/*.test.ts', 'checks/**/*.test.ts'],
-    setupFiles: ['src/data/test-setup.ts'],
+    setupFiles: ['checks/test-setup.ts'],
     benchmark: { include: ['src/**/*.bench.ts'] },
   },
 });

@@ -85,7 +85,8 @@ export function toBase(quantity: Quantity, value: number, unitName: string): Res
 /** Base unit → written unit. `fromBase('distance', 22.86, 'yd')` → 25. Fails with `unit` on a foreign unit. */
 export function fromBase(quantity: Quantity, base: number, unitName: string): Result<number> {
   const unit = findUnit(quantity, unitName);
-  return unit.ok ? ok(tidyShown(base / unit.value.perBase - (unit.value.shift ?? 0))) : unit;
+  // Rounded before the shift too: 0 °F is −17.777… °C, and what is left of −32 + 32 would be shown as −3.6e-14.
+  return unit.ok ? ok(tidyShown(tidyShown(base / unit.value.perBase) - (unit.value.shift ?? 0))) : unit;
 }
 
 const NUMBER = String.raw`(\d+\s+\d+\/\d+|\d+\/\d+|\d+(?:[.,]\d+)?|[.,]\d+)`;

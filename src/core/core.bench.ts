@@ -1,12 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { bench, describe } from 'vitest';
-import { type Axis, difficulties } from './breakdown';
-import { coachRun, startCoaching } from './coaching';
+import { difficulties } from './breakdown';
+import { testAxis } from './breakdown/axis.test-helper';
+import { coach, DEFAULT_PACE, startCoaching, USUAL_RULES } from './coaching';
 import { type EvidenceRep, type Fit, fitElement, summarise } from './evidence';
 import { DEFAULT_ASSUMPTIONS, FULL_SIZE, simulateTrials, type TrialClass } from './readiness';
 import { prepareRules, type Rules, readRuleBook, scoreSheet } from './rulebooks';
 import {
-  type AxisKey,
   addDays,
   asId,
   type Day,
@@ -89,20 +89,7 @@ function fillInline(count: number): void {
 }
 
 describe('fit of 5,000 reps in 100 sessions (bound: 12 × a flat Newton fit)', () => {
-  const axis: Axis = {
-    key: asId<AxisKey>('d'),
-    title: 'Distance',
-    quantity: 'distance',
-    unit: 'm',
-    harder: 'more',
-    start: 5,
-    demand: 20,
-    step: 0.25,
-    limit: 0.4,
-    zeroScale: null,
-    margin: 0.2,
-    eases: [],
-  };
+  const axis = testAxis();
   const random = seeded(1);
   const reps = Array.from({ length: 5000 }, (_, i): EvidenceRep => {
     const distance = 5 + random.integer(16);
@@ -164,11 +151,11 @@ describe('one score sheet, one policy step (bound: 50 µs each; shown against JS
     exercise: exercise.exercise,
     marks: exercise.faults.slice(0, 6).map(({ fault }) => ({ fault: fault.id, amount: 2 })),
   }));
-  const policy = { kind: 'run', advanceAfter: 5, dropAfter: 2, setSize: 5 } as const;
-  const state = coachRun(policy, startCoaching(2, 8), { kind: 'rep', id: 'a', outcome: 'clean', counts: true }).state;
+  const policy = { rule: USUAL_RULES.run, pace: DEFAULT_PACE };
+  const state = coach(policy, startCoaching(policy, { rung: 2, top: 8 }), { kind: 'rep', id: 'a', outcome: 'clean', counts: true }).state;
 
   bench('yardstick: JSON.parse of the rule book', () => void JSON.parse(text));
   bench('scoreSheet', () => void scoreSheet(rules, sheet));
-  bench('coachRun', () => void coachRun(policy, state, { kind: 'rep', id: 'b', outcome: 'miss', counts: true }));
+  bench('coach', () => void coach(policy, state, { kind: 'rep', id: 'b', outcome: 'miss', counts: true }));
   bench('readRuleBook', () => void readRuleBook(text));
 });

@@ -14,6 +14,7 @@ export class KennelDatabase extends Dexie {
   declare readonly sessions: Table<Tables['sessions'][number], string>;
   declare readonly entries: Table<Tables['entries'][number], string>;
   declare readonly trials: Table<Tables['trials'][number], string>;
+  declare readonly kit: Table<Tables['kit'][number], string>;
   declare readonly meta: Table<Meta, string>;
 
   constructor(name: string) {
@@ -27,6 +28,7 @@ export class KennelDatabase extends Dexie {
       sessions: 'id, dogId, elementId',
       entries: 'id, &[sessionId+seq], dogId, elementId',
       trials: 'id, dogId',
+      kit: 'id',
       meta: 'key',
     });
   }

@@ -1,34 +1,18 @@
 import 'fake-indexeddb/auto';
 import { bench, describe } from 'vitest';
-import { type AxisKey, asId, type Day, type DogId, type ElementId, must } from '@/core/shared';
+import { testAxis } from '@/core/breakdown/axis.test-helper';
+import { asId, type Day, type DogId, type ElementId, must } from '@/core/shared';
 import { openDatabase } from './database';
-import { DEFAULT_POLICY, type ElementRecord, type Entry } from './records';
+import { type ElementRecord, type Entry, PLAIN_ELEMENT } from './records';
 import { type Kennel, recordRep, startSession } from './repositories';
 
 /** One rep recorded must not cost more because ten thousand stand before it. */
 const element: ElementRecord = {
+  ...PLAIN_ELEMENT,
   id: asId<ElementId>('e'),
   dogId: asId<DogId>('d'),
   title: 'Hold',
-  edits: [],
-  methodId: null,
-  policy: DEFAULT_POLICY,
-  axes: [
-    {
-      key: asId<AxisKey>('t'),
-      title: 'Time',
-      quantity: 'duration',
-      unit: 's',
-      harder: 'more',
-      start: 1,
-      demand: 8,
-      step: 1,
-      limit: 1,
-      zeroScale: null,
-      margin: 0.2,
-      eases: [],
-    },
-  ],
+  axes: [testAxis({ key: 't', title: 'Time', quantity: 'duration', unit: 's', start: 1, demand: 8, step: 1, limit: 1 })],
 };
 const rep = { at: 1, outcome: 'clean' as const, option: null, cause: 'dog' as const, aided: false, rung: 0, criteria: { t: 1 }, latency: null };
 

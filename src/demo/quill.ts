@@ -109,4 +109,13 @@ export const QUILL: readonly ElementSpec[] = [
   },
 ];
 
-export const TEMPERAMENT: Temperament = { daySd: 0.35, away: -0.5, cold: -0.3, learning: 0.026, forgetting: 0.012, fatigue: 0.08 };
+export const TEMPERAMENT: Temperament = {
+  daySd: 0.35,
+  away: -0.5,
+  cold: -0.3,
+  learning: 0.026,
+  forgetting: 0.012,
+  fatigue: 0.08,
+  dismay: 0,
+  rightward: 0,
+};

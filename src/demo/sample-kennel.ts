@@ -1,6 +1,4 @@
-import { type Axis, buildLadder, difficulties, type Ladder } from '@/core/breakdown';
-import { type CoachState, coachRun, startCoaching } from '@/core/coaching';
-import { performRep, restFor, type Skill } from '@/core/learner';
+import { type Axis, buildLadder } from '@/core/breakdown';
 import { DEFAULT_ASSUMPTIONS } from '@/core/readiness';
 import { prepareRules, type RuleBook, type RuleElement } from '@/core/rulebooks';
 import {
@@ -9,22 +7,22 @@ import {
   type BreakdownId,
   type Day,
   type DogId,
-  dayNumber,
   type ElementId,
-  type EntryId,
   type Id,
+  type KitId,
   must,
-  type Random,
   type SessionId,
   seeded,
   type TrialId,
   toBase,
 } from '@/core/shared';
-import { DEFAULT_POLICY, type ElementRecord, type Entry, type Judgement, type RepEntry, type Session, type Tables } from '@/data/records';
+import { type Dog, type ElementRecord, type Entry, PLAIN_ELEMENT, type Session, type Tables } from '@/data/records';
+import { makeMates } from './mates';
 import { type ElementSpec, QUILL, TEMPERAMENT } from './quill';
 import { SAMPLE_RULE_BOOKS } from './rule-books';
+import { chooseWork, dateOf, instant, trainOnce, type Work } from './training';
 
-const DOG = asId<DogId>('sample-quill');
+const DOG = asId<DogId>('sample-dog-1');
 const DAYS = 84;
 /** A fortnight without work, as everyone has one: it shows in what is forgotten and in the width of the figures. */
 const GAP = { from: 41, to: 54 };
@@ -43,24 +41,27 @@ export function makeSampleKennel(today: Day, seed: number): Tables {
     if ((day >= GAP.from && day <= GAP.to) || random.uniform() < 0.3) continue;
     const mood = random.normal() * TEMPERAMENT.daySd;
     for (const work of chooseWork(works, day, random)) {
-      const trained = trainOnce(work, { day, date: addDays(today, day - DAYS), mood, index: sessions.length }, random);
+      const id = asId<SessionId>(`sample-s${sessions.length}`);
+      const trained = trainOnce(work, { id, day, date: dateOf(today, DAYS, day), hour: 15 + (sessions.length % 3), mood }, random);
       sessions.push(trained.session);
       entries.push(...trained.entries);
     }
   }
+  const mates = makeMates(today, seed);
   return {
-    dogs: [{ id: DOG, name: 'Quill', breed: 'Shetland Sheepdog', born: addDays(today, -4 * 365 - 40) }],
+    dogs: [quill(today), ...mates.dogs],
     ruleBooks: SAMPLE_RULE_BOOKS.map((one) => ({ id: one.id, book: one, addedAt: instant(addDays(today, -DAYS), 0) })),
     breakdowns: book.exercises.map((exercise) => ({
       id: asId<BreakdownId>(`sample-${exercise.id}`),
       dogId: DOG,
       ruleBookId: book.id,
       exercise: exercise.id,
+      own: null,
       links: exercise.elements.map((element) => ({ part: element.id, element: elementId(element.id) })),
     })),
-    elements: works.map((work) => work.element),
-    sessions,
-    entries,
+    elements: [...works.map((work) => work.element), ...mates.elements],
+    sessions: [...sessions, ...mates.sessions],
+    entries: [...entries, ...mates.entries],
     trials: [
       {
         id: asId<TrialId>('sample-trial'),
@@ -73,18 +74,30 @@ export function makeSampleKennel(today: Day, seed: number): Tables {
         assumptions: DEFAULT_ASSUMPTIONS,
       },
     ],
+    kit: ['dummies', 'whistle', 'platform', 'tape for a square', 'hurdle', 'dumbbell', 'boxes'].map((title, i) => ({
+      id: asId<KitId>(`sample-kit-${i}`),
+      title,
+    })),
   };
 }
 
-type Work = {
-  readonly spec: ElementSpec;
-  readonly element: ElementRecord;
-  readonly ladder: Ladder;
-  readonly miss: string;
-  skill: Skill;
-  rung: number;
-  last: number | null;
-};
+function quill(today: Day): Dog {
+  return {
+    id: DOG,
+    name: 'Quill',
+    breed: 'Shetland Sheepdog',
+    born: addDays(today, -4 * 365 - 40),
+    size: 'small',
+    shortNosed: false,
+    betterSide: 'left',
+    rewards: ['chicken', 'tug toy', 'praise'],
+    cues: [
+      { word: 'Square', means: 'run out to the square' },
+      { word: 'Down', means: 'lie down at once' },
+    ],
+    vet: [{ about: 'jumps', said: 'up to 40 cm, at most ten a day, two days between' }],
+  };
+}
 
 function startWork(spec: ElementSpec, book: RuleBook): Work {
   const exercise = book.exercises.find((candidate) => candidate.id === spec.exercise);
@@ -94,8 +107,29 @@ function startWork(spec: ElementSpec, book: RuleBook): Work {
     ?.faults.find(({ fault }) => fault.miss && fault.element === spec.part);
   if (!rule || !miss) throw new Error(`the sample rule book has no element ${spec.exercise}/${spec.part}`);
   const axes = rule.demands.map((demand, i) => axisOf(demand, spec.axes[i]));
-  const element: ElementRecord = { id: elementId(rule.id), dogId: DOG, title: rule.title, axes, edits: [], policy: DEFAULT_POLICY, methodId: null };
-  return { spec, element, ladder: buildLadder(axes), miss: miss.fault.id, skill: spec.skill, rung: 0, last: null };
+  const jumps = axes.some((axis) => axis.quantity === 'height');
+  const element: ElementRecord = {
+    ...PLAIN_ELEMENT,
+    id: elementId(rule.id),
+    dogId: DOG,
+    title: rule.title,
+    axes,
+    work: jumps ? ['jump'] : [],
+    kit: jumps ? ['hurdle'] : spec.exercise === 'square' && spec.part !== 'set-up' ? ['tape for a square'] : [],
+  };
+  const { flaws, slip, latency, skill } = spec;
+  return {
+    element,
+    ladder: buildLadder(element),
+    temperament: TEMPERAMENT,
+    miss: miss.fault.id,
+    flaws,
+    slip: slip ?? null,
+    latency,
+    skill,
+    rung: 0,
+    last: null,
+  };
 }
 
 function axisOf(demand: RuleElement['demands'][number], plan: ElementSpec['axes'][number] | undefined): Axis {
@@ -109,6 +143,8 @@ function axisOf(demand: RuleElement['demands'][number], plan: ElementSpec['axes'
     quantity: demand.quantity,
     unit: demand.unit,
     harder: demand.harder,
+    role: 'criterion',
+    levels: null,
     start: base(plan.start),
     demand: base(demand.value),
     step: amount(plan.step),
@@ -116,101 +152,8 @@ function axisOf(demand: RuleElement['demands'][number], plan: ElementSpec['axes'
     zeroScale: plan.zeroScale ?? null,
     margin: 0.2,
     eases: (plan.eases ?? []).map((key) => asId(key)),
+    safety: null,
   };
-}
-
-/** Two or three elements a day, those longest untouched first, with some whim. */
-function chooseWork(works: readonly Work[], day: number, random: Random): Work[] {
-  const count = 2 + random.integer(2);
-  return [...works]
-    .map((work) => ({ work, key: day - (work.last ?? -6) + 3 * random.uniform() }))
-    .sort((a, b) => b.key - a.key)
-    .slice(0, count)
-    .map(({ work }) => work);
-}
-
-type Occasion = { readonly day: number; readonly date: Day; readonly mood: number; readonly index: number };
-
-function trainOnce(work: Work, occasion: Occasion, random: Random): { readonly session: Session; readonly entries: readonly Entry[] } {
-  work.skill = restFor(work.skill, TEMPERAMENT, work.last === null ? 0 : occasion.day - work.last);
-  work.last = occasion.day;
-  const away = occasion.day > 30 && random.uniform() < 0.14;
-  const id = asId<SessionId>(`sample-s${occasion.index}`);
-  const startedAt = instant(occasion.date, 15 + (occasion.index % 3));
-  const session: Session = {
-    id,
-    dogId: DOG,
-    elementId: work.element.id,
-    startedAt,
-    day: occasion.date,
-    away,
-    startRung: work.rung,
-    endedAt: startedAt + 900_000,
-  };
-  const log: Entry[] = [];
-  const place = () => ({
-    id: asId<EntryId>(`${id}-${log.length}`),
-    sessionId: id,
-    elementId: work.element.id,
-    dogId: DOG,
-    seq: log.length,
-    at: startedAt + 40_000 * (log.length + 1),
-  });
-  let coach: CoachState = startCoaching(work.rung, work.ladder.rungs.length - 1);
-  const reps = 8 + random.integer(5);
-  for (let rep = 0; rep < reps; rep++) {
-    const entry: RepEntry = { kind: 'rep', ...place(), ...doRep(work, { ...occasion, away, rep }, random) };
-    log.push(entry);
-    const step = coachRun(work.element.policy, coach, {
-      kind: 'rep',
-      id: entry.id,
-      outcome: entry.outcome,
-      counts: entry.cause === 'dog' && !entry.aided,
-    });
-    coach = step.state;
-    const move = step.advice.find((advice) => advice.kind === 'advance' || advice.kind === 'drop-back');
-    if (move && 'to' in move) {
-      const moved: Entry = { kind: 'move', ...place(), from: work.rung, to: move.to, by: 'advice' };
-      log.push(moved);
-      coach = coachRun(work.element.policy, coach, { kind: 'moved', id: moved.id, rung: move.to }).state;
-      work.rung = move.to;
-    }
-  }
-  return { session, entries: log };
-}
-
-function doRep(
-  work: Work,
-  occasion: Occasion & { readonly away: boolean; readonly rep: number },
-  random: Random,
-): Pick<RepEntry, keyof Judgement | 'rung' | 'criteria' | 'latency'> {
-  const criteria = work.ladder.rungs[work.rung]?.criteria ?? {};
-  const x = must(difficulties(work.element.axes, criteria));
-  const conditions = { away: occasion.away, cold: occasion.rep === 0, day: occasion.mood, repOfSession: occasion.rep + 1 };
-  const done = performRep(work.skill, TEMPERAMENT, x, conditions, random);
-  work.skill = done.skill;
-  const latency = Number((work.spec.latency * Math.exp(0.3 * random.normal())).toFixed(2));
-  return { ...judge(work, done, random), rung: work.rung, criteria, latency: done.missed ? null : latency };
-}
-
-function judge(work: Work, done: { readonly clean: boolean; readonly missed: boolean }, random: Random): Judgement {
-  const { slip } = work.spec;
-  if (slip && random.uniform() < slip.share) return { outcome: 'flawed', option: slip.option, cause: 'handler', aided: false };
-  const aided = random.uniform() < 0.03;
-  if (done.clean) return { outcome: 'clean', option: null, cause: 'dog', aided };
-  if (done.missed) return { outcome: 'miss', option: work.miss, cause: random.uniform() < 0.05 ? 'environment' : 'dog', aided };
-  return { outcome: 'flawed', option: weighted(work.spec.flaws, random), cause: 'dog', aided };
-}
-
-function weighted(weights: Readonly<Record<string, number>>, random: Random): string | null {
-  const all = Object.entries(weights);
-  let left = random.uniform() * all.reduce((sum, [, weight]) => sum + weight, 0);
-  for (const [key, weight] of all) {
-    left -= weight;
-    if (left < 0) return key;
-  }
-  return null;
 }
 
 const elementId = (part: Id<'element-key'>): ElementId => asId<ElementId>(`sample-${part}`);
-const instant = (day: Day, hour: number): number => dayNumber(day) * 86_400_000 + hour * 3_600_000;

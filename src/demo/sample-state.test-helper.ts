@@ -8,7 +8,16 @@ import { makeSampleKennel } from './sample-kennel';
 export const TODAY = '2026-06-30' as Day;
 
 /** The state that a room is given, made from tables without a database. */
-export function stateOf(tables: Tables): DogState {
+export function stateOf(all: Tables, dog = all.dogs[0]?.id): DogState {
+  const mine = <T extends { readonly dogId: string }>(list: readonly T[]): T[] => list.filter((one) => one.dogId === dog);
+  const tables = {
+    ...all,
+    sessions: mine(all.sessions),
+    entries: mine(all.entries),
+    elements: mine(all.elements),
+    breakdowns: mine(all.breakdowns),
+    trials: mine(all.trials),
+  };
   const reps = new Map<ElementId, EvidenceRep[]>();
   const rungs = new Map<ElementId, number>();
   for (const session of [...tables.sessions].sort((a, b) => a.startedAt - b.startedAt)) {

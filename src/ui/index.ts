@@ -1,5 +1,6 @@
 export { Button } from './button';
 export { buttonClass } from './button-class';
+export { CautionNote } from './caution-note';
 export { Chain, type ChainLink } from './chain';
 export { Dialog } from './dialog';
 export { FileButton } from './file-button';

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { type AxisKey, asId, fail, findUnit, ok, type Quantity, type Result } from '@/core/shared';
+import { type AxisKey, asId, fail, findUnit, NO_BREAK, ok, parseOne, type Quantity, type Result, writeAmount } from '@/core/shared';
 
 const positive = v.pipe(v.number(), v.finite(), v.gtValue(0, 'must be more than 0'));
 const finite = v.pipe(v.number(), v.finite());
@@ -12,9 +12,19 @@ export const axisSchema = v.pipe(
   v.strictObject({
     key: v.pipe(v.string(), v.minLength(1), v.transform(asId<AxisKey>)),
     title: v.pipe(v.string(), v.minLength(1)),
-    quantity: v.picklist(['distance', 'duration', 'latency', 'angle', 'offset', 'height', 'count', 'level']),
+    quantity: v.picklist(['distance', 'duration', 'latency', 'angle', 'offset', 'height', 'area', 'volume', 'mass', 'rate', 'count', 'level']),
     unit: v.string(),
-    harder: v.picklist(['more', 'less']),
+    /** `both`: a signed axis, easy at 0 and harder to either side (+ is to the dog's right); start and demand are how far to each. */
+    harder: v.picklist(['more', 'less', 'both']),
+    /** Help (prompt, lead, visible food) and pay are axes too; the field shows them as what a rung allows. */
+    role: v.picklist(['criterion', 'help', 'pay']),
+    /** The steps of an ordered list from the easiest on, each with words that two people would judge alike; null for numbers. */
+    levels: v.nullable(
+      v.pipe(
+        v.array(v.strictObject({ name: v.pipe(v.string(), v.trim(), v.minLength(1)), anchor: v.string() })),
+        v.minLength(2, 'an ordered list needs two steps'),
+      ),
+    ),
     start: finite,
     demand: finite,
     step: positive,
@@ -25,8 +35,15 @@ export const axisSchema = v.pipe(
     margin: v.pipe(v.number(), v.minValue(0), v.maxValue(2)),
     /** Up to two axes that ease for the rung on which this one is raised. */
     eases: v.pipe(v.array(v.pipe(v.string(), v.transform(asId<AxisKey>))), v.maxLength(2, 'at most two axes ease at once')),
+    /** A value this dog must not go beyond, and who says so (the vet, the rules); null where nobody does. */
+    safety: v.nullable(v.strictObject({ value: finite, source: v.pipe(v.string(), v.trim(), v.minLength(1, 'say who set the limit')) })),
   }),
   v.check((axis) => findUnit(axis.quantity, axis.unit).ok, 'the unit is not one of the quantity'),
+  v.check(
+    (axis) => axis.levels === null || (axis.quantity === 'level' && axis.harder === 'more'),
+    'an ordered list is a level, listed from the easiest on',
+  ),
+  v.check((axis) => axis.harder !== 'both' || axis.quantity === 'angle' || axis.quantity === 'offset', 'only an angle or an offset has two sides'),
 );
 
 export type Axis = v.InferOutput<typeof axisSchema>;
@@ -37,6 +54,10 @@ const RATIO: Readonly<Record<Axis['quantity'], boolean>> & Partial<Record<Quanti
   duration: true,
   latency: true,
   offset: true,
+  area: true,
+  volume: true,
+  mass: true,
+  rate: true,
   angle: false,
   height: false,
   count: false,
@@ -61,6 +82,9 @@ export type Scale = {
  */
 export function axisScale(axis: Axis): Result<Scale> {
   const { start, demand, harder, title } = axis;
+  const misplaced = levelProblem(axis);
+  if (misplaced !== null) return fail('level', axis.key, misplaced);
+  if (harder === 'both') return bothSides(axis);
   if (start === demand) return ok({ held: true, difficulty: () => 0, value: () => start });
   if (demand > start !== (harder === 'more')) {
     return fail('direction', axis.key, `${title}: the start is already harder than the demand. Make the start easier, or check the demand.`);
@@ -89,6 +113,22 @@ export function axisScale(axis: Axis): Result<Scale> {
   return ok(between(axis, Math.log, Math.exp));
 }
 
+/** A signed axis is as hard as it is far from 0, on either side. Its values come back on the right; the ladder lays them on both. */
+function bothSides(axis: Axis): Result<Scale> {
+  if (axis.start < 0 || axis.demand < 0) return fail('negative', axis.key, `${axis.title}: say how far to each side; both sides are climbed.`);
+  const scale = axisScale({ ...axis, harder: 'more' });
+  if (!scale.ok) return scale;
+  const { difficulty } = scale.value;
+  return ok({ ...scale.value, difficulty: (value) => difficulty(Math.abs(value)) });
+}
+
+function levelProblem({ levels, start, demand, title }: Axis): string | null {
+  if (levels === null) return null;
+  const last = levels.length - 1;
+  const fits = (value: number): boolean => Number.isInteger(value) && value >= 0 && value <= last;
+  return fits(start) && fits(demand) ? null : `${title}: start and demand must be steps of its list, of which there are ${levels.length}.`;
+}
+
 function between(axis: Axis, forward: (x: number) => number, back: (t: number) => number): Scale {
   const low = forward(axis.start);
   const span = forward(axis.demand) - low;
@@ -99,9 +139,10 @@ function between(axis: Axis, forward: (x: number) => number, back: (t: number) =
   };
 }
 
-/** The value at the end of the proof margin, in base units: a demand of 20 m with margin 0.2 is proved at 24 m, one of 2 s at 1.67 s. */
-export function proofValue(axis: Pick<Axis, 'demand' | 'margin' | 'harder'>): number {
-  return axis.harder === 'more' ? axis.demand * (1 + axis.margin) : axis.demand / (1 + axis.margin);
+/** The value at the end of the proof margin, in base units: a demand of 20 m with margin 0.2 is proved at 24 m, one of 2 s at 1.67 s. A list ends with its last step. */
+export function proofValue(axis: Pick<Axis, 'demand' | 'margin' | 'harder' | 'levels'>): number {
+  if (axis.levels !== null) return axis.demand;
+  return axis.harder === 'less' ? axis.demand / (1 + axis.margin) : axis.demand * (1 + axis.margin);
 }
 
 /**
@@ -109,9 +150,34 @@ export function proofValue(axis: Pick<Axis, 'demand' | 'margin' | 'harder'>): nu
  * 0.25 too), an amount in base units on even ones. Positive means harder.
  */
 export function stepSize(axis: Axis, from: number, to: number): number {
+  if (axis.harder === 'both') return stepSize({ ...axis, harder: 'more' }, Math.abs(from), Math.abs(to));
   const sign = axis.harder === 'more' ? 1 : -1;
   if (!isRatioAxis(axis)) return (to - from) * sign;
   const zero = axis.zeroScale ?? 0;
   const ratio = (to + zero) / (from + zero);
   return sign > 0 ? ratio - 1 : 1 / ratio - 1;
+}
+
+/** A value of this axis as it is read: "20 m", "30° left", or the name of a step. */
+export function writeValue(axis: Pick<Axis, 'quantity' | 'unit' | 'levels' | 'harder'>, base: number): string {
+  if (axis.levels !== null) return axis.levels[base]?.name ?? String(base);
+  const amount = writeAmount(axis.quantity, axis.harder === 'both' ? Math.abs(base) : base, axis.unit);
+  return axis.harder !== 'both' || base === 0 ? amount : `${amount}${NO_BREAK}${base > 0 ? 'right' : 'left'}`;
+}
+
+/**
+ * Reads a value of this axis: a quantity, a quantity with a side, or the name or number (from 1) of a step. Fails as `parseOne` does,
+ * and with `level` for a step that is not on the list. `parseValue(angle, '30° left')` → −30.
+ */
+export function parseValue(axis: Pick<Axis, 'title' | 'quantity' | 'unit' | 'levels' | 'harder'>, text: string): Result<number> {
+  if (axis.levels !== null) {
+    const wanted = text.trim().toLowerCase();
+    const place = axis.levels.findIndex((level, i) => level.name.toLowerCase() === wanted || String(i + 1) === wanted);
+    const names = axis.levels.map((level, i) => `${i + 1} ${level.name}`).join(', ');
+    return place >= 0 ? ok(place) : fail('level', '', `“${text.trim()}” is not a step of ${axis.title.toLowerCase()}. These are: ${names}.`);
+  }
+  const side = axis.harder === 'both' ? /^(.*?)\s*(left|right|l|r)$/i.exec(text.trim()) : null;
+  const amount = parseOne(side?.[1] ?? text, axis.quantity, axis.unit);
+  if (!amount.ok || !side) return amount;
+  return ok(/^l/i.test(side[2] ?? '') ? -Math.abs(amount.value) : Math.abs(amount.value));
 }

@@ -1,5 +1,40 @@
-export { type Axis, axisScale, axisSchema, isRatioAxis, proofValue, type Scale, stepSize } from './axis';
+export { type Axis, axisScale, axisSchema, isRatioAxis, parseValue, proofValue, type Scale, stepSize, writeValue } from './axis';
 export { demandCriteria } from './demands';
-export { axisSeries, buildLadder, type CellEdit, type Criteria, cellEditSchema, demandOf, difficulties, type Ladder, type Rung } from './ladder';
-export { checkLadder, describeRung } from './ladder-checks';
-export { METHODS, type Method, type WatchedFault } from './methods';
+export {
+  axisSeries,
+  buildLadder,
+  type CellEdit,
+  type CountsFrom,
+  type Criteria,
+  cellEditSchema,
+  countsFromSchema,
+  demandOf,
+  difficulties,
+  type HandRung,
+  handRungSchema,
+  LADDER_RULES,
+  type Ladder,
+  type LadderPlan,
+  type LadderRule,
+  type Rung,
+} from './ladder';
+export { checkKit, checkLadder, describeRung } from './ladder-checks';
+export { watchedFaultSchema } from './method-schema';
+export {
+  type AxisAnswer,
+  asked,
+  axisFrom,
+  GENERAL_STEP,
+  METHODS,
+  type Method,
+  type MethodAxis,
+  type MethodElement,
+  readMethod,
+  searchMethods,
+  type WatchedFault,
+} from './methods';
+export { findCircle, layers, type Need, type Node, type Openness, openness } from './prerequisites';
+export { rescaleLadder } from './rescale';
+export { SCHOOLS, type School, type SchoolKey } from './schools';
+export { nextStartTry, type StartSearch, type Tried } from './start-finder';
+export { WORK_TAGS, type WorkTag } from './work-tags';

@@ -1,5 +1,5 @@
 import { type AxisKey, type Failure, fail, NO_BREAK, writeAmount, writeNumber } from '@/core/shared';
-import { type Axis, axisScale, isRatioAxis, stepSize } from './axis';
+import { type Axis, axisScale, isRatioAxis, stepSize, writeValue } from './axis';
 import { axisSeries, type Ladder, MAX_STEPS, type Rung } from './ladder';
 
 // Relative slack for values that were rounded to be paced out; without it 20 → 25 m would fail a limit of 25 %.
@@ -7,7 +7,8 @@ const SLACK = 1e-6;
 
 /**
  * What is wrong with a ladder, as plain sentences; empty when nothing is. Paths are `rungs[i].axisKey` or an axis key.
- * Codes: `two-raised`, `step-too-large`, `easier-unplanned`, `demand-never-reached`, `too-many-steps`, and those of `axisScale`.
+ * Codes: `two-raised`, `step-too-large`, `easier-unplanned`, `demand-never-reached`, `too-many-steps`, `safety-limit`, `no-rungs`, and
+ * those of `axisScale`.
  */
 export function checkLadder(ladder: Ladder): Failure[] {
   const scales = ladder.axes.flatMap((axis) => {
@@ -15,12 +16,31 @@ export function checkLadder(ladder: Ladder): Failure[] {
     return scale.ok ? [] : [scale];
   });
   if (scales.length > 0) return scales;
+  if (ladder.rungs.length === 0) return [fail('no-rungs', '', 'No rung is set down yet. Write the first, or let a rule build them.')];
   const long = ladder.axes.filter((axis) => axisSeries(axis).length - 1 >= MAX_STEPS);
   return [
     ...long.map((axis) => fail('too-many-steps', axis.key, `${axis.title}: so small a step needs ${MAX_STEPS} rungs or more. Take a larger one.`)),
     ...ladder.rungs.flatMap((rung, i) => (i === 0 ? [] : checkStep(ladder, ladder.rungs[i - 1] as Rung, rung, i))),
     ...checkDemand(ladder),
+    ...ladder.rungs.flatMap((rung, i) => checkSafety(ladder, rung, i)),
   ];
+}
+
+function checkSafety(ladder: Ladder, rung: Rung, index: number): Failure[] {
+  return ladder.axes.flatMap((axis) => {
+    if (axis.safety === null || stepSize(axis, axis.safety.value, valueAt(rung, axis)) <= SLACK) return [];
+    const words = `Rung ${index + 1}: ${axis.title.toLowerCase()} ${write(axis, valueAt(rung, axis))} goes beyond ${write(axis, axis.safety.value)}`;
+    return [fail('safety-limit', pathOf(index, axis), `${words}, the limit for this dog (${axis.safety.source}).`)];
+  });
+}
+
+/** What a ladder's element needs and the kit list lacks. Code `kit-missing`, the path is the thing. Names are compared without case. */
+export function checkKit(needs: readonly string[], owned: readonly string[]): Failure[] {
+  const have = new Set(owned.map((thing) => thing.trim().toLowerCase()));
+  const missing = needs.filter((thing) => !have.has(thing.trim().toLowerCase()));
+  return missing.map((thing) =>
+    fail('kit-missing', thing, `“${thing}” is not on your kit list. Add it under Kennel, or train without it on purpose.`),
+  );
 }
 
 function checkStep(ladder: Ladder, below: Rung, rung: Rung, index: number): Failure[] {
@@ -54,8 +74,17 @@ function tooLarge(below: Rung, rung: Rung, index: number, axis: Axis, size: numb
 }
 
 function checkDemand(ladder: Ladder): Failure[] {
-  const reached = ladder.rungs.some((rung) => ladder.axes.every((axis) => stepSize(axis, axis.demand, valueAt(rung, axis)) >= -SLACK));
-  if (reached) return [];
+  const there = (axis: Axis, rung: Rung): boolean => stepSize(axis, axis.demand, valueAt(rung, axis)) >= -SLACK;
+  const reached = ladder.rungs.some((rung) => ladder.axes.every((axis) => there(axis, rung)));
+  const oneSided = ladder.axes.filter((axis) => {
+    const sides = new Set(ladder.rungs.filter((rung) => there(axis, rung)).map((rung) => Math.sign(valueAt(rung, axis))));
+    return axis.harder === 'both' && axis.demand > 0 && sides.size < 2;
+  });
+  if (reached && oneSided.length === 0) return [];
+  if (reached)
+    return oneSided.map((axis) =>
+      fail('demand-never-reached', axis.key, `${axis.title}: ${write({ ...axis, harder: 'more' }, axis.demand)} is reached on one side only.`),
+    );
   const best = ladder.rungs.at(-1);
   const short = ladder.axes.filter((axis) => best && stepSize(axis, axis.demand, valueAt(best, axis)) < -SLACK);
   const names = short.map((axis) => `${axis.title.toLowerCase()} (${write(axis, axis.demand)})`).join(' and ');
@@ -66,9 +95,10 @@ function checkDemand(ladder: Ladder): Failure[] {
 
 /** A step as a person reads it: "+25 %" where more is harder, "25 % harder" where less is, "by 5 cm" on even axes. */
 function writeStep(axis: Axis, size: number): string {
-  if (!isRatioAxis(axis)) return `by ${write(axis, Math.abs(size))}`;
+  if (axis.levels !== null) return `${Math.abs(size)} ${Math.abs(size) === 1 ? 'step' : 'steps'}`;
+  if (!isRatioAxis(axis)) return `by ${writeAmount(axis.quantity, Math.abs(size), axis.unit)}`;
   const percent = `${Math.abs(Math.round(size * 100))}${NO_BREAK}%`;
-  return axis.harder === 'more' ? `+${percent}` : `${percent} harder`;
+  return axis.harder === 'less' ? `${percent} harder` : `+${percent}`;
 }
 
 /** Rung `index` in words: "4 of 9: distance 20 → 25 m, +25 %". The first rung and returns say what they hold. */
@@ -83,13 +113,16 @@ export function describeRung(ladder: Ladder, index: number): string {
 
 function describeChange(axis: Axis, from: number, to: number): string[] {
   const size = stepSize(axis, from, to);
+  if (axis.harder === 'both' && Math.abs(size) <= SLACK && from !== to)
+    return [`${axis.title.toLowerCase()} ${writeChange(axis, from, to)}, the other side`];
   if (Math.abs(size) <= SLACK) return [];
   const words = `${axis.title.toLowerCase()} ${writeChange(axis, from, to)}`;
   return [size > 0 ? `${words}, ${writeStep(axis, size)}` : `${words} (eased)`];
 }
 
 const valueAt = (rung: Rung, axis: Axis): number => rung.criteria[axis.key] ?? axis.start;
+const plainNumbers = (axis: Axis): boolean => axis.levels === null && axis.harder !== 'both';
 const writeChange = (axis: Axis, from: number, to: number): string =>
-  `${writeNumber(axis.quantity, from, axis.unit)}${NO_BREAK}→${NO_BREAK}${write(axis, to)}`;
-const write = (axis: Axis, base: number): string => writeAmount(axis.quantity, base, axis.unit);
+  `${plainNumbers(axis) ? writeNumber(axis.quantity, from, axis.unit) : write(axis, from)}${NO_BREAK}→${NO_BREAK}${write(axis, to)}`;
+const write = (axis: Axis, base: number): string => writeValue(axis, base);
 const pathOf = (index: number, axis: { readonly key: AxisKey }): string => `rungs[${index}].${axis.key}`;

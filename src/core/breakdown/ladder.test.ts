@@ -1,48 +1,39 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type AxisKey, asId, must, NO_BREAK } from '@/core/shared';
-import { type Axis, axisScale, axisSeries, buildLadder, checkLadder, describeRung, difficulties, METHODS, proofValue, stepSize } from '.';
+import { type AxisKey, asId, type ElementId, must, NO_BREAK } from '@/core/shared';
+import {
+  type Axis,
+  axisFrom,
+  axisScale,
+  axisSeries,
+  buildLadder,
+  checkKit,
+  checkLadder,
+  describeRung,
+  difficulties,
+  findCircle,
+  layers,
+  METHODS,
+  type Node,
+  nextStartTry,
+  openness,
+  parseValue,
+  proofValue,
+  readMethod,
+  rescaleLadder,
+  searchMethods,
+  stepSize,
+  type Tried,
+  writeValue,
+} from '.';
+import { testAxis } from './axis.test-helper';
 
 const key = (text: string): AxisKey => asId<AxisKey>(text);
-const distance: Axis = {
-  key: key('distance'),
-  title: 'Distance',
-  quantity: 'distance',
-  unit: 'm',
-  harder: 'more',
-  start: 5,
-  demand: 20,
-  step: 0.25,
-  limit: 0.4,
-  zeroScale: null,
-  margin: 0.2,
-  eases: [],
-};
-const latency: Axis = { ...distance, key: key('latency'), title: 'Latency', quantity: 'latency', unit: 's', harder: 'less', start: 4, demand: 2 };
-const height: Axis = {
-  ...distance,
-  key: key('height'),
-  title: 'Height',
-  quantity: 'height',
-  unit: 'cm',
-  start: 0.1,
-  demand: 0.4,
-  step: 0.1,
-  limit: 0.15,
-};
-const wait: Axis = {
-  ...distance,
-  key: key('wait'),
-  title: 'Wait',
-  quantity: 'duration',
-  unit: 's',
-  start: 0,
-  demand: 30,
-  zeroScale: 2,
-  step: 1,
-  limit: 1.5,
-};
-const codes = (...axes: Axis[]): string[] => checkLadder(buildLadder(axes)).map((problem) => problem.code);
+const distance = testAxis();
+const latency = testAxis({ key: 'latency', title: 'Latency', quantity: 'latency', unit: 's', harder: 'less', start: 4, demand: 2 });
+const height = testAxis({ key: 'height', title: 'Height', quantity: 'height', unit: 'cm', start: 0.1, demand: 0.4, step: 0.1, limit: 0.15 });
+const wait = testAxis({ key: 'wait', title: 'Wait', quantity: 'duration', unit: 's', start: 0, demand: 30, zeroScale: 2, step: 1, limit: 1.5 });
+const codes = (...axes: Axis[]): string[] => checkLadder(buildLadder({ axes })).map((problem) => problem.code);
 
 describe('difficulty', () => {
   it.each([
@@ -90,10 +81,12 @@ describe('building', () => {
   });
 
   it('raises one axis at a time, eases what it names, and brings that back', () => {
-    const ladder = buildLadder([
-      { ...distance, step: 1 },
-      { ...latency, step: 0.5, limit: 0.5, eases: [distance.key] },
-    ]);
+    const ladder = buildLadder({
+      axes: [
+        { ...distance, step: 1 },
+        { ...latency, step: 0.5, limit: 0.5, eases: [distance.key] },
+      ],
+    });
     expect(ladder.rungs.map((rung) => [rung.criteria[distance.key], rung.criteria[latency.key]])).toEqual([
       [5, 4],
       [10, 4],
@@ -109,7 +102,7 @@ describe('building', () => {
   });
 
   it('says a step in words', () => {
-    const ladder = buildLadder([{ ...distance, start: 20, demand: 25 }]);
+    const ladder = buildLadder({ axes: [{ ...distance, start: 20, demand: 25 }] });
     expect(describeRung(ladder, 1).replaceAll(NO_BREAK, ' ')).toBe('2 of 2: distance 20 → 25 m, +25 %');
     expect(describeRung(ladder, 0)).toBe('1 of 2: the start');
   });
@@ -117,12 +110,9 @@ describe('building', () => {
 
 describe('checks', () => {
   const edited = (...cells: [number, Axis, number][]): string[] =>
-    checkLadder(
-      buildLadder(
-        [distance, latency],
-        cells.map(([rung, axis, value]) => ({ rung, axis: axis.key, value })),
-      ),
-    ).map((problem) => problem.code);
+    checkLadder(buildLadder({ axes: [distance, latency], edits: cells.map(([rung, axis, value]) => ({ rung, axis: axis.key, value })) })).map(
+      (problem) => problem.code,
+    );
 
   it('finds nothing wrong with what it builds itself', () => expect(codes(distance, { ...latency, step: 0.2, eases: [distance.key] })).toEqual([]));
   it('two axes raised at once', () =>
@@ -158,14 +148,230 @@ describe('ladders, whatever the axes', () => {
           expect([series[0], series.at(-1)]).toEqual([one.start, one.demand]);
           expect(series.slice(1).every((value, i) => stepSize(one, series[i] ?? 0, value) > 0)).toBe(true);
         }
-        expect(checkLadder(buildLadder(axes))).toEqual([]);
+        expect(checkLadder(buildLadder({ axes }))).toEqual([]);
+        expect(checkLadder(buildLadder({ axes, ladderRule: 'round-robin' }))).toEqual([]);
       }),
     );
   });
 });
 
-it.each(METHODS.map((method) => [method.id, method] as const))('method %s makes a sound ladder from a person’s start and goal', (_, method) => {
-  const ladder = buildLadder([{ ...method.axis, start: 2, demand: 20 }]);
-  expect(checkLadder(ladder)).toEqual([]);
-  expect(ladder.rungs.length).toBeGreaterThan(3);
+describe('round robin and by hand', () => {
+  it('takes a step on each axis in turn', () => {
+    const ladder = buildLadder({
+      axes: [
+        { ...distance, step: 1 },
+        { ...latency, step: 0.5 },
+      ],
+      ladderRule: 'round-robin',
+    });
+    expect(ladder.rungs.map((rung) => rung.raises)).toEqual([null, 'distance', 'latency', 'distance', 'latency']);
+    expect(ladder.rungs.at(-1)?.criteria).toEqual({ distance: 20, latency: 2 });
+  });
+
+  it('lays rungs by hand, with easing that was meant', () => {
+    const byHand = [
+      { criteria: { distance: 5, latency: 2.5 } as never, eases: [] },
+      { criteria: { distance: 6.5, latency: 2.5 } as never, eases: [] },
+      { criteria: { distance: 5, latency: 2 } as never, eases: [distance.key] },
+      { criteria: { distance: 20, latency: 2 } as never, eases: [] },
+    ];
+    const ladder = buildLadder({ axes: [distance, latency], ladderRule: 'by-hand', byHand });
+    expect(ladder.rungs.map((rung) => rung.raises)).toEqual([null, 'distance', 'latency', 'distance']);
+    expect(checkLadder(ladder).map((problem) => problem.code)).toEqual(['step-too-large']);
+    expect(checkLadder(buildLadder({ axes: [distance], ladderRule: 'by-hand' }))).toMatchObject([{ code: 'no-rungs' }]);
+  });
+});
+
+describe('ordered lists and signed axes', () => {
+  const thing = testAxis({
+    key: 'thing',
+    title: 'Object',
+    quantity: 'level',
+    unit: '',
+    levels: ['fingers', 'dowel', 'dumbbell'].map((name) => ({ name, anchor: '' })),
+    start: 0,
+    demand: 2,
+    step: 1,
+    limit: 1,
+  });
+  const angle = testAxis({ key: 'angle', title: 'Angle', quantity: 'angle', unit: '°', harder: 'both', start: 0, demand: 60, step: 30, limit: 30 });
+
+  it('climb a list by its names, and end with it', () => {
+    const ladder = buildLadder({ axes: [thing] });
+    expect(ladder.rungs.map((rung) => writeValue(thing, rung.criteria[thing.key] ?? 0))).toEqual(['fingers', 'dowel', 'dumbbell']);
+    expect(checkLadder(ladder)).toEqual([]);
+    expect(describeRung(ladder, 1).replaceAll(NO_BREAK, ' ')).toBe('2 of 3: object fingers → dowel, 1 step');
+    expect([proofValue(thing), must(parseValue(thing, 'Dowel')), must(parseValue(thing, '3'))]).toEqual([2, 1, 2]);
+    expect(parseValue(thing, 'ball')).toMatchObject({ ok: false, code: 'level' });
+    expect(codes({ ...thing, demand: 3 })).toEqual(['level']);
+    expect(checkLadder(buildLadder({ axes: [{ ...thing, limit: 0.5 }] }))).toMatchObject([{ code: 'step-too-large' }, { code: 'step-too-large' }]);
+  });
+
+  it('climb a signed axis on both sides, and keep the side', () => {
+    const ladder = buildLadder({ axes: [angle] });
+    expect(axisSeries(angle)).toEqual([0, 30, -30, 60, -60]);
+    expect(checkLadder(ladder)).toEqual([]);
+    expect(ladder.rungs.map((rung) => writeValue(angle, rung.criteria[angle.key] ?? 0).replaceAll(NO_BREAK, ' '))).toEqual([
+      '0°',
+      '30° right',
+      '30° left',
+      '60° right',
+      '60° left',
+    ]);
+    expect([must(parseValue(angle, '30° left')), must(parseValue(angle, '15 r'))]).toEqual([-30, 15]);
+    expect(must(axisScale(angle)).difficulty(-30)).toBe(0.5);
+    const oneSided = buildLadder({ axes: [angle], edits: [{ rung: 4, axis: angle.key, value: 60 }] });
+    expect(checkLadder(oneSided)).toMatchObject([{ code: 'demand-never-reached', message: expect.stringContaining('one side only') }]);
+  });
+
+  it('eases a signed axis to a narrower angle, not to the other side', () => {
+    const ladder = buildLadder({ axes: [angle, { ...distance, start: 10, step: 1, limit: 1, eases: [angle.key] }] });
+    expect(ladder.rungs.slice(4).map((rung) => [rung.criteria[angle.key], rung.criteria[distance.key]])).toEqual([
+      [-60, 10],
+      [-30, 20],
+      [-60, 20],
+    ]);
+    expect(checkLadder(ladder)).toEqual([]);
+  });
+});
+
+describe('limits, kit and faults that count', () => {
+  it('flags what the vet or the rules forbid', () => {
+    const safe = { ...height, safety: { value: 0.3, source: 'your vet' } };
+    expect(checkLadder(buildLadder({ axes: [safe] }))).toMatchObject([
+      { code: 'safety-limit', path: 'rungs[3].height', message: expect.stringMatching(/40\scm goes beyond 30\scm.*your vet/) },
+    ]);
+  });
+  it('names what is missing in the kit', () => {
+    expect(checkKit(['Tongs', 'dummies'], [' dummies '])).toMatchObject([{ code: 'kit-missing', path: 'Tongs' }]);
+  });
+  it('notes a fault below the rung from which it counts', () => {
+    const ladder = buildLadder({ axes: [{ ...distance, step: 1 }], countsFrom: [{ fault: 'crooked', rung: 2 }] });
+    expect(ladder.rungs.map((rung) => rung.noted)).toEqual([['crooked'], ['crooked'], []]);
+  });
+});
+
+describe('another dog', () => {
+  it('starts the same ladder where it can, and keeps hand-set rungs in their place', () => {
+    const plan = {
+      axes: [distance],
+      edits: [{ rung: 1, axis: distance.key, value: 6 }],
+      ladderRule: 'by-hand' as const,
+      byHand: [5, 10, 20].map((value) => ({ criteria: { distance: value } as never, eases: [] })),
+    };
+    const copy = must(rescaleLadder(plan, { distance: 1.25 } as never));
+    expect(copy.byHand.map((rung) => rung.criteria[distance.key])).toEqual([1.25, 5, 20]);
+    expect([copy.axes[0]?.demand, copy.edits]).toEqual([20, []]);
+    expect(rescaleLadder(plan, { distance: 30 } as never)).toMatchObject({ ok: false, code: 'direction' });
+  });
+});
+
+describe('prerequisites', () => {
+  const id = (text: string): ElementId => asId<ElementId>(text);
+  const node = (name: string, rung: number, ...needs: [string, number][]): Node => ({
+    id: id(name),
+    title: name,
+    rung,
+    needs: needs.map(([element, at]) => ({ element: id(element), rung: at })),
+  });
+  const nodes = [node('hold', 3), node('release', 1, ['hold', 2]), node('deliver', 0, ['release', 3], ['hold', 1])];
+
+  it('say what is open, and what the rest waits for', () => {
+    expect(nodes.map((one) => openness(one, nodes).open)).toEqual([true, true, false]);
+    expect(openness(nodes[2] as Node, nodes).waits).toEqual(['not before “release” is at rung 4; it is at 2']);
+    expect(layers(nodes)).toEqual([['hold'], ['release'], ['deliver']]);
+  });
+  it('find a circle, and none where there is none', () => {
+    expect(findCircle(nodes)).toBeNull();
+    expect(findCircle([...nodes.slice(1), node('hold', 0, ['deliver', 1])])).toEqual(['release', 'hold', 'deliver', 'release']);
+    expect(findCircle([node('a', 0, ['a', 1])])).toEqual(['a', 'a']);
+  });
+});
+
+describe('start finder', () => {
+  /** A dog that is clean up to its limit, by the axis's own order. */
+  const search = (axis: Axis, guess: number, can: (value: number) => boolean): { readonly start: number | null; readonly tries: number[] } => {
+    const tried: Tried[] = [];
+    for (;;) {
+      const next = must(nextStartTry(axis, guess, tried));
+      if (next.kind !== 'try') return { start: next.kind === 'found' ? next.value : null, tries: tried.map((one) => one.value) };
+      tried.push({ value: next.value, clean: can(next.value) });
+    }
+  };
+  it.each([
+    ['a good guess', distance, 8, (v: number) => v <= 9],
+    ['too bold a guess', distance, 8, (v: number) => v <= 5],
+    ['a far better dog', distance, 4, (v: number) => v <= 19],
+    ['shorter is harder', latency, 3, (v: number) => v >= 2.6],
+    ['a height', { ...height, demand: 0.6 }, 0.2, (v: number) => v <= 0.35],
+  ] as const)('%s: opens easy, brackets in at most five reps', (_, axis, guess, can) => {
+    const { start, tries } = search(axis, guess, can);
+    expect(tries.length).toBeLessThanOrEqual(5);
+    expect(stepSize(axis, guess, tries[0] as number)).toBeLessThanOrEqual(0);
+    expect(start !== null && can(start)).toBe(true);
+  });
+  it('gives no start where even the easiest fails, and refuses a guess at the demand', () => {
+    expect(search(distance, 8, () => false)).toEqual({ start: null, tries: [4, 2] });
+    expect(nextStartTry(distance, 20, [])).toMatchObject({ ok: false, code: 'guess' });
+  });
+});
+
+describe('methods', () => {
+  it('are one for each practice, each read from its file', () => {
+    expect(METHODS.length).toBe(22);
+    expect(new Set(METHODS.map((method) => method.id)).size).toBe(METHODS.length);
+  });
+
+  it.each(METHODS.map((method) => [method.id, method] as const))('%s makes sound ladders from a person’s answers', (_, method) => {
+    for (const element of method.elements) {
+      const axes = element.axes.map((one) => {
+        // A stand-in for what a person would say: easy on the easy side, within the values the method gives.
+        const less = one.axis.harder === 'less';
+        const answer = {
+          start: one.start ?? (less ? 8 : 1),
+          demand: one.demand ?? (less ? 2 : 20),
+          step: one.step ?? (one.axis.quantity === 'height' ? 5 : 1),
+        };
+        return must(axisFrom(one, answer));
+      });
+      const ladder = buildLadder({ axes });
+      expect(checkLadder(ladder).map((problem) => problem.message)).toEqual([]);
+      expect(ladder.rungs.length).toBeGreaterThan(1);
+    }
+  });
+
+  it('ask for what the practice does not say', () => {
+    const hold = METHODS.find((method) => method.id === 'formal-hold')?.elements[0]?.axes[0];
+    if (!hold) throw new Error('hold');
+    expect(axisFrom(hold, { start: null, demand: 20, step: null })).toMatchObject({ ok: false, code: 'start' });
+    expect(axisFrom(hold, { start: 20, demand: 20, step: 0 })).toMatchObject({ ok: false, code: 'axis' });
+  });
+
+  it.each([
+    ['a needed element that does not come before', { needs: [{ element: 'later', share: 1 }] }, 'needs'],
+    ['a unit that does not fit', { axes: [{ key: 'a', title: 'A', quantity: 'distance', unit: 'm', start: '5 s' }] }, 'unit'],
+    ['a share on heights', { axes: [{ key: 'a', title: 'A', quantity: 'height', unit: 'cm', step: '25 %' }] }, 'step'],
+    ['no axis', { axes: [] }, 'shape'],
+  ])('refuse a file with %s', (_, change, code) => {
+    const element = { key: 'one', title: 'One', teaches: 'x', axes: [{ key: 'a', title: 'A', quantity: 'distance', unit: 'm' }], ...change };
+    const file = {
+      id: 'x',
+      title: 'X',
+      also: [],
+      teaches: 'x',
+      advice: ['x'],
+      trouble: [{ seen: 'x', remedy: 'y' }],
+      elements: [element],
+      kit: [],
+      schools: [],
+    };
+    expect(readMethod(file)).toMatchObject({ ok: false, code });
+  });
+
+  it('are found by any of their words', () => {
+    expect(searchMethods('bumper').map((method) => method.id)).toEqual(['memory-retrieve']);
+    expect(searchMethods('creeping DISTANCE').map((method) => method.id)).toContain('positions-at-a-distance');
+    expect(searchMethods('').length).toBe(METHODS.length);
+    expect(searchMethods('zebra')).toEqual([]);
+  });
 });

@@ -19,52 +19,131 @@ export type Rung = {
   readonly raises: AxisKey | null;
   /** Axes that this rung eases by plan; such easing breaks no check. */
   readonly eases: readonly AxisKey[];
+  /** Faults that are noted on this rung and do not spoil a clean rep: running in is let pass early, crookedness before speed. */
+  readonly noted: readonly string[];
 };
 export type Ladder = { readonly axes: readonly Axis[]; readonly rungs: readonly Rung[] };
 
+/** A rung that a person set down: its values, and which axes it eases on purpose. */
+export const handRungSchema = v.strictObject({
+  criteria: v.pipe(
+    v.record(v.string(), v.pipe(v.number(), v.finite())),
+    v.transform((values) => values as Criteria),
+  ),
+  eases: v.array(v.pipe(v.string(), v.transform(asId<AxisKey>))),
+});
+export type HandRung = v.InferOutput<typeof handRungSchema>;
+
+export const LADDER_RULES = ['one-axis', 'round-robin', 'by-hand'] as const;
+export type LadderRule = (typeof LADDER_RULES)[number];
+
+/** From which rung on (from 0) a fault spoils a rep; faults that are not listed always do. */
+export const countsFromSchema = v.strictObject({
+  fault: v.pipe(v.string(), v.minLength(1)),
+  rung: v.pipe(v.number(), v.integer(), v.minValue(1)),
+});
+export type CountsFrom = v.InferOutput<typeof countsFromSchema>;
+
+/** All that a ladder is built from. It is never stored built. */
+export type LadderPlan = {
+  readonly axes: readonly Axis[];
+  readonly edits?: readonly CellEdit[];
+  readonly ladderRule?: LadderRule;
+  readonly byHand?: readonly HandRung[];
+  readonly countsFrom?: readonly CountsFrom[];
+};
+
 /**
- * Builds a ladder by the rule *one axis at a time*: axes climb in their order; when one goes up, the axes it names ease by
- * one step for that rung (only those that have climbed) and return one per rung to the values already met. Hand-set cells
- * are laid over it. Axes with a broken scale stay at their start; `checkLadder` says why.
+ * Builds a ladder by its rule. *One axis at a time* (default): axes climb in their order; when one goes up, the axes it names ease by one step
+ * for that rung (only those that have climbed) and return one per rung to the values already met. *Round robin*: the axes take a step each in
+ * turn. *By hand*: the rungs that were set down. Hand-set cells are laid over it. Axes with a broken scale stay at their start; `checkLadder` says why.
  */
-export function buildLadder(axes: readonly Axis[], edits: readonly CellEdit[] = []): Ladder {
+export function buildLadder({ axes, edits = [], ladderRule = 'one-axis', byHand = [], countsFrom = [] }: LadderPlan): Ladder {
+  const planned = plannedRungs(axes, ladderRule, byHand);
+  const rungs = planned.map((rung, i): Rung => {
+    const cells = edits.filter((edit) => edit.rung === i);
+    const noted = countsFrom.filter((one) => one.rung > i).map((one) => one.fault);
+    return { ...rung, noted, criteria: { ...rung.criteria, ...Object.fromEntries(cells.map((edit) => [edit.axis, edit.value])) } };
+  });
+  return { axes, rungs };
+}
+
+type Planned = Omit<Rung, 'noted'>;
+
+function plannedRungs(axes: readonly Axis[], rule: LadderRule, byHand: readonly HandRung[]): Planned[] {
+  switch (rule) {
+    case 'one-axis':
+      return oneAxisAtATime(axes);
+    case 'round-robin':
+      return roundRobin(axes);
+    case 'by-hand':
+      return byHand.map((rung, i) => ({ ...rung, raises: raisedBy(axes, byHand[i - 1], rung) }));
+  }
+}
+
+function raisedBy(axes: readonly Axis[], below: HandRung | undefined, rung: HandRung): AxisKey | null {
+  if (!below) return null;
+  const up = axes.find((axis) => stepSize(axis, below.criteria[axis.key] ?? axis.start, rung.criteria[axis.key] ?? axis.start) > 1e-9);
+  return up?.key ?? null;
+}
+
+/** Where each axis stands in its own series while a ladder is being laid. */
+function climber(axes: readonly Axis[]) {
   const series = new Map(axes.map((axis) => [axis.key, axisSeries(axis)]));
   const place = new Map(axes.map((axis) => [axis.key, 0]));
-  const snapshot = (): Criteria => Object.fromEntries(axes.map((axis) => [axis.key, series.get(axis.key)?.[place.get(axis.key) ?? 0] ?? axis.start]));
-  const rungs: Rung[] = [{ criteria: snapshot(), raises: null, eases: [] }];
-  for (const axis of axes) {
-    const steps = (series.get(axis.key)?.length ?? 1) - 1;
-    for (let step = 1; step <= steps; step++) {
-      const eased = axis.eases.filter((key) => (place.get(key) ?? 0) > 0);
-      place.set(axis.key, step);
-      for (const key of eased) place.set(key, (place.get(key) ?? 0) - 1);
-      rungs.push({ criteria: snapshot(), raises: axis.key, eases: eased });
-      for (const key of eased) {
-        place.set(key, (place.get(key) ?? 0) + 1);
-        rungs.push({ criteria: snapshot(), raises: null, eases: [] });
-      }
-    }
-  }
   return {
-    axes,
-    rungs: rungs.map((rung, i) =>
-      withEdits(
-        rung,
-        edits.filter((edit) => edit.rung === i),
-      ),
-    ),
+    steps: (key: AxisKey): number => (series.get(key)?.length ?? 1) - 1,
+    at: (key: AxisKey): number => place.get(key) ?? 0,
+    put: (key: AxisKey, to: number): void => void place.set(key, to),
+    criteria: (): Criteria => Object.fromEntries(axes.map((axis) => [axis.key, series.get(axis.key)?.[place.get(axis.key) ?? 0] ?? axis.start])),
+    /** The nearest place below that is easier: on a signed axis the other side at the same width is not. */
+    easier: (axis: Axis): number => {
+      const list = series.get(axis.key) ?? [];
+      const now = place.get(axis.key) ?? 0;
+      return list.findLastIndex((value, i) => i < now && stepSize(axis, value, list[now] as number) > 1e-9);
+    },
   };
 }
 
-function withEdits(rung: Rung, edits: readonly CellEdit[]): Rung {
-  if (edits.length === 0) return rung;
-  return { ...rung, criteria: { ...rung.criteria, ...Object.fromEntries(edits.map((edit) => [edit.axis, edit.value])) } };
+function oneAxisAtATime(axes: readonly Axis[]): Planned[] {
+  const climb = climber(axes);
+  const rungs: Planned[] = [{ criteria: climb.criteria(), raises: null, eases: [] }];
+  for (const axis of axes) {
+    for (let step = 1; step <= climb.steps(axis.key); step++) {
+      const eased = axes
+        .filter((other) => axis.eases.includes(other.key) && climb.easier(other) >= 0)
+        .map((other) => ({ other, back: climb.at(other.key) }));
+      climb.put(axis.key, step);
+      for (const { other } of eased) climb.put(other.key, climb.easier(other));
+      rungs.push({ criteria: climb.criteria(), raises: axis.key, eases: eased.map(({ other }) => other.key) });
+      for (const { other, back } of eased) {
+        climb.put(other.key, back);
+        rungs.push({ criteria: climb.criteria(), raises: null, eases: [] });
+      }
+    }
+  }
+  return rungs;
+}
+
+function roundRobin(axes: readonly Axis[]): Planned[] {
+  const climb = climber(axes);
+  const rungs: Planned[] = [{ criteria: climb.criteria(), raises: null, eases: [] }];
+  const longest = Math.max(...axes.map((axis) => climb.steps(axis.key)));
+  for (let round = 1; round <= longest; round++) {
+    for (const axis of axes) {
+      if (round > climb.steps(axis.key)) continue;
+      climb.put(axis.key, round);
+      rungs.push({ criteria: climb.criteria(), raises: axis.key, eases: [] });
+    }
+  }
+  return rungs;
 }
 
 /** The axis's own values from start to demand, both included, in steps that aim at `step`. */
 export function axisSeries(axis: Axis): number[] {
   const scale = axisScale(axis);
-  if (!scale.ok || scale.value.held) return [axis.start];
+  if (!scale.ok || scale.value.held) return axis.harder === 'both' && axis.start > 0 ? [axis.start, -axis.start] : [axis.start];
+  if (axis.harder === 'both') return axisSeries({ ...axis, harder: 'more' }).flatMap((value) => (value === 0 ? [0] : [value, -value]));
   const whole = stepSize(axis, axis.start, axis.demand);
   const count = isRatioAxis(axis) ? Math.log1p(whole) / Math.log1p(axis.step) : whole / axis.step;
   // A hair under a whole number of steps is a whole number: 5 → 20 m by doubling is two steps, not three.
@@ -79,12 +158,17 @@ function roundedSeries(axis: Axis, scale: Scale, steps: number): number[] {
   const count = Math.min(steps, MAX_STEPS);
   const exact = Array.from({ length: count + 1 }, (_, i) => (i === 0 ? axis.start : i === count ? axis.demand : scale.value(i / count)));
   const round = exact.map((value, i) => (i === 0 || i === count ? value : friendly(axis, value)));
+  if (WHOLE.has(axis.quantity)) return [...new Set(round)];
   const strict = round.every((value, i) => i === 0 || stepSize(axis, round[i - 1] as number, value) > 0);
   return strict ? round : exact;
 }
 
-// A rung is paced out or read off a watch: two figures in the person's unit are what anyone can set.
-function friendly(axis: Axis, base: number): number {
+/** There is no half jump and no step between two steps of a list. */
+const WHOLE: ReadonlySet<Axis['quantity']> = new Set(['count', 'level'] as const);
+
+/** A value that can be paced out or read off a watch: about two figures in the person's unit are what anyone can set. */
+export function friendly(axis: Pick<Axis, 'quantity' | 'unit'>, base: number): number {
+  if (WHOLE.has(axis.quantity)) return Math.round(base);
   const shown = must(fromBase(axis.quantity, base, axis.unit));
   const rounded = shown >= 20 ? Math.round(shown) : shown >= 5 ? Math.round(shown * 2) / 2 : Number(shown.toPrecision(2));
   return must(toBase(axis.quantity, rounded, axis.unit));

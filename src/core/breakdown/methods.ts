@@ -1,112 +1,160 @@
-import { type AxisKey, asId } from '@/core/shared';
-import type { Axis } from './axis';
+import * as v from 'valibot';
+import { type AxisKey, asId, fail, must, ok, parseOne, type Result } from '@/core/shared';
+import { type Axis, axisSchema, isRatioAxis, parseValue } from './axis';
+import { type MethodFile, methodSchema } from './method-schema';
+import { METHOD_FILES } from './methods/index';
+import type { SchoolKey } from './schools';
+import type { WorkTag } from './work-tags';
 
 /** A fault to watch for, in a person's own element, where no rule book prices it. */
 export type WatchedFault = { readonly key: string; readonly label: string; readonly by: 'dog' | 'handler'; readonly miss: boolean };
 
-/** A ready way to teach one element: what is asked of the person (start and goal) and what the trade usually does. */
-export type Method = {
-  readonly id: string;
-  readonly title: string;
-  readonly teaches: string;
-  readonly axis: Omit<Axis, 'start' | 'demand'>;
-  readonly startHint: string;
-  readonly goalHint: string;
-  readonly run: { readonly advanceAfter: number; readonly dropAfter: number };
-  readonly faults: readonly WatchedFault[];
-  readonly kit: string;
-  readonly caution: string;
-  readonly advice: string;
+/** An axis of a method: everything but what the person is asked. Values in base units. */
+export type MethodAxis = {
+  readonly axis: Omit<Axis, 'start' | 'demand' | 'step' | 'limit'>;
+  readonly start: number | null;
+  readonly demand: number | null;
+  /** Null where neither the practice nor the quantity has a usual one. */
+  readonly step: number | null;
+  readonly askStart: string;
+  readonly askDemand: string;
 };
 
-const dog = (key: string, label: string): WatchedFault => ({ key, label, by: 'dog', miss: false });
-const handler = (key: string, label: string): WatchedFault => ({ key, label, by: 'handler', miss: false });
+export type MethodElement = {
+  readonly key: string;
+  readonly title: string;
+  readonly teaches: string;
+  readonly needs: readonly { readonly element: string; readonly share: number }[];
+  readonly axes: readonly MethodAxis[];
+  readonly faults: readonly WatchedFault[];
+  readonly legs: readonly string[];
+  /** Checked against the policies by whoever knows them; this module does not. */
+  readonly policy: { readonly kind: string } | null;
+  readonly work: readonly WorkTag[];
+  readonly kit: readonly string[];
+};
+
+/** A ready way to teach a practice, in elements that build on one another. Everything in it is a suggestion and editable. */
+export type Method = Omit<MethodFile, 'elements' | 'schools'> & {
+  readonly elements: readonly MethodElement[];
+  readonly schools: readonly SchoolKey[];
+};
 
 /**
- * Three small methods for a first evening without a rule book. Steps are usual ones and editable; start and goal are
- * always the person's own.
+ * The step that a ladder aims at where a practice names none: a third more of a length or time, one more of a list or count. It is this
+ * program's own convention, shown as such and editable; heights and angles have none, and are asked.
  */
-export const METHODS: readonly Method[] = [
-  {
-    id: 'positions-at-a-distance',
-    title: 'Position at a distance',
-    teaches: 'The dog takes sit, stand or down on one cue, away from you, without creeping in.',
-    axis: {
-      key: asId<AxisKey>('distance'),
-      title: 'Distance to you',
-      quantity: 'distance',
-      unit: 'm',
-      harder: 'more',
-      step: 0.35,
-      limit: 0.6,
-      zeroScale: null,
-      margin: 0.2,
-      eases: [],
-    },
-    startHint: 'how far away it works now, e.g. 1 m',
-    goalHint: 'how far away you want it, e.g. 15 m',
-    run: { advanceAfter: 5, dropAfter: 2 },
-    faults: [
-      dog('crept', 'Crept towards you'),
-      dog('late', 'Late'),
-      dog('anticipated', 'Before the cue'),
-      handler('second-cue', 'You gave a second cue'),
-    ],
-    kit: 'A mark on the ground where the dog stood, and a reward that can be thrown.',
-    caution: 'Panting, circling or slow downs mean tired: end there.',
-    advice: 'Let the reward land where the dog was, behind it rather than in front. Mix in other words, so that the dog listens.',
-  },
-  {
-    id: 'memory-retrieve',
-    title: 'Memory retrieve',
-    teaches: 'The dog sees the dummy lie, walks away with you, and goes straight back for it.',
-    axis: {
-      key: asId<AxisKey>('distance'),
-      title: 'Distance to the dummy',
-      quantity: 'distance',
-      unit: 'm',
-      harder: 'more',
-      step: 0.35,
-      limit: 0.6,
-      zeroScale: null,
-      margin: 0.2,
-      eases: [],
-    },
-    startHint: 'a send that is sure today, e.g. 5 m',
-    goalHint: 'the send you want, e.g. 60 m',
-    run: { advanceAfter: 5, dropAfter: 2 },
-    faults: [
-      dog('hesitated', 'Hesitated'),
-      dog('left-line', 'Left the line'),
-      dog('dropped', 'Dropped it'),
-      handler('early-send', 'You sent too early'),
-    ],
-    kit: 'Dummies. Be sure that one lies there: never send for nothing.',
-    caution: 'Keep dummies away from roads and water you do not know. Soft ground, short sets.',
-    advice: 'A refusal usually means too far: shorten before you help. Add a little over weeks rather than much in an evening.',
-  },
-  {
-    id: 'formal-hold',
-    title: 'Hold, still and light',
-    teaches: 'The dog holds the object with a quiet mouth and the head up until you take it.',
-    axis: {
-      key: asId<AxisKey>('duration'),
-      title: 'Time held',
-      quantity: 'duration',
-      unit: 's',
-      harder: 'more',
-      step: 0.5,
-      limit: 1,
-      zeroScale: null,
-      margin: 0.2,
-      eases: [],
-    },
-    startHint: 'a hold that is sure today, e.g. 1 s',
-    goalHint: 'the hold you want, e.g. 20 s',
-    run: { advanceAfter: 5, dropAfter: 2 },
-    faults: [dog('mouthed', 'Mouthed it'), dog('spat', 'Spat it out'), dog('head-drop', 'Head dropped'), handler('late-mark', 'You marked late')],
-    kit: 'A thin dowel or the object itself.',
-    caution: 'Yawning or lip licking is stress: shorten and stop early. A sore mouth is for a veterinary surgeon.',
-    advice: 'Mark only a still mouth with light pressure and the head up. A few good ones beat a long warm-up.',
-  },
-];
+export const GENERAL_STEP = { ratio: 0.35, whole: 1 } as const;
+/** The most a step may be, as a multiple of the step aimed at: rounding to values that can be paced out needs some room. */
+const LIMIT_FACTOR = 1.7;
+
+/** Reads a method's file. Fails with `shape`, or with the axis's own code, and says where. */
+export function readMethod(file: unknown): Result<Method> {
+  const parsed = v.safeParse(methodSchema, file);
+  if (!parsed.success) {
+    const [first] = parsed.issues;
+    return fail('shape', v.getDotPath(first) ?? '', first.message);
+  }
+  const elements: MethodElement[] = [];
+  for (const [e, element] of parsed.output.elements.entries()) {
+    const axes: MethodAxis[] = [];
+    for (const [a, axis] of element.axes.entries()) {
+      const read = readAxis(axis);
+      if (!read.ok) return fail(read.code, `elements.${e}.axes.${a}.${read.path}`, read.message);
+      axes.push(read.value);
+    }
+    const lost = element.needs.find((need) => !parsed.output.elements.slice(0, e).some((other) => other.key === need.element));
+    if (lost) return fail('needs', `elements.${e}.needs`, `“${element.title}” needs “${lost.element}”, which does not come before it.`);
+    elements.push({ ...element, axes, legs: element.legs ?? [], policy: element.policy ?? null });
+  }
+  return ok({ ...parsed.output, elements });
+}
+
+type FileAxis = MethodFile['elements'][number]['axes'][number];
+
+function readAxis(file: FileAxis): Result<MethodAxis> {
+  const { key, title, quantity, unit, harder, role, margin } = file;
+  const levels = file.levels ?? null;
+  const shape = {
+    key: asId<AxisKey>(key),
+    title,
+    quantity,
+    unit,
+    harder,
+    role,
+    levels,
+    margin,
+    eases: file.eases.map((one) => asId<AxisKey>(one)),
+    safety: null,
+  };
+  const values: { start: number | null; demand: number | null; zeroScale: number | null } = { start: null, demand: null, zeroScale: null };
+  for (const field of ['start', 'demand', 'zeroScale'] as const) {
+    const written = file[field];
+    if (written === undefined) continue;
+    const value = parseValue(shape, written);
+    if (!value.ok) return fail(value.code, field, value.message);
+    values[field] = value.value;
+  }
+  const step = readStep(shape, file.step);
+  if (!step.ok) return step;
+  return ok({
+    axis: { ...shape, zeroScale: values.zeroScale },
+    start: values.start,
+    demand: values.demand,
+    step: step.value,
+    askStart: file.askStart ?? 'what works now',
+    askDemand: file.askDemand ?? 'what you want in the end',
+  });
+}
+
+function readStep(axis: Pick<Axis, 'quantity' | 'unit' | 'levels'>, written: string | undefined): Result<number | null> {
+  if (written === undefined) {
+    if (isRatioAxis(axis)) return ok(GENERAL_STEP.ratio);
+    return ok(axis.quantity === 'level' || axis.quantity === 'count' ? GENERAL_STEP.whole : null);
+  }
+  const percent = /^(\d+(?:\.\d+)?)\s*%$/.exec(written);
+  if (percent)
+    return isRatioAxis(axis) ? ok(Number(percent[1]) / 100) : fail('step', 'step', `${axis.quantity} climbs by amounts, not by “${written}”.`);
+  if (isRatioAxis(axis)) return fail('step', 'step', `${axis.quantity} climbs by shares: write “25 %”, not “${written}”.`);
+  return parseOne(written, axis.quantity, axis.unit);
+}
+
+/** What a person answered for an axis, in base units; null takes the method's own value. */
+export type AxisAnswer = { readonly start: number | null; readonly demand: number | null; readonly step: number | null };
+
+/** A whole axis from a method's and a person's answers. Fails with `start`, `demand` or `step` where neither says it, and as the schema of axes does. */
+export function axisFrom({ axis, start, demand, step }: MethodAxis, answer: AxisAnswer): Result<Axis> {
+  const given = { start: answer.start ?? start, demand: answer.demand ?? demand, step: answer.step ?? step };
+  for (const [field, words] of [
+    ['start', 'what works now'],
+    ['demand', 'what is wanted'],
+    ['step', 'how big a step is'],
+  ] as const)
+    if (given[field] === null) return fail(field, axis.key, `${axis.title}: say ${words}.`);
+  const whole = { ...axis, start: given.start, demand: given.demand, step: given.step, limit: (given.step ?? 0) * LIMIT_FACTOR };
+  const parsed = v.safeParse(axisSchema, whole);
+  return parsed.success ? ok(parsed.output) : fail('axis', axis.key, `${axis.title}: ${parsed.issues[0].message}.`);
+}
+
+/** Where the method's value is missing, and the person is asked. */
+export function asked(axis: MethodAxis): { readonly start: boolean; readonly demand: boolean; readonly step: boolean } {
+  return { start: axis.start === null, demand: axis.demand === null, step: axis.step === null };
+}
+
+/** The ready methods, in the order of the trade's year: what a young dog begins with comes first. */
+export const METHODS: readonly Method[] = METHOD_FILES.map((file) => must(readMethod(file)));
+
+/** Methods whose words hold every word of the question; all of them for an empty one. */
+export function searchMethods(question: string, methods: readonly Method[] = METHODS): Method[] {
+  const words = question.toLowerCase().split(/\s+/).filter(Boolean);
+  const all = (method: Method): string =>
+    [
+      method.title,
+      ...method.also,
+      method.teaches,
+      ...method.elements.flatMap((element) => [element.title, ...element.faults.map((fault) => fault.label)]),
+    ]
+      .join(' ')
+      .toLowerCase();
+  return methods.filter((method) => words.every((word) => all(method).includes(word)));
+}

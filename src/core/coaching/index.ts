@@ -1,10 +1,20 @@
+export { decide } from './blocks';
+export { paymentOf, type Stage } from './cue-transfer';
+export { FIRST_RULES, RULE_WORDS, type RuleWords, USUAL_RULES } from './describe';
 export {
   type Advice,
+  BODY_SIGNS,
+  type BodySign,
   type CoachEvent,
-  type CoachState,
-  coachRun,
+  type CoachStart,
   type Outcome,
-  type RunPolicy,
-  runPolicySchema,
-  startCoaching,
-} from './run-policy';
+  REFUSALS,
+  type Refusal,
+  type RepTold,
+  type Timing,
+} from './events';
+export { type OperatingPoint, operatingPoint } from './operating-curve';
+export { DEFAULT_PACE, type Pace, startRung } from './pace';
+export { type CoachState, type CoachStep, coach, type Policy, policySchema, type Rule, type RuleKind, ruleSchema, startCoaching } from './policy';
+export { criterionOf } from './protocols';
+export { articlePlaces, type Foreseen, fairOrder, foreseen, gellermann, isGellermann, returnOrCall, shuffled, unknownDelays } from './sequences';

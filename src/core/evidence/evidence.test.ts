@@ -1,25 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Axis } from '@/core/breakdown';
-import { type AxisKey, asId, type Day, type EntryId, must, type SessionId, seeded } from '@/core/shared';
+import { testAxis } from '@/core/breakdown/axis.test-helper';
+import { asId, type Day, type EntryId, must, type SessionId, seeded } from '@/core/shared';
 import { logistic, mean } from '@/core/statistics';
 import { EVIDENCE, type EvidenceRep, estimateElement, fitElement, parametersAt, predictor, summarise } from '.';
 
 const today = '2026-06-30' as Day;
-const axis: Axis = {
-  key: asId<AxisKey>('distance'),
-  title: 'Distance',
-  quantity: 'distance',
-  unit: 'm',
-  harder: 'more',
-  start: 5,
-  demand: 20,
-  step: 0.25,
-  limit: 0.4,
-  zeroScale: null,
-  margin: 0.2,
-  eases: [],
-};
+const axis = testAxis();
 let count = 0;
 const rep = (change: Partial<EvidenceRep> = {}, distance = 5): EvidenceRep => ({
   id: asId<EntryId>(`r${count++}`),

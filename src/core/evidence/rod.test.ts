@@ -1,26 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { type Axis, buildLadder } from '@/core/breakdown';
-import { type AxisKey, asId } from '@/core/shared';
+import { testAxis } from '@/core/breakdown/axis.test-helper';
 import { rodOf } from '.';
 
-const axis: Axis = {
-  key: asId<AxisKey>('d'),
-  title: 'Distance',
-  quantity: 'distance',
-  unit: 'm',
-  harder: 'more',
-  start: 5,
-  demand: 20,
-  step: 1,
-  limit: 1.2,
-  zeroScale: null,
-  margin: 0.2,
-  eases: [],
-};
+const axis = testAxis({ step: 1, limit: 1.2 });
 const rod = (change: Partial<Axis> = {}, rung = 0, reach: [number, number, number] | null = null) => {
   const one = { ...axis, ...change };
   const found = reach && { axis: one.key, low: reach[0], mid: reach[1], high: reach[2] };
-  return rodOf(one, buildLadder([one]), rung, found);
+  return rodOf(one, buildLadder({ axes: [one] }), rung, found);
 };
 const plain = (text: string | undefined): string => (text ?? '').replaceAll('\u00a0', ' ');
 

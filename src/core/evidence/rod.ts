@@ -1,5 +1,4 @@
-import { type Axis, axisScale, type Ladder, proofValue } from '@/core/breakdown';
-import { writeAmount } from '@/core/shared';
+import { type Axis, axisScale, type Ladder, proofValue, writeValue } from '@/core/breakdown';
 import type { Interval, Reach } from './estimate';
 
 /** Everything on a rod is placed by difficulty: 0 is the start, 1 the demand. Labels are ready to read. */
@@ -22,7 +21,7 @@ export function rodOf(axis: Axis, ladder: Ladder, rung: number, reach: Reach | n
   const scale = axisScale(axis);
   if (!scale.ok) return null;
   const { difficulty, held } = scale.value;
-  const write = (base: number): string => writeAmount(axis.quantity, base, axis.unit);
+  const write = (base: number): string => writeValue(axis, base);
   const value = ladder.rungs[Math.min(rung, ladder.rungs.length - 1)]?.criteria[axis.key] ?? axis.start;
   const [start, demand, now] = [write(axis.start), write(axis.demand), write(value)];
   const words = reach === null ? '' : ` ${reachInWords(axis, reach)}`;
@@ -30,7 +29,7 @@ export function rodOf(axis: Axis, ladder: Ladder, rung: number, reach: Reach | n
     title: axis.title,
     start,
     demand,
-    proof: held || axis.margin === 0 ? null : write(proofValue(axis)),
+    proof: held || axis.margin === 0 || axis.levels !== null ? null : write(proofValue(axis)),
     proofAt: held ? 1 : difficulty(proofValue(axis)),
     rungs: held ? [] : ladder.rungs.map((one) => difficulty(one.criteria[axis.key] ?? axis.start)),
     here: { at: held ? 1 : difficulty(value), label: now },
@@ -46,7 +45,8 @@ function reachInWords(axis: Axis, reach: Interval): string {
   const name = (at: number): string => {
     if (at < 0) return 'below the start';
     if (at > scale.value.difficulty(proofValue(axis))) return 'beyond the proof margin';
-    return writeAmount(axis.quantity, scale.value.value(at), axis.unit);
+    const value = scale.value.value(at);
+    return writeValue(axis, axis.levels === null ? value : Math.round(value));
   };
   const [low, mid, high] = [name(reach.low), name(reach.mid), name(reach.high)];
   if (low === high) return `Clean 8 times in 10 ${low}.`;

@@ -1,1 +1,11 @@
-export { chanceOf, performRep, type RepConditions, restFor, type Skill, type Temperament } from './simulated-dog';
+export { type Climb, climb, type Schedule } from './climb';
+export {
+  comparePolicies,
+  isComparable,
+  type PolicyOutcome,
+  type PolicyQuestion,
+  type Spread,
+  USUAL_SCHEDULE,
+  USUAL_TEMPERAMENT,
+} from './compare-policies';
+export { chanceOf, performRep, type RepConditions, restFor, type Side, type Skill, type Temperament } from './simulated-dog';

@@ -2,9 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { seeded } from '@/core/shared';
 import { chanceOf, performRep, type RepConditions, restFor, type Skill, type Temperament } from '.';
 
-const temperament: Temperament = { daySd: 0.3, away: -0.5, cold: -0.3, learning: 0.02, forgetting: 0.01, fatigue: 0.1 };
+const temperament: Temperament = { daySd: 0.3, away: -0.5, cold: -0.3, learning: 0.02, forgetting: 0.01, fatigue: 0.1, dismay: 0.2, rightward: 0.6 };
 const skill: Skill = { level: 2, slopes: [3] };
-const home: RepConditions = { away: false, cold: false, day: 0, repOfSession: 1 };
+const home: RepConditions = { away: false, cold: false, day: 0, repOfSession: 1, missesInRow: 0, side: 0 };
 const chance = (change: Partial<RepConditions>, x = [0.2]) => chanceOf(skill, temperament, x, { ...home, ...change });
 
 describe('simulated dog', () => {
@@ -14,6 +14,8 @@ describe('simulated dog', () => {
     ['cold', chance({ cold: true })],
     ['tired', chance({ repOfSession: 20 })],
     ['a bad day', chance({ day: -0.5 })],
+    ['after two misses', chance({ missesInRow: 2 })],
+    ['the weak side', chance({ side: -1 })],
   ])('%s is worse', (_, worse) => expect(worse).toBeLessThan(chance({})));
 
   it('is clean as often as its chance says', () => {

@@ -15,16 +15,39 @@ export type Temperament = {
   readonly forgetting: number;
   /** Loss in level for each rep of a session beyond the first ten. */
   readonly fatigue: number;
+  /** Loss in level for each miss in a row just before: some dogs take a failure to heart. */
+  readonly dismay: number;
+  /** Handedness: what the right side has over the left on signed work; negative for a dog that is better on the left. */
+  readonly rightward: number;
 };
 
-export type RepConditions = { readonly away: boolean; readonly cold: boolean; readonly day: number; readonly repOfSession: number };
+/** Which side a rep is on: + the dog's right, 0 neither. */
+export type Side = -1 | 0 | 1;
+
+export type RepConditions = {
+  readonly away: boolean;
+  readonly cold: boolean;
+  readonly day: number;
+  readonly repOfSession: number;
+  readonly missesInRow: number;
+  readonly side: Side;
+};
 
 /** Chance that this dog's rep is clean at difficulties `x` (0 start, 1 demand), in (0, 1). */
 export function chanceOf(skill: Skill, temperament: Temperament, x: readonly number[], conditions: RepConditions): number {
   const strain = skill.slopes.reduce((sum, slope, a) => sum + slope * (x[a] ?? 0), 0);
   const tired = Math.max(0, conditions.repOfSession - 10) * temperament.fatigue;
+  const shaken = conditions.missesInRow * temperament.dismay;
+  const hand = (conditions.side * temperament.rightward) / 2;
   return logistic(
-    skill.level - strain + conditions.day - tired + (conditions.away ? temperament.away : 0) + (conditions.cold ? temperament.cold : 0),
+    skill.level -
+      strain +
+      conditions.day -
+      tired -
+      shaken +
+      hand +
+      (conditions.away ? temperament.away : 0) +
+      (conditions.cold ? temperament.cold : 0),
   );
 }
 

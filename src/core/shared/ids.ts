@@ -9,6 +9,7 @@ export type ElementId = Id<'element'>;
 export type SessionId = Id<'session'>;
 export type EntryId = Id<'entry'>;
 export type TrialId = Id<'trial'>;
+export type KitId = Id<'kit'>;
 
 /** Ids inside a rule book are written by people in a file: short words, unique within their parent. */
 export type ExerciseKey = Id<'exercise-key'>;

@@ -1,3 +1,4 @@
+export * from './binomial';
 export * from './describe';
 export * from './gamma';
 export * from './logistic';

@@ -148,10 +148,10 @@ describe('the kennel file', () => {
   });
 
   it('never crashes on a file with something else in its place, and never takes it half', () => {
-    const old = JSON.parse(readFileSync('src/data/fixtures/kennel-v1.json', 'utf8')) as Loose;
+    const saved = [1, 2].map((version) => JSON.parse(readFileSync(`src/data/fixtures/kennel-v${version}.json`, 'utf8')) as Loose);
     const strange = fc.constantFrom<unknown>(null, -1, 0, Number.POSITIVE_INFINITY, '', 'x', [], {}, true, Number.NaN);
     fc.assert(
-      fc.property(fc.nat(), strange, (pick, value) => {
+      fc.property(fc.nat(), strange, fc.constantFrom(...saved), (pick, value, old) => {
         const file = structuredClone(old);
         const places = placesIn(file);
         const [holder, key] = places[pick % places.length] ?? [file, 'version'];
@@ -168,6 +168,26 @@ describe('the kennel file', () => {
     const old = readFileSync('src/data/fixtures/kennel-v1.json', 'utf8');
     expect(must(readKennelFile(old)).tables).toMatchObject({ dogs: [{ name: 'Wren' }], entries: [{ kind: 'rep', latency: 1.25 }, { kind: 'undo' }] });
   });
+
+  it('reads what version 2 saved, unchanged', () => {
+    const saved = JSON.parse(readFileSync('src/data/fixtures/kennel-v2.json', 'utf8')) as Loose;
+    expect(must(readKennelFile(JSON.stringify(saved))).tables).toEqual(saved.tables);
+  });
+
+  it.each([
+    ['prerequisites in a circle', (file: Loose) => Object.assign(file.tables.elements?.[1] ?? {}, { needs: [{ element: 'e3', rung: 1 }] }), 'circle'],
+    [
+      'a chain of an unknown link',
+      (file: Loose) => Object.assign(file.tables.elements?.[3] ?? {}, { form: { kind: 'chain', links: ['e2', 'ghost'] } }),
+      'ghost',
+    ],
+    ['an exercise of nobody', (file: Loose) => Object.assign(first(file, 'breakdowns'), { own: null }), 'either'],
+  ])('refuses %s', (_, change, words) => {
+    const saved = JSON.parse(readFileSync('src/data/fixtures/kennel-v2.json', 'utf8')) as Loose;
+    change(saved);
+    const read = readKennelFile(JSON.stringify(saved));
+    expect(read.ok ? '' : read.message).toContain(words);
+  });
 });
 
 describe('migrations', () => {
@@ -177,6 +197,20 @@ describe('migrations', () => {
   it('run in order from where the data stands', () => {
     expect(must(migrateTables({ dogs: [1] }, 1, [rename, count]))).toEqual({ hounds: [1], counted: [1] });
     expect(must(migrateTables({ hounds: [1, 2] }, 2, [rename, count]))).toEqual({ hounds: [1, 2], counted: [2] });
+  });
+
+  it('“elements grow up” gives an old element all it needs, and its method’s faults', () => {
+    const old = JSON.parse(readFileSync('src/data/fixtures/kennel-v1.json', 'utf8')) as Loose;
+    const now = must(migrateTables(old.tables, 1));
+    expect(old.tables.elements?.[0]).toMatchObject({ methodId: 'formal-hold', policy: { kind: 'run', setSize: 5 } });
+    expect(now.elements?.[0]).toMatchObject({
+      method: { id: 'formal-hold', element: 'still' },
+      policy: { rule: { kind: 'run', advanceAfter: 5, dropAfter: 2 }, pace: { setSize: 5 } },
+      faults: [{ key: 'mouthed' }, { key: 'spat' }, { key: 'head-drop' }, { key: 'late-mark' }],
+      axes: [{ role: 'criterion', levels: null, safety: null, start: 1, demand: 20 }],
+    });
+    expect(now.elements?.[0]).not.toHaveProperty('methodId');
+    expect([now.kit, now.entries?.[0]]).toEqual([[], expect.objectContaining({ timing: null, latency: 1.25 })]);
   });
 
   it('refuse newer data and a list with a gap', () => {

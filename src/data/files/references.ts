@@ -1,10 +1,11 @@
+import { findCircle } from '@/core/breakdown';
 import { checkRuleBook } from '@/core/rulebooks';
 import { type Failure, fail } from '@/core/shared';
 import type { Entry, Tables } from '@/data/records';
 
 /** Finds a record that points at nothing, an id used twice, or a log with a gap; null when all is sound. */
 export function checkReferences(tables: Tables): Failure | null {
-  return checkIds(tables) ?? checkLinks(tables) ?? checkRuleBooks(tables) ?? checkLog(tables.entries);
+  return checkIds(tables) ?? checkLinks(tables) ?? checkPrerequisites(tables) ?? checkRuleBooks(tables) ?? checkLog(tables.entries);
 }
 
 function checkIds(tables: Tables): Failure | null {
@@ -30,13 +31,26 @@ function checkRuleBooks(tables: Tables): Failure | null {
   return null;
 }
 
+function checkPrerequisites(tables: Tables): Failure | null {
+  const circle = findCircle(tables.elements);
+  if (!circle) return null;
+  const titles = circle.map((id) => `“${tables.elements.find((element) => element.id === id)?.title ?? id}”`);
+  return fail('reference', 'tables.elements', `Prerequisites go round in a circle: ${titles.join(' needs ')}.`);
+}
+
 function checkLinks(tables: Tables): Failure | null {
   const ids = Object.fromEntries(Object.entries(tables).map(([name, records]) => [name, new Set<string>(records.map((record) => record.id))]));
   const links = [
-    ...tables.elements.map((record, i) => ({ at: `elements[${i}].dogId`, to: 'dogs', id: record.dogId })),
+    ...tables.elements.flatMap((record, i) => [
+      { at: `elements[${i}].dogId`, to: 'dogs', id: record.dogId },
+      ...record.needs.map((need) => ({ at: `elements[${i}].needs`, to: 'elements', id: need.element })),
+      ...(record.form.kind === 'chain' ? record.form.links.map((id) => ({ at: `elements[${i}].form.links`, to: 'elements', id })) : []),
+      ...(record.retired?.into ?? []).map((id) => ({ at: `elements[${i}].retired.into`, to: 'elements', id })),
+      ...record.assigned.map((one) => ({ at: `elements[${i}].assigned`, to: 'sessions', id: one.session })),
+    ]),
     ...tables.breakdowns.flatMap((record, i) => [
       { at: `breakdowns[${i}].dogId`, to: 'dogs', id: record.dogId },
-      { at: `breakdowns[${i}].ruleBookId`, to: 'ruleBooks', id: record.ruleBookId },
+      ...(record.ruleBookId === null ? [] : [{ at: `breakdowns[${i}].ruleBookId`, to: 'ruleBooks', id: record.ruleBookId }]),
       ...record.links.map((link, j) => ({ at: `breakdowns[${i}].links[${j}].element`, to: 'elements', id: link.element })),
     ]),
     ...tables.sessions.flatMap((record, i) => [

@@ -1,15 +1,14 @@
 import { fail, ok, type Result } from '@/core/shared';
 
-/** The loose tables of any version: only what migrations promise to produce is checked afterwards, by the schemas. */
-export type AnyTables = Readonly<Record<string, readonly unknown[]>>;
+import { elementsGrowUp } from './elements-grow-up';
+import type { AnyTables, Migration } from './migration';
 
-/** One step between neighbouring versions, named for what it changes; pure, so that it serves the database and imported files alike. */
-export type Migration = { readonly to: number; readonly name: string; readonly migrate: (tables: AnyTables) => AnyTables };
+export type { Migration } from './migration';
 
 export const FIRST_VERSION = 1;
 
 /** In order, without gaps: the first leads to version 2. Version 1 is where the kennel begins. */
-export const MIGRATIONS: readonly Migration[] = [];
+export const MIGRATIONS: readonly Migration[] = [elementsGrowUp];
 
 export const CURRENT_VERSION = FIRST_VERSION + MIGRATIONS.length;
 

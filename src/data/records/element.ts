@@ -1,21 +1,63 @@
 import * as v from 'valibot';
-import { axisSchema, cellEditSchema } from '@/core/breakdown';
-import { type RunPolicy, runPolicySchema } from '@/core/coaching';
-import type { DogId, ElementId } from '@/core/shared';
-import { idField } from './fields';
+import { axisSchema, cellEditSchema, countsFromSchema, handRungSchema, LADDER_RULES, WORK_TAGS, watchedFaultSchema } from '@/core/breakdown';
+import { DEFAULT_PACE, type Policy, policySchema, USUAL_RULES } from '@/core/coaching';
+import type { DogId, ElementId, SessionId } from '@/core/shared';
+import { countField, idField } from './fields';
 
-/** Version 1: one element as this dog trains it. The ladder is built from axes and hand-set cells, never stored. */
+const words = v.pipe(v.string(), v.trim(), v.minLength(1));
+
+/**
+ * One element as this dog trains it. The ladder is built from axes, rule and hand-set values, never stored. Version 1: axes, hand-set cells, a
+ * policy. Version 2: everything else: form, ladder rule, which faults count from where, conditions, prerequisites, faults and kit of its own,
+ * where it came from, and what became of it.
+ */
 export const elementSchema = v.strictObject({
   id: idField<ElementId>(),
   dogId: idField<DogId>(),
-  title: v.pipe(v.string(), v.trim(), v.minLength(1)),
+  title: words,
+  /** A piece; a chain of other elements, logged by the link that broke; or continuous work with legs and a clock. */
+  form: v.variant('kind', [
+    v.strictObject({ kind: v.literal('piece') }),
+    v.strictObject({ kind: v.literal('chain'), links: v.pipe(v.array(idField<ElementId>()), v.minLength(2, 'a chain has two links or more')) }),
+    v.strictObject({ kind: v.literal('continuous'), legs: v.pipe(v.array(words), v.minLength(1)) }),
+  ]),
   axes: v.pipe(v.array(axisSchema), v.minLength(1, 'an element needs a criterion axis')),
   edits: v.array(cellEditSchema),
-  policy: runPolicySchema,
-  /** The built-in method it came from, or null when it comes from a rule book. */
-  methodId: v.nullable(v.string()),
+  ladderRule: v.picklist(LADDER_RULES),
+  byHand: v.array(handRungSchema),
+  countsFrom: v.array(countsFromSchema),
+  /** What is neither harder nor easier: surface, place, handler, kit worn. */
+  conditions: v.array(v.strictObject({ title: words, options: v.pipe(v.array(words), v.minLength(2, 'a condition needs two options')) })),
+  needs: v.array(v.strictObject({ element: idField<ElementId>(), rung: countField })),
+  /** Faults to watch for where no rule book prices them. */
+  faults: v.array(watchedFaultSchema),
+  kit: v.array(words),
+  work: v.array(v.picklist(WORK_TAGS)),
+  policy: policySchema,
+  method: v.nullable(v.strictObject({ id: words, element: words })),
+  /** An element that was split or merged keeps its reps; they count for what came of it only where `assigned` says so. */
+  retired: v.nullable(v.strictObject({ how: v.picklist(['split', 'merged']), into: v.pipe(v.array(idField<ElementId>()), v.minLength(1)) })),
+  assigned: v.array(v.strictObject({ session: idField<SessionId>(), to: v.array(idField<ElementId>()) })),
 });
 export type ElementRecord = v.InferOutput<typeof elementSchema>;
 
 /** Five in a row is the usual rule; two misses in a row say "too hard" before a third teaches it. */
-export const DEFAULT_POLICY: RunPolicy = { kind: 'run', advanceAfter: 5, dropAfter: 2, setSize: 5 };
+export const DEFAULT_POLICY: Policy = { rule: USUAL_RULES.run, pace: DEFAULT_PACE };
+
+/** What an element has until somebody says more. */
+export const PLAIN_ELEMENT = {
+  form: { kind: 'piece' },
+  edits: [],
+  ladderRule: 'one-axis',
+  byHand: [],
+  countsFrom: [],
+  conditions: [],
+  needs: [],
+  faults: [],
+  kit: [],
+  work: [],
+  policy: DEFAULT_POLICY,
+  method: null,
+  retired: null,
+  assigned: [],
+} satisfies Omit<ElementRecord, 'id' | 'dogId' | 'title' | 'axes'>;

@@ -1,11 +1,13 @@
 import * as v from 'valibot';
 import type { Criteria } from '@/core/breakdown';
+import { REFUSALS } from '@/core/coaching';
 import type { DogId, ElementId, EntryId, SessionId } from '@/core/shared';
 import { countField, idField, instantField } from './fields';
 
 /**
- * Version 1: the log. Append-only: nothing is ever overwritten or deleted. An undo or a correction is an entry of its own that
- * supersedes an earlier one of the same session.
+ * The log. Append-only: nothing is ever overwritten or deleted. An undo or a correction is an entry of its own that supersedes an earlier
+ * one of the same session. Version 1: reps, corrections, undo, moves, rests. Version 2: when an answer came (`timing`), and the one-tap answer to
+ * why a rep was refused.
  */
 const common = {
   id: idField<EntryId>(),
@@ -39,6 +41,8 @@ export const entrySchema = v.variant('kind', [
     ...judgement,
     rung: countField,
     criteria: criteriaField,
+    /** When the answer came, in a protocol with a new cue and an old prompt; null elsewhere. */
+    timing: v.nullable(v.picklist(['before-word', 'in-gap', 'unprompted', 'prompted', 'reminded', 'none'])),
     /** Seconds from cue to response, where both were stamped. */
     latency: v.nullable(v.pipe(v.number(), v.finite(), v.minValue(0))),
   }),
@@ -46,6 +50,7 @@ export const entrySchema = v.variant('kind', [
   v.strictObject({ kind: v.literal('undo'), ...common, supersedes: idField<EntryId>() }),
   v.strictObject({ kind: v.literal('move'), ...common, from: countField, to: countField, by: v.picklist(['advice', 'hand']) }),
   v.strictObject({ kind: v.literal('rest'), ...common }),
+  v.strictObject({ kind: v.literal('answer'), ...common, why: v.picklist(REFUSALS) }),
 ]);
 
 export type Entry = v.InferOutput<typeof entrySchema>;

@@ -3,14 +3,16 @@ import { breakdownSchema } from './breakdown';
 import { dogSchema } from './dog';
 import { elementSchema } from './element';
 import { entrySchema } from './entry';
+import { kitSchema } from './kit';
 import { ruleBookRecordSchema } from './rule-book';
 import { sessionSchema } from './session';
 import { trialSchema } from './trial';
 
 export type { Breakdown } from './breakdown';
-export type { Dog } from './dog';
-export { DEFAULT_POLICY, type ElementRecord } from './element';
+export { type Dog, UNKNOWN_DOG } from './dog';
+export { DEFAULT_POLICY, type ElementRecord, PLAIN_ELEMENT } from './element';
 export type { Entry, Judgement, RepEntry } from './entry';
+export type { Kit } from './kit';
 export type { RuleBookRecord } from './rule-book';
 export type { Session } from './session';
 export type { Trial } from './trial';
@@ -24,6 +26,7 @@ export const tablesSchema = v.strictObject({
   sessions: v.array(sessionSchema),
   entries: v.array(entrySchema),
   trials: v.array(trialSchema),
+  kit: v.array(kitSchema),
 });
 export type Tables = v.InferOutput<typeof tablesSchema>;
 export type TableName = keyof Tables;

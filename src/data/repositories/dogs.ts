@@ -1,7 +1,8 @@
-import { METHODS, type Method } from '@/core/breakdown';
-import type { DogId, ElementId } from '@/core/shared';
-import { DEFAULT_POLICY, type Dog, type ElementRecord, type Trial } from '@/data/records';
+import type { Axis, Method, MethodElement } from '@/core/breakdown';
+import type { DogId } from '@/core/shared';
+import { type Dog, type ElementRecord, type Trial, UNKNOWN_DOG } from '@/data/records';
 import { type Kennel, newId } from './kennel';
+import { elementFromMethod } from './make-element';
 
 export function listDogs(kennel: Kennel): Promise<Dog[]> {
   return kennel.database.dogs.toArray();
@@ -13,13 +14,13 @@ export async function trialsOf(kennel: Kennel, dog: DogId): Promise<Trial[]> {
   return trials.sort((a, b) => (a.day < b.day ? -1 : 1));
 }
 
-/** Values in base units: what works now, and what is wanted. */
-export type FirstElement = { readonly dogName: string; readonly method: Method; readonly start: number; readonly goal: number };
+/** A dog's first element: one from a method, with what the person answered. */
+export type FirstElement = { readonly dogName: string; readonly method: Method; readonly element: MethodElement; readonly axes: readonly Axis[] };
 
 /** A person's own dog with its first element, from a built-in method; no rule book is needed. */
 export async function addDogWithElement(kennel: Kennel, first: FirstElement): Promise<ElementRecord> {
-  const dog: Dog = { id: newId(), name: first.dogName, breed: '', born: null };
-  const element = elementFromMethod(dog.id, first);
+  const dog: Dog = { ...UNKNOWN_DOG, id: newId(), name: first.dogName };
+  const element = elementFromMethod(newId(), dog.id, first.method, first.element, first.axes);
   await kennel.database.transaction('rw', kennel.database.dogs, kennel.database.elements, async () => {
     await kennel.database.dogs.add(dog);
     await kennel.database.elements.add(element);
@@ -27,18 +28,11 @@ export async function addDogWithElement(kennel: Kennel, first: FirstElement): Pr
   return element;
 }
 
-function elementFromMethod(dogId: DogId, { method, start, goal }: FirstElement): ElementRecord {
-  return {
-    id: newId<ElementId>(),
-    dogId,
-    title: method.title,
-    axes: [{ ...method.axis, start, demand: goal, eases: [...method.axis.eases] }],
-    edits: [],
-    policy: { ...DEFAULT_POLICY, ...method.run },
-    methodId: method.id,
-  };
-}
-
-export function methodOf(element: Pick<ElementRecord, 'methodId'>): Method | null {
-  return METHODS.find((method) => method.id === element.methodId) ?? null;
+/** Changes what is written of a dog, and gives back what was there, for undo. */
+export async function changeDog(kennel: Kennel, dog: Dog): Promise<Dog | null> {
+  return kennel.database.transaction('rw', kennel.database.dogs, async () => {
+    const before = await kennel.database.dogs.get(dog.id);
+    if (before) await kennel.database.dogs.put(dog);
+    return before ?? null;
+  });
 }

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { METHODS } from '@/core/breakdown';
+import { axisFrom, METHODS } from '@/core/breakdown';
 import { must } from '@/core/shared';
 import { openDatabase } from '@/data/database';
 import { sampleState } from '@/demo/sample-state.test-helper';
 import {
   addDogWithElement,
-  changeLadder,
+  changeElement,
   type Kennel,
   lastSession,
   listDogs,
@@ -20,22 +20,25 @@ import { rungOf } from './elements';
 
 let count = 0;
 const empty = async (): Promise<Kennel> => ({ name: 'own', database: must(await openDatabase(`elements-${count++}`)) });
-const [method] = METHODS;
-if (!method) throw new Error('there are methods');
+const method = METHODS.find((one) => one.id === 'positions-at-a-distance');
+const [part] = method?.elements ?? [];
+const [spec] = part?.axes ?? [];
+if (!method || !part || !spec) throw new Error('the method has a first element');
+const first = { dogName: 'Wren', method, element: part, axes: [must(axisFrom(spec, { start: 1, demand: 15, step: null }))] };
 
 describe('a person’s own element', () => {
   it('is made from a method with start and goal, and has its faults', async () => {
     const kennel = await empty();
-    const element = await addDogWithElement(kennel, { dogName: 'Wren', method, start: 1, goal: 15 });
+    const element = await addDogWithElement(kennel, first);
     const work = await workOf(kennel, element.dogId);
     expect([(await listDogs(kennel)).map((dog) => dog.name), work.elements]).toEqual([['Wren'], [element]]);
-    expect(element).toMatchObject({ title: method.title, axes: [{ start: 1, demand: 15 }], policy: { advanceAfter: 5, dropAfter: 2 } });
-    expect([methodOf(element)?.id, placesOf(element.id, work), namedFaults(element, work)]).toEqual([method.id, [], method.faults]);
+    expect(element).toMatchObject({ title: part.title, axes: [{ start: 1, demand: 15 }], policy: { rule: { advanceAfter: 5, dropAfter: 2 } } });
+    expect([methodOf(element)?.element.key, placesOf(element.id, work), namedFaults(element, work)]).toEqual(['position', [], part.faults]);
   });
 
   it('stands where its last session left it, at the start before any', async () => {
     const kennel = await empty();
-    const element = await addDogWithElement(kennel, { dogName: 'Wren', method, start: 1, goal: 15 });
+    const element = await addDogWithElement(kennel, first);
     expect([await lastSession(kennel, element.id), await rungOf(kennel, element.id)]).toEqual([null, 0]);
     const session = await startSession(kennel, element, { now: 5, day: '2026-06-01' as never, away: false, rung: 2 });
     must(await recordMove(kennel, session, { from: 2, to: 3, by: 'hand', at: 6 }));
@@ -44,16 +47,12 @@ describe('a person’s own element', () => {
 
   it('gives its old ladder back when it is changed', async () => {
     const kennel = await empty();
-    const element = await addDogWithElement(kennel, { dogName: 'Wren', method, start: 1, goal: 15 });
-    const before = await changeLadder(
-      kennel,
-      element.id,
-      element.axes.map((axis) => ({ ...axis, demand: 30 })),
-      [{ rung: 1, axis: element.axes[0]?.key as never, value: 2 }],
-    );
-    expect(before).toEqual({ axes: element.axes, edits: [] });
+    const element = await addDogWithElement(kennel, first);
+    const axes = element.axes.map((axis) => ({ ...axis, demand: 30 }));
+    const before = await changeElement(kennel, element.id, { axes, edits: [{ rung: 1, axis: spec.axis.key, value: 2 }] });
+    expect(before).toEqual(element);
     expect((await workOf(kennel, element.dogId)).elements[0]).toMatchObject({ axes: [{ demand: 30 }], edits: [{ rung: 1 }] });
-    expect(await changeLadder(kennel, 'ghost' as never, [], [])).toBeNull();
+    expect(await changeElement(kennel, 'ghost' as never, {})).toBeNull();
   });
 });
 

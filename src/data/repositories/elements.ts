@@ -1,8 +1,6 @@
-import type { Axis, CellEdit } from '@/core/breakdown';
 import { type FaultOption, faultOptions, prepareRules, type RuleBook, type RuleExercise } from '@/core/rulebooks';
 import type { DogId, ElementId } from '@/core/shared';
 import type { Breakdown, ElementRecord, RuleBookRecord, Session } from '@/data/records';
-import { methodOf } from './dogs';
 import { standingRung } from './fold';
 import type { Kennel } from './kennel';
 import { sessionEntries } from './log';
@@ -24,24 +22,45 @@ export async function workOf(kennel: Kennel, dog: DogId): Promise<DogWork> {
   return { elements, breakdowns: inRunningOrder(breakdowns, ruleBooks), ruleBooks };
 }
 
+/** Elements that are trained: not those that were split or merged into others. */
+export function activeElements(work: Pick<DogWork, 'elements'>): ElementRecord[] {
+  return work.elements.filter((element) => element.retired === null);
+}
+
 function inRunningOrder(breakdowns: readonly Breakdown[], ruleBooks: readonly RuleBookRecord[]): Breakdown[] {
   const place = (breakdown: Breakdown): number =>
     ruleBooks.find((record) => record.id === breakdown.ruleBookId)?.book.exercises.findIndex((exercise) => exercise.id === breakdown.exercise) ?? 0;
   return [...breakdowns].sort((a, b) => place(a) - place(b));
 }
 
-/** Saves changed axes and hand-set cells, and gives back what was there, for undo. */
-export async function changeLadder(
+/** Saves what was changed of an element, and gives back what was there, for undo. */
+export async function changeElement(
   kennel: Kennel,
   id: ElementId,
-  axes: readonly Axis[],
-  edits: readonly CellEdit[],
-): Promise<Pick<ElementRecord, 'axes' | 'edits'> | null> {
+  change: Partial<Omit<ElementRecord, 'id' | 'dogId'>>,
+): Promise<ElementRecord | null> {
   return kennel.database.transaction('rw', kennel.database.elements, async () => {
     const before = await kennel.database.elements.get(id);
     if (!before) return null;
-    await kennel.database.elements.update(id, { axes: [...axes], edits: [...edits] });
-    return { axes: before.axes, edits: before.edits };
+    await kennel.database.elements.put({ ...before, ...change });
+    return before;
+  });
+}
+
+/** Puts elements and breakdowns as they were, and takes away those that were made: the undo of splitting, merging and breaking down. */
+export type Before = {
+  readonly elements: readonly ElementRecord[];
+  readonly breakdowns: readonly Breakdown[];
+  readonly made: { readonly elements: readonly ElementId[]; readonly breakdowns: readonly Breakdown['id'][] };
+};
+
+export async function putBack(kennel: Kennel, before: Before): Promise<void> {
+  const { database } = kennel;
+  await database.transaction('rw', database.elements, database.breakdowns, async () => {
+    await database.elements.bulkDelete([...before.made.elements]);
+    await database.breakdowns.bulkDelete([...before.made.breakdowns]);
+    await database.elements.bulkPut([...before.elements]);
+    await database.breakdowns.bulkPut([...before.breakdowns]);
   });
 }
 
@@ -66,7 +85,7 @@ export function namedFaults(element: ElementRecord, work: DogWork): NamedFault[]
     const rules = prepareRules(book.rules, book.exercises).exercises.find((candidate) => candidate.exercise === exercise.id);
     return rules ? faultOptions(rules).filter((option) => option.element === part || option.element === null) : [];
   });
-  const all: NamedFault[] = [...fromRules, ...(methodOf(element)?.faults ?? [])];
+  const all: NamedFault[] = [...fromRules, ...element.faults];
   return all.filter((option, i) => all.findIndex((other) => other.key === option.key) === i);
 }
 

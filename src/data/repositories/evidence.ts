@@ -4,19 +4,25 @@ import type { Entry } from '@/data/records';
 import { evidenceReps } from './fold';
 import type { Kennel } from './kennel';
 
-/** All standing reps of a dog, by element: what the core's evidence is made from. */
+/**
+ * All standing reps of a dog, by element: what the core's evidence is made from. The sessions of an element that was split or merged stay with it, and count for what
+ * came of it only where the person has assigned them.
+ */
 export async function repsOfDog(kennel: Kennel, dog: DogId): Promise<Map<ElementId, EvidenceRep[]>> {
   const { database } = kennel;
-  const [sessions, entries] = await Promise.all([
+  const [sessions, entries, elements] = await Promise.all([
     database.sessions.where('dogId').equals(dog).toArray(),
     database.entries.where('dogId').equals(dog).toArray(),
+    database.elements.where('dogId').equals(dog).toArray(),
   ]);
+  const assigned = new Map(elements.flatMap((element) => element.assigned.map((one) => [one.session, one.to] as const)));
   const bySession = new Map<SessionId, Entry[]>();
   for (const entry of entries) bySession.set(entry.sessionId, [...(bySession.get(entry.sessionId) ?? []), entry]);
   const found = new Map<ElementId, EvidenceRep[]>();
   for (const session of sessions) {
     const log = (bySession.get(session.id) ?? []).sort((a, b) => a.seq - b.seq);
-    found.set(session.elementId, [...(found.get(session.elementId) ?? []), ...evidenceReps(session, log)]);
+    const reps = evidenceReps(session, log);
+    for (const id of [session.elementId, ...(assigned.get(session.id) ?? [])]) found.set(id, [...(found.get(id) ?? []), ...reps]);
   }
   for (const reps of found.values()) reps.sort((a, b) => a.at - b.at);
   return found;

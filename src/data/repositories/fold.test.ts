@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { coachRun, type Outcome, startCoaching } from '@/core/coaching';
+import { type CoachStep, coach, DEFAULT_PACE, type Outcome, type Policy, startCoaching } from '@/core/coaching';
 import { countsAsEvidence } from '@/core/evidence';
 import { asId, type DogId, type ElementId, type EntryId, type SessionId } from '@/core/shared';
 import type { Entry } from '@/data/records';
@@ -14,7 +14,7 @@ type Deed =
   | { readonly deed: 'move'; readonly to: number }
   | { readonly deed: 'rest' };
 
-const policy = { kind: 'run', advanceAfter: 3, dropAfter: 2, setSize: 5 } as const;
+const policy: Policy = { rule: { kind: 'run', advanceAfter: 3, dropAfter: 2 }, pace: DEFAULT_PACE };
 const common = (seq: number) => ({
   id: asId<EntryId>(`e${seq}`),
   sessionId: asId<SessionId>('s'),
@@ -41,6 +41,7 @@ function logOf(deeds: readonly Deed[]): Entry[] {
         rung: standingRung({ startRung: 1 }, log),
         criteria: {},
         latency: null,
+        timing: null,
       });
     else if (deed.deed === 'rest') log.push({ kind: 'rest', ...place });
     else if (deed.deed === 'move') log.push({ kind: 'move', ...place, from: standingRung({ startRung: 1 }, log), to: deed.to, by: 'hand' });
@@ -77,14 +78,14 @@ it('the coach’s advice from the log is that of a log in which nothing undone w
   fc.assert(
     fc.property(deeds, (done) => {
       const log = logOf(done);
-      let step: ReturnType<typeof coachRun> = { state: startCoaching(1, 4), advice: [] };
+      let step: CoachStep = { state: startCoaching(policy, { rung: 1, top: 4 }), advice: [] };
       for (const entry of asIfNeverDone(log)) {
         if (entry.kind === 'rep')
-          step = coachRun(policy, step.state, { kind: 'rep', id: entry.id, outcome: entry.outcome, counts: countsAsEvidence(entry) });
-        if (entry.kind === 'move') step = coachRun(policy, step.state, { kind: 'moved', id: entry.id, rung: entry.to });
-        if (entry.kind === 'rest') step = coachRun(policy, step.state, { kind: 'rested' });
+          step = coach(policy, step.state, { kind: 'rep', id: entry.id, outcome: entry.outcome, counts: countsAsEvidence(entry), timing: null });
+        if (entry.kind === 'move') step = coach(policy, step.state, { kind: 'moved', id: entry.id, rung: entry.to });
+        if (entry.kind === 'rest') step = coach(policy, step.state, { kind: 'rested' });
       }
-      expect(replay(policy, { startRung: 1 }, 4, log)).toEqual(step);
+      expect(replay(policy, { startRung: 1 }, { top: 4 }, log)).toEqual(step);
       expect(standingRung({ startRung: 1 }, log)).toBe(step.state.rung);
     }),
     { numRuns: 500 },

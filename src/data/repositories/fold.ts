@@ -1,4 +1,4 @@
-import { type CoachEvent, type CoachState, coachRun, type RunPolicy, startCoaching } from '@/core/coaching';
+import { type CoachEvent, type CoachStart, type CoachStep, coach, type Policy, startCoaching } from '@/core/coaching';
 import { countsAsEvidence, type EvidenceRep } from '@/core/evidence';
 import type { EntryId } from '@/core/shared';
 import type { Entry, Judgement, RepEntry, Session } from '@/data/records';
@@ -34,28 +34,32 @@ export function standingRung(session: Pick<Session, 'startRung'>, entries: reado
   return move?.kind === 'move' ? move.to : session.startRung;
 }
 
+/** What a policy is told of a session's beginning, besides its rung. */
+export type CoachFacts = Pick<CoachStart, 'top'> & Partial<CoachStart>;
+
 /** Replays a session's log through its policy: the coach's state is never stored, so it can never disagree with the log. */
-export function replay(policy: RunPolicy, session: Pick<Session, 'startRung'>, top: number, entries: readonly Entry[]): ReturnType<typeof coachRun> {
+export function replay(policy: Policy, session: Pick<Session, 'startRung'>, facts: CoachFacts, entries: readonly Entry[]): CoachStep {
   const undone = undoneIds(entries);
   const reps = new Map(standingReps(entries).map((rep) => [rep.id, rep]));
-  let step: { state: CoachState; advice: ReturnType<typeof coachRun>['advice'] } = { state: startCoaching(session.startRung, top), advice: [] };
-  for (const entry of entries) {
+  const start: CoachStep = { state: startCoaching(policy, { ...facts, rung: session.startRung }), advice: [] };
+  return entries.reduce((step, entry) => {
     const event = undone.has(entry.id) ? null : eventOf(entry, reps);
-    if (event) step = coachRun(policy, step.state, event);
-  }
-  return step;
+    return event ? coach(policy, step.state, event) : step;
+  }, start);
 }
 
 function eventOf(entry: Entry, reps: ReadonlyMap<EntryId, StandingRep>): CoachEvent | null {
   switch (entry.kind) {
     case 'rep': {
       const rep = reps.get(entry.id);
-      return rep ? { kind: 'rep', id: rep.id, outcome: rep.outcome, counts: countsAsEvidence(rep) } : null;
+      return rep ? { kind: 'rep', id: rep.id, outcome: rep.outcome, counts: countsAsEvidence(rep), timing: rep.timing } : null;
     }
     case 'move':
       return { kind: 'moved', id: entry.id, rung: entry.to };
     case 'rest':
       return { kind: 'rested' };
+    case 'answer':
+      return { kind: 'answered', id: entry.id, why: entry.why };
     case 'undo':
     case 'correction':
       return null;

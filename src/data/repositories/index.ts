@@ -1,14 +1,30 @@
-export type { Breakdown, Dog, ElementRecord, Entry, Judgement, RepEntry, RuleBookRecord, Session, Tables, Trial } from '@/data/records';
-export { addDogWithElement, type FirstElement, listDogs, methodOf, trialsOf } from './dogs';
+export type { Breakdown, Dog, ElementRecord, Entry, Judgement, Kit, RepEntry, RuleBookRecord, Session, Tables, Trial } from '@/data/records';
+export { DEFAULT_POLICY } from '@/data/records';
+export { cautionsOf } from './cautions';
+export { coachFacts } from './coach-facts';
+export { addDogWithElement, changeDog, type FirstElement, listDogs, trialsOf } from './dogs';
 export { type Moved, moveToEdition, type Touched, touchedBy, undoMove } from './editions';
-export { changeLadder, type DogWork, lastSession, type NamedFault, namedFaults, placesOf, workOf } from './elements';
-export { evidenceReps, judgementOf, replay, type StandingRep, standingReps, standingRung } from './fold';
+export {
+  activeElements,
+  type Before,
+  changeElement,
+  type DogWork,
+  lastSession,
+  type NamedFault,
+  namedFaults,
+  placesOf,
+  putBack,
+  workOf,
+} from './elements';
+export { repsOfDog } from './evidence';
+export { type CoachFacts, evidenceReps, judgementOf, replay, type StandingRep, standingReps, standingRung } from './fold';
 export { exportTables, type Kennel, type KennelName, openKennel, replaceTables } from './kennel';
 export {
   endSession,
   isRunning,
   type RepDraft,
   recentSessions,
+  recordAnswer,
   recordCorrection,
   recordMove,
   recordRep,
@@ -18,6 +34,7 @@ export {
   sessionEntries,
   startSession,
 } from './log';
+export { elementFromMethod, methodOf, rungAtShare } from './make-element';
 export { classEvidence, elementQuestions, type RepsByElement, type RungByElement } from './questions';
 export { listRuleBooks, putRuleBook, restoreRuleBook } from './rule-books';
 export { ensureSample, renewSample } from './sample';

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { type AxisKey, asId, type Day, type DogId, type ElementId, must } from '@/core/shared';
+import { testAxis } from '@/core/breakdown/axis.test-helper';
+import { asId, type Day, type DogId, type ElementId, must } from '@/core/shared';
 import { KennelDatabase, openDatabase } from '@/data/database';
-import { DEFAULT_POLICY, type ElementRecord, type Session } from '@/data/records';
+import { DEFAULT_POLICY, type ElementRecord, PLAIN_ELEMENT, type Session } from '@/data/records';
 import {
   evidenceReps,
   isRunning,
@@ -20,28 +21,12 @@ import {
 } from '.';
 
 const element: ElementRecord = {
+  ...PLAIN_ELEMENT,
   id: asId<ElementId>('e'),
   dogId: asId<DogId>('d'),
   title: 'Hold',
-  edits: [],
-  methodId: null,
-  policy: { ...DEFAULT_POLICY, advanceAfter: 2 },
-  axes: [
-    {
-      key: asId<AxisKey>('t'),
-      title: 'Time',
-      quantity: 'duration',
-      unit: 's',
-      harder: 'more',
-      start: 1,
-      demand: 8,
-      step: 1,
-      limit: 1,
-      zeroScale: null,
-      margin: 0.2,
-      eases: [],
-    },
-  ],
+  policy: { ...DEFAULT_POLICY, rule: { kind: 'run', advanceAfter: 2, dropAfter: 2 } },
+  axes: [testAxis({ key: 't', title: 'Time', quantity: 'duration', unit: 's', start: 1, demand: 8, step: 1, limit: 1 })],
 };
 let databases = 0;
 const begin = async (): Promise<{ kennel: Kennel; session: Session }> => {
@@ -104,7 +89,7 @@ describe('the log', () => {
     must(await recordRep(kennel, session, { ...draft(2), aided: true }));
     must(await recordRep(kennel, session, draft(3)));
     const entries = await sessionEntries(kennel, session.id);
-    expect(replay(element.policy, session, 3, entries).advice[0]).toMatchObject({ kind: 'advance', to: 2 });
+    expect(replay(element.policy, session, { top: 3 }, entries).advice[0]).toMatchObject({ kind: 'advance', to: 2 });
   });
 
   it('writes two reps at once without losing one', async () => {

@@ -1,5 +1,6 @@
 import Dexie from 'dexie';
 import type { Criteria } from '@/core/breakdown';
+import type { Refusal, Timing } from '@/core/coaching';
 import { type Day, type DogId, type EntryId, fail, ok, type Result, type SessionId } from '@/core/shared';
 import type { ElementRecord, Entry, Judgement, Session } from '@/data/records';
 import { undoTarget } from './fold';
@@ -8,7 +9,13 @@ import { type Kennel, newId } from './kennel';
 /** What distinguishes the kinds of entry; ids, order and links are filled in when it is appended. */
 type Draft = Entry extends infer E ? (E extends Entry ? Omit<E, 'id' | 'sessionId' | 'elementId' | 'dogId' | 'seq'> : never) : never;
 
-export type RepDraft = Judgement & { readonly at: number; readonly rung: number; readonly criteria: Criteria; readonly latency: number | null };
+export type RepDraft = Judgement & {
+  readonly at: number;
+  readonly rung: number;
+  readonly criteria: Criteria;
+  readonly latency: number | null;
+  readonly timing?: Timing | null;
+};
 
 /** A session runs on the day it was begun and until it is ended; one forgotten yesterday is over, so that its reps keep their day. */
 export function isRunning(session: Session, today: Day): boolean {
@@ -86,7 +93,7 @@ export function sessionEntries(kennel: Kennel, id: SessionId): Promise<Entry[]> 
 }
 
 export function recordRep(kennel: Kennel, session: Session, rep: RepDraft): Promise<Result<Entry>> {
-  return append(kennel, session, { kind: 'rep', ...rep });
+  return append(kennel, session, { kind: 'rep', ...rep, timing: rep.timing ?? null });
 }
 
 export function recordCorrection(kennel: Kennel, session: Session, supersedes: EntryId, judgement: Judgement, at: number): Promise<Result<Entry>> {
@@ -103,6 +110,11 @@ export function recordMove(
 
 export function recordRest(kennel: Kennel, session: Session, at: number): Promise<Result<Entry>> {
   return append(kennel, session, { kind: 'rest', at });
+}
+
+/** Why a rep was refused, in the person's one tap. */
+export function recordAnswer(kennel: Kennel, session: Session, why: Refusal, at: number): Promise<Result<Entry>> {
+  return append(kennel, session, { kind: 'answer', why, at });
 }
 
 /** Takes the last thing back by an entry that supersedes it. Fails with `nothing` when there is none. */

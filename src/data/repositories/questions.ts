@@ -11,7 +11,7 @@ export type RungByElement = ReadonlyMap<ElementId, number>;
 /** One question for each element: how sure at its demand, and how far it reaches from the rung on which the dog stands. */
 export function elementQuestions(work: DogWork, reps: RepsByElement, rungs: RungByElement): Question[] {
   return work.elements.map((element) => {
-    const ladder = buildLadder(element.axes, element.edits);
+    const ladder = buildLadder(element);
     const rung = ladder.rungs[Math.min(rungs.get(element.id) ?? 0, ladder.rungs.length - 1)];
     return {
       id: element.id,
@@ -32,10 +32,12 @@ export function classEvidence(trial: Trial, work: DogWork, reps: RepsByElement, 
     const breakdown = work.breakdowns.find((candidate) => candidate.ruleBookId === book.id && candidate.exercise === exercise.id);
     if (!breakdown) return fail('incomplete', exercise.id, `“${exercise.title}” is not broken down for this dog yet.`);
     const parts = exercise.elements.flatMap((part) => {
-      const link = breakdown.links.find((candidate) => candidate.part === part.id);
-      return link ? [{ part: part.id, element: link.element, demands: demandCriteria(part) }] : [];
+      // A part that was split is trained by several elements; each of them has to hold at the trial.
+      const links = breakdown.links.filter((candidate) => candidate.part === part.id);
+      return links.map((link) => ({ part: part.id, element: link.element, demands: demandCriteria(part) }));
     });
-    if (parts.length < exercise.elements.length) return fail('incomplete', exercise.id, `Some links of “${exercise.title}” have no element yet.`);
+    if (exercise.elements.some((part) => !parts.some((found) => found.part === part.id)))
+      return fail('incomplete', exercise.id, `Some links of “${exercise.title}” have no element yet.`);
     exercises.push({ exercise: exercise.id, parts });
   }
   const elements = work.elements.map((element) => ({ id: element.id, axes: element.axes, reps: reps.get(element.id) ?? [] }));

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { Axis } from '@/core/breakdown';
+import { testAxis } from '@/core/breakdown/axis.test-helper';
 import { assessElement } from '@/core/evidence';
-import { type AxisKey, asId, must } from '@/core/shared';
+import { must } from '@/core/shared';
 import { elementQuestions } from '@/data/repositories';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
 import { chanceInWords, exerciseViews, ownElements } from './breakdown-view';
@@ -56,20 +57,7 @@ describe('exercises as chains', () => {
 });
 
 describe('typing in a ladder', () => {
-  const axis: Axis = {
-    key: asId<AxisKey>('d'),
-    title: 'Distance',
-    quantity: 'distance',
-    unit: 'yd',
-    harder: 'more',
-    start: 4.572,
-    demand: 45.72,
-    step: 0.25,
-    limit: 0.4,
-    zeroScale: null,
-    margin: 0.2,
-    eases: [],
-  };
+  const axis = testAxis({ key: 'd', unit: 'yd', start: 4.572, demand: 45.72 });
   const height: Axis = { ...axis, quantity: 'height', unit: 'cm', start: 0.15, demand: 0.4, step: 0.05 };
 
   it.each([

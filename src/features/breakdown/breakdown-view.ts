@@ -43,7 +43,7 @@ export function ownElements(state: DogState, assessed: readonly Assessed[] | nul
 }
 
 function elementView(element: ElementRecord, state: DogState, assessed: readonly Assessed[] | null): ElementView {
-  const ladder = buildLadder(element.axes, element.edits);
+  const ladder = buildLadder(element);
   const rung = Math.min(state.rungs.get(element.id) ?? 0, ladder.rungs.length - 1);
   const found = assessed?.find((candidate) => candidate.id === element.id);
   return {
@@ -59,7 +59,7 @@ function elementView(element: ElementRecord, state: DogState, assessed: readonly
 
 /** One rod for each axis; a broken axis has none, and its ladder page says why. */
 export function rodsOf(element: Pick<ElementRecord, 'axes' | 'edits'>, rung: number, found: Assessed | null): RodData[] {
-  const ladder = buildLadder(element.axes, element.edits);
+  const ladder = buildLadder(element);
   return element.axes.flatMap((axis) => {
     const reach = found && found.summary.counted > 0 ? found.estimate.reach.find((candidate) => candidate.axis === axis.key) : undefined;
     const rod = rodOf(axis, ladder, rung, reach ?? null);

@@ -4,7 +4,7 @@ import { toast } from 'sonner';
 import { type Axis, buildLadder, type CellEdit, checkLadder, describeRung, type Ladder } from '@/core/breakdown';
 import type { EvidenceRep } from '@/core/evidence';
 import { writeAmount } from '@/core/shared';
-import { changeLadder, type DogState, type ElementRecord, useDog, useKennel } from '@/data/repositories';
+import { changeElement, type DogState, type ElementRecord, useDog, useKennel } from '@/data/repositories';
 import { buttonClass, Notice, newestOf, PageHead, Sheet } from '@/ui';
 import { AxisEditor } from './axis-editor';
 import { chanceInWords, rodsOf } from './breakdown-view';
@@ -26,11 +26,11 @@ function Opened({ element, state }: { readonly element: ElementRecord; readonly 
   const { kennel } = useKennel();
   const latest = useAssessed(state);
   const found = newestOf(latest)?.find((candidate) => candidate.id === element.id) ?? null;
-  const ladder = useMemo(() => buildLadder(element.axes, element.edits), [element]);
+  const ladder = useMemo(() => buildLadder(element), [element]);
   const rung = Math.min(state.rungs.get(element.id) ?? 0, ladder.rungs.length - 1);
   const save = async (axes: readonly Axis[], edits: readonly CellEdit[], words: string): Promise<void> => {
-    const before = await changeLadder(kennel, element.id, axes, edits);
-    if (before) toast(words, { action: { label: 'Undo', onClick: () => void changeLadder(kennel, element.id, before.axes, before.edits) } });
+    const before = await changeElement(kennel, element.id, { axes: [...axes], edits: [...edits] });
+    if (before) toast(words, { action: { label: 'Undo', onClick: () => void changeElement(kennel, element.id, before) } });
   };
   const changeAxis = (axis: Axis): void => {
     const cleared = element.edits.length;

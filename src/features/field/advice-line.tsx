@@ -1,4 +1,4 @@
-import type { Advice } from '@/core/coaching';
+import { type Advice, REFUSALS, type Refusal } from '@/core/coaching';
 import { Button, RepMarks } from '@/ui';
 import { usePad } from './pad-store';
 import type { PadView } from './pad-view';
@@ -25,6 +25,7 @@ export function AdviceLine({ view, actions }: Props) {
         {main.reason}
         {rest && main.kind !== 'rest' && ' Rest first: the set is full.'}
       </p>
+      {main.kind === 'ask' && <RefusalAnswers actions={actions} />}
       <div className="flex items-end justify-end gap-2">
         {view.marks.length > 0 && move === null && (
           <div aria-hidden="true" className="mr-auto lg:hidden">
@@ -50,8 +51,10 @@ const OPENING: Advice = { kind: 'hold', reason: 'Set up, stamp the cue if a hand
 
 /** One line is shown: a move before a rest, a rest before staying. */
 function split(advice: readonly Advice[]): { readonly main: Advice; readonly rest: boolean } {
+  const end = advice.find((one) => one.kind === 'end');
   const rest = advice.find((one) => one.kind === 'rest');
-  const move = advice.find((one) => one.kind !== 'rest') ?? OPENING;
+  const move = advice.find((one) => one.kind !== 'rest' && one.kind !== 'end') ?? OPENING;
+  if (end && (move.kind === 'hold' || move.kind === 'pay')) return { main: end, rest: false };
   return { main: rest && move.kind === 'hold' ? rest : move, rest: rest !== undefined };
 }
 
@@ -61,4 +64,33 @@ const NAMES: Readonly<Record<Advice['kind'], string>> = {
   'drop-back': 'Drop back.',
   rest: 'Rest.',
   done: 'Done.',
+  probe: 'Probe.',
+  help: 'Help.',
+  filler: 'Something easy.',
+  end: 'End here.',
+  stop: 'Stop now.',
+  ask: 'Why?',
+  pay: 'Pay or not.',
 };
+
+const REFUSAL_WORDS: Readonly<Record<Refusal, string>> = {
+  'too-far': 'Too far',
+  'did-not-mark': 'Did not mark it',
+  chewing: 'Chewing',
+  'something-new': 'Something new',
+  sore: 'Sore',
+  unknown: 'Don’t know',
+};
+
+/** The one question after a refusal, in one tap. */
+function RefusalAnswers({ actions }: { readonly actions: PadActions }) {
+  return (
+    <fieldset className="grid grid-cols-3 gap-1.5" aria-label="Why was it refused?">
+      {REFUSALS.map((why) => (
+        <Button key={why} size="big" className="px-1 text-base leading-tight" disabled={actions.busy} onClick={() => actions.answer(why)}>
+          {REFUSAL_WORDS[why]}
+        </Button>
+      ))}
+    </fieldset>
+  );
+}

@@ -1,19 +1,24 @@
 import { useState } from 'react';
 import { buildLadder, describeRung } from '@/core/breakdown';
-import { usualCautions } from '@/core/planning';
-import { type ElementRecord, type Entry, methodOf, type Session, standingRung, startSession, useKennelWithDog } from '@/data/repositories';
-import { Button, Notice, Sheet } from '@/ui';
+import { startRung } from '@/core/coaching';
+import type { Caution } from '@/core/planning';
+import { type ElementRecord, type Entry, type Session, standingRung, startSession, useKennelWithDog } from '@/data/repositories';
+import { Button, CautionNote, Sheet } from '@/ui';
 
-type Props = { readonly element: ElementRecord; readonly last: Session | null; readonly entries: readonly Entry[] };
+type Props = {
+  readonly element: ElementRecord;
+  readonly last: Session | null;
+  readonly entries: readonly Entry[];
+  readonly cautions: readonly Caution[];
+};
 
 /** The card before a session: rung, place, what to bring, what to be careful of. Everything changes in one tap. */
-export function BeforeCard({ element, last, entries }: Props) {
+export function BeforeCard({ element, last, entries, cautions }: Props) {
   const { kennel, dog, now, today } = useKennelWithDog();
-  const ladder = buildLadder(element.axes, element.edits);
+  const ladder = buildLadder(element);
   const top = ladder.rungs.length - 1;
-  const [rung, setRung] = useState(last ? Math.min(standingRung(last, entries), top) : 0);
+  const [rung, setRung] = useState(last ? Math.min(firstRung(element, last, entries, today), top) : 0);
   const [away, setAway] = useState(false);
-  const method = methodOf(element);
   const place = (value: boolean, words: string) => (
     <Button size="big" look={away === value ? 'ink' : 'plain'} aria-pressed={away === value} onClick={() => setAway(value)}>
       {words}
@@ -40,14 +45,14 @@ export function BeforeCard({ element, last, entries }: Props) {
             {place(true, 'Away')}
           </div>
         </fieldset>
-        {method && (
+        {element.kit.length > 0 && (
           <p className="leading-snug">
             <span className="font-semibold">Bring </span>
-            {method.kit}
+            {element.kit.join(', ')}
           </p>
         )}
-        {[...(method ? [method.caution] : []), ...usualCautions(element.axes)].map((caution) => (
-          <Notice key={caution}>{caution}</Notice>
+        {cautions.map((caution) => (
+          <CautionNote key={caution.id} caution={caution} />
         ))}
         <Button look="signal" size="huge" onClick={() => void startSession(kennel, element, { now: now(), day: today, away, rung })}>
           Begin
@@ -55,4 +60,10 @@ export function BeforeCard({ element, last, entries }: Props) {
       </div>
     </Sheet>
   );
+}
+
+/** Where yesterday ended, or as many rungs below as the pace says; a second session on one day goes on where the first stood. */
+function firstRung(element: ElementRecord, last: Session, entries: readonly Entry[], today: Session['day']): number {
+  const stood = standingRung(last, entries);
+  return last.day === today ? stood : startRung(element.policy.pace, stood);
 }

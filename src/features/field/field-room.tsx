@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { buildLadder, describeRung } from '@/core/breakdown';
 import type { ElementId } from '@/core/shared';
-import { type DogState, type ElementRecord, useDog, useKennelWithDog } from '@/data/repositories';
+import { activeElements, type DogState, type ElementRecord, useDog, useKennelWithDog } from '@/data/repositories';
 import { PageHead } from '@/ui';
 
 type Group = { readonly title: string; readonly elements: readonly ElementRecord[] };
@@ -33,7 +33,7 @@ export function FieldRoom() {
 }
 
 function ElementButton({ element, state }: { readonly element: ElementRecord; readonly state: DogState }) {
-  const ladder = buildLadder(element.axes, element.edits);
+  const ladder = buildLadder(element);
   const rung = Math.min(state.rungs.get(element.id) ?? 0, ladder.rungs.length - 1);
   const open = state.open.some((session) => session.elementId === element.id);
   return (
@@ -47,13 +47,13 @@ function ElementButton({ element, state }: { readonly element: ElementRecord; re
 }
 
 function groups({ work }: DogState): Group[] {
-  const byId = new Map<ElementId, ElementRecord>(work.elements.map((element) => [element.id, element]));
+  const byId = new Map<ElementId, ElementRecord>(activeElements(work).map((element) => [element.id, element]));
   const fromBooks = work.breakdowns.map((breakdown): Group => {
     const book = work.ruleBooks.find((record) => record.id === breakdown.ruleBookId)?.book;
-    const title = book?.exercises.find((exercise) => exercise.id === breakdown.exercise)?.title ?? breakdown.exercise;
-    return { title, elements: breakdown.links.flatMap((link) => byId.get(link.element) ?? []) };
+    const title = breakdown.own?.title ?? book?.exercises.find((exercise) => exercise.id === breakdown.exercise)?.title ?? breakdown.exercise;
+    return { title, elements: [...new Set(breakdown.links.map((link) => link.element))].flatMap((id) => byId.get(id) ?? []) };
   });
   const linked = new Set(work.breakdowns.flatMap((breakdown) => breakdown.links.map((link) => link.element)));
-  const own = work.elements.filter((element) => !linked.has(element.id));
+  const own = activeElements(work).filter((element) => !linked.has(element.id));
   return own.length > 0 ? [...fromBooks, { title: 'Own goals', elements: own }] : fromBooks;
 }

@@ -1,7 +1,7 @@
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Dialog } from '@/ui';
 import { usePad } from './pad-store';
-import type { PadView } from './pad-view';
+import { type PadView, TIMINGS } from './pad-view';
 import type { PadActions } from './use-pad-actions';
 
 /** The keys of the pad, in one place: what they do and what the help says cannot part. */
@@ -26,9 +26,10 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
   const advised = view.advice.find((advice) => advice.kind === 'advance' || advice.kind === 'drop-back');
   const act: Readonly<Record<(typeof KEYS)[number]['key'], () => void>> = {
     space: actions.stamp,
-    c: () => actions.outcome('clean'),
-    f: () => actions.outcome('flawed'),
-    m: () => actions.outcome('miss'),
+    // Where a rep is judged by when the answer came, the numbers say it; an outcome alone would not.
+    c: () => !view.timed && actions.outcome('clean'),
+    f: () => !view.timed && actions.outcome('flawed'),
+    m: () => !view.timed && actions.outcome('miss'),
     u: actions.undo,
     d: () => actions.cause('dog'),
     h: () => actions.cause('handler'),
@@ -54,10 +55,13 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
   useHotkeys(
     '1,2,3,4,5,6,7,8,9',
     (_, { keys }) => {
-      const fault = faults[Number(keys?.[0]) - 1];
+      const place = Number(keys?.[0]) - 1;
+      const fault = faults[place];
+      const timing = TIMINGS[place];
+      if (view.timed && timing) actions.timed(timing);
       if (choosing !== 'outcome' && fault) actions.name(fault);
     },
-    [actions, choosing],
+    [actions, choosing, view.timed],
   );
   useHotkeys('*', (event) => event.key === '?' && showHelp());
 }

@@ -3,7 +3,7 @@ import type { NamedFault } from '@/data/repositories';
 import { Button } from '@/ui';
 import { KeyHint } from './keys';
 import { usePad } from './pad-store';
-import type { PadView } from './pad-view';
+import { type PadView, TIMING_WORDS, TIMINGS } from './pad-view';
 import type { PadActions } from './use-pad-actions';
 
 type Props = { readonly view: PadView; readonly actions: PadActions };
@@ -21,12 +21,14 @@ export function OutcomePad({ view, actions }: Props) {
     return (
       <FaultChoice
         faults={faults}
+        noted={choosing === 'miss' ? [] : view.noted}
         actions={actions}
         title={choosing === 'miss' ? 'What happened?' : 'Which fault?'}
         onBack={() => choose('outcome')}
       />
     );
   }
+  if (view.timed) return <TimingPad actions={actions} />;
   const target = (outcome: 'clean' | 'flawed' | 'miss', words: string, look: 'signal' | 'plain', className = '') => (
     <Button
       size="huge"
@@ -51,9 +53,39 @@ export function OutcomePad({ view, actions }: Props) {
   );
 }
 
-type ChoiceProps = { readonly faults: readonly NamedFault[]; readonly actions: PadActions; readonly title: string; readonly onBack: () => void };
+/** Where a new cue takes over from an old prompt, a rep is judged by when the answer came. */
+function TimingPad({ actions }: { readonly actions: PadActions }) {
+  return (
+    <fieldset className="grid grid-cols-2 gap-2.5 lg:gap-3" aria-label="When did the answer come?">
+      {TIMINGS.map((timing, i) => (
+        <Button
+          key={timing}
+          size="huge"
+          look={timing === 'in-gap' || timing === 'unprompted' ? 'signal' : 'plain'}
+          className="text-lg leading-tight"
+          disabled={actions.busy}
+          onClick={(event) => {
+            letGo(event);
+            actions.timed(timing);
+          }}
+        >
+          {TIMING_WORDS[timing].replace(/^./, (letter) => letter.toUpperCase())}
+          <KeyHint shown={String(i + 1)} />
+        </Button>
+      ))}
+    </fieldset>
+  );
+}
 
-function FaultChoice({ faults, actions, title, onBack }: ChoiceProps) {
+type ChoiceProps = {
+  readonly faults: readonly NamedFault[];
+  readonly noted: readonly string[];
+  readonly actions: PadActions;
+  readonly title: string;
+  readonly onBack: () => void;
+};
+
+function FaultChoice({ faults, noted, actions, title, onBack }: ChoiceProps) {
   return (
     <fieldset className="border-2 border-ink bg-sheet p-3">
       <legend className="float-left mb-2 text-xl font-bold">{title}</legend>
@@ -64,6 +96,7 @@ function FaultChoice({ faults, actions, title, onBack }: ChoiceProps) {
             <span>
               {fault.label}
               {fault.by === 'handler' && ' (handler)'}
+              {noted.includes(fault.key) && ' (only noted here)'}
             </span>
           </Button>
         ))}

@@ -12,6 +12,7 @@ const element = work.elements.find((candidate) => candidate.id === 'sample-stop-
 const session = tables.sessions.find((candidate) => candidate.elementId === 'sample-stop-down');
 if (!element || !session) throw new Error('the sample trains the stop');
 const open: Session = { ...session, startRung: 2, endedAt: null };
+const facts = { top: 15 };
 let seq = 0;
 const rep = (change: Partial<Extract<Entry, { kind: 'rep' }>> = {}): Entry => ({
   kind: 'rep',
@@ -28,18 +29,19 @@ const rep = (change: Partial<Extract<Entry, { kind: 'rep' }>> = {}): Entry => ({
   rung: 2,
   criteria: {},
   latency: null,
+  timing: null,
   ...change,
 });
 
 describe('the pad', () => {
   it('asks what the rung asks', () => {
-    const view = padView(element, work, open, []);
+    const view = padView(element, work, open, [], facts);
     expect(view.asked.map((asked) => asked.value)).toEqual(['4.8\u00a0m', 'at most 4\u00a0s']);
     expect([view.rung, view.tally, view.last, view.advice]).toEqual([2, 'No reps yet', null, []]);
   });
 
   it('names the faults of the rule book for this element, the handler’s too, and what a miss is', () => {
-    const view = padView(element, work, open, []);
+    const view = padView(element, work, open, [], facts);
     expect(view.flaws.map((fault) => fault.label)).toEqual([
       'Slow to lie down',
       'Lies over the tape',
@@ -53,10 +55,13 @@ describe('the pad', () => {
   });
 
   it('tells the last rep in words and counts what stands', () => {
-    const view = padView(element, work, open, [
-      rep({ latency: 1.24 }),
-      rep({ outcome: 'flawed', option: 'slow-down', latency: 2.6, cause: 'apparatus', aided: true }),
-    ]);
+    const view = padView(
+      element,
+      work,
+      open,
+      [rep({ latency: 1.24 }), rep({ outcome: 'flawed', option: 'slow-down', latency: 2.6, cause: 'apparatus', aided: true })],
+      facts,
+    );
     expect(view.lastInWords).toBe('flawed: Slow to lie down, 2.6 s, the kit’s, aided');
     expect([view.tally, view.marks.map((mark) => [mark.shape, mark.notDog, mark.aided])]).toEqual([
       '2 reps, 1 clean',
@@ -68,7 +73,7 @@ describe('the pad', () => {
   });
 
   it('puts a handler’s fault down to the handler', () => {
-    const [slow, , cue] = padView(element, work, open, []).flaws;
+    const [slow, , cue] = padView(element, work, open, [], facts).flaws;
     expect([judgementFor('flawed', slow ?? null).cause, judgementFor('flawed', cue ?? null).cause, judgementFor('clean', null).option]).toEqual([
       'dog',
       'handler',

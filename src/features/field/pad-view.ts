@@ -1,8 +1,8 @@
-import { type Axis, buildLadder, type Criteria, describeRung, type Ladder } from '@/core/breakdown';
-import type { Advice } from '@/core/coaching';
+import { type Axis, buildLadder, type Criteria, describeRung, type Ladder, writeValue } from '@/core/breakdown';
+import type { Advice, Timing } from '@/core/coaching';
 import { type RodData, rodOf } from '@/core/evidence';
-import { writeAmount } from '@/core/shared';
 import {
+  type CoachFacts,
   type DogWork,
   type ElementRecord,
   type Entry,
@@ -32,10 +32,14 @@ export type PadView = {
   readonly lastInWords: string | null;
   readonly flaws: readonly NamedFault[];
   readonly misses: readonly NamedFault[];
+  /** Faults that do not spoil a rep on this rung: they are noted, and the rep stays clean. */
+  readonly noted: readonly string[];
+  /** True where the policy asks when the answer came rather than how it was. */
+  readonly timed: boolean;
 };
 
-export function padView(element: ElementRecord, work: DogWork, session: Session, entries: readonly Entry[]): PadView {
-  const ladder = buildLadder(element.axes, element.edits);
+export function padView(element: ElementRecord, work: DogWork, session: Session, entries: readonly Entry[], facts: CoachFacts): PadView {
+  const ladder = buildLadder(element);
   const top = ladder.rungs.length - 1;
   const rung = Math.min(standingRung(session, entries), top);
   const criteria = ladder.rungs[rung]?.criteria ?? {};
@@ -52,16 +56,18 @@ export function padView(element: ElementRecord, work: DogWork, session: Session,
     marks: reps.map((rep) => repMark(rep, label(rep))),
     tally: tallyOf(reps),
     rods: element.axes.flatMap((axis) => rodOf(axis, ladder, rung, null) ?? []),
-    advice: replay(element.policy, session, top, entries).advice,
+    advice: replay(element.policy, session, facts, entries).advice,
     last,
     lastInWords: last ? repInWords(last, label(last)) : null,
     flaws: faults.filter((fault) => !fault.miss),
     misses: faults.filter((fault) => fault.miss),
+    noted: ladder.rungs[rung]?.noted ?? [],
+    timed: element.policy.rule.kind === 'cue-transfer',
   };
 }
 
 function askedOf(axis: Axis, criteria: Criteria): string {
-  const value = writeAmount(axis.quantity, criteria[axis.key] ?? axis.start, axis.unit);
+  const value = writeValue(axis, criteria[axis.key] ?? axis.start);
   return axis.harder === 'less' ? `at most ${value}` : value;
 }
 
@@ -73,7 +79,8 @@ function tallyOf(reps: readonly StandingRep[]): string {
 
 function repInWords(rep: StandingRep, fault: string | null): string {
   const parts = [
-    fault ? `${rep.outcome}: ${fault}` : rep.outcome,
+    fault ? `${rep.outcome}${rep.outcome === 'clean' ? ', noted' : ''}: ${fault}` : rep.outcome,
+    rep.timing === null ? '' : TIMING_WORDS[rep.timing],
     rep.latency === null ? '' : `${rep.latency.toFixed(1)} s`,
     rep.cause === 'dog' ? '' : CAUSE_WORDS[rep.cause],
     rep.aided ? 'aided' : '',
@@ -88,8 +95,22 @@ const CAUSE_WORDS: Readonly<Record<Judgement['cause'], string>> = {
   environment: 'the place’s',
 };
 
+/** In the order in which the pad shows them. */
+export const TIMINGS: readonly Timing[] = ['in-gap', 'unprompted', 'prompted', 'before-word', 'reminded', 'none'];
+
+export const TIMING_WORDS: Readonly<Record<Timing, string>> = {
+  'before-word': 'before the word',
+  'in-gap': 'in the gap',
+  unprompted: 'to the new cue alone',
+  prompted: 'after the prompt',
+  reminded: 'after a reminder',
+  none: 'no answer',
+};
+
 /** What is stored when an outcome is tapped. A fault of the handler's is the handler's: it does not count against the dog. */
-export function judgementFor(outcome: Judgement['outcome'], fault: NamedFault | null): Judgement {
+export function judgementFor(outcome: Judgement['outcome'], fault: NamedFault | null, noted: readonly string[] = []): Judgement {
+  // A fault that does not count on this rung is written down, and the rep stays clean.
+  if (fault && outcome === 'flawed' && noted.includes(fault.key)) return { outcome: 'clean', option: fault.key, cause: 'dog', aided: false };
   return { outcome, option: fault?.key ?? null, cause: fault?.by === 'handler' ? 'handler' : 'dog', aided: false };
 }
 

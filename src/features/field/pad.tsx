@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { DogWork, ElementRecord, Entry, Session } from '@/data/repositories';
+import type { CoachFacts, DogWork, ElementRecord, Entry, Session } from '@/data/repositories';
 import { Button, Notice, RepMarks, Rod } from '@/ui';
 import { AdviceLine } from './advice-line';
 import { KeyHelp, usePadKeys } from './keys';
@@ -9,11 +9,17 @@ import { padView } from './pad-view';
 import { StampButton } from './stamp-button';
 import { usePadActions } from './use-pad-actions';
 
-type Props = { readonly element: ElementRecord; readonly work: DogWork; readonly session: Session; readonly entries: readonly Entry[] };
+type Props = {
+  readonly element: ElementRecord;
+  readonly work: DogWork;
+  readonly session: Session;
+  readonly entries: readonly Entry[];
+  readonly facts: CoachFacts;
+};
 
 /** The pad: made to be used with one thumb, the eyes on the dog. */
-export function Pad({ element, work, session, entries }: Props) {
-  const view = padView(element, work, session, entries);
+export function Pad({ element, work, session, entries, facts }: Props) {
+  const view = padView(element, work, session, entries, facts);
   const actions = usePadActions(session, view);
   const [help, setHelp] = useState(false);
   usePadKeys(actions, view, () => setHelp(true));

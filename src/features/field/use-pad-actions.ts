@@ -1,6 +1,7 @@
 import { useCallback, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
+import type { Refusal, Timing } from '@/core/coaching';
 import type { Failure, Result } from '@/core/shared';
 import {
   type Entry,
@@ -8,6 +9,7 @@ import {
   type Judgement,
   judgementOf,
   type NamedFault,
+  recordAnswer,
   recordCorrection,
   recordMove,
   recordRep,
@@ -27,6 +29,9 @@ export type PadActions = {
   readonly stamp: () => void;
   readonly outcome: (outcome: Judgement['outcome']) => void;
   readonly name: (fault: NamedFault | null) => void;
+  /** A whole rep by when the answer came. */
+  readonly timed: (timing: Timing) => void;
+  readonly answer: (why: Refusal) => void;
   readonly cause: (cause: Judgement['cause']) => void;
   readonly aided: () => void;
   readonly move: (to: number, by: 'advice' | 'hand') => void;
@@ -50,13 +55,13 @@ export function usePadActions(session: Session, view: PadView): PadActions {
     return result.ok;
   }, []);
 
-  const log = async (judgement: Judgement): Promise<void> => {
+  const log = async (judgement: Judgement, timing: Timing | null = null): Promise<void> => {
     if (busy) return;
     // The pad is cleared at once, since the next fault may be chosen while this rep is being written; what failed comes back.
     const inHand = usePad.getState();
     const latency = judgement.outcome === 'miss' ? null : latencyOf(inHand);
     clear();
-    const stored = await write(recordRep(kennel, session, { ...judgement, at: now(), rung: view.rung, criteria: view.criteria, latency }));
+    const stored = await write(recordRep(kennel, session, { ...judgement, at: now(), rung: view.rung, criteria: view.criteria, latency, timing }));
     if (!stored) usePad.setState(inHand);
   };
   const correct = (change: Partial<Judgement>): void => {
@@ -79,7 +84,11 @@ export function usePadActions(session: Session, view: PadView): PadActions {
       else if (miss === 'choose') choose('miss');
       else void log(judgementFor('miss', miss));
     },
-    name: (fault) => void log(judgementFor(choosing === 'miss' ? 'miss' : 'flawed', fault)),
+    name: (fault) => void log(judgementFor(choosing === 'miss' ? 'miss' : 'flawed', fault, view.noted)),
+    timed: (timing) => void log(judgementFor(timing === 'none' ? 'miss' : timing === 'before-word' ? 'flawed' : 'clean', null), timing),
+    answer: (why) => {
+      if (!busy) void write(recordAnswer(kennel, session, why, now()));
+    },
     cause: (cause) => correct({ cause }),
     aided: () => correct({ aided: !view.last?.aided }),
     move: (to, by) => {

@@ -11,7 +11,12 @@ const issues = (change: Partial<typeof fields>): (string | undefined)[] => {
 describe('the four fields', () => {
   it('become an element in base units', () => {
     const read = v.parse(firstElementFields, fields);
-    expect(toFirstElement(read)).toMatchObject({ dogName: 'Wren', start: 4.572, goal: 60, method: { id: 'memory-retrieve' } });
+    expect(toFirstElement(read)).toMatchObject({
+      dogName: 'Wren',
+      axes: [{ start: 4.572, demand: 60, step: 0.35 }],
+      method: { id: 'memory-retrieve' },
+      element: { key: 'memory' },
+    });
   });
 
   it.each([

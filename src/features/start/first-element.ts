@@ -1,14 +1,27 @@
 import * as v from 'valibot';
-import { axisScale, METHODS, type Method } from '@/core/breakdown';
-import { parseOne, type Result } from '@/core/shared';
+import { axisFrom, axisScale, METHODS, type Method, type MethodAxis, type MethodElement, parseValue } from '@/core/breakdown';
+import type { Result } from '@/core/shared';
 import type { FirstElement } from '@/data/repositories';
+
+/** What can be begun on the first evening: one axis, two answers, no helper and little kit. */
+export type FirstChoice = { readonly id: string; readonly method: Method; readonly element: MethodElement; readonly axis: MethodAxis };
+
+export const FIRST_CHOICES: readonly FirstChoice[] = [choice('positions-at-a-distance'), choice('memory-retrieve'), choice('formal-hold')];
+
+function choice(id: string): FirstChoice {
+  const method = METHODS.find((one) => one.id === id);
+  const element = method?.elements[0];
+  const axis = element?.axes[0];
+  if (!method || !element || !axis || axis.step === null) throw new Error(`${id} cannot be begun with two answers`);
+  return { id, method, element, axis };
+}
 
 /** The four fields of the first evening, as typed. */
 export const firstElementFields = v.pipe(
   v.object({
     name: v.pipe(v.string(), v.trim(), v.minLength(1, 'Write the dog’s name.'), v.maxLength(60, 'A shorter name, please: at most 60 letters.')),
     method: v.picklist(
-      METHODS.map((method) => method.id),
+      FIRST_CHOICES.map((one) => one.id),
       'Choose what you want to teach.',
     ),
     start: v.string(),
@@ -17,31 +30,39 @@ export const firstElementFields = v.pipe(
   v.rawCheck(({ dataset, addIssue }) => {
     if (!dataset.typed) return;
     const { method: id, start, goal } = dataset.value;
-    const method = methodById(id);
-    if (!method) return;
-    const values = { start: read(method, start), goal: read(method, goal) };
+    const first = choiceById(id);
+    if (!first) return;
+    const at = (key: 'start' | 'goal', message: string): void =>
+      addIssue({ message, path: [{ type: 'object', origin: 'value', input: dataset.value, key, value: dataset.value[key] }] });
+    const values = { start: read(first, start), goal: read(first, goal) };
     for (const key of ['start', 'goal'] as const) {
       const value = values[key];
-      if (!value.ok)
-        addIssue({ message: value.message, path: [{ type: 'object', origin: 'value', input: dataset.value, key, value: dataset.value[key] }] });
+      if (!value.ok) at(key, value.message);
     }
     if (!values.start.ok || !values.goal.ok) return;
-    const scale = axisScale({ ...method.axis, start: values.start.value, demand: values.goal.value, eases: [] });
-    if (!scale.ok) addIssue({ message: scale.message, path: [{ type: 'object', origin: 'value', input: dataset.value, key: 'goal', value: goal }] });
+    const scale = climbable(first, values.start.value, values.goal.value);
+    if (!scale.ok) at('goal', scale.message);
   }),
 );
 export type FirstElementFields = v.InferOutput<typeof firstElementFields>;
 
-export const methodById = (id: string): Method | undefined => METHODS.find((method) => method.id === id);
+export const choiceById = (id: string): FirstChoice | undefined => FIRST_CHOICES.find((one) => one.id === id);
 
-function read(method: Method, text: string): Result<number> {
-  return parseOne(text, method.axis.quantity, method.axis.unit);
+function read(first: FirstChoice, text: string): Result<number> {
+  return parseValue(first.axis.axis, text);
+}
+
+function climbable(first: FirstChoice, start: number, demand: number): Result<unknown> {
+  const axis = axisFrom(first.axis, { start, demand, step: null });
+  return axis.ok ? axisScale(axis.value) : axis;
 }
 
 /** Checked fields → what the kennel stores. Null only if the fields were not checked. */
 export function toFirstElement(fields: FirstElementFields): FirstElement | null {
-  const method = methodById(fields.method);
-  if (!method) return null;
-  const [start, goal] = [read(method, fields.start), read(method, fields.goal)];
-  return start.ok && goal.ok ? { dogName: fields.name, method, start: start.value, goal: goal.value } : null;
+  const first = choiceById(fields.method);
+  if (!first) return null;
+  const [start, goal] = [read(first, fields.start), read(first, fields.goal)];
+  if (!start.ok || !goal.ok) return null;
+  const axis = axisFrom(first.axis, { start: start.value, demand: goal.value, step: null });
+  return axis.ok ? { dogName: fields.name, method: first.method, element: first.element, axes: [axis.value] } : null;
 }

@@ -1,10 +1,9 @@
 import { valibotResolver } from '@hookform/resolvers/valibot';
 import { useForm } from 'react-hook-form';
 import { Link, useNavigate } from 'react-router';
-import { METHODS } from '@/core/breakdown';
 import { addDogWithElement, startSession, useKennel } from '@/data/repositories';
 import { Button, buttonClass, PageHead, Sheet, TextField } from '@/ui';
-import { type FirstElementFields, firstElementFields, methodById, toFirstElement } from './first-element';
+import { choiceById, FIRST_CHOICES, type FirstElementFields, firstElementFields, toFirstElement } from './first-element';
 
 /** From nothing to the first rep: a name, what to teach, where it stands, where it should go. */
 export function StartRoom() {
@@ -12,9 +11,9 @@ export function StartRoom() {
   const navigate = useNavigate();
   const { register, handleSubmit, watch, formState } = useForm<FirstElementFields>({
     resolver: valibotResolver(firstElementFields),
-    defaultValues: { name: '', method: METHODS[0]?.id ?? '', start: '', goal: '' },
+    defaultValues: { name: '', method: FIRST_CHOICES[0]?.id ?? '', start: '', goal: '' },
   });
-  const method = methodById(watch('method'));
+  const chosen = choiceById(watch('method'));
   const begin = handleSubmit(async (fields) => {
     const first = toFirstElement(fields);
     if (!first) return;
@@ -35,15 +34,15 @@ export function StartRoom() {
             <fieldset>
               <legend className="text-sm font-semibold">What to teach</legend>
               <div className="mt-1 grid gap-2">
-                {METHODS.map((one) => (
+                {FIRST_CHOICES.map((one) => (
                   <label
                     key={one.id}
                     className="flex min-h-14 cursor-pointer items-start gap-3 border-2 border-rule px-3 py-2 has-checked:border-ink has-checked:bg-paper"
                   >
                     <input type="radio" value={one.id} {...register('method')} className="mt-1.5 size-4 accent-(--ink)" />
                     <span>
-                      <span className="block text-lg font-semibold leading-snug">{one.title}</span>
-                      <span className="block leading-snug text-ink-soft">{one.teaches}</span>
+                      <span className="block text-lg font-semibold leading-snug">{one.element.title}</span>
+                      <span className="block leading-snug text-ink-soft">{one.element.teaches}</span>
                     </span>
                   </label>
                 ))}
@@ -51,15 +50,15 @@ export function StartRoom() {
             </fieldset>
             <div className="grid gap-5 sm:grid-cols-2">
               <TextField
-                label={`${method?.axis.title ?? 'Value'} now`}
-                hint={method?.startHint}
+                label={`${chosen?.axis.axis.title ?? 'Value'} now`}
+                hint={chosen?.axis.askStart}
                 autoComplete="off"
                 {...register('start')}
                 problem={errors.start?.message}
               />
               <TextField
-                label={`${method?.axis.title ?? 'Value'} wanted`}
-                hint={method?.goalHint}
+                label={`${chosen?.axis.axis.title ?? 'Value'} wanted`}
+                hint={chosen?.axis.askDemand}
                 autoComplete="off"
                 {...register('goal')}
                 problem={errors.goal?.message}
@@ -71,15 +70,20 @@ export function StartRoom() {
           </form>
         </Sheet>
         <div className="grid content-start gap-6">
-          {method && (
-            <Sheet title={`How to teach: ${method.title.toLowerCase()}`}>
+          {chosen && (
+            <Sheet title={`How to teach: ${chosen.element.title.toLowerCase()}`}>
               <dl className="grid gap-2 leading-snug">
                 <dt className="font-semibold">Bring</dt>
-                <dd>{method.kit}</dd>
+                <dd>{chosen.method.kit.join(', ')}</dd>
                 <dt className="font-semibold">Keep in mind</dt>
-                <dd>{method.advice}</dd>
-                <dt className="font-semibold">Be careful</dt>
-                <dd>{method.caution}</dd>
+                <dd>{chosen.method.advice.join(' ')}</dd>
+                <dt className="font-semibold">When it goes wrong</dt>
+                {chosen.method.trouble.map((one) => (
+                  <dd key={one.seen}>
+                    <span className="font-semibold">{one.seen}: </span>
+                    {one.remedy}
+                  </dd>
+                ))}
               </dl>
             </Sheet>
           )}

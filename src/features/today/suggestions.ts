@@ -1,22 +1,22 @@
 import { buildLadder, describeRung } from '@/core/breakdown';
 import { type Assessed, type RodData, rodOf } from '@/core/evidence';
-import { type Suggestion, suggestSessions, usualCautions } from '@/core/planning';
+import { type Caution, type Suggestion, suggestSessions } from '@/core/planning';
 import { elementStakes, prepareRules } from '@/core/rulebooks';
 import { type Day, daysBetween, type ElementId } from '@/core/shared';
-import { type DogState, type DogWork, methodOf, placesOf, type Trial } from '@/data/repositories';
+import { activeElements, cautionsOf, type Dog, type DogState, type DogWork, placesOf, type Trial } from '@/data/repositories';
 
 export type SuggestedSession = Suggestion & {
   readonly rung: number;
   readonly rungInWords: string;
   readonly rods: readonly RodData[];
   readonly bring: string | null;
-  readonly cautions: readonly string[];
+  readonly cautions: readonly Caution[];
 };
 
 /** What a session today would serve, best first. */
-export function suggestedSessions(state: DogState, assessed: readonly Assessed[], today: Day): SuggestedSession[] {
+export function suggestedSessions(dog: Dog, state: DogState, assessed: readonly Assessed[], today: Day): SuggestedSession[] {
   const candidates = assessed.flatMap(({ id, summary, estimate }) => {
-    const element = state.work.elements.find((candidate) => candidate.id === id);
+    const element = activeElements(state.work).find((candidate) => candidate.id === id);
     if (!element) return [];
     return [
       {
@@ -32,16 +32,18 @@ export function suggestedSessions(state: DogState, assessed: readonly Assessed[]
   return suggestSessions(candidates, today).map((suggestion) =>
     withRung(
       suggestion,
+      dog,
       state,
       assessed.find((found) => found.id === suggestion.element),
+      today,
     ),
   );
 }
 
-function withRung(suggestion: Suggestion, state: DogState, found: Assessed | undefined): SuggestedSession {
+function withRung(suggestion: Suggestion, dog: Dog, state: DogState, found: Assessed | undefined, today: Day): SuggestedSession {
   const element = state.work.elements.find((candidate) => candidate.id === suggestion.element);
   if (!element) throw new Error(`no element ${suggestion.element}`);
-  const ladder = buildLadder(element.axes, element.edits);
+  const ladder = buildLadder(element);
   const rung = Math.min(state.rungs.get(element.id) ?? 0, ladder.rungs.length - 1);
   const known = found && found.summary.counted > 0 ? found.estimate.reach : [];
   return {
@@ -49,8 +51,8 @@ function withRung(suggestion: Suggestion, state: DogState, found: Assessed | und
     rung,
     rungInWords: describeRung(ladder, rung),
     rods: element.axes.flatMap((axis) => rodOf(axis, ladder, rung, known.find((reach) => reach.axis === axis.key) ?? null) ?? []),
-    bring: methodOf(element)?.kit ?? null,
-    cautions: usualCautions(element.axes),
+    bring: element.kit.length > 0 ? element.kit.join(', ') : null,
+    cautions: cautionsOf(element, dog, state.reps, state.work, today),
   };
 }
 

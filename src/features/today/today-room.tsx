@@ -13,7 +13,7 @@ import {
   useDog,
   useKennelWithDog,
 } from '@/data/repositories';
-import { Button, buttonClass, Notice, newestOf, PageHead, RepMarkKey, RepMarks, Rod, repMark, Sheet, useLatest } from '@/ui';
+import { Button, buttonClass, CautionNote, Notice, newestOf, PageHead, RepMarkKey, RepMarks, Rod, repMark, Sheet, useLatest } from '@/ui';
 import { runTask } from '@/workers/client';
 import { inDays, type SuggestedSession, suggestedSessions, trialInWords } from './suggestions';
 
@@ -29,7 +29,7 @@ export function TodayRoom() {
   const found = newestOf(assessed);
   const trial = state?.trials.find((candidate) => candidate.day >= today);
   if (!state) return <p className="text-lg">Reading the log …</p>;
-  const sessions = found ? suggestedSessions(state, found, today) : null;
+  const sessions = found ? suggestedSessions(dog, state, found, today) : null;
   return (
     <>
       <PageHead title={trial ? `${dog.name}: ${trial.title} ${trialInWords(trial, today).days}` : `${dog.name}: what to do today`}>
@@ -114,7 +114,7 @@ function Next({ sessions, state }: { readonly sessions: readonly SuggestedSessio
             </p>
           )}
           {first.cautions.map((caution) => (
-            <Notice key={caution}>{caution}</Notice>
+            <CautionNote key={caution.id} caution={caution} />
           ))}
           <Button look="signal" size="huge" onClick={() => void begin(first.element, first.rung)}>
             Begin this session

@@ -1,0 +1,99 @@
+import * as v from 'valibot';
+import { type Advice, type Happening, hold, type PolicyStep, type Standing } from './events';
+
+/** *Share of a block*: after `size` counted reps, `pass` clean or more advance, `fail` clean or fewer drop back. */
+export const blockRule = v.pipe(
+  v.strictObject({
+    kind: v.literal('block'),
+    size: v.pipe(v.number(), v.integer(), v.minValue(2), v.maxValue(50)),
+    pass: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(50)),
+    fail: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(49)),
+  }),
+  v.check((rule) => rule.pass <= rule.size, 'more clean reps are asked than the block has'),
+  v.check((rule) => rule.fail < rule.pass, 'the count that drops back must be below the one that advances'),
+);
+export type BlockRule = v.InferOutput<typeof blockRule>;
+
+export type Tally = { readonly clean: number; readonly done: number };
+export const startTally = (): Tally => ({ clean: 0, done: 0 });
+
+export function stepBlock(rule: BlockRule, tally: Tally, event: Happening, at: Standing): PolicyStep<Tally> {
+  if (event.kind === 'moved') return { state: startTally(), advice: [hold(`A new block of ${rule.size} begins.`)] };
+  const full = tally.done >= rule.size;
+  const state = event.kind === 'rep' && event.counts ? counted(full ? startTally() : tally, event.outcome === 'clean') : tally;
+  return { state, advice: [blockAdvice(rule, state, at)] };
+}
+
+export const counted = (tally: Tally, clean: boolean): Tally => ({ clean: tally.clean + (clean ? 1 : 0), done: tally.done + 1 });
+
+function blockAdvice(rule: BlockRule, { clean, done }: Tally, at: Standing): Advice {
+  const grounds = `${clean} of ${done} clean in this block`;
+  if (done < rule.size) return hold(`${grounds}; it is judged at ${rule.size}.`);
+  if (clean >= rule.pass && at.rung >= at.top) return { kind: 'done', reason: `${grounds}, on the top rung. End here, or prove it in a new place.` };
+  if (clean >= rule.pass) return { kind: 'advance', to: at.rung + 1, reason: `${grounds}; your rule advances at ${rule.pass}.` };
+  if (clean > rule.fail) return hold(`${grounds}: between ${rule.fail} and ${rule.pass}, so another block here.`);
+  if (at.rung === 0) return hold(`${grounds}; your rule drops back at ${rule.fail}, and this is the lowest rung. Make the start easier.`);
+  return { kind: 'drop-back', to: at.rung - 1, reason: `${grounds}; your rule drops back at ${rule.fail}.` };
+}
+
+const share = v.pipe(v.number(), v.gtValue(0), v.ltValue(1));
+/** Chance of calling a dog wrongly: 0.3 at most, or the test says nothing. */
+const risk = v.pipe(v.number(), v.minValue(0.001), v.maxValue(0.3));
+
+/** *Statistical test*: is the clean rate `p1` or better rather than `p0` or worse? (Wald 1945). */
+export const sequentialRule = v.pipe(
+  v.strictObject({ kind: v.literal('sequential'), p0: share, p1: share, alpha: risk, beta: risk }),
+  v.check((rule) => rule.p0 < rule.p1, 'the rate that is good enough must be above the one that is not'),
+);
+export type SequentialRule = v.InferOutput<typeof sequentialRule>;
+
+/**
+ * Log-likelihood ratio of `clean` of `done` under p1 against p0, with Wald's boundaries: at or above `upper` the dog is taken
+ * for good enough (wrong with chance about alpha), at or below `lower` for not (wrong with chance about beta).
+ * Wald (1945), "Sequential Tests of Statistical Hypotheses". p0 .6, p1 .9, both risks .1: upper ln 9 = 2.197, six clean make 2.43.
+ */
+export function walk(rule: SequentialRule, { clean, done }: Tally): { readonly ratio: number; readonly lower: number; readonly upper: number } {
+  const ratio = clean * Math.log(rule.p1 / rule.p0) + (done - clean) * Math.log((1 - rule.p1) / (1 - rule.p0));
+  return { ratio, upper: Math.log((1 - rule.beta) / rule.alpha), lower: Math.log(rule.beta / (1 - rule.alpha)) };
+}
+
+export function decide(rule: SequentialRule, tally: Tally): 'good' | 'not yet' | 'open' {
+  const { ratio, lower, upper } = walk(rule, tally);
+  if (ratio >= upper) return 'good';
+  return ratio <= lower ? 'not yet' : 'open';
+}
+
+export function stepSequential(rule: SequentialRule, tally: Tally, event: Happening, at: Standing): PolicyStep<Tally> {
+  const restart = event.kind === 'moved' || event.kind === 'rested' || decide(rule, tally) !== 'open';
+  const from = restart ? startTally() : tally;
+  const state =
+    event.kind === 'rep' && event.counts
+      ? counted(from, event.outcome === 'clean')
+      : event.kind === 'moved' || event.kind === 'rested'
+        ? from
+        : tally;
+  return { state, advice: [sequentialAdvice(rule, state, at)] };
+}
+
+function sequentialAdvice(rule: SequentialRule, tally: Tally, at: Standing): Advice {
+  const grounds = `${tally.clean} of ${tally.done} clean in this set`;
+  const percent = (p: number): number => Math.round(p * 100);
+  switch (decide(rule, tally)) {
+    case 'good':
+      if (at.rung >= at.top) return { kind: 'done', reason: `${grounds}: ${percent(rule.p1)} in 100 or better, on the top rung.` };
+      return {
+        kind: 'advance',
+        to: at.rung + 1,
+        reason: `${grounds}: rather ${percent(rule.p1)} in 100 or better. The test begins anew in each set.`,
+      };
+    case 'not yet':
+      if (at.rung === 0) return hold(`${grounds}: rather ${percent(rule.p0)} in 100 or worse, on the lowest rung. Make the start easier.`);
+      return {
+        kind: 'drop-back',
+        to: at.rung - 1,
+        reason: `${grounds}: rather ${percent(rule.p0)} in 100 or worse. The test begins anew in each set.`,
+      };
+    case 'open':
+      return hold(`${grounds}; that does not settle it yet.`);
+  }
+}

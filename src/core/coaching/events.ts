@@ -1,0 +1,82 @@
+import type { Day } from '@/core/shared';
+
+export type Outcome = 'clean' | 'flawed' | 'miss';
+
+/** When the answer came, where a protocol has a new cue, a gap and an old prompt. Null where none was kept. */
+export type Timing = 'before-word' | 'in-gap' | 'unprompted' | 'prompted' | 'reminded' | 'none';
+
+export const REFUSALS = ['too-far', 'did-not-mark', 'chewing', 'something-new', 'sore', 'unknown'] as const;
+export type Refusal = (typeof REFUSALS)[number];
+
+export const BODY_SIGNS = [
+  'yawning',
+  'lip-licking',
+  'avoiding',
+  'panting',
+  'circling',
+  'slowing',
+  'sticky',
+  'barking',
+  'distracted',
+  'tremor',
+  'stiffness',
+] as const;
+export type BodySign = (typeof BODY_SIGNS)[number];
+
+/** What a rep tells a policy. One that does not count (aided, another cause) is told too: it moves the set, not the run. */
+export type RepTold = {
+  readonly id: string;
+  readonly outcome: Outcome;
+  readonly counts: boolean;
+  readonly timing?: Timing | null;
+  /** Place on the element's ordered response scale, from 0. */
+  readonly grade?: number | null;
+};
+
+/** Everything that can happen to a policy. Undo and corrections name an earlier event; one that is not known changes nothing. */
+export type CoachEvent =
+  | ({ readonly kind: 'rep' } & RepTold)
+  | ({ readonly kind: 'correction' } & RepTold)
+  | { readonly kind: 'undo'; readonly id: string }
+  /** A change of rung: advice taken, or the person's own choice. */
+  | { readonly kind: 'moved'; readonly id: string; readonly rung: number }
+  | { readonly kind: 'rested' }
+  /** The one-tap answer to "why was it refused?". */
+  | { readonly kind: 'answered'; readonly id: string; readonly why: Refusal }
+  /** The silent wait of a probe has run out. */
+  | { readonly kind: 'time-out'; readonly id: string }
+  | { readonly kind: 'sign'; readonly id: string; readonly sign: BodySign }
+  /** "About six more, not logged": they move the policy, never the evidence. */
+  | { readonly kind: 'unlogged'; readonly id: string; readonly count: number };
+
+/** The events that policies themselves see; undo and correction are done for them by replay. */
+export type Happening = Exclude<CoachEvent, { kind: 'undo' | 'correction' }>;
+
+/** One quiet line with its grounds. Declining it needs nothing. */
+export type Advice =
+  | { readonly kind: 'advance' | 'drop-back'; readonly to: number; readonly reason: string }
+  | { readonly kind: 'hold' | 'rest' | 'done' | 'probe' | 'help' | 'filler' | 'end' | 'stop'; readonly reason: string }
+  /** One question, in one tap. */
+  | { readonly kind: 'ask'; readonly about: string; readonly reason: string }
+  /** Whether the next prompted answer is paid: by rule, or by a fair coin that was tossed for it. */
+  | { readonly kind: 'pay'; readonly paid: boolean; readonly reason: string };
+
+/** What is known when a session begins. All of it comes from the log and the clock, none of it from the policy. */
+export type CoachStart = {
+  readonly rung: number;
+  readonly top: number;
+  /** For coins. The same seed tosses the same. */
+  readonly seed: number;
+  /** The value of the first axis on each rung in base units, for policies that cut by a share; null where no axis is a length. */
+  readonly values: readonly number[] | null;
+  /** The day on which this rung was first worked, and today; null where it was not worked before. */
+  readonly rungSince: Day | null;
+  readonly today: Day | null;
+};
+
+/** Where the dog stands, in a running session. */
+export type Standing = CoachStart;
+
+export type PolicyStep<S> = { readonly state: S; readonly advice: readonly Advice[] };
+export const hold = (reason: string): Advice => ({ kind: 'hold', reason });
+export const plural = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;

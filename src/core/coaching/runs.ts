@@ -1,0 +1,57 @@
+import * as v from 'valibot';
+import { type Advice, type Happening, hold, type PolicyStep, plural, type RepTold, type Standing } from './events';
+
+const count = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(20));
+
+/** *n in a row*: `advanceAfter` counted clean reps in a row advance, `dropAfter` counted misses in a row drop back. */
+export const runRule = v.strictObject({ kind: v.literal('run'), advanceAfter: count, dropAfter: count });
+export type RunRule = v.InferOutput<typeof runRule>;
+
+/** One cue to a presentation; the silence between two is named. Advances and drops back as *n in a row*. */
+export const singleRule = v.strictObject({
+  kind: v.literal('single-presentation'),
+  advanceAfter: count,
+  dropAfter: count,
+  breath: v.pipe(v.number(), v.minValue(1), v.maxValue(60)),
+});
+export type SingleRule = v.InferOutput<typeof singleRule>;
+
+/** Clean and missed in a row on this rung, counted reps only. */
+export type Rows = { readonly clean: number; readonly missed: number };
+export const NO_ROWS: Rows = { clean: 0, missed: 0 };
+
+export function countRows(rows: Rows, rep: RepTold): Rows {
+  if (!rep.counts) return rows;
+  return { clean: rep.outcome === 'clean' ? rows.clean + 1 : 0, missed: rep.outcome === 'miss' ? rows.missed + 1 : 0 };
+}
+
+export const startRun = (): Rows => NO_ROWS;
+
+export function stepRun(rule: Pick<RunRule, 'advanceAfter' | 'dropAfter'>, rows: Rows, event: Happening, at: Standing): PolicyStep<Rows> {
+  const state = event.kind === 'rep' ? countRows(rows, event) : event.kind === 'moved' ? NO_ROWS : rows;
+  return { state, advice: [runAdvice(rule, state, at)] };
+}
+
+export function runAdvice(rule: Pick<RunRule, 'advanceAfter' | 'dropAfter'>, { clean, missed }: Rows, at: Pick<Standing, 'rung' | 'top'>): Advice {
+  const words = `your rule is ${rule.advanceAfter} in a row`;
+  if (clean >= rule.advanceAfter) {
+    if (at.rung >= at.top) return { kind: 'done', reason: `${clean} clean in a row on the top rung. End here, or prove it in a new place.` };
+    const late = clean >= 2 * rule.advanceAfter ? ' It was mastered long ago, and staying bores a good dog.' : '';
+    return { kind: 'advance', to: at.rung + 1, reason: `${clean} clean in a row here; ${words}.${late}` };
+  }
+  if (missed >= rule.dropAfter) {
+    const grounds = `${missed} ${missed === 1 ? 'miss' : 'misses in a row'} here; your rule drops back after ${rule.dropAfter}.`;
+    if (at.rung === 0) return hold(`${grounds} This is the lowest rung: make the start easier, or end on something sure.`);
+    return { kind: 'drop-back', to: at.rung - 1, reason: grounds };
+  }
+  if (missed > 0) return hold(`A miss. ${rule.dropAfter - missed} more in a row would drop back.`);
+  return hold(`${clean} clean in a row here; ${words}.`);
+}
+
+export function stepSingle(rule: SingleRule, rows: Rows, event: Happening, at: Standing): PolicyStep<Rows> {
+  const step = stepRun(rule, rows, event, at);
+  const silent = event.kind === 'rep' && event.outcome === 'miss';
+  if (!silent || step.advice.some((one) => one.kind !== 'hold')) return step;
+  const wait = `Withdraw, ${plural(rule.breath, 'second')} of nothing, then present again: one cue to a presentation, never two.`;
+  return { ...step, advice: [hold(wait)] };
+}

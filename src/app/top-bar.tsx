@@ -1,4 +1,4 @@
-import { Blocks, FolderOpen, Gauge, type LucideIcon, Moon, NotebookText, PawPrint, Sun, Timer } from 'lucide-react';
+import { Blocks, FolderOpen, Gauge, House, type LucideIcon, Moon, NotebookText, PawPrint, Sun, Timer } from 'lucide-react';
 import { Link, NavLink } from 'react-router';
 import { asId, type DogId } from '@/core/shared';
 import type { Dog, KennelName } from '@/data/repositories';
@@ -14,6 +14,7 @@ const ROOMS: readonly Room[] = [
   { to: 'breakdown', title: 'Breakdown', Icon: Blocks, needsDog: true },
   { to: 'field', title: 'Field', Icon: Timer, needsDog: true },
   { to: 'readiness', title: 'Readiness', Icon: Gauge, needsDog: true },
+  { to: 'kennel', title: 'Kennel', Icon: House, needsDog: true },
   { to: 'files', title: 'Files', Icon: FolderOpen, needsDog: false },
 ];
 

@@ -5,6 +5,7 @@ export { Chain, type ChainLink } from './chain';
 export { Dialog } from './dialog';
 export { FileButton } from './file-button';
 export { Histogram, type HistogramBin } from './histogram';
+export { ListField } from './list-field';
 export { type RepMark, RepMarkKey, RepMarks, repMark } from './rep-marks';
 export { Rod } from './rod';
 export { saveText } from './save-text';

@@ -1,14 +1,22 @@
 import type { RodData } from '@/core/evidence';
+import { RodHandles } from './rod-handles';
 
 const LEFT = -0.12;
 
+type Props = {
+  readonly data: RodData;
+  readonly compact?: boolean;
+  /** Where a mark was let go, on the rod's own scale (0 start, 1 demand). Without it the rod is only read. */
+  readonly onMove?: ((which: 'start' | 'demand', at: number) => void) | null;
+};
+
 /** The rod: a graduated pole for one criterion axis. Reads without colour; the sentence says the same to a screen reader. */
-export function Rod({ data, compact = false }: { readonly data: RodData; readonly compact?: boolean }) {
+export function Rod({ data, compact = false, onMove = null }: Props) {
   const right = Math.max(1.12, data.proofAt + 0.08);
   const place = (at: number): number => ((Math.min(right, Math.max(LEFT, at)) - LEFT) / (right - LEFT)) * 100;
   const marks = [...new Set([0, ...data.rungs, 1].filter((at) => at >= 0 && at <= 1))].sort((a, b) => a - b);
   return (
-    <figure className="min-w-0" aria-label={data.sentence}>
+    <figure className="relative min-w-0" aria-label={data.sentence}>
       <div aria-hidden="true">
         <div className="flex justify-between gap-2 text-sm leading-none">
           <span className="font-semibold">{data.title}</span>
@@ -33,6 +41,7 @@ export function Rod({ data, compact = false }: { readonly data: RodData; readonl
           </span>
         </div>
       </div>
+      {onMove && <RodHandles data={data} left={LEFT} right={right} onMove={onMove} />}
     </figure>
   );
 }

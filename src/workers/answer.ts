@@ -1,4 +1,5 @@
 import { type Assessed, assessElement } from '@/core/evidence';
+import { comparePolicies } from '@/core/learner';
 import { assessClass } from '@/core/readiness';
 import { ok, type Result } from '@/core/shared';
 import type { Answers, Task } from './protocol';
@@ -8,6 +9,8 @@ export function answer(task: Task, onProgress: (share: number) => void): Result<
   switch (task.kind) {
     case 'assess-elements':
       return assessAll(task.questions, task.today);
+    case 'compare-policies':
+      return comparePolicies(task.question, onProgress);
     case 'assess-class':
       return assessClass(task.input, task.assumptions, task.seed, task.size, onProgress);
   }

@@ -1,10 +1,12 @@
 import type { Assessed, Question } from '@/core/evidence';
+import type { PolicyOutcome, PolicyQuestion } from '@/core/learner';
 import type { Assumptions, ClassEvidence, Readiness, SimulationSize } from '@/core/readiness';
 import type { Day, Failure } from '@/core/shared';
 
 /** What a worker can be asked; one tagged union, so that a forgotten case is a type error on both sides. */
 export type Task =
   | { readonly kind: 'assess-elements'; readonly questions: readonly Question[]; readonly today: Day }
+  | { readonly kind: 'compare-policies'; readonly question: PolicyQuestion }
   | {
       readonly kind: 'assess-class';
       readonly input: ClassEvidence;
@@ -14,7 +16,7 @@ export type Task =
     };
 
 /** What each task gives back. */
-export type Answers = { 'assess-elements': readonly Assessed[]; 'assess-class': Readiness };
+export type Answers = { 'assess-elements': readonly Assessed[]; 'assess-class': Readiness; 'compare-policies': readonly PolicyOutcome[] };
 
 export type FromWorker<K extends Task['kind'] = Task['kind']> =
   | { readonly kind: 'progress'; readonly share: number }

@@ -10,6 +10,7 @@ export {
   countsFromSchema,
   demandOf,
   difficulties,
+  friendly,
   type HandRung,
   handRungSchema,
   LADDER_RULES,

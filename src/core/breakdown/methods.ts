@@ -142,7 +142,7 @@ export function asked(axis: MethodAxis): { readonly start: boolean; readonly dem
 }
 
 /** The ready methods, in the order of the trade's year: what a young dog begins with comes first. */
-export const METHODS: readonly Method[] = METHOD_FILES.map((file) => must(readMethod(file)));
+export const METHODS: readonly Method[] = /* @__PURE__ */ METHOD_FILES.map((file) => must(readMethod(file)));
 
 /** Methods whose words hold every word of the question; all of them for an empty one. */
 export function searchMethods(question: string, methods: readonly Method[] = METHODS): Method[] {

@@ -1,5 +1,5 @@
 export type { Breakdown, Dog, ElementRecord, Entry, Judgement, Kit, RepEntry, RuleBookRecord, Session, Tables, Trial } from '@/data/records';
-export { DEFAULT_POLICY } from '@/data/records';
+export { DEFAULT_POLICY, PLAIN_ELEMENT } from '@/data/records';
 export { cautionsOf } from './cautions';
 export { coachFacts } from './coach-facts';
 export { addDogWithElement, changeDog, type FirstElement, listDogs, trialsOf } from './dogs';
@@ -14,11 +14,13 @@ export {
   namedFaults,
   placesOf,
   putBack,
+  rungOf,
   workOf,
 } from './elements';
 export { repsOfDog } from './evidence';
 export { type CoachFacts, evidenceReps, judgementOf, replay, type StandingRep, standingReps, standingRung } from './fold';
 export { exportTables, type Kennel, type KennelName, openKennel, replaceTables } from './kennel';
+export { addKit, removeKit, restoreKit, useKit } from './kit';
 export {
   endSession,
   isRunning,
@@ -38,5 +40,16 @@ export { elementFromMethod, methodOf, rungAtShare } from './make-element';
 export { classEvidence, elementQuestions, type RepsByElement, type RungByElement } from './questions';
 export { listRuleBooks, putRuleBook, restoreRuleBook } from './rule-books';
 export { ensureSample, renewSample } from './sample';
+export {
+  assignSession,
+  changeBreakdown,
+  copyToDog,
+  type ExercisePlan,
+  type LinkPlan,
+  makeExercise,
+  mergeElements,
+  type Part,
+  splitElement,
+} from './shape';
 export { type DogState, useDog } from './use-dog';
 export { type KennelContext, useKennel, useKennelWithDog } from './use-kennel';

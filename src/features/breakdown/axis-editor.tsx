@@ -1,10 +1,17 @@
 import { useEffect, useState } from 'react';
-import type { Axis } from '@/core/breakdown';
+import { type Axis, parseValue, writeValue } from '@/core/breakdown';
 import type { RodData } from '@/core/evidence';
-import { Rod, TextField } from '@/ui';
-import { type AxisField, fieldText, withField } from './ladder-edit';
+import { Button, Rod, TextField } from '@/ui';
+import { type AxisField, fieldText, valueAt, withField } from './ladder-edit';
 
-type Props = { readonly axis: Axis; readonly rod: RodData | null; readonly onChange: (axis: Axis) => void };
+type Props = {
+  readonly axis: Axis;
+  readonly others: readonly Axis[];
+  readonly rod: RodData | null;
+  readonly onChange: (axis: Axis) => void;
+  readonly onRemove: (() => void) | null;
+  readonly onFind: (() => void) | null;
+};
 
 const FIELDS: readonly { readonly field: AxisField; readonly label: string }[] = [
   { field: 'start', label: 'Start' },
@@ -12,20 +19,140 @@ const FIELDS: readonly { readonly field: AxisField; readonly label: string }[] =
   { field: 'demand', label: 'Demand' },
 ];
 
-/** A rod with the three values that make it: start, step and demand. */
-export function AxisEditor({ axis, rod, onChange }: Props) {
+/** A rod with the three values that make it, and what else can be said of the axis under "more". */
+export function AxisEditor(props: Props) {
+  const { axis, rod, onChange, onFind } = props;
   return (
-    <fieldset className="grid grid-cols-1 gap-4 border-0 lg:grid-cols-[1fr_24rem] lg:items-end">
+    <fieldset className="border-0">
       <legend className="sr-only">{axis.title}</legend>
-      <div className="min-w-0">
-        {rod ? <Rod data={rod} /> : <p className="font-semibold">{axis.title}: no rod can be drawn until the values fit together.</p>}
+      <div className="grid grid-cols-1 gap-4 lg:grid-cols-[1fr_24rem] lg:items-end">
+        <div className="min-w-0">
+          {rod ? (
+            <Rod data={rod} onMove={axis.levels === null ? (which, at) => moveMark(axis, which, at, onChange) : null} />
+          ) : (
+            <p className="font-semibold">{axis.title}: no rod can be drawn until the values fit together.</p>
+          )}
+        </div>
+        <div className="grid grid-cols-3 gap-3">
+          {FIELDS.map(({ field, label }) => (
+            <AxisInput key={field} axis={axis} field={field} label={label} onChange={onChange} />
+          ))}
+        </div>
       </div>
-      <div className="grid grid-cols-3 gap-3">
-        {FIELDS.map(({ field, label }) => (
-          <AxisInput key={field} axis={axis} field={field} label={label} onChange={onChange} />
-        ))}
+      <div className="mt-1 flex flex-wrap items-start gap-x-4">
+        <More {...props} />
+        {onFind && (
+          <Button look="quiet" className="!px-1 text-base" onClick={onFind} aria-label={`Find the start, ${axis.title}`}>
+            Find the start
+          </Button>
+        )}
       </div>
     </fieldset>
+  );
+}
+
+/** A mark of the rod was moved to a place on its scale: the value there, in round figures of the person's unit. */
+function moveMark(axis: Axis, which: 'start' | 'demand', at: number, onChange: (axis: Axis) => void): void {
+  const value = valueAt(axis, at);
+  if (value !== null && value !== axis[which]) onChange({ ...axis, [which]: value });
+}
+
+function More({ axis, others, onChange, onRemove }: Props) {
+  const eased = (key: Axis['key']): boolean => axis.eases.includes(key);
+  return (
+    <details className="text-base">
+      <summary className="min-h-11 cursor-pointer py-2.5 underline decoration-rule underline-offset-4" aria-label={`More about ${axis.title}`}>
+        More
+      </summary>
+      <div className="grid gap-4 border-l-[6px] border-rule bg-paper p-3 sm:grid-cols-3">
+        <AxisInput axis={axis} field="limit" label="Largest step allowed" onChange={onChange} />
+        <MarginInput axis={axis} onChange={onChange} />
+        <SafetyInput axis={axis} onChange={onChange} />
+        {axis.levels !== null && <Anchors axis={axis} onChange={onChange} />}
+        {others.length > 0 && (
+          <fieldset className="sm:col-span-3">
+            <legend className="text-sm font-semibold">Eases when this one is raised (at most two)</legend>
+            {others.map((other) => (
+              <label key={other.key} className="mr-5 inline-flex min-h-11 items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="size-5 accent-(--ink)"
+                  checked={eased(other.key)}
+                  disabled={!eased(other.key) && axis.eases.length >= 2}
+                  onChange={() =>
+                    onChange({ ...axis, eases: eased(other.key) ? axis.eases.filter((key) => key !== other.key) : [...axis.eases, other.key] })
+                  }
+                />
+                {other.title}
+              </label>
+            ))}
+          </fieldset>
+        )}
+        {onRemove && (
+          <p className="sm:col-span-3">
+            <Button onClick={onRemove}>Take this criterion out</Button>
+          </p>
+        )}
+      </div>
+    </details>
+  );
+}
+
+/** What two people would agree on at each step of a list. */
+function Anchors({ axis, onChange }: { readonly axis: Axis; readonly onChange: (axis: Axis) => void }) {
+  return (
+    <fieldset className="grid gap-2 sm:col-span-3">
+      <legend className="text-sm font-semibold">How each step is told from the next</legend>
+      {(axis.levels ?? []).map((level, i) => (
+        <CommitField
+          key={level.name}
+          label={`${i + 1}. ${level.name}`}
+          kept={level.anchor}
+          onCommit={(anchor) => {
+            onChange({ ...axis, levels: (axis.levels ?? []).map((one, k) => (k === i ? { ...one, anchor: anchor.trim() } : one)) });
+            return null;
+          }}
+        />
+      ))}
+    </fieldset>
+  );
+}
+
+function MarginInput({ axis, onChange }: { readonly axis: Axis; readonly onChange: (axis: Axis) => void }) {
+  return (
+    <CommitField
+      label="Proof beyond the demand"
+      kept={`${Math.round(axis.margin * 100)} %`}
+      onCommit={(text) => {
+        const percent = Number(text.replace('%', '').replace(',', '.').trim());
+        if (!(percent >= 0 && percent <= 200) || text.trim() === '') return 'A share of the demand from 0 to 200 %.';
+        onChange({ ...axis, margin: percent / 100 });
+        return null;
+      }}
+    />
+  );
+}
+
+/** "40 cm, our vet": a value and who says it, or nothing. */
+function SafetyInput({ axis, onChange }: { readonly axis: Axis; readonly onChange: (axis: Axis) => void }) {
+  const kept = axis.safety ? `${writeValue(axis, axis.safety.value)}, ${axis.safety.source}` : '';
+  return (
+    <CommitField
+      label="Limit for this dog, and who says so"
+      kept={kept}
+      onCommit={(text) => {
+        if (text.trim() === '') onChange({ ...axis, safety: null });
+        else {
+          const comma = text.indexOf(',', text.search(/\d,\d/) >= 0 ? text.search(/\d,\d/) + 2 : 0);
+          const source = comma < 0 ? '' : text.slice(comma + 1).trim();
+          if (source === '') return 'Write the value, a comma, and who says so: 40 cm, our vet.';
+          const value = parseValue(axis, text.slice(0, comma).replace(/\u00a0/g, ' '));
+          if (!value.ok) return value.message;
+          onChange({ ...axis, safety: { value: value.value, source } });
+        }
+        return null;
+      }}
+    />
   );
 }
 
@@ -40,23 +167,35 @@ function AxisInput({
   readonly label: string;
   readonly onChange: (axis: Axis) => void;
 }) {
-  const kept = fieldText(axis, field);
+  return (
+    <CommitField
+      label={label}
+      ariaLabel={`${label}, ${axis.title}`}
+      kept={fieldText(axis, field)}
+      onCommit={(text) => {
+        const changed = withField(axis, field, text);
+        if (changed.ok) onChange(changed.value);
+        return changed.ok ? null : changed.message;
+      }}
+    />
+  );
+}
+
+type CommitProps = { readonly label: string; readonly ariaLabel?: string; readonly kept: string; readonly onCommit: (text: string) => string | null };
+
+/** A field that is taken when it is left or at Enter; Escape brings the old text back. What cannot be taken stays, with the reason under it. */
+function CommitField({ label, ariaLabel, kept, onCommit }: CommitProps) {
   const [text, setText] = useState(kept);
   const [problem, setProblem] = useState<string>();
   useEffect(() => setText(kept), [kept]);
-  const commit = (): void => {
-    const changed = text === kept ? null : withField(axis, field, text);
-    setProblem(changed && !changed.ok ? changed.message : undefined);
-    if (changed?.ok) onChange(changed.value);
-  };
   return (
     <TextField
       label={label}
-      aria-label={`${label}, ${axis.title}`}
+      aria-label={ariaLabel ?? label}
       value={text}
       problem={problem}
       onChange={(event) => setText(event.target.value)}
-      onBlur={commit}
+      onBlur={() => setProblem(text === kept ? undefined : (onCommit(text) ?? undefined))}
       onKeyDown={(event) => {
         if (event.key === 'Enter') event.currentTarget.blur();
         if (event.key === 'Escape') setText(kept);

@@ -1,7 +1,11 @@
+import { ArrowDown, ArrowUp } from 'lucide-react';
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { useDog, useKennelWithDog } from '@/data/repositories';
-import { buttonClass, Chain, Notice, newestOf, PageHead, Rod, Sheet } from '@/ui';
-import { type ElementView, type ExerciseView, exerciseViews, ownElements } from './breakdown-view';
+import { toast } from 'sonner';
+import { type Breakdown, changeBreakdown, type DogState, useDog, useKennel, useKennelWithDog } from '@/data/repositories';
+import { Button, buttonClass, Chain, Notice, newestOf, PageHead, Rod, Sheet } from '@/ui';
+import { type ElementView, type ExerciseView, exerciseViews, ownElements, retiredElements } from './breakdown-view';
+import { moved } from './exercise-draft';
 import { useAssessed } from './use-assessed';
 
 export function BreakdownRoom() {
@@ -16,13 +20,24 @@ export function BreakdownRoom() {
       <PageHead title={`What ${dog.name} is asked, piece by piece`}>
         Each link of the chain is an element: the longer, the more it can cost; the thinner, the weaker. Open one to see or change its ladder.
       </PageHead>
+      <p className="mb-5 flex flex-wrap gap-3">
+        <Link className={buttonClass('ink')} to="new">
+          Break an exercise down
+        </Link>
+        <Link className={buttonClass('plain')} to="methods">
+          Methods
+        </Link>
+        <Link className={buttonClass('plain')} to="prerequisites">
+          What needs what
+        </Link>
+      </p>
       {latest.state === 'failed' && <Notice tone="alert">{latest.failure.message}</Notice>}
       <div className="grid gap-7">
         {exerciseViews(state, assessed).map((exercise) => (
           <ExerciseSheet key={exercise.key} exercise={exercise} />
         ))}
         {own.length > 0 && (
-          <Sheet title="Own goals" aside="no rule book asks for these">
+          <Sheet title="Own goals" aside="pieces that stand in no exercise">
             <ul className="divide-y divide-hair">
               {own.map((element) => (
                 <ElementRow key={element.id} element={element} />
@@ -31,6 +46,7 @@ export function BreakdownRoom() {
           </Sheet>
         )}
       </div>
+      <Retired state={state} />
       <RodKey />
     </>
   );
@@ -38,25 +54,32 @@ export function BreakdownRoom() {
 
 function ExerciseSheet({ exercise }: { readonly exercise: ExerciseView }) {
   const links = exercise.links.map((link) => ({
-    key: link.part,
+    key: `${link.part}${link.id}`,
     title: link.title,
     weight: link.weight,
     strength: link.strength,
-    note: `up to ${link.stake} points${link.strength === null ? '' : `; ${Math.round(link.strength * 100)} in 100 clean`}`,
+    note: [link.stake === null ? '' : `up to ${link.stake} points`, link.strength === null ? '' : `${Math.round(link.strength * 100)} in 100 clean`]
+      .filter(Boolean)
+      .join('; '),
   }));
   return (
-    <Sheet title={exercise.title} aside={`${exercise.maximum} points`}>
+    <Sheet title={exercise.title} aside={exercise.aside}>
       <Chain label={`Chain of ${exercise.title}`} links={links} />
       <ul className="mt-3 divide-y divide-hair border-t border-rule">
         {exercise.links.map((link, i) => (
-          <ElementRow key={link.part} element={link} place={i + 1} />
+          <ElementRow
+            key={`${link.part}${link.id}`}
+            element={link}
+            place={i + 1}
+            tools={exercise.own && <OrderButtons exercise={exercise.own} at={i} title={link.title} />}
+          />
         ))}
       </ul>
     </Sheet>
   );
 }
 
-function ElementRow({ element, place }: { readonly element: ElementView; readonly place?: number }) {
+function ElementRow({ element, place, tools }: { readonly element: ElementView; readonly place?: number; readonly tools?: ReactNode }) {
   return (
     <li className="grid gap-x-8 gap-y-3 py-4 lg:grid-cols-[17rem_1fr]">
       <div>
@@ -66,6 +89,7 @@ function ElementRow({ element, place }: { readonly element: ElementView; readonl
         </h3>
         <p className="text-sm leading-snug">Rung {element.rungInWords}</p>
         <p className="text-sm leading-snug text-ink-soft">{element.chance ?? 'Weighing the reps …'}</p>
+        {element.waits.length > 0 && <p className="text-sm font-semibold leading-snug text-signal-ink">Waits: {element.waits.join('; ')}</p>}
         {element.problems > 0 && <p className="text-sm font-semibold text-signal-ink">{element.problems} to look at in the ladder</p>}
         <p className="mt-1.5 flex flex-wrap gap-2">
           <Link className={buttonClass('plain')} to={element.id} aria-label={`Ladder of ${element.title}`}>
@@ -74,6 +98,7 @@ function ElementRow({ element, place }: { readonly element: ElementView; readonl
           <Link className={buttonClass('quiet')} to={`../field/${element.id}`} relative="path" aria-label={`Train ${element.title}`}>
             Train
           </Link>
+          {tools}
         </p>
       </div>
       <div className="grid min-w-0 content-start gap-x-8 gap-y-4 md:grid-cols-2">
@@ -82,6 +107,48 @@ function ElementRow({ element, place }: { readonly element: ElementView; readonl
         ))}
       </div>
     </li>
+  );
+}
+
+/** An own exercise can be put in another order; a rule book's is the rule book's. */
+function OrderButtons({ exercise, at, title }: { readonly exercise: Breakdown; readonly at: number; readonly title: string }) {
+  const { kennel } = useKennel();
+  const move = (by: -1 | 1): void => {
+    void changeBreakdown(kennel, { ...exercise, links: moved(exercise.links, at, at + by) }).then((before) => {
+      if (before) toast('Order changed.', { action: { label: 'Undo', onClick: () => void changeBreakdown(kennel, before) } });
+    });
+  };
+  return (
+    <>
+      <Button look="quiet" className="!px-2" aria-label={`Move ${title} up`} disabled={at === 0} onClick={() => move(-1)}>
+        <ArrowUp aria-hidden="true" className="size-5" />
+      </Button>
+      <Button look="quiet" className="!px-2" aria-label={`Move ${title} down`} disabled={at === exercise.links.length - 1} onClick={() => move(1)}>
+        <ArrowDown aria-hidden="true" className="size-5" />
+      </Button>
+    </>
+  );
+}
+
+/** Elements that were split or joined, for their reps. */
+function Retired({ state }: { readonly state: DogState }) {
+  const retired = retiredElements(state);
+  if (retired.length === 0) return null;
+  return (
+    <Sheet title="Split or joined" aside="their reps are kept" className="mt-7">
+      <ul className="grid gap-2">
+        {retired.map((element) => (
+          <li key={element.id} className="flex flex-wrap items-center justify-between gap-3">
+            <span>
+              {element.title}: {state.reps.get(element.id)?.length ?? 0} reps, {element.assigned.length} sessions assigned
+            </span>
+            <Link className={buttonClass('plain')} to={`${element.id}/parts`}>
+              Say what they count for
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </Sheet>
   );
 }
 

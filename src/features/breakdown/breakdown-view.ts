@@ -1,8 +1,9 @@
-import { buildLadder, checkLadder, describeRung } from '@/core/breakdown';
+import { buildLadder, checkLadder, describeRung, type LadderPlan, openness } from '@/core/breakdown';
 import { type Assessed, type RodData, rodOf } from '@/core/evidence';
 import { cellTotal, elementStakes, prepareRules, writePoints } from '@/core/rulebooks';
 import type { ElementId, ElementKey } from '@/core/shared';
-import type { DogState, ElementRecord } from '@/data/repositories';
+import { activeElements, type Breakdown, type DogState, type ElementRecord } from '@/data/repositories';
+import { nodesOf } from './nodes';
 
 export type ElementView = {
   readonly id: ElementId;
@@ -13,13 +14,24 @@ export type ElementView = {
   /** Chance of a clean rep at the demand and its grounds, ready to read; null while it is being worked out. */
   readonly chance: string | null;
   readonly strength: number | null;
+  /** What it waits for, in words; empty where it can be worked on. */
+  readonly waits: readonly string[];
 };
-export type LinkView = ElementView & { readonly part: ElementKey; readonly weight: number; readonly stake: string };
-export type ExerciseView = { readonly key: string; readonly title: string; readonly maximum: string; readonly links: readonly LinkView[] };
+/** `stake` in points, null where no rule book prices it. */
+export type LinkView = ElementView & { readonly part: ElementKey; readonly weight: number; readonly stake: string | null };
+export type ExerciseView = {
+  readonly key: Breakdown['id'];
+  readonly title: string;
+  /** What stands beside the title: its points, or what it is for. */
+  readonly aside: string;
+  readonly own: Breakdown | null;
+  readonly links: readonly LinkView[];
+};
 
 /** Every exercise that is broken down for the dog, link by link. */
 export function exerciseViews(state: DogState, assessed: readonly Assessed[] | null): ExerciseView[] {
   return state.work.breakdowns.flatMap((breakdown) => {
+    if (breakdown.own) return [ownExercise(breakdown, breakdown.own, state, assessed)];
     const book = state.work.ruleBooks.find((record) => record.id === breakdown.ruleBookId)?.book;
     const exercise = book?.exercises.find((candidate) => candidate.id === breakdown.exercise);
     const rules = book ? prepareRules(book.rules, book.exercises) : null;
@@ -32,14 +44,35 @@ export function exerciseViews(state: DogState, assessed: readonly Assessed[] | n
       const stake = elementStakes(scored, link.part);
       return [{ ...elementView(element, state, assessed), part: link.part, weight: stake / maximum, stake: writePoints(rules, stake) }];
     });
-    return [{ key: breakdown.id, title: exercise.title, maximum: writePoints(rules, maximum), links }];
+    return [{ key: breakdown.id, title: exercise.title, aside: `${writePoints(rules, maximum)} points`, own: null, links }];
   });
 }
 
-/** The person's own elements, which no rule book asks for. */
+/** An exercise that no rule book prices: every link weighs the same. */
+function ownExercise(
+  breakdown: Breakdown,
+  own: { readonly title: string; readonly goal: string },
+  state: DogState,
+  assessed: readonly Assessed[] | null,
+): ExerciseView {
+  const links = breakdown.links.flatMap((link): LinkView[] => {
+    const element = state.work.elements.find((candidate) => candidate.id === link.element);
+    return element ? [{ ...elementView(element, state, assessed), part: link.part, weight: 0.5, stake: null }] : [];
+  });
+  return { key: breakdown.id, title: own.title, aside: own.goal || 'your own', own: breakdown, links };
+}
+
+/** Elements that were split or joined: kept for their reps. */
+export function retiredElements(state: DogState): ElementRecord[] {
+  return state.work.elements.filter((element) => element.retired !== null);
+}
+
+/** The person's own elements that stand in no exercise. */
 export function ownElements(state: DogState, assessed: readonly Assessed[] | null): ElementView[] {
   const linked = new Set(state.work.breakdowns.flatMap((breakdown) => breakdown.links.map((link) => link.element)));
-  return state.work.elements.filter((element) => !linked.has(element.id)).map((element) => elementView(element, state, assessed));
+  return activeElements(state.work)
+    .filter((element) => !linked.has(element.id))
+    .map((element) => elementView(element, state, assessed));
 }
 
 function elementView(element: ElementRecord, state: DogState, assessed: readonly Assessed[] | null): ElementView {
@@ -54,11 +87,12 @@ function elementView(element: ElementRecord, state: DogState, assessed: readonly
     problems: checkLadder(ladder).length,
     chance: found ? chanceInWords(found) : null,
     strength: found && found.summary.counted > 0 ? found.estimate.clean.mid : null,
+    waits: openness(element, nodesOf(state)).waits,
   };
 }
 
 /** One rod for each axis; a broken axis has none, and its ladder page says why. */
-export function rodsOf(element: Pick<ElementRecord, 'axes' | 'edits'>, rung: number, found: Assessed | null): RodData[] {
+export function rodsOf(element: LadderPlan, rung: number, found: Assessed | null): RodData[] {
   const ladder = buildLadder(element);
   return element.axes.flatMap((axis) => {
     const reach = found && found.summary.counted > 0 ? found.estimate.reach.find((candidate) => candidate.axis === axis.key) : undefined;

@@ -1,92 +1,196 @@
-import { useMemo } from 'react';
-import { Link, useParams } from 'react-router';
-import { toast } from 'sonner';
-import { type Axis, buildLadder, type CellEdit, checkLadder, describeRung, type Ladder } from '@/core/breakdown';
-import type { EvidenceRep } from '@/core/evidence';
-import { writeAmount } from '@/core/shared';
-import { changeElement, type DogState, type ElementRecord, useDog, useKennel } from '@/data/repositories';
-import { buttonClass, Notice, newestOf, PageHead, Sheet } from '@/ui';
+import { useState } from 'react';
+import { buildLadder, checkKit, checkLadder, LADDER_RULES, type LadderRule } from '@/core/breakdown';
+import { type AxisKey, asId } from '@/core/shared';
+import { type ElementRecord, useKit } from '@/data/repositories';
+import { Button, CautionNote, Notice, Sheet } from '@/ui';
+import { AddAxis } from './add-axis';
 import { AxisEditor } from './axis-editor';
-import { chanceInWords, rodsOf } from './breakdown-view';
-import { CellInput } from './cell-input';
-import { isEdited, withCell } from './ladder-edit';
-import { useAssessed } from './use-assessed';
+import { rodsOf } from './breakdown-view';
+import { ElementFrame, type Opened } from './element-frame';
+import { readCell, withCell } from './ladder-edit';
+import { RungTable } from './rung-table';
+import { Staircase } from './staircase';
+import { StartFinder } from './start-finder';
+import { useCautions } from './use-cautions';
+import { useElementChange } from './use-element-change';
 
-/** One element's ladder: its axes, its checks in words, and every rung. */
+/** One element's ladder: its criteria, the rule that lays the rungs, its checks in words, and every rung. */
 export function LadderPage() {
-  const { element: id } = useParams();
-  const state = useDog();
-  const element = state?.work.elements.find((candidate) => candidate.id === id);
-  if (!state) return <p className="text-lg">Reading the log …</p>;
-  if (!element) return <Notice tone="alert">There is no such element for this dog.</Notice>;
-  return <Opened element={element} state={state} />;
+  return <ElementFrame>{(opened) => <Page {...opened} />}</ElementFrame>;
 }
 
-function Opened({ element, state }: { readonly element: ElementRecord; readonly state: DogState }) {
-  const { kennel } = useKennel();
-  const latest = useAssessed(state);
-  const found = newestOf(latest)?.find((candidate) => candidate.id === element.id) ?? null;
-  const ladder = useMemo(() => buildLadder(element), [element]);
-  const rung = Math.min(state.rungs.get(element.id) ?? 0, ladder.rungs.length - 1);
-  const save = async (axes: readonly Axis[], edits: readonly CellEdit[], words: string): Promise<void> => {
-    const before = await changeElement(kennel, element.id, { axes: [...axes], edits: [...edits] });
-    if (before) toast(words, { action: { label: 'Undo', onClick: () => void changeElement(kennel, element.id, before) } });
-  };
-  const changeAxis = (axis: Axis): void => {
+function Page({ element, state, ladder, rung, found }: Opened) {
+  const change = useElementChange(element);
+  const cautions = useCautions(element, state);
+  const [finding, setFinding] = useState<AxisKey | null>(null);
+  const reps = state.reps.get(element.id) ?? [];
+  const rods = rodsOf(element, rung, found);
+  const rebuild = (axes: ElementRecord['axes'], words = 'Ladder built anew'): void => {
     const cleared = element.edits.length;
-    const words = cleared > 0 ? `Ladder built anew; ${cleared} hand-set ${cleared === 1 ? 'value' : 'values'} cleared.` : 'Ladder built anew.';
-    void save(
-      element.axes.map((one) => (one.key === axis.key ? axis : one)),
-      [],
-      words,
-    );
+    const lost = cleared > 0 ? `; ${cleared} hand-set ${cleared === 1 ? 'value' : 'values'} cleared` : '';
+    change({ axes, edits: [] }, `${words}${lost}.`);
   };
+  const setCell = (key: AxisKey, index: number, text: string): string | null => {
+    const axis = element.axes.find((one) => one.key === key);
+    if (!axis) return null;
+    if (element.ladderRule === 'by-hand') return setHandCell(element, change, axis, index, text);
+    const edits = withCell(element.edits, axis, index, text);
+    if (edits.ok) change({ edits: edits.value }, text.trim() === '' ? 'Back to the planned value.' : `Rung ${index + 1} set by hand.`);
+    return edits.ok ? null : edits.message;
+  };
+  const searched = element.axes.find((axis) => axis.key === finding);
   return (
-    <>
-      <PageHead title={element.title}>{found ? chanceInWords(found) : 'Weighing the reps …'}</PageHead>
-      <p className="mb-5 flex flex-wrap gap-3">
-        <Link className={buttonClass('plain')} to=".." relative="path">
-          Back to the chain
-        </Link>
-        <Link className={buttonClass('ink')} to={`../../field/${element.id}`} relative="path">
-          Train it
-        </Link>
-      </p>
-      <div className="grid grid-cols-1 gap-6">
-        <Sheet title="Criteria">
-          <div className="grid grid-cols-1 gap-6">
-            {element.axes.map((axis) => (
-              <AxisEditor
-                key={axis.key}
-                axis={axis}
-                onChange={changeAxis}
-                rod={rodsOf(element, rung, found).find((rod) => rod.title === axis.title) ?? null}
-              />
-            ))}
-          </div>
-        </Sheet>
-        <Checks ladder={ladder} />
-        <Sheet title="Rungs" aside="type in a cell to set it by hand; empty it to take that back">
-          <RungTable
-            element={element}
-            ladder={ladder}
-            rung={rung}
-            reps={state.reps.get(element.id) ?? []}
-            onCell={(axis, index, text) => {
-              const edits = withCell(element.edits, axis, index, text);
-              if (edits.ok)
-                void save(element.axes, edits.value, text.trim() === '' ? 'Back to the planned value.' : `Rung ${index + 1} set by hand.`);
-              return edits.ok ? null : edits.message;
-            }}
-          />
-        </Sheet>
-      </div>
-    </>
+    <div className="grid grid-cols-1 gap-6">
+      <Sheet title="Criteria" aside="what makes it harder">
+        <div className="grid grid-cols-1 gap-6">
+          {element.axes.map((axis) => (
+            <AxisEditor
+              key={axis.key}
+              axis={axis}
+              others={element.axes.filter((one) => one.key !== axis.key)}
+              rod={rods.find((rod) => rod.title === axis.title) ?? null}
+              onChange={(next) => rebuild(element.axes.map((one) => (one.key === axis.key ? next : one)))}
+              onRemove={
+                element.axes.length > 1
+                  ? () =>
+                      rebuild(
+                        element.axes.filter((one) => one.key !== axis.key),
+                        `${axis.title} taken out`,
+                      )
+                  : null
+              }
+              onFind={axis.levels === null ? () => setFinding(axis.key) : null}
+            />
+          ))}
+          <AddAxis axes={element.axes} onAdd={(axis) => rebuild([...element.axes, axis], `${axis.title} added`)} />
+        </div>
+      </Sheet>
+      <Checks element={element} />
+      <Sheet
+        title="Rungs"
+        aside={<RuleChoice element={element} onChoose={(rule) => change(withRule(element, rule, ladder.rungs), RULE_TOASTS[rule])} />}
+      >
+        <Staircase ladder={ladder} rung={rung} reps={reps} />
+        <p className="mb-4 mt-2 text-sm text-ink-soft">
+          The taller, the harder; solid: raised on this rung; dashed: eased by plan. Below, clean reps of those that count.
+        </p>
+        <RungTable element={element} ladder={ladder} rung={rung} reps={reps} onCell={setCell} />
+        {element.ladderRule === 'by-hand' && (
+          <p className="mt-3 flex gap-3">
+            <Button
+              onClick={() =>
+                change(
+                  {
+                    byHand: [
+                      ...element.byHand,
+                      { criteria: { ...(element.byHand.at(-1)?.criteria ?? ladder.rungs[0]?.criteria ?? startOf(element)) }, eases: [] },
+                    ],
+                  },
+                  'Rung added.',
+                )
+              }
+            >
+              Add a rung
+            </Button>
+            {element.byHand.length > 1 && (
+              <Button look="quiet" onClick={() => change({ byHand: element.byHand.slice(0, -1) }, 'Last rung taken out.')}>
+                Take the last one out
+              </Button>
+            )}
+          </p>
+        )}
+      </Sheet>
+      <Sheet title="Be careful" aside="general cautions; your vet, local law and the event’s own rules come first">
+        <div className="grid gap-2">
+          {cautions.map((caution) => (
+            <CautionNote key={caution.id} caution={caution} />
+          ))}
+        </div>
+      </Sheet>
+      {searched && (
+        <StartFinder
+          axis={searched}
+          onClose={() => setFinding(null)}
+          onFound={(start) =>
+            rebuild(
+              element.axes.map((one) => (one.key === searched.key ? { ...one, start } : one)),
+              'Start set',
+            )
+          }
+        />
+      )}
+    </div>
   );
 }
 
-function Checks({ ladder }: { readonly ladder: Ladder }) {
-  const problems = checkLadder(ladder);
+const startOf = (element: ElementRecord) => Object.fromEntries(element.axes.map((axis) => [axis.key, axis.start]));
+
+function setHandCell(
+  element: ElementRecord,
+  change: ReturnType<typeof useElementChange>,
+  axis: ElementRecord['axes'][number],
+  index: number,
+  text: string,
+): string | null {
+  const value = readCell(axis, text);
+  if (!value.ok) return value.message;
+  const byHand = element.byHand.map((rung, i) => (i === index ? { ...rung, criteria: { ...rung.criteria, [axis.key]: value.value } } : rung));
+  change({ byHand }, `Rung ${index + 1} set by hand.`);
+  return null;
+}
+
+/** By hand begins with the rungs that stood there, so that nothing has to be typed twice. */
+function withRule(element: ElementRecord, rule: LadderRule, rungs: Opened['ladder']['rungs']): Partial<ElementRecord> {
+  if (rule !== 'by-hand' || element.byHand.length > 0) return { ladderRule: rule, edits: [] };
+  return {
+    ladderRule: rule,
+    edits: [],
+    byHand: rungs.map((rung) => ({ criteria: { ...rung.criteria }, eases: rung.eases.map((key) => asId<AxisKey>(key)) })),
+  };
+}
+
+const RULE_TITLES: Readonly<Record<LadderRule, string>> = {
+  'one-axis': 'one criterion at a time',
+  'round-robin': 'the criteria in turn',
+  'by-hand': 'by hand',
+};
+const RULE_TOASTS: Readonly<Record<LadderRule, string>> = {
+  'one-axis': 'One criterion at a time.',
+  'round-robin': 'The criteria take a step in turn.',
+  'by-hand': 'The rungs are yours to set.',
+};
+
+function RuleChoice({ element, onChoose }: { readonly element: ElementRecord; readonly onChoose: (rule: LadderRule) => void }) {
+  return (
+    <label>
+      Laid{' '}
+      <select
+        aria-label="How the rungs are laid"
+        className="min-h-9 border-b-2 border-ink bg-paper px-1 text-base text-ink"
+        value={element.ladderRule}
+        onChange={(event) => onChoose(event.target.value as LadderRule)}
+      >
+        {LADDER_RULES.map((rule) => (
+          <option key={rule} value={rule}>
+            {RULE_TITLES[rule]}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+function Checks({ element }: { readonly element: ElementRecord }) {
+  const kit = useKit();
+  const problems = [
+    ...checkLadder(buildLadder(element)),
+    ...(kit === null
+      ? []
+      : checkKit(
+          element.kit,
+          kit.map((thing) => thing.title),
+        )),
+  ];
   return (
     <Sheet title="Checks" label="Checks of the ladder">
       <div aria-live="polite">
@@ -103,65 +207,5 @@ function Checks({ ladder }: { readonly ladder: Ladder }) {
         )}
       </div>
     </Sheet>
-  );
-}
-
-type TableProps = {
-  readonly element: ElementRecord;
-  readonly ladder: Ladder;
-  readonly rung: number;
-  readonly reps: readonly EvidenceRep[];
-  readonly onCell: (axis: Axis, rung: number, text: string) => string | null;
-};
-
-function RungTable({ element, ladder, rung: stands, reps, onCell }: TableProps) {
-  return (
-    // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
-    <section className="overflow-x-auto" aria-label="Rungs of the ladder" tabIndex={0}>
-      <table className="w-full min-w-[36rem] border-collapse text-base">
-        <thead>
-          <tr className="border-b-2 border-ink text-left">
-            <th className="py-2 pr-3">Rung</th>
-            {element.axes.map((axis) => (
-              <th key={axis.key} className="py-2 pr-3">
-                {axis.title}
-              </th>
-            ))}
-            <th className="py-2 pr-3">What changes</th>
-            <th className="py-2 text-right">Clean of counted reps</th>
-          </tr>
-        </thead>
-        <tbody>
-          {ladder.rungs.map((rung, index) => {
-            const here = reps.filter(
-              (rep) => rep.cause === 'dog' && !rep.aided && element.axes.every((axis) => rep.criteria[axis.key] === rung.criteria[axis.key]),
-            );
-            const clean = here.filter((rep) => rep.outcome === 'clean').length;
-            return (
-              // biome-ignore lint/suspicious/noArrayIndexKey: a rung is its place on the ladder
-              <tr key={index} className={`border-b border-hair ${index === stands ? 'bg-paper' : ''}`}>
-                <th scope="row" className="whitespace-nowrap py-1.5 pr-3 text-left font-semibold">
-                  {index + 1}
-                  {index === stands && <span className="ml-2 border border-ink bg-signal px-1 text-sm text-on-signal">here</span>}
-                </th>
-                {element.axes.map((axis) => (
-                  <td key={axis.key} className="py-1 pr-3">
-                    <CellInput
-                      label={`Rung ${index + 1}, ${axis.title}`}
-                      value={writeAmount(axis.quantity, rung.criteria[axis.key] ?? axis.start, axis.unit)}
-                      raised={rung.raises === axis.key}
-                      edited={isEdited(element.edits, index, axis.key)}
-                      onCommit={(text) => onCell(axis, index, text)}
-                    />
-                  </td>
-                ))}
-                <td className="py-1.5 pr-3 text-sm leading-snug text-ink-soft">{describeRung(ladder, index).replace(/^[^:]*: /, '')}</td>
-                <td className="py-1.5 text-right">{here.length === 0 ? 'none' : `${clean} of ${here.length}`}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
-    </section>
   );
 }

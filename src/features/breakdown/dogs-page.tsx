@@ -1,0 +1,129 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { type Axis, buildLadder, type Criteria, describeRung, parseValue, writeValue } from '@/core/breakdown';
+import { NO_BREAK } from '@/core/shared';
+import { copyToDog, type Dog, type ElementRecord, listDogs, putBack, rungOf, useKennelWithDog } from '@/data/repositories';
+import { Button, Notice, Sheet, TextField } from '@/ui';
+import { ElementFrame, type Opened } from './element-frame';
+
+/** The same element with other dogs: who stands where, and copying the ladder to one that has none. */
+export function DogsPage() {
+  return <ElementFrame>{(opened) => <Page {...opened} />}</ElementFrame>;
+}
+
+type Twin = { readonly dog: Dog; readonly element: ElementRecord | null; readonly rung: number };
+
+function Page({ element, rung }: Opened) {
+  const { kennel, dog } = useKennelWithDog();
+  const twins = useLiveQuery(async (): Promise<Twin[]> => {
+    const others = (await listDogs(kennel)).filter((one) => one.id !== dog.id);
+    return Promise.all(
+      others.map(async (other) => {
+        const elements = await kennel.database.elements.where('dogId').equals(other.id).toArray();
+        const twin = elements.find((one) => one.retired === null && isTwin(one, element)) ?? null;
+        return { dog: other, element: twin, rung: twin ? await rungOf(kennel, twin.id) : 0 };
+      }),
+    );
+  }, [kennel, dog.id, element]);
+  if (!twins) return <p className="text-lg">Reading the log …</p>;
+  if (twins.length === 0) return <Notice>There is no other dog in this kennel yet. Add one from Today.</Notice>;
+  const trained = [{ dog, element, rung }, ...twins.filter((twin) => twin.element !== null)];
+  return (
+    <div className="grid gap-6">
+      <Sheet title="On one ladder" aside="by difficulty: 0 at each dog’s own start, 100 at the demand">
+        <ul className="grid gap-4">
+          {trained.map((twin) => twin.element && <Standing key={twin.dog.id} dog={twin.dog} element={twin.element} rung={twin.rung} />)}
+        </ul>
+        {trained.length === 1 && <p className="mt-3 leading-snug">No other dog trains it yet.</p>}
+      </Sheet>
+      {twins
+        .filter((twin) => twin.element === null)
+        .map((twin) => (
+          <CopyForm key={twin.dog.id} dog={twin.dog} element={element} />
+        ))}
+    </div>
+  );
+}
+
+/** The same piece of the same method, or the same name. */
+function isTwin(one: ElementRecord, other: ElementRecord): boolean {
+  if (one.method && other.method) return one.method.id === other.method.id && one.method.element === other.method.element;
+  return one.title.toLowerCase() === other.title.toLowerCase();
+}
+
+function Standing({ dog, element, rung }: { readonly dog: Dog; readonly element: ElementRecord; readonly rung: number }) {
+  const ladder = buildLadder(element);
+  const top = ladder.rungs.length - 1;
+  const at = top === 0 ? 1 : Math.min(rung, top) / top;
+  return (
+    <li className="grid gap-x-6 gap-y-1 sm:grid-cols-[10rem_1fr] sm:items-center">
+      <span className="text-lg font-semibold">{dog.name}</span>
+      <div>
+        <div aria-hidden="true" className="relative h-5 border-2 border-ink bg-sheet">
+          <div className="h-full bg-ink" style={{ width: `${at * 100}%` }} />
+        </div>
+        <p className="text-sm leading-snug">
+          Rung {describeRung(ladder, Math.min(rung, top))}. From{' '}
+          {element.axes.map((axis) => `${writeValue(axis, axis.start)} to ${writeValue(axis, axis.demand)}`).join(' and ')}.
+        </p>
+      </div>
+    </li>
+  );
+}
+
+function CopyForm({ dog, element }: { readonly dog: Dog; readonly element: ElementRecord }) {
+  const { kennel } = useKennelWithDog();
+  const [starts, setStarts] = useState<Readonly<Record<string, string>>>(() =>
+    Object.fromEntries(element.axes.map((axis) => [axis.key, writeValue(axis, axis.start).replaceAll(NO_BREAK, ' ')])),
+  );
+  const [problem, setProblem] = useState<string>();
+  const copy = async (): Promise<void> => {
+    const read = readStarts(element.axes, starts);
+    const made = typeof read === 'string' ? null : await copyToDog(kennel, element, dog.id, read);
+    setProblem(typeof read === 'string' ? read : made && !made.ok ? made.message : undefined);
+    if (!made?.ok) return;
+    const undo = { elements: [], breakdowns: [], made: { elements: [made.value.id], breakdowns: [] } };
+    toast(`${dog.name} has this ladder now.`, { action: { label: 'Undo', onClick: () => void putBack(kennel, undo) } });
+  };
+  return (
+    <Sheet title={`Copy it to ${dog.name}`}>
+      <p className="mb-3 leading-snug">
+        The demand, the steps and the rule go along; the start is {dog.name}’s own. History and prerequisites stay here.
+      </p>
+      <div className="grid max-w-2xl gap-3 sm:grid-cols-2">
+        {element.axes.map((axis) => (
+          <TextField
+            key={axis.key}
+            label={`Start for ${dog.name}: ${axis.title.toLowerCase()}`}
+            value={starts[axis.key] ?? ''}
+            onChange={(event) => setStarts({ ...starts, [axis.key]: event.target.value })}
+          />
+        ))}
+      </div>
+      {problem && (
+        <div className="mt-3">
+          <Notice tone="alert" role="alert">
+            {problem} Nothing is copied.
+          </Notice>
+        </div>
+      )}
+      <p className="mt-3">
+        <Button look="ink" onClick={() => void copy()}>
+          Copy to {dog.name}
+        </Button>
+      </p>
+    </Sheet>
+  );
+}
+
+/** Starts in base units, or the words of the first that does not read. */
+function readStarts(axes: readonly Axis[], texts: Readonly<Record<string, string>>): Criteria | string {
+  const starts: Record<string, number> = {};
+  for (const axis of axes) {
+    const value = parseValue(axis.harder === 'both' ? { ...axis, harder: 'more' } : axis, texts[axis.key] ?? '');
+    if (!value.ok) return value.message;
+    starts[axis.key] = value.value;
+  }
+  return starts as Criteria;
+}

@@ -1,0 +1,159 @@
+import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import type { ElementRecord } from '@/data/repositories';
+import { Button, TextField } from '@/ui';
+import { AXIS_KINDS } from './axis-kinds';
+import { type AxisDraft, axisDraft, type LinkDraft, type Problems } from './exercise-draft';
+
+type Props = {
+  readonly link: LinkDraft;
+  readonly place: number;
+  readonly last: boolean;
+  readonly problems: Problems;
+  readonly elements: readonly ElementRecord[];
+  readonly onChange: (link: LinkDraft) => void;
+  readonly onMove: (by: -1 | 1) => void;
+  /** Null where the rule book asks for this link. */
+  readonly onRemove: (() => void) | null;
+};
+
+/** One link of an exercise in the making: what trains it, and the three values of each of its criteria. */
+export function LinkFields({ link, place, last, problems, elements, onChange, onMove, onRemove }: Props) {
+  const name = link.title || `link ${place + 1}`;
+  return (
+    <fieldset className="border-2 border-ink bg-sheet px-4 py-3">
+      <legend className="float-left text-lg font-bold">
+        <span className="text-ink-soft">{place + 1}. </span>
+        {link.title || 'A new element'}
+      </legend>
+      <div className="float-right flex gap-1">
+        <IconButton label={`Move ${name} up`} disabled={place === 0} onClick={() => onMove(-1)} Icon={ArrowUp} />
+        <IconButton label={`Move ${name} down`} disabled={last} onClick={() => onMove(1)} Icon={ArrowDown} />
+        {onRemove && <IconButton label={`Take ${name} out`} onClick={onRemove} Icon={X} />}
+      </div>
+      <div className="clear-both grid gap-4 pt-2 lg:grid-cols-[18rem_1fr]">
+        <div className="grid content-start gap-3">
+          {link.existing === null && (
+            <TextField
+              label="Name"
+              value={link.title}
+              problem={problems[`${link.id}.title`]}
+              onChange={(event) => onChange({ ...link, title: event.target.value })}
+            />
+          )}
+          {elements.length > 0 && (
+            <label className="block text-sm font-semibold">
+              Trained by
+              <select
+                className="mt-1 block min-h-11 w-full border-b-2 border-ink bg-paper px-2 text-base font-normal"
+                value={link.existing ?? ''}
+                onChange={(event) => {
+                  const chosen = elements.find((element) => element.id === event.target.value);
+                  onChange({ ...link, existing: chosen?.id ?? null, title: chosen?.title ?? link.title });
+                }}
+              >
+                <option value="">a new element</option>
+                {elements.map((element) => (
+                  <option key={element.id} value={element.id}>
+                    {element.title} (shared)
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
+          {link.from && <p className="text-sm leading-snug text-ink-soft">{link.from.element.teaches}</p>}
+        </div>
+        {link.existing === null ? (
+          <div className="grid min-w-0 content-start gap-4">
+            {link.axes.map((axis, i) => (
+              <AxisFields
+                key={axis.spec.axis.key}
+                axis={axis}
+                prefix={`${link.id}.${axis.spec.axis.key}`}
+                problems={problems}
+                byHand={link.from === null && link.part === null}
+                onChange={(next) => onChange({ ...link, axes: link.axes.map((one, k) => (k === i ? next : one)) })}
+              />
+            ))}
+          </div>
+        ) : (
+          <p className="self-center leading-snug">
+            One element serves both exercises: its ladder and its reps are shared, and each exercise keeps its own demand.
+          </p>
+        )}
+      </div>
+    </fieldset>
+  );
+}
+
+type IconProps = { readonly label: string; readonly disabled?: boolean; readonly onClick: () => void; readonly Icon: typeof X };
+
+function IconButton({ label, disabled, onClick, Icon }: IconProps) {
+  return (
+    <Button look="quiet" className="!px-2.5" aria-label={label} disabled={disabled} onClick={onClick}>
+      <Icon aria-hidden="true" className="size-5" />
+    </Button>
+  );
+}
+
+type AxisProps = {
+  readonly axis: AxisDraft;
+  readonly prefix: string;
+  readonly problems: Problems;
+  readonly byHand: boolean;
+  readonly onChange: (axis: AxisDraft) => void;
+};
+
+const FIELDS = [
+  { field: 'start', label: 'Start' },
+  { field: 'step', label: 'Step' },
+  { field: 'demand', label: 'Demand' },
+] as const;
+
+function AxisFields({ axis, prefix, problems, byHand, onChange }: AxisProps) {
+  const { title, levels, key } = axis.spec.axis;
+  return (
+    <div>
+      {byHand ? (
+        <label className="text-sm font-semibold">
+          Criterion
+          <select
+            className="ml-2 min-h-11 border-b-2 border-ink bg-paper px-2 text-base font-normal"
+            value={AXIS_KINDS.find((kind) => kind.title === title)?.id}
+            onChange={(event) => {
+              const kind = AXIS_KINDS.find((one) => one.id === event.target.value);
+              if (kind) onChange(axisDraft(kind.make(key)));
+            }}
+          >
+            {AXIS_KINDS.map((kind) => (
+              <option key={kind.id} value={kind.id}>
+                {kind.title}
+              </option>
+            ))}
+          </select>
+        </label>
+      ) : (
+        <p className="font-semibold">{title}</p>
+      )}
+      {levels !== null ? (
+        <p className="leading-snug">
+          {levels.map((level) => level.name).join(' → ')}
+          {axis.spec.axis.role === 'help' && <span className="text-ink-soft"> (help that is taken away)</span>}
+        </p>
+      ) : (
+        <div className="grid grid-cols-3 gap-3">
+          {FIELDS.map(({ field, label }) => (
+            <TextField
+              key={field}
+              label={label}
+              aria-label={`${label}, ${title}`}
+              value={axis[field]}
+              placeholder={field === 'start' ? axis.spec.askStart : field === 'demand' ? axis.spec.askDemand : ''}
+              problem={problems[`${prefix}.${field}`]}
+              onChange={(event) => onChange({ ...axis, [field]: event.target.value })}
+            />
+          ))}
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,142 @@
+import { Link, useParams } from 'react-router';
+import { METHODS, type Method, type MethodAxis, type MethodElement, SCHOOLS, writeValue } from '@/core/breakdown';
+import { RULE_WORDS, type RuleKind } from '@/core/coaching';
+import { cautionsFor } from '@/core/planning';
+import { useKennelWithDog } from '@/data/repositories';
+import { buttonClass, CautionNote, Notice, PageHead, Sheet } from '@/ui';
+import { stepText } from './ladder-edit';
+
+/** How to teach a practice: its elements in order, what is measured, what goes wrong, where schools differ. */
+export function MethodPage() {
+  const { method: id } = useParams();
+  const { dog, today } = useKennelWithDog();
+  const method = METHODS.find((candidate) => candidate.id === id);
+  if (!method) return <Notice tone="alert">There is no such method.</Notice>;
+  const work = [...new Set(method.elements.flatMap((element) => element.work))];
+  const axes = method.elements.flatMap((element) => element.axes.map(({ axis }) => axis));
+  const cautions = cautionsFor({ dog, today, work, axes, jumpsToday: null, lastStrengthDay: null, surface: null, temperature: null });
+  return (
+    <>
+      <PageHead title={method.title}>{method.teaches}</PageHead>
+      <p className="mb-5 flex flex-wrap gap-3">
+        <Link className={buttonClass('signal')} to={`../../new?from=method:${method.id}`} relative="path">
+          Break it down for {dog.name}
+        </Link>
+        <Link className={buttonClass('plain')} to=".." relative="path">
+          All methods
+        </Link>
+      </p>
+      <div className="grid gap-6 lg:grid-cols-[3fr_2fr]">
+        <Sheet title="The pieces, in order">
+          <ol className="grid gap-5">
+            {method.elements.map((element, i) => (
+              <Piece key={element.key} element={element} place={i + 1} method={method} />
+            ))}
+          </ol>
+        </Sheet>
+        <div className="grid content-start gap-6">
+          <Sheet title="Keep in mind">
+            <ul className="grid gap-2">
+              {method.advice.map((line) => (
+                <li key={line} className="leading-snug">
+                  {line}
+                </li>
+              ))}
+            </ul>
+            {method.kit.length > 0 && (
+              <p className="mt-3 leading-snug">
+                <span className="font-semibold">Bring </span>
+                {method.kit.join(', ')}
+              </p>
+            )}
+          </Sheet>
+          <Sheet title="When it goes wrong">
+            <dl className="grid gap-2">
+              {method.trouble.map((one) => (
+                <div key={one.seen}>
+                  <dt className="font-semibold leading-snug">{one.seen}</dt>
+                  <dd className="leading-snug">{one.remedy}</dd>
+                </div>
+              ))}
+            </dl>
+          </Sheet>
+          <Sheet title="Be careful" aside="general cautions">
+            <div className="grid gap-2">
+              {cautions.map((caution) => (
+                <CautionNote key={caution.id} caution={caution} />
+              ))}
+            </div>
+          </Sheet>
+          <Schools method={method} />
+        </div>
+      </div>
+    </>
+  );
+}
+
+function Piece({ element, place, method }: { readonly element: MethodElement; readonly place: number; readonly method: Method }) {
+  const needs = element.needs.map((need) => {
+    const title = method.elements.find((one) => one.key === need.element)?.title.toLowerCase() ?? need.element;
+    return need.share >= 1 ? `“${title}” is finished` : `“${title}” is ${Math.round(need.share * 100)} % of the way`;
+  });
+  const dogs = element.faults.filter((fault) => fault.by === 'dog').map((fault) => fault.label.toLowerCase());
+  const yours = element.faults.filter((fault) => fault.by === 'handler').map((fault) => fault.label.toLowerCase());
+  return (
+    <li>
+      <h3 className="text-lg font-bold leading-snug">
+        <span className="text-ink-soft">{place}. </span>
+        {element.title}
+      </h3>
+      <p className="leading-snug">{element.teaches}</p>
+      {needs.length > 0 && <p className="mt-1 text-sm leading-snug">Not before {needs.join(' and ')}.</p>}
+      <ul className="mt-2 grid gap-1">
+        {element.axes.map((axis) => (
+          <li key={axis.axis.key} className="border-l-[6px] border-rule bg-paper px-3 py-1.5 leading-snug">
+            <span className="font-semibold">{axis.axis.title}: </span>
+            {axisWords(axis)}
+          </li>
+        ))}
+      </ul>
+      {element.legs.length > 0 && <p className="mt-1 text-sm leading-snug">One run by the clock, with legs: {element.legs.join(', ')}.</p>}
+      <p className="mt-1 text-sm leading-snug text-ink-soft">
+        {dogs.length > 0 && `Watch for: ${dogs.join(', ')}. `}
+        {yours.length > 0 && `Yours, not the dog’s: ${yours.join(', ')}. `}
+        Rule: {RULE_WORDS[(element.policy?.kind ?? 'run') as RuleKind].title.toLowerCase()}.
+      </p>
+    </li>
+  );
+}
+
+/** What the axis asks, and what the person is asked for. */
+function axisWords({ axis, start, demand, step }: MethodAxis): string {
+  if (axis.levels !== null) {
+    const names = axis.levels.map((level) => (level.anchor === '' ? level.name : `${level.name} (${level.anchor})`)).join(' → ');
+    return axis.role === 'help' ? `${names}. Help that fades.` : names;
+  }
+  const direction = axis.harder === 'less' ? 'less is harder' : axis.harder === 'both' ? 'harder to both sides' : 'more is harder';
+  const value = (base: number | null, open: string): string => (base === null ? open : writeValue(axis, base));
+  const steps = step === null ? 'you say the step' : `steps of ${stepText(axis, step)}`;
+  return `${value(start, 'your start')} → ${value(demand, 'your goal')}, ${steps}; ${direction}.`;
+}
+
+function Schools({ method }: { readonly method: Method }) {
+  if (method.schools.length === 0) return null;
+  return (
+    <Sheet title="Where schools differ" aside="both are supported">
+      <div className="grid gap-4">
+        {method.schools.map((key) => (
+          <div key={key}>
+            <h3 className="font-semibold leading-snug">{SCHOOLS[key].question}</h3>
+            <ul className="mt-1 grid gap-1">
+              {SCHOOLS[key].sides.map((side) => (
+                <li key={side.title} className="leading-snug">
+                  <span className="font-semibold">{side.title}.</span> {side.gains} <span className="text-ink-soft">But: {side.risks}</span>
+                </li>
+              ))}
+            </ul>
+          </div>
+        ))}
+      </div>
+    </Sheet>
+  );
+}

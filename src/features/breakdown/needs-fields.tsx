@@ -1,0 +1,91 @@
+import { useState } from 'react';
+import { buildLadder, findCircle } from '@/core/breakdown';
+import { activeElements, type DogState, type ElementRecord } from '@/data/repositories';
+import { Button, Notice } from '@/ui';
+import { nodesOf } from './nodes';
+import { useElementChange } from './use-element-change';
+
+/** "Not before that one is at rung 4": added and taken away, and refused where it would make a circle. */
+export function NeedsFields({ element, state }: { readonly element: ElementRecord; readonly state: DogState }) {
+  const change = useElementChange(element);
+  const others = activeElements(state.work).filter((one) => one.id !== element.id);
+  const free = others.filter((one) => !element.needs.some((need) => need.element === one.id));
+  const [chosen, setChosen] = useState('');
+  const [rung, setRung] = useState(1);
+  const [problem, setProblem] = useState<string>();
+  const target = free.find((one) => one.id === chosen) ?? free[0];
+  const rungs = target ? buildLadder(target).rungs.length : 1;
+  const add = (): void => {
+    if (!target) return;
+    const needs = [...element.needs, { element: target.id, rung: Math.min(rung, rungs - 1) }];
+    const circle = findCircle(nodesOf(state).map((node) => (node.id === element.id ? { ...node, needs } : node)));
+    const titles = circle?.map((id) => `“${state.work.elements.find((one) => one.id === id)?.title ?? id}”`);
+    setProblem(titles ? `That would go round in a circle: ${titles.join(' waits for ')}. Nothing is changed.` : undefined);
+    if (!circle) change({ needs }, 'It waits for that now.');
+  };
+  return (
+    <>
+      <ul className="my-2 grid gap-1">
+        {element.needs.map((need) => {
+          const title = state.work.elements.find((one) => one.id === need.element)?.title ?? 'an element that is gone';
+          return (
+            <li key={need.element} className="flex items-center justify-between gap-3 leading-snug">
+              <span>
+                not before “{title}” is at rung {need.rung + 1}
+              </span>
+              <Button
+                look="quiet"
+                aria-label={`No longer wait for ${title}`}
+                onClick={() => change({ needs: element.needs.filter((one) => one.element !== need.element) }, 'It no longer waits for that.')}
+              >
+                Take away
+              </Button>
+            </li>
+          );
+        })}
+        {element.needs.length === 0 && <li className="leading-snug">Nothing: it can be begun at any time.</li>}
+      </ul>
+      {target && (
+        <div className="flex flex-wrap items-end gap-3">
+          <label className="min-w-40 flex-1 text-sm font-semibold">
+            Not before
+            <select
+              className="mt-1 block min-h-11 w-full border-b-2 border-ink bg-paper px-2 text-base font-normal"
+              value={target.id}
+              onChange={(event) => setChosen(event.target.value)}
+            >
+              {free.map((one) => (
+                <option key={one.id} value={one.id}>
+                  {one.title}
+                </option>
+              ))}
+            </select>
+          </label>
+          <label className="text-sm font-semibold">
+            is at rung
+            <select
+              className="mt-1 block min-h-11 border-b-2 border-ink bg-paper px-2 text-base font-normal"
+              value={Math.min(rung, rungs - 1)}
+              onChange={(event) => setRung(Number(event.target.value))}
+            >
+              {Array.from({ length: rungs }, (_, i) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: a rung is its place on the ladder
+                <option key={i} value={i}>
+                  {i + 1}
+                </option>
+              ))}
+            </select>
+          </label>
+          <Button onClick={add}>Wait for it</Button>
+        </div>
+      )}
+      {problem && (
+        <div className="mt-2">
+          <Notice tone="alert" role="alert">
+            {problem}
+          </Notice>
+        </div>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,130 @@
+import { useMemo, useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { toast } from 'sonner';
+import { METHODS } from '@/core/breakdown';
+import { type AxisKey, asId, type Result } from '@/core/shared';
+import { activeElements, type Before, type DogState, type ExercisePlan, makeExercise, putBack, useDog, useKennelWithDog } from '@/data/repositories';
+import { Button, Notice, PageHead, TextField } from '@/ui';
+import { AXIS_KINDS } from './axis-kinds';
+import { freshKey, type LinkDraft, linkByHand, moved, type Problems, readLinks } from './exercise-draft';
+import { type Source, type SourceGroup, sourceGroups, startingLinks } from './exercise-sources';
+import { LinkFields } from './link-fields';
+
+/** Breaking an exercise into elements: from a rule book, from a method, like another exercise, or by hand. */
+export function NewExercisePage() {
+  const state = useDog();
+  if (!state) return <p className="text-lg">Reading the log …</p>;
+  return <Opened state={state} />;
+}
+
+function Opened({ state }: { readonly state: DogState }) {
+  const { kennel, dog } = useKennelWithDog();
+  const navigate = useNavigate();
+  const [params] = useSearchParams();
+  const groups = useMemo(() => sourceGroups(state.work, METHODS), [state]);
+  const all = groups.flatMap((group) => group.sources);
+  const [source, setSource] = useState<Source>(() => all.find((one) => one.id === params.get('from')) ?? BY_HAND);
+  const [links, setLinks] = useState<readonly LinkDraft[]>(() => startingLinks(source, state.work));
+  const [title, setTitle] = useState(source.title);
+  const [goal, setGoal] = useState('');
+  const [problems, setProblems] = useState<Problems>({});
+  const choose = (next: Source): void => {
+    setSource(next);
+    setTitle(next.title);
+    setLinks(startingLinks(next, state.work));
+    setProblems({});
+  };
+  const own = source.kind !== 'rule-book';
+  const save = async (): Promise<void> => {
+    const read = readLinks(links, dog.id);
+    const wrong = own && title.trim() === '' ? { ...read.problems, title: 'Give the exercise a name.' } : read.problems;
+    setProblems(wrong);
+    if (Object.keys(wrong).length > 0) return;
+    const from: ExercisePlan['source'] =
+      source.kind === 'rule-book' ? { ruleBookId: source.book.id, exercise: source.exercise.id } : { title: title.trim(), goal: goal.trim() };
+    const made: Result<Before> = await makeExercise(kennel, { dogId: dog.id, source: from, links: read.plans });
+    if (!made.ok) return setProblems({ whole: made.message });
+    toast('Broken down.', { action: { label: 'Undo', onClick: () => void putBack(kennel, made.value) } });
+    await navigate('..', { relative: 'path' });
+  };
+  const count = Object.keys(problems).length;
+  return (
+    <>
+      <PageHead title="Break an exercise down">
+        Into pieces that can be trained alone, each with what makes it harder: where {dog.name} can start, how big a step is, and what is demanded.
+      </PageHead>
+      <div className="grid gap-5">
+        <SourceChoice groups={groups} chosen={source} onChoose={choose} />
+        {own && (
+          <div className="grid gap-4 sm:grid-cols-2">
+            <TextField label="Name of the exercise" value={title} problem={problems.title} onChange={(event) => setTitle(event.target.value)} />
+            <TextField label="What it is for (if you like)" value={goal} onChange={(event) => setGoal(event.target.value)} />
+          </div>
+        )}
+        {links.map((link, i) => (
+          <LinkFields
+            key={link.id}
+            link={link}
+            place={i}
+            last={i === links.length - 1}
+            problems={problems}
+            elements={activeElements(state.work)}
+            onChange={(next) => setLinks(links.map((one) => (one.id === link.id ? next : one)))}
+            onMove={(by) => setLinks(moved(links, i, i + by))}
+            onRemove={own && links.length > 1 ? () => setLinks(links.filter((one) => one.id !== link.id)) : null}
+          />
+        ))}
+        {own && (
+          <p>
+            <Button onClick={() => setLinks([...links, linkByHand(freshKey(), firstKind())])}>Add a link</Button>
+          </p>
+        )}
+        {count > 0 && (
+          <Notice tone="alert" role="alert">
+            {problems.whole ?? `${count === 1 ? 'One field wants' : `${count} fields want`} another look. Nothing is saved yet, and nothing is lost.`}
+          </Notice>
+        )}
+        <p>
+          <Button look="signal" size="big" onClick={() => void save()}>
+            Break it down
+          </Button>
+        </p>
+      </div>
+    </>
+  );
+}
+
+export const BY_HAND: Source = { kind: 'hand', id: 'hand', title: '' };
+const firstKind = () => AXIS_KINDS[0].make(asId<AxisKey>('distance'));
+
+function SourceChoice({
+  groups,
+  chosen,
+  onChoose,
+}: {
+  readonly groups: readonly SourceGroup[];
+  readonly chosen: Source;
+  readonly onChoose: (source: Source) => void;
+}) {
+  return (
+    <label className="block text-sm font-semibold">
+      Begin from
+      <select
+        className="mt-1 block min-h-12 w-full max-w-2xl border-b-2 border-ink bg-sheet px-2 text-lg font-normal"
+        value={chosen.id}
+        onChange={(event) => onChoose(groups.flatMap((group) => group.sources).find((one) => one.id === event.target.value) ?? BY_HAND)}
+      >
+        <option value="hand">nothing: by hand</option>
+        {groups.map((group) => (
+          <optgroup key={group.title} label={group.title}>
+            {group.sources.map((source) => (
+              <option key={source.id} value={source.id}>
+                {source.title}
+              </option>
+            ))}
+          </optgroup>
+        ))}
+      </select>
+    </label>
+  );
+}

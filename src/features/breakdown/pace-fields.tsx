@@ -1,0 +1,86 @@
+import { useEffect, useState } from 'react';
+import type { Pace } from '@/core/coaching';
+import { TextField } from '@/ui';
+
+type Count = {
+  readonly key: 'setSize' | 'sessionCap' | 'warmUpCap' | 'startBelow';
+  readonly label: string;
+  readonly least: number;
+  readonly most: number;
+  readonly open: boolean;
+};
+
+const COUNTS: readonly Count[] = [
+  { key: 'setSize', label: 'Reps in a set, then rest', least: 1, most: 50, open: false },
+  { key: 'sessionCap', label: 'Reps a session at most (empty: no cap)', least: 1, most: 200, open: true },
+  { key: 'warmUpCap', label: 'Warm-up reps at most (empty: no cap)', least: 1, most: 200, open: true },
+  { key: 'startBelow', label: 'Next day starts this many rungs below', least: 0, most: 10, open: false },
+];
+
+/** What is common to all rules: sets, caps, where the next day starts, and whether what was met is gone below. */
+export function PaceFields({ pace, onTake }: { readonly pace: Pace; readonly onTake: (pace: Pace) => void }) {
+  return (
+    <div className="grid gap-3 sm:grid-cols-2">
+      {COUNTS.map((count) => (
+        <CountField key={count.key} count={count} kept={pace[count.key]} onTake={(value) => onTake({ ...pace, [count.key]: value })} />
+      ))}
+      <fieldset className="sm:col-span-2">
+        <legend className="text-sm font-semibold">A rung was met twice today, and now it fails</legend>
+        {(
+          [
+            ['back', 'go back as the rule says: the next rep succeeds, but some dogs learn that failing makes it easier'],
+            ['keep', 'never below it today: the standard stays, but help or rest must do the rest'],
+          ] as const
+        ).map(([ratchet, words]) => (
+          <label key={ratchet} className="flex min-h-11 items-center gap-2 leading-snug">
+            <input
+              type="radio"
+              name="ratchet"
+              className="size-4 shrink-0 accent-(--ink)"
+              checked={pace.ratchet === ratchet}
+              onChange={() => onTake({ ...pace, ratchet })}
+            />
+            {words}
+          </label>
+        ))}
+      </fieldset>
+    </div>
+  );
+}
+
+function CountField({
+  count,
+  kept,
+  onTake,
+}: {
+  readonly count: Count;
+  readonly kept: number | null;
+  readonly onTake: (value: number | null) => void;
+}) {
+  const [text, setText] = useState(String(kept ?? ''));
+  const [problem, setProblem] = useState<string>();
+  useEffect(() => setText(String(kept ?? '')), [kept]);
+  const commit = (): void => {
+    const clean = text.trim();
+    if (clean === '' && count.open) {
+      setProblem(undefined);
+      if (kept !== null) onTake(null);
+      return;
+    }
+    const value = Number(clean);
+    const fits = clean !== '' && Number.isInteger(value) && value >= count.least && value <= count.most;
+    setProblem(fits ? undefined : `A whole number from ${count.least} to ${count.most}.`);
+    if (fits && value !== kept) onTake(value);
+  };
+  return (
+    <TextField
+      label={count.label}
+      inputMode="numeric"
+      value={text}
+      problem={problem}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={commit}
+      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+    />
+  );
+}

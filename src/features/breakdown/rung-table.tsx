@@ -1,0 +1,73 @@
+import { describeRung, type Ladder, writeValue } from '@/core/breakdown';
+import type { EvidenceRep } from '@/core/evidence';
+import type { AxisKey } from '@/core/shared';
+import type { ElementRecord } from '@/data/repositories';
+import { CellInput } from './cell-input';
+import { isEdited } from './ladder-edit';
+
+type Props = {
+  readonly element: ElementRecord;
+  readonly ladder: Ladder;
+  readonly rung: number;
+  readonly reps: readonly EvidenceRep[];
+  /** Returns what is wrong with the text, or null when it was taken. */
+  readonly onCell: (axis: AxisKey, rung: number, text: string) => string | null;
+};
+
+/** Every rung with every value, which can be set by hand, and what changes from the one below. */
+export function RungTable({ element, ladder, rung: stands, reps, onCell }: Props) {
+  const label = (fault: string): string => element.faults.find((one) => one.key === fault)?.label ?? fault;
+  return (
+    // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
+    <section className="overflow-x-auto" aria-label="Rungs of the ladder" tabIndex={0}>
+      <table className="w-full min-w-[36rem] border-collapse text-base">
+        <thead>
+          <tr className="border-b-2 border-ink text-left">
+            <th className="py-2 pr-3">Rung</th>
+            {element.axes.map((axis) => (
+              <th key={axis.key} className="py-2 pr-3">
+                {axis.title}
+              </th>
+            ))}
+            <th className="py-2 pr-3">What changes</th>
+            <th className="py-2 text-right">Clean of counted reps</th>
+          </tr>
+        </thead>
+        <tbody>
+          {ladder.rungs.map((rung, index) => {
+            const here = reps.filter(
+              (rep) => rep.cause === 'dog' && !rep.aided && element.axes.every((axis) => rep.criteria[axis.key] === rung.criteria[axis.key]),
+            );
+            const clean = here.filter((rep) => rep.outcome === 'clean').length;
+            return (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a rung is its place on the ladder
+              <tr key={index} className={`border-b border-hair ${index === stands ? 'bg-paper' : ''}`}>
+                <th scope="row" className="whitespace-nowrap py-1.5 pr-3 text-left font-semibold">
+                  {index + 1}
+                  {index === stands && <span className="ml-2 border border-ink bg-signal px-1 text-sm text-on-signal">here</span>}
+                </th>
+                {element.axes.map((axis) => (
+                  <td key={axis.key} className="py-1 pr-3">
+                    <CellInput
+                      label={`Rung ${index + 1}, ${axis.title}`}
+                      value={writeValue(axis, rung.criteria[axis.key] ?? axis.start)}
+                      wide={axis.levels !== null}
+                      raised={rung.raises === axis.key}
+                      edited={isEdited(element.edits, index, axis.key)}
+                      onCommit={(text) => onCell(axis.key, index, text)}
+                    />
+                  </td>
+                ))}
+                <td className="py-1.5 pr-3 text-sm leading-snug text-ink-soft">
+                  {describeRung(ladder, index).replace(/^[^:]*: /, '')}
+                  {rung.noted.length > 0 && <span className="block">noted only: {rung.noted.map(label).join(', ').toLowerCase()}</span>}
+                </td>
+                <td className="py-1.5 text-right">{here.length === 0 ? 'none' : `${clean} of ${here.length}`}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </section>
+  );
+}

@@ -1,0 +1,94 @@
+import { type Axis, describeRung, difficulties, type Ladder, writeValue } from '@/core/breakdown';
+import type { EvidenceRep } from '@/core/evidence';
+
+type Props = { readonly ladder: Ladder; readonly rung: number; readonly reps: readonly EvidenceRep[] };
+
+/**
+ * The whole ladder at a glance: a column for each rung, a band for each axis. The higher the bar, the harder; what a rung raises is solid, what it
+ * eases is open, what stays is grey. Below, what the reps say on each.
+ */
+export function Staircase({ ladder, rung: stands, reps }: Props) {
+  return (
+    // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
+    <section className="overflow-x-auto" aria-label="Staircase of the ladder" tabIndex={0}>
+      <table className="border-collapse">
+        <caption className="sr-only">Difficulty of each axis on each rung, from 0 at the start to 1 at the demand, and the clean reps there</caption>
+        <thead>
+          <tr>
+            <th className="sticky left-0 bg-sheet pr-3 text-left text-sm font-semibold">Rung</th>
+            {ladder.rungs.map((_, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a rung is its place on the ladder
+              <th key={i} scope="col" className={`min-w-11 px-0.5 text-sm ${i === stands ? 'bg-signal font-bold text-on-signal' : 'font-normal'}`}>
+                {i + 1}
+                {i === stands && <span className="sr-only"> (here)</span>}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {ladder.axes.map((axis, a) => (
+            <AxisRow key={axis.key} axis={axis} index={a} ladder={ladder} />
+          ))}
+          <tr>
+            <th scope="row" className="sticky left-0 bg-sheet pr-3 text-left text-sm font-semibold">
+              Clean
+            </th>
+            {ladder.rungs.map((rung, i) => {
+              const here = reps.filter(
+                (rep) => rep.cause === 'dog' && !rep.aided && ladder.axes.every((axis) => rep.criteria[axis.key] === rung.criteria[axis.key]),
+              );
+              const clean = here.filter((rep) => rep.outcome === 'clean').length;
+              return (
+                // biome-ignore lint/suspicious/noArrayIndexKey: a rung is its place on the ladder
+                <td key={i} className="px-0.5 pt-1 text-center text-xs leading-tight" title={describeRung(ladder, i)}>
+                  {here.length === 0 ? <span className="text-ink-soft">–</span> : `${clean}/${here.length}`}
+                </td>
+              );
+            })}
+          </tr>
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+const HEIGHT = 54;
+
+function AxisRow({ axis, index, ladder }: { readonly axis: Axis; readonly index: number; readonly ladder: Ladder }) {
+  const levels = ladder.rungs.map((rung) => {
+    const x = difficulties(ladder.axes, rung.criteria);
+    return x.ok ? (x.value[index] ?? 0) : 0;
+  });
+  const highest = Math.max(1, ...levels);
+  return (
+    <tr>
+      <th scope="row" className="sticky left-0 max-w-36 bg-sheet pr-3 text-left align-bottom text-sm font-semibold leading-tight">
+        {axis.title}
+        <span className="block font-normal text-ink-soft">
+          to {writeValue({ ...axis, harder: axis.harder === 'both' ? 'more' : axis.harder }, axis.demand)}
+        </span>
+      </th>
+      {ladder.rungs.map((rung, i) => {
+        const level = levels[i] ?? 0;
+        const before = levels[i - 1] ?? level;
+        const tone =
+          rung.raises === axis.key || level > before + 1e-9
+            ? 'bg-ink'
+            : level < before - 1e-9
+              ? 'border-2 border-b-0 border-dashed border-ink'
+              : 'bg-hair';
+        const value = writeValue(axis, rung.criteria[axis.key] ?? axis.start);
+        return (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a rung is its place on the ladder
+          <td key={i} className="border-b border-ink px-0.5 align-bottom" style={{ height: HEIGHT + 18 }}>
+            <span className="block text-center text-[0.6875rem] leading-none">{short(value)}</span>
+            <span aria-hidden="true" className={`mt-0.5 block w-full ${tone}`} style={{ height: 4 + (level / highest) * HEIGHT }} />
+          </td>
+        );
+      })}
+    </tr>
+  );
+}
+
+// A column is narrow; the table below and the title have the whole.
+const short = (value: string): string => (value.length > 9 ? `${value.slice(0, 8)}…` : value);

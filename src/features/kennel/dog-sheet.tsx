@@ -1,0 +1,139 @@
+import { useState } from 'react';
+import { ageInMonths } from '@/core/planning';
+import { type Day, isDay } from '@/core/shared';
+import { type Dog, useKennel } from '@/data/repositories';
+import { ListField, Sheet, TextField } from '@/ui';
+import { useDogChange } from './use-dog-change';
+
+const SIZES: readonly (readonly [NonNullable<Dog['size']>, string])[] = [
+  ['small', 'small'],
+  ['medium', 'medium'],
+  ['large', 'large'],
+  ['giant', 'giant'],
+];
+const SIDES: readonly (readonly [NonNullable<Dog['betterSide']>, string])[] = [
+  ['left', 'left'],
+  ['right', 'right'],
+  ['neither', 'neither'],
+];
+
+/** Who the dog is. What is not known stays open; nothing is assumed for it. */
+export function DogSheet({ dog }: { readonly dog: Dog }) {
+  const change = useDogChange(dog);
+  const { today } = useKennel();
+  return (
+    <Sheet title={dog.name} aside={dog.born ? `${ageInMonths(dog.born, today)} months old` : 'age not written down'}>
+      <div className="grid gap-4 sm:grid-cols-2">
+        <Words label="Name" kept={dog.name} required onTake={(name) => change({ name }, 'Name changed.')} />
+        <Words label="Breed, in your words" kept={dog.breed} onTake={(breed) => change({ breed }, 'Breed changed.')} />
+        <Birthday dog={dog} today={today} onTake={(born) => change({ born }, 'Birthday changed.')} />
+        <Choice label="Size" value={dog.size} options={SIZES} onTake={(size) => change({ size }, 'Size changed.')} />
+        <Choice
+          label="Short nose"
+          value={dog.shortNosed === null ? null : dog.shortNosed ? 'yes' : 'no'}
+          options={[
+            ['yes', 'yes'],
+            ['no', 'no'],
+          ]}
+          onTake={(answer) => change({ shortNosed: answer === null ? null : answer === 'yes' }, 'Build changed.')}
+        />
+        <Choice label="Better side" value={dog.betterSide} options={SIDES} onTake={(betterSide) => change({ betterSide }, 'Better side changed.')} />
+        <div className="sm:col-span-2">
+          <ListField label="Rewards, best first" items={dog.rewards} onTake={(rewards) => void change({ rewards }, 'Rewards changed.')} />
+        </div>
+        <div className="sm:col-span-2">
+          <Cues dog={dog} />
+        </div>
+      </div>
+    </Sheet>
+  );
+}
+
+type WordsProps = { readonly label: string; readonly kept: string; readonly required?: boolean; readonly onTake: (text: string) => void };
+
+function Words({ label, kept, required = false, onTake }: WordsProps) {
+  const [text, setText] = useState(kept);
+  const clean = text.trim();
+  const missing = required && clean === '';
+  return (
+    <TextField
+      label={label}
+      value={text}
+      maxLength={60}
+      problem={missing ? 'A dog needs a name; the old one is kept.' : undefined}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={() => !missing && clean !== kept && onTake(clean)}
+      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+    />
+  );
+}
+
+function Birthday({ dog, today, onTake }: { readonly dog: Dog; readonly today: Day; readonly onTake: (born: Day | null) => void }) {
+  const [text, setText] = useState<string>(dog.born ?? '');
+  const [problem, setProblem] = useState<string>();
+  const commit = (): void => {
+    const fits = text === '' || (isDay(text) && text <= today);
+    setProblem(fits ? undefined : 'A day in the past, please; what stood there is kept.');
+    if (fits && text !== (dog.born ?? '')) onTake(text === '' ? null : (text as Day));
+  };
+  return (
+    <TextField
+      label="Born"
+      type="date"
+      max={today}
+      value={text}
+      problem={problem}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={commit}
+    />
+  );
+}
+
+type ChoiceProps<T extends string> = {
+  readonly label: string;
+  readonly value: T | null;
+  readonly options: readonly (readonly [T, string])[];
+  readonly onTake: (value: T | null) => void;
+};
+
+function Choice<T extends string>({ label, value, options, onTake }: ChoiceProps<T>) {
+  return (
+    <label className="block text-sm font-semibold">
+      {label}
+      <select
+        className="mt-1 block min-h-11 w-full border-b-2 border-ink bg-paper px-2 text-lg font-normal"
+        value={value ?? ''}
+        onChange={(event) => onTake(options.find(([id]) => id === event.target.value)?.[0] ?? null)}
+      >
+        <option value="">not written down</option>
+        {options.map(([id, words]) => (
+          <option key={id} value={id}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+/** Cue words and what they mean, as "Back = straight out". */
+function Cues({ dog }: { readonly dog: Dog }) {
+  const change = useDogChange(dog);
+  const take = (items: string[]): string | undefined => {
+    const cues = items.map((item) => {
+      const [word = '', ...means] = item.split('=').map((part) => part.trim());
+      return { word, means: means.join('=') };
+    });
+    if (cues.some((cue) => cue.word === '')) return 'Each cue needs its word: Back = straight out.';
+    change({ cues }, 'Cues changed.');
+    return undefined;
+  };
+  return (
+    <ListField
+      label="Cues, each with what it means"
+      hint="for example: Back = straight out, Over = left or right"
+      items={dog.cues.map((cue) => (cue.means === '' ? cue.word : `${cue.word} = ${cue.means}`))}
+      onTake={take}
+    />
+  );
+}

@@ -1,0 +1,1 @@
+export { KennelRoom } from './kennel-room';

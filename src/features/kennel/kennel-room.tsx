@@ -1,0 +1,30 @@
+import { Link } from 'react-router';
+import { useKennelWithDog } from '@/data/repositories';
+import { buttonClass, PageHead } from '@/ui';
+import { DogSheet } from './dog-sheet';
+import { KitSheet } from './kit-sheet';
+import { VetSheet } from './vet-sheet';
+
+/** The dog in hand and the kit: what cautions, ladders and sessions are told of them. */
+export function KennelRoom() {
+  const { dog, kennel } = useKennelWithDog();
+  return (
+    <>
+      <PageHead title={`${dog.name}, and what is in the shed`}>
+        Written down once, used everywhere: age and build for the cautions, rewards and cues for the field, kit for the ladders.
+      </PageHead>
+      <p className="mb-5">
+        <Link className={buttonClass('plain')} to={`/${kennel.name}/start`}>
+          Add another dog
+        </Link>
+      </p>
+      <div className="grid gap-6 lg:grid-cols-2">
+        <DogSheet key={dog.id} dog={dog} />
+        <div className="grid content-start gap-6">
+          <VetSheet key={dog.id} dog={dog} />
+          <KitSheet />
+        </div>
+      </div>
+    </>
+  );
+}

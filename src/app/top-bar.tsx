@@ -25,7 +25,7 @@ export function TopBar({ kennel, dogs, dog }: Props) {
   return (
     <header className="border-b-2 border-ink bg-sheet">
       <div aria-hidden="true" className="pole h-2.5 border-b-2 border-ink" />
-      <div className="mx-auto flex max-w-[76rem] flex-wrap items-end gap-x-6 px-4 pt-2 sm:px-6">
+      <div className="mx-auto flex max-w-[76rem] flex-wrap items-end gap-x-4 px-4 pt-2 sm:px-6">
         <div className="flex items-baseline gap-3 pb-2">
           <Link to={`/${kennel}/today`} className="text-xl font-extrabold tracking-tight">
             Regulon
@@ -33,7 +33,7 @@ export function TopBar({ kennel, dogs, dog }: Props) {
           {dog && <DogName kennel={kennel} dogs={dogs} dog={dog} />}
           {kennel === 'sample' && (
             <span className="border border-ink px-1.5 text-sm">
-              sample<span className="hidden lg:inline"> kennel, all invented</span>
+              sample<span className="hidden xl:inline">, all invented</span>
             </span>
           )}
         </div>
@@ -57,7 +57,7 @@ function RoomTab({ room, kennel }: { readonly room: Room; readonly kennel: Kenne
     <NavLink
       to={`/${kennel}/${to}`}
       className={({ isActive }) =>
-        `flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-0.5 whitespace-nowrap text-xs leading-tight md:min-h-11 md:flex-none md:flex-row md:gap-1.5 md:border-x-2 md:border-t-2 md:px-3 md:text-base ${
+        `flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-0.5 whitespace-nowrap text-xs leading-tight md:min-h-11 md:flex-none md:flex-row md:gap-1.5 md:border-x-2 md:border-t-2 md:px-2 md:text-base lg:px-2.5 ${
           isActive ? 'bg-ink font-bold text-paper md:border-ink' : 'text-ink hover:bg-paper md:border-transparent'
         }`
       }

@@ -11,6 +11,8 @@ type Spec = {
   readonly element: string;
   readonly answers: readonly (readonly [start: string, demand: string, step: string])[];
   readonly skill: Skill;
+  /** Set up, and waiting for another piece: not trained yet. */
+  readonly waits?: true;
 };
 type Mate = { readonly dog: Dog; readonly days: number; readonly temperament: Temperament; readonly specs: readonly Spec[] };
 
@@ -85,6 +87,16 @@ const MATES = (today: Day): readonly Mate[] => [
       { method: 'nose-to-hand', element: 'touch', answers: [['', '', '']], skill: skill(2.2, 1.6) },
       { method: 'nose-to-hand', element: 'named', answers: [['', '', '']], skill: skill(1.5, 1.8) },
       {
+        method: 'nose-to-hand',
+        element: 'away',
+        answers: [
+          ['1 m', '8 m', ''],
+          ['', '', ''],
+        ],
+        skill: skill(1, 1.5, 1),
+        waits: true,
+      },
+      {
         method: 'tubs',
         element: 'in',
         answers: [
@@ -94,6 +106,7 @@ const MATES = (today: Day): readonly Mate[] => [
         skill: skill(1.7, 1.4, 1),
       },
       { method: 'tubs', element: 'on-top', answers: [['1600 cm²', '900 cm²', '']], skill: skill(1, 1.5) },
+      { method: 'tubs', element: 'stool', answers: [['10 cm', '40 cm', '10 cm']], skill: skill(1, 1.5), waits: true },
       { method: 'search', element: 'food', answers: [['', '', '']], skill: skill(2.4, 1.3) },
       { method: 'props', element: 'run-up', answers: [['', '4 m', '']], skill: skill(1.4, 1.4) },
     ],
@@ -113,7 +126,7 @@ export function makeMates(today: Day, seed: number): MatesTables {
       if (random.uniform() < 0.35) continue;
       const mood = random.normal() * mate.temperament.daySd;
       // A piece that waits for another is begun late, as its owner would.
-      const open = works.filter((_, i) => (elements[i]?.needs.length ?? 0) === 0 || day > mate.days * 0.7);
+      const open = works.filter((_, i) => !mate.specs[i]?.waits && ((elements[i]?.needs.length ?? 0) === 0 || day > mate.days * 0.7));
       for (const [i, work] of chooseWork(open, day, random).entries()) {
         const id = asId<SessionId>(`${mate.dog.id}-s${day}-${i}`);
         const trained = trainOnce(work, { id, day, date: dateOf(today, mate.days, day), hour: 16 + i, mood }, random);

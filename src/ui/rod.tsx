@@ -33,10 +33,13 @@ export function Rod({ data, compact = false, onMove = null }: Props) {
           <Flag at={place(1)} />
           {data.here && <Here at={place(data.here.at)} label={data.here.label} />}
           {data.reach && <Reach low={place(data.reach.low)} mid={place(data.reach.mid)} high={place(data.reach.high)} />}
-          <span className="absolute top-[3.75rem] text-sm leading-none" style={{ left: `${place(0)}%` }}>
+          <span className="absolute top-[3.75rem] max-w-[45%] truncate text-sm leading-none" style={{ left: `${place(0)}%` }}>
             {data.start}
           </span>
-          <span className="absolute top-[3.75rem] -translate-x-1/2 text-sm font-bold leading-none" style={{ left: `${place(1)}%` }}>
+          <span
+            className={`absolute top-[3.75rem] max-w-[50%] truncate text-sm font-bold leading-none ${data.demand.length > 9 ? '-translate-x-[85%]' : '-translate-x-1/2'}`}
+            style={{ left: `${place(1)}%` }}
+          >
             {data.demand}
           </span>
         </div>

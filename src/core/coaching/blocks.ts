@@ -64,19 +64,19 @@ export function decide(rule: SequentialRule, tally: Tally): 'good' | 'not yet' |
 }
 
 export function stepSequential(rule: SequentialRule, tally: Tally, event: Happening, at: Standing): PolicyStep<Tally> {
-  const restart = event.kind === 'moved' || event.kind === 'rested' || decide(rule, tally) !== 'open';
-  const from = restart ? startTally() : tally;
-  const state =
-    event.kind === 'rep' && event.counts
-      ? counted(from, event.outcome === 'clean')
-      : event.kind === 'moved' || event.kind === 'rested'
-        ? from
-        : tally;
+  const state = afterSequential(rule, tally, event);
   return { state, advice: [sequentialAdvice(rule, state, at)] };
 }
 
+/** A verdict ends the test: what follows belongs to the next one. A rest in the session does not. */
+function afterSequential(rule: SequentialRule, tally: Tally, event: Happening): Tally {
+  if (event.kind === 'moved') return startTally();
+  if (event.kind !== 'rep' || !event.counts) return tally;
+  return counted(decide(rule, tally) === 'open' ? tally : startTally(), event.outcome === 'clean');
+}
+
 function sequentialAdvice(rule: SequentialRule, tally: Tally, at: Standing): Advice {
-  const grounds = `${tally.clean} of ${tally.done} clean in this set`;
+  const grounds = `${tally.clean} of ${tally.done} clean in this test`;
   const percent = (p: number): number => Math.round(p * 100);
   switch (decide(rule, tally)) {
     case 'good':
@@ -84,14 +84,14 @@ function sequentialAdvice(rule: SequentialRule, tally: Tally, at: Standing): Adv
       return {
         kind: 'advance',
         to: at.rung + 1,
-        reason: `${grounds}: rather ${percent(rule.p1)} in 100 or better. The test begins anew in each set.`,
+        reason: `${grounds}: rather ${percent(rule.p1)} in 100 or better. The test begins anew in each session.`,
       };
     case 'not yet':
       if (at.rung === 0) return hold(`${grounds}: rather ${percent(rule.p0)} in 100 or worse, on the lowest rung. Make the start easier.`);
       return {
         kind: 'drop-back',
         to: at.rung - 1,
-        reason: `${grounds}: rather ${percent(rule.p0)} in 100 or worse. The test begins anew in each set.`,
+        reason: `${grounds}: rather ${percent(rule.p0)} in 100 or worse. The test begins anew in each session.`,
       };
     case 'open':
       return hold(`${grounds}; that does not settle it yet.`);

@@ -29,7 +29,7 @@ export const RULE_WORDS: Readonly<Record<RuleKind, RuleWords>> = {
     title: 'Statistical test',
     does: 'Weighs each rep until it is clear which of two clean rates fits better.',
     gains: 'Says how often it is wrong, and takes few reps where the answer is plain.',
-    risks: 'Its error rates hold within one set only, and it takes reps to be alike.',
+    risks: 'Its error rates hold within one session only, and it takes reps to be alike.',
   },
   feel: {
     title: 'By feel',

@@ -150,10 +150,10 @@ describe('block and sequential test', () => {
     ['m', 'hold'],
     ['mm', 'drop-back 1'],
     ['cccmcc', 'hold'],
-    ['mm|c', 'hold'],
-    ['ccccc|c', 'hold'],
+    ['mmc', 'hold'],
+    ['ccccc|c', 'advance 3'],
   ])('sequential %s → %s', (text, advice) => expect(run(test, reps(text)).last).toBe(advice));
-  it('says that it begins anew in each set', () => expect(run(test, reps('cccccc')).reason).toContain('begins anew in each set'));
+  it('says that it begins anew in each session', () => expect(run(test, reps('cccccc')).reason).toContain('begins anew in each session'));
 });
 
 describe('stretch', () => {

@@ -34,7 +34,7 @@ export function stepStretch(rule: StretchRule, state: StretchState, event: Happe
 const question: Advice = {
   kind: 'ask',
   about: 'refusal',
-  reason: 'A refusal. Why? Too far is only one reason; without an answer nothing is changed.',
+  reason: 'It was refused. Too far is only one reason; without an answer nothing is changed.',
 };
 const SORE: Advice = { kind: 'stop', reason: 'It may be sore: stop now. If it stays, see a veterinary surgeon before the next session.' };
 

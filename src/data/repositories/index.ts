@@ -37,6 +37,7 @@ export {
   startSession,
 } from './log';
 export { elementFromMethod, methodOf, rungAtShare } from './make-element';
+export { nodesOf } from './nodes';
 export { classEvidence, elementQuestions, type RepsByElement, type RungByElement } from './questions';
 export { listRuleBooks, putRuleBook, restoreRuleBook } from './rule-books';
 export { ensureSample, renewSample } from './sample';

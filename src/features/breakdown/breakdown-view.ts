@@ -2,8 +2,7 @@ import { buildLadder, checkLadder, describeRung, type LadderPlan, openness } fro
 import { type Assessed, type RodData, rodOf } from '@/core/evidence';
 import { cellTotal, elementStakes, prepareRules, writePoints } from '@/core/rulebooks';
 import type { ElementId, ElementKey } from '@/core/shared';
-import { activeElements, type Breakdown, type DogState, type ElementRecord } from '@/data/repositories';
-import { nodesOf } from './nodes';
+import { activeElements, type Breakdown, type DogState, type ElementRecord, nodesOf } from '@/data/repositories';
 
 export type ElementView = {
   readonly id: ElementId;

@@ -1,10 +1,11 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { type Axis, buildLadder, type Criteria, describeRung, parseValue, writeValue } from '@/core/breakdown';
+import { type Axis, buildLadder, type Criteria, describeRung, parseValue, stepSize, writeValue } from '@/core/breakdown';
+import { rodOf } from '@/core/evidence';
 import { NO_BREAK } from '@/core/shared';
 import { copyToDog, type Dog, type ElementRecord, listDogs, putBack, rungOf, useKennelWithDog } from '@/data/repositories';
-import { Button, Notice, Sheet, TextField } from '@/ui';
+import { Button, Notice, Rod, Sheet, TextField } from '@/ui';
 import { ElementFrame, type Opened } from './element-frame';
 
 /** The same element with other dogs: who stands where, and copying the ladder to one that has none. */
@@ -12,6 +13,7 @@ export function DogsPage() {
   return <ElementFrame>{(opened) => <Page {...opened} />}</ElementFrame>;
 }
 
+type Trained = { readonly dog: Dog; readonly element: ElementRecord; readonly rung: number };
 type Twin = { readonly dog: Dog; readonly element: ElementRecord | null; readonly rung: number };
 
 function Page({ element, rung }: Opened) {
@@ -28,14 +30,30 @@ function Page({ element, rung }: Opened) {
   }, [kennel, dog.id, element]);
   if (!twins) return <p className="text-lg">Reading the log …</p>;
   if (twins.length === 0) return <Notice>There is no other dog in this kennel yet. Add one from Today.</Notice>;
-  const trained = [{ dog, element, rung }, ...twins.filter((twin) => twin.element !== null)];
+  const trained: Trained[] = [
+    { dog, element, rung },
+    ...twins.flatMap((twin) => (twin.element ? [{ dog: twin.dog, element: twin.element, rung: twin.rung }] : [])),
+  ];
   return (
     <div className="grid gap-6">
-      <Sheet title="On one ladder" aside="by difficulty: 0 at each dog’s own start, 100 at the demand">
-        <ul className="grid gap-4">
-          {trained.map((twin) => twin.element && <Standing key={twin.dog.id} dog={twin.dog} element={twin.element} rung={twin.rung} />)}
+      <Sheet title="On one ladder" aside="all on one scale; each dog’s bands are its own rungs">
+        <div className="grid gap-x-10 gap-y-6 md:grid-cols-2">
+          {element.axes.map((axis) => (
+            <SharedAxis key={axis.key} axis={axis} trained={trained} />
+          ))}
+        </div>
+        <ul className="mt-3 grid gap-1 border-t border-rule pt-3">
+          {trained.map((one) => {
+            const ladder = buildLadder(one.element);
+            return (
+              <li key={one.dog.id} className="leading-snug">
+                <span className="font-semibold">{one.dog.name}</span> stands on rung{' '}
+                {describeRung(ladder, Math.min(one.rung, ladder.rungs.length - 1))}.
+              </li>
+            );
+          })}
+          {trained.length === 1 && <li className="leading-snug">No other dog trains it yet.</li>}
         </ul>
-        {trained.length === 1 && <p className="mt-3 leading-snug">No other dog trains it yet.</p>}
       </Sheet>
       {twins
         .filter((twin) => twin.element === null)
@@ -52,23 +70,24 @@ function isTwin(one: ElementRecord, other: ElementRecord): boolean {
   return one.title.toLowerCase() === other.title.toLowerCase();
 }
 
-function Standing({ dog, element, rung }: { readonly dog: Dog; readonly element: ElementRecord; readonly rung: number }) {
-  const ladder = buildLadder(element);
-  const top = ladder.rungs.length - 1;
-  const at = top === 0 ? 1 : Math.min(rung, top) / top;
+/** One axis for all dogs on one scale: from the easiest start among them to the hardest demand. */
+function SharedAxis({ axis, trained }: { readonly axis: Axis; readonly trained: readonly Trained[] }) {
+  const mine = trained.flatMap((one) => one.element.axes.find((other) => other.key === axis.key && other.quantity === axis.quantity) ?? []);
+  const start = mine.reduce((easiest, one) => (stepSize(axis, easiest, one.start) < 0 ? one.start : easiest), axis.start);
+  const demand = mine.reduce((hardest, one) => (stepSize(axis, hardest, one.demand) > 0 ? one.demand : hardest), axis.demand);
+  const shared = { ...axis, start, demand };
   return (
-    <li className="grid gap-x-6 gap-y-1 sm:grid-cols-[10rem_1fr] sm:items-center">
-      <span className="text-lg font-semibold">{dog.name}</span>
-      <div>
-        <div aria-hidden="true" className="relative h-5 border-2 border-ink bg-sheet">
-          <div className="h-full bg-ink" style={{ width: `${at * 100}%` }} />
-        </div>
-        <p className="text-sm leading-snug">
-          Rung {describeRung(ladder, Math.min(rung, top))}. From{' '}
-          {element.axes.map((axis) => `${writeValue(axis, axis.start)} to ${writeValue(axis, axis.demand)}`).join(' and ')}.
-        </p>
+    <section>
+      <h3 className="mb-2 font-bold">{axis.title}</h3>
+      <div className="grid gap-4">
+        {trained.map(({ dog, element, rung }) => {
+          const rod = element.axes.some((other) => other.key === axis.key)
+            ? rodOf({ ...shared, title: dog.name }, buildLadder(element), rung, null)
+            : null;
+          return rod ? <Rod key={dog.id} data={rod} compact /> : <p key={dog.id}>{dog.name} does not train this criterion.</p>;
+        })}
       </div>
-    </li>
+    </section>
   );
 }
 

@@ -72,7 +72,8 @@ function Page({ element, state, ladder, rung, found }: Opened) {
       >
         <Staircase ladder={ladder} rung={rung} reps={reps} />
         <p className="mb-4 mt-2 text-sm text-ink-soft">
-          The taller, the harder; solid: raised on this rung; dashed: eased by plan. Below, clean reps of those that count.
+          The taller, the harder; solid: raised on this rung; dashed: eased by plan; hatched: back to what was met. Below, clean reps of those that
+          count.
         </p>
         <RungTable element={element} ladder={ladder} rung={rung} reps={reps} onCell={setCell} />
         {element.ladderRule === 'by-hand' && (

@@ -103,6 +103,12 @@ type AxisProps = {
   readonly onChange: (axis: AxisDraft) => void;
 };
 
+const HINTS = {
+  start: (axis: AxisDraft) => axis.spec.askStart,
+  demand: (axis: AxisDraft) => axis.spec.askDemand,
+  step: () => 'how big a step is',
+} as const;
+
 const FIELDS = [
   { field: 'start', label: 'Start' },
   { field: 'step', label: 'Step' },
@@ -147,7 +153,7 @@ function AxisFields({ axis, prefix, problems, byHand, onChange }: AxisProps) {
               label={label}
               aria-label={`${label}, ${title}`}
               value={axis[field]}
-              placeholder={field === 'start' ? axis.spec.askStart : field === 'demand' ? axis.spec.askDemand : ''}
+              hint={axis[field] === '' ? HINTS[field](axis) : undefined}
               problem={problems[`${prefix}.${field}`]}
               onChange={(event) => onChange({ ...axis, [field]: event.target.value })}
             />

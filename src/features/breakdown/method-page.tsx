@@ -26,14 +26,17 @@ export function MethodPage() {
           All methods
         </Link>
       </p>
-      <div className="grid gap-6 lg:grid-cols-[3fr_2fr]">
-        <Sheet title="The pieces, in order">
-          <ol className="grid gap-5">
-            {method.elements.map((element, i) => (
-              <Piece key={element.key} element={element} place={i + 1} method={method} />
-            ))}
-          </ol>
-        </Sheet>
+      <div className="grid items-start gap-6 lg:grid-cols-[3fr_2fr]">
+        <div className="grid gap-6">
+          <Sheet title="The pieces, in order">
+            <ol className="grid gap-5">
+              {method.elements.map((element, i) => (
+                <Piece key={element.key} element={element} place={i + 1} method={method} />
+              ))}
+            </ol>
+          </Sheet>
+          <Schools method={method} />
+        </div>
         <div className="grid content-start gap-6">
           <Sheet title="Keep in mind">
             <ul className="grid gap-2">
@@ -67,7 +70,6 @@ export function MethodPage() {
               ))}
             </div>
           </Sheet>
-          <Schools method={method} />
         </div>
       </div>
     </>

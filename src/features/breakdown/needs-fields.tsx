@@ -1,8 +1,7 @@
 import { useState } from 'react';
 import { buildLadder, findCircle } from '@/core/breakdown';
-import { activeElements, type DogState, type ElementRecord } from '@/data/repositories';
+import { activeElements, type DogState, type ElementRecord, nodesOf } from '@/data/repositories';
 import { Button, Notice } from '@/ui';
-import { nodesOf } from './nodes';
 import { useElementChange } from './use-element-change';
 
 /** "Not before that one is at rung 4": added and taken away, and refused where it would make a circle. */

@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { layers, type Node, openness } from '@/core/breakdown';
 import type { ElementId } from '@/core/shared';
 
-const COLUMN = 260;
+const COLUMN = 300;
 const BOX = { width: 200, height: 76, gap: 22 };
 const LEFT = 4;
 
@@ -62,7 +62,7 @@ function Arrow({ from, to, rung }: { readonly from: Place | undefined; readonly 
         markerEnd="url(#needs-head)"
       />
       <text
-        x={(x1 + x2) / 2}
+        x={(x1 + x2) / 2 - 8}
         y={(y1 + y2) / 2 - 5}
         textAnchor="middle"
         className="fill-ink text-[13px] font-semibold"

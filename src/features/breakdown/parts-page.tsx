@@ -1,12 +1,11 @@
 import { useState } from 'react';
 import { buildLadder, openness, WORK_TAGS, type WorkTag } from '@/core/breakdown';
-import { type ElementRecord, namedFaults, useKit } from '@/data/repositories';
+import { type ElementRecord, namedFaults, nodesOf, useKit } from '@/data/repositories';
 import { ListField, Notice, Sheet, TextField } from '@/ui';
 import { AssignSessions } from './assign-sessions';
 import { ConditionFields } from './condition-fields';
 import { ElementFrame, type Opened } from './element-frame';
 import { NeedsFields } from './needs-fields';
-import { nodesOf } from './nodes';
 import { Reshape } from './reshape';
 import { useElementChange } from './use-element-change';
 
@@ -21,7 +20,7 @@ function Page(opened: Opened) {
   const nodes = nodesOf(state);
   const { open, waits } = openness(element, nodes);
   return (
-    <div className="grid gap-6 lg:grid-cols-2">
+    <div className="grid items-start gap-6 lg:grid-cols-2">
       <Sheet title="Name and kind">
         <NameField element={element} />
         <div className="mt-3">

@@ -1,9 +1,8 @@
 import { Link } from 'react-router';
 import { openness } from '@/core/breakdown';
-import { useDog, useKennelWithDog } from '@/data/repositories';
+import { nodesOf, useDog, useKennelWithDog } from '@/data/repositories';
 import { buttonClass, PageHead, Sheet } from '@/ui';
 import { NeedsPicture } from './needs-picture';
-import { nodesOf } from './nodes';
 
 /** What has to stand before what: what is open, what is blocked, and why. */
 export function PrerequisitesPage() {

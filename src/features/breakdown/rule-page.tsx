@@ -22,23 +22,26 @@ function Page(opened: Opened) {
   const take = (next: Rule): void => change({ policy: { rule: next, pace } }, 'Rule changed.');
   const rest = (Object.keys(RULE_WORDS) as RuleKind[]).filter((kind) => !FIRST_RULES.includes(kind));
   return (
-    <div className="grid gap-6 lg:grid-cols-[1fr_1fr]">
-      <Sheet title="Goes up and back by" className="lg:col-start-1">
-        <fieldset className="grid gap-2">
-          <legend className="sr-only">Rule</legend>
-          {FIRST_RULES.map((kind) => (
-            <RuleOption key={kind} kind={kind} chosen={rule.kind} onChoose={choose} />
-          ))}
-          {more ? (
-            rest.map((kind) => <RuleOption key={kind} kind={kind} chosen={rule.kind} onChoose={choose} />)
-          ) : (
-            <p>
-              <Button onClick={() => setMore(true)}>More rules</Button>
-            </p>
-          )}
-        </fieldset>
-      </Sheet>
-      <div className="grid content-start gap-6">
+    <div className="grid items-start gap-6 lg:grid-cols-2">
+      <div className="grid gap-6">
+        <Sheet title="Goes up and back by">
+          <fieldset className="grid gap-2">
+            <legend className="sr-only">Rule</legend>
+            {FIRST_RULES.map((kind) => (
+              <RuleOption key={kind} kind={kind} chosen={rule.kind} onChoose={choose} />
+            ))}
+            {more ? (
+              rest.map((kind) => <RuleOption key={kind} kind={kind} chosen={rule.kind} onChoose={choose} />)
+            ) : (
+              <p>
+                <Button onClick={() => setMore(true)}>More rules</Button>
+              </p>
+            )}
+          </fieldset>
+        </Sheet>
+        <OperatingCurve rule={rule} />
+      </div>
+      <div className="grid gap-6">
         <Sheet title={RULE_WORDS[rule.kind].title}>
           <p className="leading-snug">
             <span className="font-semibold">Gains: </span>
@@ -53,7 +56,6 @@ function Page(opened: Opened) {
         <Sheet title="Sets and sessions">
           <PaceFields pace={pace} onTake={(next) => change({ policy: { rule, pace: next } }, 'Pace changed.')} />
         </Sheet>
-        <OperatingCurve rule={rule} />
       </div>
       <div className="lg:col-span-2">
         <PolicyComparison {...opened} />

@@ -5,7 +5,8 @@ type Props = { readonly ladder: Ladder; readonly rung: number; readonly reps: re
 
 /**
  * The whole ladder at a glance: a column for each rung, a band for each axis. The higher the bar, the harder; what a rung raises is solid, what it
- * eases is open, what stays is grey. Below, what the reps say on each.
+ * eases is dashed, what
+ * comes back to a value already met is hatched, what stays is grey. Below, what the reps say on each.
  */
 export function Staircase({ ladder, rung: stands, reps }: Props) {
   return (
@@ -62,7 +63,7 @@ function AxisRow({ axis, index, ladder }: { readonly axis: Axis; readonly index:
   const highest = Math.max(1, ...levels);
   return (
     <tr>
-      <th scope="row" className="sticky left-0 max-w-36 bg-sheet pr-3 text-left align-bottom text-sm font-semibold leading-tight">
+      <th scope="row" className="sticky left-0 min-w-36 bg-sheet pr-3 text-left align-bottom text-sm font-semibold leading-tight">
         {axis.title}
         <span className="block font-normal text-ink-soft">
           to {writeValue({ ...axis, harder: axis.harder === 'both' ? 'more' : axis.harder }, axis.demand)}
@@ -71,13 +72,8 @@ function AxisRow({ axis, index, ladder }: { readonly axis: Axis; readonly index:
       {ladder.rungs.map((rung, i) => {
         const level = levels[i] ?? 0;
         const before = levels[i - 1] ?? level;
-        const tone =
-          rung.raises === axis.key || level > before + 1e-9
-            ? 'bg-ink'
-            : level < before - 1e-9
-              ? 'border-2 border-b-0 border-dashed border-ink'
-              : 'bg-hair';
         const value = writeValue(axis, rung.criteria[axis.key] ?? axis.start);
+        const tone = BARS[changeOf(level - before, rung.raises === axis.key)];
         return (
           // biome-ignore lint/suspicious/noArrayIndexKey: a rung is its place on the ladder
           <td key={i} className="border-b border-ink px-0.5 align-bottom" style={{ height: HEIGHT + 18 }}>
@@ -88,6 +84,20 @@ function AxisRow({ axis, index, ladder }: { readonly axis: Axis; readonly index:
       })}
     </tr>
   );
+}
+
+type Change = 'raised' | 'returns' | 'eased' | 'same';
+const BARS: Readonly<Record<Change, string>> = {
+  raised: 'bg-ink',
+  returns: 'hatch border-2 border-b-0 border-ink',
+  eased: 'border-2 border-b-0 border-dashed border-ink',
+  same: 'bg-hair',
+};
+
+function changeOf(by: number, planned: boolean): Change {
+  if (planned) return 'raised';
+  if (by > 1e-9) return 'returns';
+  return by < -1e-9 ? 'eased' : 'same';
 }
 
 // A column is narrow; the table below and the title have the whole.

@@ -18,7 +18,7 @@ export function KennelRoom() {
           Add another dog
         </Link>
       </p>
-      <div className="grid gap-6 lg:grid-cols-2">
+      <div className="grid items-start gap-6 lg:grid-cols-2">
         <DogSheet key={dog.id} dog={dog} />
         <div className="grid content-start gap-6">
           <VetSheet key={dog.id} dog={dog} />

@@ -1,9 +1,9 @@
-import { buildLadder, describeRung } from '@/core/breakdown';
+import { buildLadder, describeRung, openness } from '@/core/breakdown';
 import { type Assessed, type RodData, rodOf } from '@/core/evidence';
 import { type Caution, type Suggestion, suggestSessions } from '@/core/planning';
 import { elementStakes, prepareRules } from '@/core/rulebooks';
 import { type Day, daysBetween, type ElementId } from '@/core/shared';
-import { activeElements, cautionsOf, type Dog, type DogState, type DogWork, placesOf, type Trial } from '@/data/repositories';
+import { activeElements, cautionsOf, type Dog, type DogState, type DogWork, nodesOf, placesOf, type Trial } from '@/data/repositories';
 
 export type SuggestedSession = Suggestion & {
   readonly rung: number;
@@ -17,7 +17,8 @@ export type SuggestedSession = Suggestion & {
 export function suggestedSessions(dog: Dog, state: DogState, assessed: readonly Assessed[], today: Day): SuggestedSession[] {
   const candidates = assessed.flatMap(({ id, summary, estimate }) => {
     const element = activeElements(state.work).find((candidate) => candidate.id === id);
-    if (!element) return [];
+    // What waits for another piece is not suggested, however little is known of it.
+    if (!element || !openness(element, nodesOf(state)).open) return [];
     return [
       {
         element: id,

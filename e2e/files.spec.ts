@@ -18,7 +18,7 @@ test('saved, cleared and read back, the readiness is the same to the last digit'
   await cleared.goto('/own/files');
   await expect(cleared.getByText('0 dogs')).toBeVisible();
   await cleared.getByLabel('Kennel file').setInputFiles(path);
-  await expect(cleared.getByRole('dialog')).toContainText('1 dog: Quill');
+  await expect(cleared.getByRole('dialog')).toContainText('3 dogs: Quill, Juniper, Otto');
   await cleared.getByRole('button', { name: 'Replace it' }).click();
   await cleared.getByRole('link', { name: 'Readiness' }).click();
   expect(await exactForecast(cleared)).toBe(before);

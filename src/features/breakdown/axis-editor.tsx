@@ -42,7 +42,7 @@ export function AxisEditor(props: Props) {
       <div className="mt-1 flex flex-wrap items-start gap-x-4">
         <More {...props} />
         {onFind && (
-          <Button look="quiet" className="!px-1 text-base" onClick={onFind} aria-label={`Find the start, ${axis.title}`}>
+          <Button look="quiet" className="!px-1 text-base" onClick={onFind} aria-label={`Find where it can start: ${axis.title}`}>
             Find the start
           </Button>
         )}

@@ -24,7 +24,7 @@ export function NeedsPicture({ nodes }: { readonly nodes: readonly Node[] }) {
   const height = tallest * (BOX.height + BOX.gap);
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
-    <section className="overflow-x-auto pb-2" aria-label="Picture of what needs what" tabIndex={0}>
+    <section className="relative overflow-x-auto pb-2" aria-label="Picture of what needs what" tabIndex={0}>
       <div className="relative" style={{ width, height }}>
         <svg className="absolute inset-0" width={width} height={height} aria-hidden="true">
           <defs>

@@ -11,7 +11,7 @@ type Props = { readonly ladder: Ladder; readonly rung: number; readonly reps: re
 export function Staircase({ ladder, rung: stands, reps }: Props) {
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
-    <section className="overflow-x-auto" aria-label="Staircase of the ladder" tabIndex={0}>
+    <section className="relative overflow-x-auto" aria-label="Staircase of the ladder" tabIndex={0}>
       <table className="border-collapse">
         <caption className="sr-only">Difficulty of each axis on each rung, from 0 at the start to 1 at the demand, and the clean reps there</caption>
         <thead>

@@ -74,7 +74,7 @@ for (const theme of ['light', 'dusk'] as const) {
 
 test('files', async ({ page }) => {
   await page.goto('/sample/files');
-  await expect(page.getByText('1 dog: Quill')).toBeVisible();
+  await expect(page.getByText('3 dogs: Quill, Juniper, Otto')).toBeVisible();
   await page.screenshot({ path: `${FOLDER}/files.png` });
 });
 
@@ -100,4 +100,39 @@ test('score sheet and writing', async ({ page }) => {
   await page.getByLabel('Points in all, at least, condition 1').fill('90');
   await expect(page.getByText('above the maximum of 80 points')).toBeVisible();
   await page.screenshot({ path: `${FOLDER}/rule-book-editor.png` });
+});
+
+async function withOtto(page: Page): Promise<void> {
+  await page.goto('/sample/today');
+  await page.getByLabel('Dog').selectOption({ label: 'Otto' });
+}
+
+test('prerequisites and the kennel', async ({ page }) => {
+  await withOtto(page);
+  await page.getByRole('link', { name: 'Breakdown' }).click();
+  await page.getByRole('link', { name: 'What needs what' }).click();
+  await expect(page.getByText('Touch from a distance').first()).toBeVisible();
+  await page.screenshot({ path: `${FOLDER}/prerequisites.png` });
+  await page.getByRole('link', { name: 'Kennel' }).click();
+  await expect(page.getByText('8 months old')).toBeVisible();
+  await page.screenshot({ path: `${FOLDER}/kennel.png` });
+});
+
+test('a method, and breaking down from it', async ({ page }) => {
+  await page.goto('/sample/breakdown/methods/scent-discrimination');
+  await expect(page.getByText('Where schools differ')).toBeVisible();
+  await page.screenshot({ path: `${FOLDER}/method.png` });
+  await page.getByRole('link', { name: 'Break it down for Quill' }).click();
+  await page.getByLabel('Start, Distance to the article').fill('2 m');
+  await page.getByLabel('Demand, Distance to the article').fill('10 m');
+  await page.screenshot({ path: `${FOLDER}/break-down.png` });
+});
+
+test('rules compared', async ({ page }) => {
+  await page.setViewportSize({ width: 1280, height: 1500 });
+  await page.goto('/sample/breakdown/sample-run-out/rule');
+  await page.getByRole('button', { name: 'Compare the rules' }).click();
+  await expect(page.getByText(/So many in a row: \d+ % arrived/)).toBeVisible({ timeout: 45_000 });
+  await page.getByRole('heading', { name: 'Rules compared on dogs like this one' }).scrollIntoViewIfNeeded();
+  await page.screenshot({ path: `${FOLDER}/rules-compared.png` });
 });

@@ -23,7 +23,6 @@ export { checkKit, checkLadder, describeRung } from './ladder-checks';
 export { watchedFaultSchema } from './method-schema';
 export {
   type AxisAnswer,
-  asked,
   axisFrom,
   GENERAL_STEP,
   METHODS,

@@ -6,7 +6,7 @@ const text = v.pipe(v.string(), v.trim(), v.minLength(1));
 const key = v.pipe(v.string(), v.regex(/^[a-z0-9-]+$/, 'a short word in small letters'));
 
 /** An axis as a method's file says it: values as a person writes them ("5 m", "25 %"), left out where the person is asked. */
-export const methodAxisSchema = v.strictObject({
+const methodAxisSchema = v.strictObject({
   key,
   title: text,
   quantity: v.picklist(['distance', 'duration', 'latency', 'angle', 'offset', 'height', 'area', 'volume', 'mass', 'rate', 'count', 'level']),
@@ -32,7 +32,7 @@ export const watchedFaultSchema = v.strictObject({
   miss: v.optional(v.boolean(), false),
 });
 
-export const methodElementSchema = v.strictObject({
+const methodElementSchema = v.strictObject({
   key,
   title: text,
   teaches: text,

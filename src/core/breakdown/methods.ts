@@ -136,11 +136,6 @@ export function axisFrom({ axis, start, demand, step }: MethodAxis, answer: Axis
   return parsed.success ? ok(parsed.output) : fail('axis', axis.key, `${axis.title}: ${parsed.issues[0].message}.`);
 }
 
-/** Where the method's value is missing, and the person is asked. */
-export function asked(axis: MethodAxis): { readonly start: boolean; readonly demand: boolean; readonly step: boolean } {
-  return { start: axis.start === null, demand: axis.demand === null, step: axis.step === null };
-}
-
 /** The ready methods, in the order of the trade's year: what a young dog begins with comes first. */
 export const METHODS: readonly Method[] = /* @__PURE__ */ METHOD_FILES.map((file) => must(readMethod(file)));
 

@@ -24,7 +24,7 @@ export function stepBlock(rule: BlockRule, tally: Tally, event: Happening, at: S
   return { state, advice: [blockAdvice(rule, state, at)] };
 }
 
-export const counted = (tally: Tally, clean: boolean): Tally => ({ clean: tally.clean + (clean ? 1 : 0), done: tally.done + 1 });
+const counted = (tally: Tally, clean: boolean): Tally => ({ clean: tally.clean + (clean ? 1 : 0), done: tally.done + 1 });
 
 function blockAdvice(rule: BlockRule, { clean, done }: Tally, at: Standing): Advice {
   const grounds = `${clean} of ${done} clean in this block`;
@@ -52,7 +52,7 @@ export type SequentialRule = v.InferOutput<typeof sequentialRule>;
  * for good enough (wrong with chance about alpha), at or below `lower` for not (wrong with chance about beta).
  * Wald (1945), "Sequential Tests of Statistical Hypotheses". p0 .6, p1 .9, both risks .1: upper ln 9 = 2.197, six clean make 2.43.
  */
-export function walk(rule: SequentialRule, { clean, done }: Tally): { readonly ratio: number; readonly lower: number; readonly upper: number } {
+function walk(rule: SequentialRule, { clean, done }: Tally): { readonly ratio: number; readonly lower: number; readonly upper: number } {
   const ratio = clean * Math.log(rule.p1 / rule.p0) + (done - clean) * Math.log((1 - rule.p1) / (1 - rule.p0));
   return { ratio, upper: Math.log((1 - rule.beta) / rule.alpha), lower: Math.log(rule.beta / (1 - rule.alpha)) };
 }

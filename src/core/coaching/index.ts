@@ -1,4 +1,3 @@
-export { decide } from './blocks';
 export { paymentOf, type Stage } from './cue-transfer';
 export { FIRST_RULES, RULE_WORDS, type RuleWords, USUAL_RULES } from './describe';
 export {
@@ -13,8 +12,8 @@ export {
   type RepTold,
   type Timing,
 } from './events';
+export { type FeelEvent, type FeelRecord, feelRecord } from './feel-record';
 export { type OperatingPoint, operatingPoint } from './operating-curve';
 export { DEFAULT_PACE, type Pace, startRung } from './pace';
 export { type CoachState, type CoachStep, coach, type Policy, policySchema, type Rule, type RuleKind, ruleSchema, startCoaching } from './policy';
-export { criterionOf } from './protocols';
-export { articlePlaces, type Foreseen, fairOrder, foreseen, gellermann, isGellermann, returnOrCall, shuffled, unknownDelays } from './sequences';
+export { articlePlaces, type Foreseen, fairOrder, foreseen, gellermann, isGellermann, returnOrCall, unknownDelays } from './sequences';

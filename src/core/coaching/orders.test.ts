@@ -5,6 +5,7 @@ import {
   coach,
   DEFAULT_PACE,
   fairOrder,
+  feelRecord,
   foreseen,
   gellermann,
   isGellermann,
@@ -123,6 +124,21 @@ describe('operating curves', () => {
   it('five in a row passes an 80 % dog 33 % of the time on a given set; protocols have none', () => {
     expect(operatingPoint(USUAL_RULES.run, 0.8)?.atOnce).toBeCloseTo(0.32768, 10);
     expect(operatingPoint(USUAL_RULES.stretch, 0.8)).toBeNull();
+  });
+
+  it('by feel has the record of what the person did', () => {
+    const reps = (text: string) =>
+      [...text].map((one) =>
+        one === '>' || one === '<' ? ({ kind: 'move', up: one === '>' } as const) : ({ kind: 'rep', clean: one === 'c' } as const),
+      );
+    expect(feelRecord([reps('ccm>cccc>'), reps('mc<mmmmmmc>'), reps('>')])).toEqual({
+      ups: 3,
+      downs: 1,
+      reps: 16,
+      cleanBeforeUp: 2 / 3,
+      cleanBeforeDown: 0.5,
+    });
+    expect(feelRecord([])).toMatchObject({ ups: 0, cleanBeforeUp: null });
   });
 
   it('the sequential test keeps its risks', () => {

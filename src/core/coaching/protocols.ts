@@ -99,7 +99,7 @@ export const startDistribution = (): DistributionState => ({ grades: [] });
  * The lowest grade to pay now, by the percentile schedule (Galbicka 1994): of the last m grades, sorted, the one of rank
  * r = (m + 1)(1 − w) counted from the worst, w the share to pay; with r under 1 everything is paid. `criterionOf(.8, [0, 1, 1, 2])` → 0.
  */
-export function criterionOf(paidShare: number, grades: readonly number[]): number {
+function criterionOf(paidShare: number, grades: readonly number[]): number {
   const rank = Math.floor((grades.length + 1) * (1 - paidShare) + 1e-9);
   return rank < 1 ? 0 : ([...grades].sort((a, b) => a - b)[rank - 1] as number);
 }

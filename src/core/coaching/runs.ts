@@ -20,7 +20,7 @@ export type SingleRule = v.InferOutput<typeof singleRule>;
 export type Rows = { readonly clean: number; readonly missed: number };
 export const NO_ROWS: Rows = { clean: 0, missed: 0 };
 
-export function countRows(rows: Rows, rep: RepTold): Rows {
+function countRows(rows: Rows, rep: RepTold): Rows {
   if (!rep.counts) return rows;
   return { clean: rep.outcome === 'clean' ? rows.clean + 1 : 0, missed: rep.outcome === 'miss' ? rows.missed + 1 : 0 };
 }
@@ -32,7 +32,7 @@ export function stepRun(rule: Pick<RunRule, 'advanceAfter' | 'dropAfter'>, rows:
   return { state, advice: [runAdvice(rule, state, at)] };
 }
 
-export function runAdvice(rule: Pick<RunRule, 'advanceAfter' | 'dropAfter'>, { clean, missed }: Rows, at: Pick<Standing, 'rung' | 'top'>): Advice {
+function runAdvice(rule: Pick<RunRule, 'advanceAfter' | 'dropAfter'>, { clean, missed }: Rows, at: Pick<Standing, 'rung' | 'top'>): Advice {
   const words = `your rule is ${rule.advanceAfter} in a row`;
   if (clean >= rule.advanceAfter) {
     if (at.rung >= at.top) return { kind: 'done', reason: `${clean} clean in a row on the top rung. End here, or prove it in a new place.` };

@@ -1,5 +1,5 @@
 export type { Breakdown, Dog, ElementRecord, Entry, Judgement, Kit, RepEntry, RuleBookRecord, Session, Tables, Trial } from '@/data/records';
-export { DEFAULT_POLICY, PLAIN_ELEMENT } from '@/data/records';
+export { PLAIN_ELEMENT } from '@/data/records';
 export { cautionsOf } from './cautions';
 export { coachFacts } from './coach-facts';
 export { addDogWithElement, changeDog, type FirstElement, listDogs, trialsOf } from './dogs';

@@ -23,7 +23,7 @@ export function elementFromMethod(id: ElementId, dogId: DogId, method: Method, e
 }
 
 /** The method's policy with the usual values of its kind. A kind that does not exist is a bug in a shipped file, and throws. */
-export function policyOf(element: Pick<MethodElement, 'policy'>): Policy {
+function policyOf(element: Pick<MethodElement, 'policy'>): Policy {
   if (element.policy === null) return DEFAULT_POLICY;
   const usual = USUAL_RULES[element.policy.kind as keyof typeof USUAL_RULES];
   return { rule: v.parse(ruleSchema, { ...usual, ...element.policy }), pace: DEFAULT_PACE };

@@ -47,10 +47,11 @@ export function AddAxis({ axes, onAdd }: { readonly axes: readonly Axis[]; reado
             ))}
             <option value="list">A list of steps</option>
             <option value="help">Help that fades</option>
+            <option value="pay">Pay that thins out</option>
           </select>
         </label>
-        {field('title', 'Name', kind === 'list' || kind === 'help' ? undefined : 'its own name if left empty')}
-        {kind === 'list' || kind === 'help' ? (
+        {field('title', 'Name', isList(kind) ? undefined : 'its own name if left empty')}
+        {isList(kind) ? (
           <div className="sm:col-span-2">{field('list', 'Steps, easiest first', 'for example: whole hand, half, a look, none')}</div>
         ) : (
           <>
@@ -79,11 +80,14 @@ export function AddAxis({ axes, onAdd }: { readonly axes: readonly Axis[]; reado
 
 const EMPTY = { title: '', start: '', demand: '', step: '', list: '' };
 
+/** Kinds that are written as a list of steps: a criterion, help, or pay. */
+const isList = (kind: string): kind is 'list' | 'help' | 'pay' => kind === 'list' || kind === 'help' || kind === 'pay';
+
 function readForm(kind: string, key: AxisKey, text: typeof EMPTY): Result<Axis> {
   const title = text.title.trim();
-  if (kind !== 'list' && kind !== 'help') return readNewAxis(AXIS_KINDS.find((one) => one.id === kind)?.make(key), { ...text, title });
+  if (!isList(kind)) return readNewAxis(AXIS_KINDS.find((one) => one.id === kind)?.make(key), { ...text, title });
   if (title === '') return fail('title', '', 'Give the list a name.');
-  const list = listAxis(key, title, text.list, kind === 'help' ? 'help' : 'criterion');
+  const list = listAxis(key, title, text.list, kind === 'list' ? 'criterion' : kind);
   if (!list) return fail('list', '', 'Write two steps or more, with commas, easiest first, no name twice.');
   return axisFrom(list, { start: null, demand: null, step: null });
 }

@@ -37,7 +37,7 @@ export function linksFromMethod(method: Method, newId: () => ElementId): LinkDra
   return method.elements.map((element) => linkFromMethod(method, element, newId()));
 }
 
-export function linkFromMethod(method: Method, element: MethodElement, id: ElementId, part: ElementKey | null = null): LinkDraft {
+function linkFromMethod(method: Method, element: MethodElement, id: ElementId, part: ElementKey | null = null): LinkDraft {
   return { id, part, title: element.title, existing: null, from: { method, element }, axes: element.axes.map(axisDraft) };
 }
 

@@ -35,7 +35,7 @@ export function sourceGroups(work: DogWork, methods: readonly Method[]): SourceG
 }
 
 /** The title of an exercise as its rule book or its owner calls it. */
-export function titleOf(breakdown: Breakdown, work: DogWork): string {
+function titleOf(breakdown: Breakdown, work: DogWork): string {
   const book = work.ruleBooks.find((record) => record.id === breakdown.ruleBookId)?.book;
   return breakdown.own?.title ?? book?.exercises.find((exercise) => exercise.id === breakdown.exercise)?.title ?? breakdown.exercise;
 }

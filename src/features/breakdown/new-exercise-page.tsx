@@ -94,7 +94,7 @@ function Opened({ state }: { readonly state: DogState }) {
   );
 }
 
-export const BY_HAND: Source = { kind: 'hand', id: 'hand', title: '' };
+const BY_HAND: Source = { kind: 'hand', id: 'hand', title: '' };
 const firstKind = () => AXIS_KINDS[0].make(asId<AxisKey>('distance'));
 
 function SourceChoice({

@@ -1,82 +1,12 @@
 import { useState } from 'react';
-import * as v from 'valibot';
-import { type Rule, type RuleKind, ruleSchema } from '@/core/coaching';
-import { fail, ok, type Result } from '@/core/shared';
+import type { Rule } from '@/core/coaching';
 import { Button, Notice, TextField } from '@/ui';
-
-type Field = { readonly key: string; readonly label: string; readonly percent?: boolean };
-
-/** The numbers of each rule as a person reads them. */
-const FIELDS: Readonly<Record<RuleKind, readonly Field[]>> = {
-  run: [
-    { key: 'advanceAfter', label: 'Clean in a row to go up' },
-    { key: 'dropAfter', label: 'Misses in a row to go back' },
-  ],
-  'single-presentation': [
-    { key: 'advanceAfter', label: 'Clean in a row to go up' },
-    { key: 'dropAfter', label: 'Misses in a row to go back' },
-    { key: 'breath', label: 'Seconds between presentations' },
-  ],
-  stretch: [
-    { key: 'cut', label: 'Left of the distance after “too far” (%)', percent: true },
-    { key: 'perSession', label: 'Longer at most, times a session' },
-  ],
-  block: [
-    { key: 'size', label: 'Reps in a block' },
-    { key: 'pass', label: 'Clean to go up' },
-    { key: 'fail', label: 'Clean at or under which it goes back' },
-  ],
-  sequential: [
-    { key: 'p0', label: 'Not good enough (% clean)', percent: true },
-    { key: 'p1', label: 'Good enough (% clean)', percent: true },
-    { key: 'alpha', label: 'Risk to go up wrongly (%)', percent: true },
-    { key: 'beta', label: 'Risk to go back wrongly (%)', percent: true },
-  ],
-  feel: [],
-  'cue-transfer': [
-    { key: 'gap', label: 'Seconds from new cue to old prompt' },
-    { key: 'wait', label: 'Seconds of silence in a probe' },
-    { key: 'before', label: 'Prompted answers before the next stage' },
-  ],
-  scenario: [{ key: 'advanceAfter', label: 'Clean scenarios in a row to go up' }],
-  strength: [
-    { key: 'minDays', label: 'Days on a rung at least' },
-    { key: 'repsPerDay', label: 'Reps a day at most' },
-    { key: 'cleanToAdvance', label: 'Clean of them to go up' },
-  ],
-  distribution: [
-    { key: 'window', label: 'Last responses looked at' },
-    { key: 'paidShare', label: 'Share to pay (%)', percent: true },
-  ],
-};
-
-/** Reads the fields of a rule. Fails with the words of what does not fit. */
-export function readRule(kind: RuleKind, texts: Readonly<Record<string, string>>): Result<Rule> {
-  const values: Record<string, unknown> = { kind };
-  for (const { key, label, percent } of FIELDS[kind]) {
-    const text = (texts[key] ?? '').replace(',', '.').replace('%', '').trim();
-    const number = Number(text);
-    if (text === '' || Number.isNaN(number)) return fail('number', key, `${label}: write a number.`);
-    values[key] = percent ? number / 100 : number;
-  }
-  const parsed = v.safeParse(ruleSchema, values);
-  if (parsed.success) return ok(parsed.output);
-  const [first] = parsed.issues;
-  const field = FIELDS[kind].find((one) => one.key === v.getDotPath(first));
-  return fail('rule', v.getDotPath(first) ?? '', `${field ? `${field.label}: ` : ''}${first.message}.`);
-}
-
-export function ruleTexts(rule: Rule): Record<string, string> {
-  const values = rule as Readonly<Record<string, unknown>>;
-  return Object.fromEntries(
-    FIELDS[rule.kind].map(({ key, percent }) => [key, String(percent ? Number((Number(values[key]) * 100).toPrecision(4)) : values[key])]),
-  );
-}
+import { RULE_FIELDS, readRule, ruleTexts } from './rule-texts';
 
 export function RuleFields({ rule, onTake }: { readonly rule: Rule; readonly onTake: (rule: Rule) => void }) {
   const [texts, setTexts] = useState(() => ruleTexts(rule));
   const [problem, setProblem] = useState<string>();
-  if (FIELDS[rule.kind].length === 0) return null;
+  if (RULE_FIELDS[rule.kind].length === 0) return null;
   const take = (): void => {
     const read = readRule(rule.kind, texts);
     setProblem(read.ok ? undefined : read.message);
@@ -90,7 +20,7 @@ export function RuleFields({ rule, onTake }: { readonly rule: Rule; readonly onT
         take();
       }}
     >
-      {FIELDS[rule.kind].map(({ key, label }) => (
+      {RULE_FIELDS[rule.kind].map(({ key, label }) => (
         <TextField
           key={key}
           label={label}

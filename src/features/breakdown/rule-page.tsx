@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { FIRST_RULES, RULE_WORDS, type Rule, type RuleKind, USUAL_RULES } from '@/core/coaching';
 import { Button, Sheet } from '@/ui';
 import { ElementFrame, type Opened } from './element-frame';
+import { FeelSheet } from './feel-sheet';
 import { OperatingCurve } from './operating-curve';
 import { PaceFields } from './pace-fields';
 import { PolicyComparison } from './policy-comparison';
@@ -39,7 +40,7 @@ function Page(opened: Opened) {
             )}
           </fieldset>
         </Sheet>
-        <OperatingCurve rule={rule} />
+        {rule.kind === 'feel' ? <FeelSheet element={element} /> : <OperatingCurve rule={rule} />}
       </div>
       <div className="grid gap-6">
         <Sheet title={RULE_WORDS[rule.kind].title}>

@@ -27,6 +27,11 @@ export function RungTable({ element, ladder, rung: stands, reps, onCell }: Props
             {element.axes.map((axis) => (
               <th key={axis.key} className="py-2 pr-3">
                 {axis.title}
+                {axis.role !== 'criterion' && (
+                  <span className="block text-sm font-normal text-ink-soft">
+                    {axis.role === 'help' ? 'help this rung allows' : 'pay on this rung'}
+                  </span>
+                )}
               </th>
             ))}
             <th className="py-2 pr-3">What changes</th>

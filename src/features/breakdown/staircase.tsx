@@ -63,7 +63,7 @@ function AxisRow({ axis, index, ladder }: { readonly axis: Axis; readonly index:
   const highest = Math.max(1, ...levels);
   return (
     <tr>
-      <th scope="row" className="sticky left-0 min-w-36 bg-sheet pr-3 text-left align-bottom text-sm font-semibold leading-tight">
+      <th scope="row" className="sticky left-0 min-w-24 bg-sheet sm:min-w-36 pr-3 text-left align-bottom text-sm font-semibold leading-tight">
         {axis.title}
         <span className="block font-normal text-ink-soft">
           to {writeValue({ ...axis, harder: axis.harder === 'both' ? 'more' : axis.harder }, axis.demand)}

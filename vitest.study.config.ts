@@ -1,0 +1,8 @@
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vitest/config';
+
+/** Studies are run by hand (`npm run study`): each prints the table that its page in docs/decisions shows. */
+export default defineConfig({
+  resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
+  test: { environment: 'node', include: ['studies/**/*.study.ts'], testTimeout: 1_800_000 },
+});

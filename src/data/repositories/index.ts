@@ -50,6 +50,7 @@ export {
   makeExercise,
   mergeElements,
   type Part,
+  removeBreakdown,
   splitElement,
 } from './shape';
 export { type DogState, useDog } from './use-dog';

@@ -15,6 +15,7 @@ import {
   mergeElements,
   putBack,
   recordRep,
+  removeBreakdown,
   repsOfDog,
   splitElement,
   startSession,
@@ -98,6 +99,11 @@ describe('breaking down', () => {
     if (!exercise) throw new Error('an exercise');
     const before = await changeBreakdown(kennel, { ...exercise, links: [...exercise.links].reverse() });
     expect([await titles(kennel), before]).toEqual([[['give', 'fetch']], exercise]);
+    expect(await removeBreakdown(kennel, exercise.id)).not.toBeNull();
+    expect([await titles(kennel), (await workOf(kennel, DOG)).elements.length]).toEqual([[], 2]);
+    await changeBreakdown(kennel, exercise);
+    expect(await titles(kennel)).toEqual([['fetch', 'give']]);
+    await sound(kennel);
   });
 });
 

@@ -57,11 +57,20 @@ export async function makeExercise(kennel: Kennel, plan: ExercisePlan): Promise<
   });
 }
 
-/** Puts an exercise in another order or with other links, and gives back what was there, for undo. */
+/** Puts an exercise in another order or with other links, or back where it was taken away. Gives back what was there, for undo; null if nothing was. */
 export async function changeBreakdown(kennel: Kennel, changed: Breakdown): Promise<Breakdown | null> {
   return kennel.database.transaction('rw', kennel.database.breakdowns, async () => {
     const before = await kennel.database.breakdowns.get(changed.id);
-    if (before) await kennel.database.breakdowns.put(changed);
+    await kennel.database.breakdowns.put(changed);
+    return before ?? null;
+  });
+}
+
+/** Takes an exercise away; its elements stay. Gives it back, for undo. */
+export async function removeBreakdown(kennel: Kennel, id: BreakdownId): Promise<Breakdown | null> {
+  return kennel.database.transaction('rw', kennel.database.breakdowns, async () => {
+    const before = await kennel.database.breakdowns.get(id);
+    await kennel.database.breakdowns.delete(id);
     return before ?? null;
   });
 }

@@ -1,11 +1,9 @@
-import { ArrowDown, ArrowUp } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
-import { type Breakdown, changeBreakdown, type DogState, useDog, useKennel, useKennelWithDog } from '@/data/repositories';
-import { Button, buttonClass, Chain, Notice, newestOf, PageHead, Rod, Sheet } from '@/ui';
+import { type DogState, useDog, useKennelWithDog } from '@/data/repositories';
+import { buttonClass, Chain, Notice, newestOf, PageHead, Rod, Sheet } from '@/ui';
 import { type ElementView, type ExerciseView, exerciseViews, ownElements, retiredElements } from './breakdown-view';
-import { moved } from './exercise-draft';
+import { ExerciseTools, LinkTools } from './exercise-tools';
 import { useAssessed } from './use-assessed';
 
 export function BreakdownRoom() {
@@ -34,7 +32,7 @@ export function BreakdownRoom() {
       {latest.state === 'failed' && <Notice tone="alert">{latest.failure.message}</Notice>}
       <div className="grid gap-7">
         {exerciseViews(state, assessed).map((exercise) => (
-          <ExerciseSheet key={exercise.key} exercise={exercise} />
+          <ExerciseSheet key={exercise.key} exercise={exercise} state={state} />
         ))}
         {own.length > 0 && (
           <Sheet title="Own goals" aside="pieces that stand in no exercise">
@@ -52,7 +50,7 @@ export function BreakdownRoom() {
   );
 }
 
-function ExerciseSheet({ exercise }: { readonly exercise: ExerciseView }) {
+function ExerciseSheet({ exercise, state }: { readonly exercise: ExerciseView; readonly state: DogState }) {
   const links = exercise.links.map((link) => ({
     key: `${link.part}${link.id}`,
     title: link.title,
@@ -71,10 +69,11 @@ function ExerciseSheet({ exercise }: { readonly exercise: ExerciseView }) {
             key={`${link.part}${link.id}`}
             element={link}
             place={i + 1}
-            tools={exercise.own && <OrderButtons exercise={exercise.own} at={i} title={link.title} />}
+            tools={exercise.own && <LinkTools exercise={exercise.own} at={i} title={link.title} />}
           />
         ))}
       </ul>
+      {exercise.own && <ExerciseTools exercise={exercise.own} state={state} />}
     </Sheet>
   );
 }
@@ -107,26 +106,6 @@ function ElementRow({ element, place, tools }: { readonly element: ElementView; 
         ))}
       </div>
     </li>
-  );
-}
-
-/** An own exercise can be put in another order; a rule book's is the rule book's. */
-function OrderButtons({ exercise, at, title }: { readonly exercise: Breakdown; readonly at: number; readonly title: string }) {
-  const { kennel } = useKennel();
-  const move = (by: -1 | 1): void => {
-    void changeBreakdown(kennel, { ...exercise, links: moved(exercise.links, at, at + by) }).then((before) => {
-      if (before) toast('Order changed.', { action: { label: 'Undo', onClick: () => void changeBreakdown(kennel, before) } });
-    });
-  };
-  return (
-    <>
-      <Button look="quiet" className="!px-2" aria-label={`Move ${title} up`} disabled={at === 0} onClick={() => move(-1)}>
-        <ArrowUp aria-hidden="true" className="size-5" />
-      </Button>
-      <Button look="quiet" className="!px-2" aria-label={`Move ${title} down`} disabled={at === exercise.links.length - 1} onClick={() => move(1)}>
-        <ArrowDown aria-hidden="true" className="size-5" />
-      </Button>
-    </>
   );
 }
 

@@ -1,12 +1,13 @@
 import { useState } from 'react';
-import { buildLadder, checkKit, checkLadder, LADDER_RULES, type LadderRule } from '@/core/breakdown';
+import { LADDER_RULES, type LadderRule } from '@/core/breakdown';
 import { type AxisKey, asId } from '@/core/shared';
-import { type ElementRecord, useKit } from '@/data/repositories';
-import { Button, CautionNote, Notice, Sheet } from '@/ui';
+import type { ElementRecord } from '@/data/repositories';
+import { Button, CautionNote, Sheet } from '@/ui';
 import { AddAxis } from './add-axis';
 import { AxisEditor } from './axis-editor';
 import { rodsOf } from './breakdown-view';
 import { ElementFrame, type Opened } from './element-frame';
+import { LadderChecks } from './ladder-checks';
 import { readCell, withCell } from './ladder-edit';
 import { RungTable } from './rung-table';
 import { Staircase } from './staircase';
@@ -65,7 +66,7 @@ function Page({ element, state, ladder, rung, found }: Opened) {
           <AddAxis axes={element.axes} onAdd={(axis) => rebuild([...element.axes, axis], `${axis.title} added`)} />
         </div>
       </Sheet>
-      <Checks element={element} />
+      <LadderChecks element={element} onPlan={(rung, axis) => change({ byHand: planned(element, rung, axis) }, 'Noted as planned.')} />
       <Sheet
         title="Rungs"
         aside={<RuleChoice element={element} onChoose={(rule) => change(withRule(element, rule, ladder.rungs), RULE_TOASTS[rule])} />}
@@ -140,6 +141,10 @@ function setHandCell(
   return null;
 }
 
+function planned(element: ElementRecord, rung: number, axis: AxisKey): ElementRecord['byHand'] {
+  return element.byHand.map((one, i) => (i === rung ? { ...one, eases: [...one.eases, axis] } : one));
+}
+
 /** By hand begins with the rungs that stood there, so that nothing has to be typed twice. */
 function withRule(element: ElementRecord, rule: LadderRule, rungs: Opened['ladder']['rungs']): Partial<ElementRecord> {
   if (rule !== 'by-hand' || element.byHand.length > 0) return { ladderRule: rule, edits: [] };
@@ -178,35 +183,5 @@ function RuleChoice({ element, onChoose }: { readonly element: ElementRecord; re
         ))}
       </select>
     </label>
-  );
-}
-
-function Checks({ element }: { readonly element: ElementRecord }) {
-  const kit = useKit();
-  const problems = [
-    ...checkLadder(buildLadder(element)),
-    ...(kit === null
-      ? []
-      : checkKit(
-          element.kit,
-          kit.map((thing) => thing.title),
-        )),
-  ];
-  return (
-    <Sheet title="Checks" label="Checks of the ladder">
-      <div aria-live="polite">
-        {problems.length === 0 ? (
-          <p className="text-lg">Sound: one thing at a time, no step over its limit, and the last rung asks all that is demanded.</p>
-        ) : (
-          <ul className="grid gap-2">
-            {problems.map((problem) => (
-              <li key={`${problem.path}${problem.code}`}>
-                <Notice tone="alert">{problem.message}</Notice>
-              </li>
-            ))}
-          </ul>
-        )}
-      </div>
-    </Sheet>
   );
 }

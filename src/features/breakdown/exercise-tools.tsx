@@ -1,0 +1,87 @@
+import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { asId, type ElementKey } from '@/core/shared';
+import { activeElements, type Breakdown, changeBreakdown, type DogState, removeBreakdown, useKennel } from '@/data/repositories';
+import { Button } from '@/ui';
+import { moved } from './exercise-draft';
+
+type Links = Breakdown['links'];
+
+/** Saves other links of an own exercise and offers to take it back. */
+function useLinks(exercise: Breakdown): (links: Links, words: string) => void {
+  const { kennel } = useKennel();
+  return (links, words) => {
+    void changeBreakdown(kennel, { ...exercise, links }).then((before) => {
+      if (before) toast(words, { action: { label: 'Undo', onClick: () => void changeBreakdown(kennel, before) } });
+    });
+  };
+}
+
+/** A link of an own exercise: put it elsewhere, or take it out. A rule book's order is the rule book's. */
+export function LinkTools({ exercise, at, title }: { readonly exercise: Breakdown; readonly at: number; readonly title: string }) {
+  const change = useLinks(exercise);
+  const { links } = exercise;
+  const icon = (label: string, Icon: typeof X, disabled: boolean, next: () => Links, words: string) => (
+    <Button look="quiet" className="!px-2" aria-label={`${label} ${title}`} disabled={disabled} onClick={() => change(next(), words)}>
+      <Icon aria-hidden="true" className="size-5" />
+    </Button>
+  );
+  return (
+    <>
+      {icon('Move up', ArrowUp, at === 0, () => moved(links, at, at - 1), 'Order changed.')}
+      {icon('Move down', ArrowDown, at === links.length - 1, () => moved(links, at, at + 1), 'Order changed.')}
+      {icon(
+        'Take out',
+        X,
+        links.length === 1,
+        () => links.filter((_, i) => i !== at),
+        `${title} is out of the exercise; it stays as a piece of its own.`,
+      )}
+    </>
+  );
+}
+
+/** An own exercise as a whole: a further link, or no exercise any more. Its elements stay either way. */
+export function ExerciseTools({ exercise, state }: { readonly exercise: Breakdown; readonly state: DogState }) {
+  const { kennel } = useKennel();
+  const change = useLinks(exercise);
+  const free = activeElements(state.work).filter((element) => !exercise.links.some((link) => link.element === element.id));
+  const [chosen, setChosen] = useState('');
+  const element = free.find((one) => one.id === chosen) ?? free[0];
+  const part = asId<ElementKey>(`${exercise.exercise}-${exercise.links.length + 1}-${element?.id ?? ''}`);
+  return (
+    <div className="mt-3 flex flex-wrap items-end gap-3 border-t border-rule pt-3">
+      {element && (
+        <>
+          <label className="text-sm font-semibold">
+            A further link
+            <select
+              className="mt-1 block min-h-11 border-b-2 border-ink bg-paper px-2 text-base font-normal"
+              value={element.id}
+              onChange={(event) => setChosen(event.target.value)}
+            >
+              {free.map((one) => (
+                <option key={one.id} value={one.id}>
+                  {one.title}
+                </option>
+              ))}
+            </select>
+          </label>
+          <Button onClick={() => change([...exercise.links, { part, element: element.id }], `${element.title} is a link now.`)}>Add it</Button>
+        </>
+      )}
+      <Button
+        look="quiet"
+        onClick={() => {
+          void removeBreakdown(kennel, exercise.id).then((before) => {
+            if (before)
+              toast('The exercise is gone; its pieces stay.', { action: { label: 'Undo', onClick: () => void changeBreakdown(kennel, before) } });
+          });
+        }}
+      >
+        Take the exercise apart
+      </Button>
+    </div>
+  );
+}

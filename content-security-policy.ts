@@ -9,6 +9,7 @@ const DIRECTIVES = [
   "img-src 'self' data: blob:",
   "connect-src 'self'",
   "worker-src 'self'",
+  "manifest-src 'self'",
   "object-src 'none'",
   "base-uri 'none'",
   "form-action 'none'",

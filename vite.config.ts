@@ -2,6 +2,7 @@ import { fileURLToPath } from 'node:url';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import type { Plugin } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 import { defineConfig } from 'vitest/config';
 import { POLICY_FOR_HEADER, POLICY_FOR_META } from './content-security-policy.ts';
 
@@ -29,8 +30,36 @@ function policyInPage(): Plugin {
   };
 }
 
+/** Everything is kept at the first visit, so that a field without a signal is as good as the kitchen table. A newer version waits to be asked. */
+function offline() {
+  return VitePWA({
+    registerType: 'prompt',
+    injectRegister: false,
+    workbox: {
+      globPatterns: ['**/*.{js,css,html,svg,png,woff2,webmanifest}'],
+      navigateFallback: 'index.html',
+      cleanupOutdatedCaches: true,
+      maximumFileSizeToCacheInBytes: 4_000_000,
+    },
+    manifest: {
+      name: 'Regulon',
+      short_name: 'Regulon',
+      description: 'Takes a dog-sport exercise apart, coaches it rep by rep, and tells whether it would pass.',
+      start_url: '/',
+      display: 'standalone',
+      background_color: '#f6f1e3',
+      theme_color: '#f6f1e3',
+      icons: [
+        { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' },
+        { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+        { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'any maskable' },
+      ],
+    },
+  });
+}
+
 export default defineConfig({
-  plugins: [react(), tailwindcss(), openOn(process.env.REGULON_KENNEL), policyInPage()],
+  plugins: [react(), tailwindcss(), openOn(process.env.REGULON_KENNEL), policyInPage(), offline()],
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   worker: { format: 'es' },
   build: { target: 'es2023', assetsInlineLimit: 0 },

@@ -6,6 +6,7 @@ import { type Dog, type Kennel, type KennelContext, type KennelName, listDogs } 
 import { Notice, PageHead } from '@/ui';
 import { useChosenDog } from './chosen-dog';
 import { now, todayOf } from './clock';
+import { rememberKennel } from './last-kennel';
 import { kennelNamed, renewedSample } from './open-kennels';
 import { TopBar } from './top-bar';
 import { LostPage } from './trouble';
@@ -20,6 +21,7 @@ export function KennelFrame() {
 function OpenKennel({ name }: { readonly name: KennelName }) {
   const [opened, setOpened] = useState<Result<Kennel> | null>(null);
   useEffect(() => {
+    rememberKennel(name);
     let current = true;
     void kennelNamed(name).then((result) => current && setOpened(result));
     return () => {

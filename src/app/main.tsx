@@ -3,10 +3,12 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import { Toaster } from 'sonner';
+import { keepForOffline } from './offline';
 import { router } from './routes';
 import { firstTheme, showTheme, useTheme } from './theme';
 
 showTheme(firstTheme());
+if (import.meta.env.PROD) keepForOffline();
 
 function Regulon() {
   const theme = useTheme((state) => state.theme);

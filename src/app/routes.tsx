@@ -4,14 +4,19 @@ import { StartRoom } from '@/features/start';
 import { TodayRoom } from '@/features/today';
 import { DogGate } from './dog-gate';
 import { KennelFrame } from './kennel-frame';
+import { lastKennel } from './last-kennel';
 import { LostPage, TroublePage } from './trouble';
+
+function LastKennel() {
+  return <Navigate to={`/${lastKennel()}/today`} replace />;
+}
 
 /**
  * The address names the kennel first, so that a person's own and the sample are never on one page. What the field
  * needs is loaded at once; the rooms of the kitchen table come when they are entered.
  */
 export const router = createBrowserRouter([
-  { path: '/', element: <Navigate to="/own/today" replace /> },
+  { path: '/', element: <LastKennel /> },
   {
     path: '/:kennel',
     element: <KennelFrame />,

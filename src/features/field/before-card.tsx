@@ -5,6 +5,8 @@ import type { Caution } from '@/core/planning';
 import { type ElementRecord, type Entry, type Session, standingRung, startSession, useKennelWithDog } from '@/data/repositories';
 import { Button, CautionNote, Sheet } from '@/ui';
 
+import { missingOf, useDevice } from './use-device';
+
 type Props = {
   readonly element: ElementRecord;
   readonly last: Session | null;
@@ -19,6 +21,7 @@ export function BeforeCard({ element, last, entries, cautions }: Props) {
   const top = ladder.rungs.length - 1;
   const [rung, setRung] = useState(last ? Math.min(firstRung(element, last, entries, today), top) : 0);
   const [away, setAway] = useState(false);
+  const missing = missingOf(useDevice());
   const place = (value: boolean, words: string) => (
     <Button size="big" look={away === value ? 'ink' : 'plain'} aria-pressed={away === value} onClick={() => setAway(value)}>
       {words}
@@ -50,6 +53,20 @@ export function BeforeCard({ element, last, entries, cautions }: Props) {
             <span className="font-semibold">Bring </span>
             {element.kit.join(', ')}
           </p>
+        )}
+        {missing.length > 0 && (
+          <details>
+            <summary className="min-h-14 cursor-pointer py-3.5 leading-snug underline decoration-rule underline-offset-4">
+              {missing.length === 1 ? 'One thing this device does not grant' : `${missing.length} things this device does not grant`}
+            </summary>
+            <ul className="grid gap-1">
+              {missing.map((line) => (
+                <li key={line} className="leading-snug">
+                  {line}
+                </li>
+              ))}
+            </ul>
+          </details>
         )}
         {cautions.map((caution) => (
           <CautionNote key={caution.id} caution={caution} />

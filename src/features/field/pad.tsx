@@ -8,6 +8,7 @@ import { OutcomePad } from './outcome-pad';
 import { padView } from './pad-view';
 import { StampButton } from './stamp-button';
 import { usePadActions } from './use-pad-actions';
+import { useWakeLock } from './use-wake-lock';
 
 type Props = {
   readonly element: ElementRecord;
@@ -22,6 +23,7 @@ export function Pad({ element, work, session, entries, facts }: Props) {
   const view = padView(element, work, session, entries, facts);
   const actions = usePadActions(session, view);
   const [help, setHelp] = useState(false);
+  useWakeLock();
   usePadKeys(actions, view, () => setHelp(true));
   return (
     <div data-pad className="-mt-2 mx-auto grid max-w-5xl gap-2.5 lg:mt-0 lg:grid-cols-2 lg:gap-8">

@@ -1,0 +1,12 @@
+import type { KennelName } from '@/data/repositories';
+
+const KEY = 'regulon-kennel';
+
+/** The kennel that was open last on this device: an address without one leads back to it. */
+export function lastKennel(): KennelName {
+  return localStorage.getItem(KEY) === 'sample' ? 'sample' : 'own';
+}
+
+export function rememberKennel(name: KennelName): void {
+  localStorage.setItem(KEY, name);
+}

@@ -55,6 +55,8 @@ export function trainOnce(work: Work, occasion: Occasion, random: Random): { rea
     away,
     startRung: work.rung,
     endedAt: startedAt + 900_000,
+    conditions: {},
+    debrief: null,
   };
   const log: Entry[] = [];
   const place = () => ({
@@ -83,7 +85,7 @@ export function trainOnce(work: Work, occasion: Occasion, random: Random): { rea
   return { session, entries: log };
 }
 
-type RepFacts = Pick<RepEntry, keyof Judgement | 'rung' | 'criteria' | 'latency' | 'timing'>;
+type RepFacts = Pick<RepEntry, keyof Judgement | 'rung' | 'criteria' | 'latency' | 'timing' | 'details'>;
 
 function doRep(work: Work, occasion: Occasion, away: boolean, rep: number, random: Random): RepFacts {
   const criteria = work.ladder.rungs[work.rung]?.criteria ?? {};
@@ -92,7 +94,7 @@ function doRep(work: Work, occasion: Occasion, away: boolean, rep: number, rando
   const done = performRep(work.skill, work.temperament, x, conditions, random);
   work.skill = done.skill;
   const latency = Number((work.latency * Math.exp(0.3 * random.normal())).toFixed(2));
-  return { ...judge(work, done, random), rung: work.rung, criteria, latency: done.missed ? null : latency, timing: null };
+  return { ...judge(work, done, random), rung: work.rung, criteria, latency: done.missed ? null : latency, timing: null, details: {} };
 }
 
 function judge(work: Work, done: { readonly clean: boolean; readonly missed: boolean }, random: Random): Judgement {

@@ -136,3 +136,8 @@ export function paymentOf(state: CueTransferState, timing: Timing): boolean {
   if (timing === 'in-gap' || timing === 'unprompted') return true;
   return timing === 'prompted' && state.stage !== 'probe' && state.paid;
 }
+
+/** The state of a cue-transfer policy inside a coach's, for a clock and a coin on screen; null under any other rule. */
+export function transferOf(kind: string, inner: unknown): CueTransferState | null {
+  return kind === 'cue-transfer' ? (inner as CueTransferState) : null;
+}

@@ -1,4 +1,5 @@
-export { paymentOf, type Stage } from './cue-transfer';
+export { CALLS, CALLS_AHEAD, type CallKind, callOrder } from './caller';
+export { type CueTransferState, paymentOf, type Stage, transferOf } from './cue-transfer';
 export { FIRST_RULES, RULE_WORDS, type RuleWords, USUAL_RULES } from './describe';
 export {
   type Advice,

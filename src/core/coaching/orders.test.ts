@@ -2,6 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { must, type Random, seeded } from '@/core/shared';
 import {
   articlePlaces,
+  CALLS,
+  CALLS_AHEAD,
+  callOrder,
   coach,
   DEFAULT_PACE,
   fairOrder,
@@ -75,6 +78,18 @@ describe('fair orders', () => {
     ['a fair one', 'lrrlrllrlrrl', []],
     ['too short to say', 'lrlr', []],
   ])('foresees %s', (_, order, codes) => expect(foreseen([...order]).map((one) => one.code)).toEqual(codes));
+
+  it.each(CALLS)('calls %s in words, the same for the same seed', (kind) => {
+    const cues = ['sit', 'down', 'stand'];
+    const order = must(callOrder(kind, cues, seeded(5)));
+    expect([order.length, order]).toEqual([CALLS_AHEAD, must(callOrder(kind, cues, seeded(5)))]);
+    expect(order.every((word) => word.length > 1)).toBe(true);
+    expect(new Set(order).size).toBeGreaterThan(1);
+  });
+
+  it('calls nothing where there is nothing to choose between', () => {
+    expect(callOrder('cues', ['sit'], seeded(1))).toMatchObject({ ok: false, code: 'order' });
+  });
 
   it('finds little in its own orders', () => {
     const flagged = Array.from({ length: 500 }, (_, seed) => foreseen(must(fairOrder(['l', 'r'], 20, 3, seeded(seed)))).length).filter((n) => n > 0);

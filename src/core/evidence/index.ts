@@ -3,4 +3,4 @@ export { type Estimate, estimateElement, type Interval, type Reach } from './est
 export { type Fit, fitElement, parametersAt, predictor } from './fit';
 export { type RodData, rodOf } from './rod';
 export { EVIDENCE } from './settings';
-export { type Cell, countsAsEvidence, type EvidenceRep, type Summary, summarise } from './summary';
+export { type Cell, countsAsEvidence, type EvidenceRep, PURPOSES, type Purpose, type Summary, summarise } from './summary';

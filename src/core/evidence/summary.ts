@@ -14,8 +14,17 @@ export type EvidenceRep = {
   readonly option: string | null;
   readonly cause: 'dog' | 'handler' | 'apparatus' | 'environment';
   readonly aided: boolean;
+  /** What the rep was for; training where nothing else was said. */
+  readonly purpose?: Purpose | undefined;
+  /** Nothing lay there, or it was touched: shown, never counted. */
+  readonly isVoid?: boolean | undefined;
   readonly criteria: Criteria;
 };
+
+export const PURPOSES = ['training', 'warm-up', 'filler', 'probe', 'rehearsal'] as const;
+export type Purpose = (typeof PURPOSES)[number];
+/** Warm-up and filler are made easy, and a probe looks for failure on purpose: averaged with training they would mean nothing. */
+const COUNTED: ReadonlySet<Purpose> = new Set(['training', 'rehearsal'] as const);
 
 /** Counts of reps that share session, criteria and conditions. Never keyed by rung: editing a ladder must not rewrite history. */
 export type Cell = {
@@ -42,9 +51,9 @@ export type Summary = {
   readonly lastDay: Day | null;
 };
 
-/** Whether a rep says anything about the dog: aided ones and other causes than the dog are shown, not counted. */
-export function countsAsEvidence(rep: Pick<EvidenceRep, 'aided' | 'cause'>): boolean {
-  return !rep.aided && rep.cause === 'dog';
+/** Whether a rep says anything about the dog: aided and void ones, other purposes and other causes than the dog are shown, not counted. */
+export function countsAsEvidence(rep: Pick<EvidenceRep, 'aided' | 'cause' | 'purpose' | 'isVoid'>): boolean {
+  return !rep.aided && rep.cause === 'dog' && rep.isVoid !== true && COUNTED.has(rep.purpose ?? 'training');
 }
 
 /**

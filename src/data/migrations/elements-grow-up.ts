@@ -53,7 +53,8 @@ export const elementsGrowUp: Migration = {
     dogs: eachRow(tables.dogs, (one) => ({ ...one, size: null, shortNosed: null, betterSide: null, rewards: [], cues: [], vet: [] })),
     breakdowns: eachRow(tables.breakdowns, (one) => ({ ...one, own: null })),
     elements: eachRow(tables.elements, grown),
-    entries: eachRow(tables.entries, (one) => (one.kind === 'rep' ? { ...one, timing: null } : one)),
+    entries: eachRow(tables.entries, (one) => (one.kind === 'rep' ? { ...one, timing: null, details: {} } : one)),
+    sessions: eachRow(tables.sessions, (one) => ({ ...one, conditions: {}, debrief: null })),
     kit: [],
   }),
 };

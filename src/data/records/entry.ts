@@ -1,13 +1,14 @@
 import * as v from 'valibot';
 import type { Criteria } from '@/core/breakdown';
-import { REFUSALS } from '@/core/coaching';
+import { BODY_SIGNS, REFUSALS } from '@/core/coaching';
+import { PURPOSES } from '@/core/evidence';
 import type { DogId, ElementId, EntryId, SessionId } from '@/core/shared';
 import { countField, idField, instantField } from './fields';
 
 /**
  * The log. Append-only: nothing is ever overwritten or deleted. An undo or a correction is an entry of its own that supersedes an earlier
- * one of the same session. Version 1: reps, corrections, undo, moves, rests. Version 2: when an answer came (`timing`), and the one-tap answer to
- * why a rep was refused.
+ * one of the same session. Version 1: reps, corrections, undo, moves, rests. Version 2: when an answer came (`timing`), what else can be tapped of a rep
+ * (`details`, then or afterwards), why it was refused, body signs, reps that were not logged, a silent wait that ran out, and notes.
  */
 const common = {
   id: idField<EntryId>(),
@@ -34,6 +35,30 @@ const judgement = {
   aided: v.boolean(),
 };
 
+const scale = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(5));
+
+/** What can be tapped of a rep besides its judgement; all of it is optional, and what was not said is not there. */
+export const detailsSchema = v.strictObject({
+  purpose: v.optional(v.picklist(PURPOSES)),
+  /** A send with nothing there, a touched article: shown, never counted. */
+  isVoid: v.optional(v.boolean()),
+  /** Place on the ordered response scale of the element. */
+  grade: v.optional(countField),
+  drive: v.optional(scale),
+  calm: v.optional(scale),
+  /** Seconds a hold lasted. */
+  held: v.optional(v.pipe(v.number(), v.finite(), v.minValue(0))),
+  extraCues: v.optional(countField),
+  /** Judged by eye, as an interval; degrees only where they were measured, + to the dog's right. */
+  crooked: v.optional(v.picklist(['straight', 'slightly-left', 'slightly-right', 'badly-left', 'badly-right'])),
+  measured: v.optional(v.pipe(v.number(), v.finite())),
+  pay: v.optional(v.picklist(['none', 'small', 'large'])),
+  landed: v.optional(v.picklist(['spot', 'ahead', 'behind', 'hand', 'reset'])),
+  /** The link at which a chain broke, from 0; earlier ones held, later ones were not reached. */
+  brokeAt: v.optional(countField),
+});
+export type Details = v.InferOutput<typeof detailsSchema>;
+
 export const entrySchema = v.variant('kind', [
   v.strictObject({
     kind: v.literal('rep'),
@@ -43,6 +68,7 @@ export const entrySchema = v.variant('kind', [
     criteria: criteriaField,
     /** When the answer came, in a protocol with a new cue and an old prompt; null elsewhere. */
     timing: v.nullable(v.picklist(['before-word', 'in-gap', 'unprompted', 'prompted', 'reminded', 'none'])),
+    details: detailsSchema,
     /** Seconds from cue to response, where both were stamped. */
     latency: v.nullable(v.pipe(v.number(), v.finite(), v.minValue(0))),
   }),
@@ -50,6 +76,11 @@ export const entrySchema = v.variant('kind', [
   v.strictObject({ kind: v.literal('undo'), ...common, supersedes: idField<EntryId>() }),
   v.strictObject({ kind: v.literal('move'), ...common, from: countField, to: countField, by: v.picklist(['advice', 'hand']) }),
   v.strictObject({ kind: v.literal('rest'), ...common }),
+  v.strictObject({ kind: v.literal('detail'), ...common, supersedes: idField<EntryId>(), details: detailsSchema }),
+  v.strictObject({ kind: v.literal('sign'), ...common, sign: v.picklist(BODY_SIGNS) }),
+  v.strictObject({ kind: v.literal('unlogged'), ...common, count: v.pipe(countField, v.minValue(1), v.maxValue(99)) }),
+  v.strictObject({ kind: v.literal('time-out'), ...common }),
+  v.strictObject({ kind: v.literal('note'), ...common, text: v.pipe(v.string(), v.trim(), v.minLength(1), v.maxLength(2000)) }),
   v.strictObject({ kind: v.literal('answer'), ...common, why: v.picklist(REFUSALS) }),
 ]);
 

@@ -11,7 +11,7 @@ import { trialSchema } from './trial';
 export type { Breakdown } from './breakdown';
 export { type Dog, UNKNOWN_DOG } from './dog';
 export { DEFAULT_POLICY, type ElementRecord, PLAIN_ELEMENT } from './element';
-export type { Entry, Judgement, RepEntry } from './entry';
+export type { Details, Entry, Judgement, RepEntry } from './entry';
 export type { Kit } from './kit';
 export type { RuleBookRecord } from './rule-book';
 export type { Session } from './session';

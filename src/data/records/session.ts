@@ -2,7 +2,10 @@ import * as v from 'valibot';
 import type { DogId, ElementId, SessionId } from '@/core/shared';
 import { countField, dayField, idField, instantField } from './fields';
 
-/** Version 1: one dog on one element, from the first cue to "enough". `day` is the handler's calendar day, fixed when it starts. */
+/**
+ * Version 1: one dog on one element, from the first cue to "enough". `day` is the handler's calendar day, fixed when it starts. Version 2: the
+ * conditions of the day, and two lines afterwards.
+ */
 export const sessionSchema = v.strictObject({
   id: idField<SessionId>(),
   dogId: idField<DogId>(),
@@ -13,5 +16,8 @@ export const sessionSchema = v.strictObject({
   away: v.boolean(),
   startRung: countField,
   endedAt: v.nullable(instantField),
+  /** By the element's own conditions: Surface → grass. */
+  conditions: v.record(v.string(), v.string()),
+  debrief: v.nullable(v.strictObject({ what: v.string(), next: v.string() })),
 });
 export type Session = v.InferOutput<typeof sessionSchema>;

@@ -42,6 +42,7 @@ function logOf(deeds: readonly Deed[]): Entry[] {
         criteria: {},
         latency: null,
         timing: null,
+        details: {},
       });
     else if (deed.deed === 'rest') log.push({ kind: 'rest', ...place });
     else if (deed.deed === 'move') log.push({ kind: 'move', ...place, from: standingRung({ startRung: 1 }, log), to: deed.to, by: 'hand' });
@@ -81,7 +82,14 @@ it('the coach’s advice from the log is that of a log in which nothing undone w
       let step: CoachStep = { state: startCoaching(policy, { rung: 1, top: 4 }), advice: [] };
       for (const entry of asIfNeverDone(log)) {
         if (entry.kind === 'rep')
-          step = coach(policy, step.state, { kind: 'rep', id: entry.id, outcome: entry.outcome, counts: countsAsEvidence(entry), timing: null });
+          step = coach(policy, step.state, {
+            kind: 'rep',
+            id: entry.id,
+            outcome: entry.outcome,
+            counts: countsAsEvidence(entry),
+            timing: null,
+            grade: null,
+          });
         if (entry.kind === 'move') step = coach(policy, step.state, { kind: 'moved', id: entry.id, rung: entry.to });
         if (entry.kind === 'rest') step = coach(policy, step.state, { kind: 'rested' });
       }

@@ -1,7 +1,7 @@
 import { type CoachEvent, type CoachStart, type CoachStep, coach, type Policy, startCoaching } from '@/core/coaching';
 import { countsAsEvidence, type EvidenceRep } from '@/core/evidence';
 import type { EntryId } from '@/core/shared';
-import type { Entry, Judgement, RepEntry, Session } from '@/data/records';
+import type { Details, Entry, Judgement, RepEntry, Session } from '@/data/records';
 
 /** A rep as it stands after corrections. `corrected` tells that it was said otherwise first. */
 export type StandingRep = RepEntry & { readonly corrected: boolean };
@@ -11,9 +11,12 @@ export function standingReps(entries: readonly Entry[]): StandingRep[] {
   const undone = undoneIds(entries);
   const said = new Map<EntryId, Judgement>();
   for (const entry of entries) if (entry.kind === 'correction' && !undone.has(entry.id)) said.set(entry.supersedes, judgementOf(entry));
+  const more = new Map<EntryId, Details>();
+  for (const entry of entries)
+    if (entry.kind === 'detail' && !undone.has(entry.id)) more.set(entry.supersedes, { ...more.get(entry.supersedes), ...entry.details });
   return entries
     .filter((entry): entry is RepEntry => entry.kind === 'rep' && !undone.has(entry.id))
-    .map((rep) => ({ ...rep, ...said.get(rep.id), corrected: said.has(rep.id) }));
+    .map((rep) => ({ ...rep, ...said.get(rep.id), details: { ...rep.details, ...more.get(rep.id) }, corrected: said.has(rep.id) }));
 }
 
 /** The ids that undo entries took back. An undo names one entry and is itself final. */
@@ -21,10 +24,10 @@ function undoneIds(entries: readonly Entry[]): Set<EntryId> {
   return new Set(entries.flatMap((entry) => (entry.kind === 'undo' ? [entry.supersedes] : [])));
 }
 
-/** What the next undo would take back: the last rep, correction or move that still stands; null when there is none. */
+/** What the next undo would take back: the last thing that somebody tapped and that still stands; null when there is none. */
 export function undoTarget(entries: readonly Entry[]): Entry | null {
   const undone = undoneIds(entries);
-  return entries.findLast((entry) => entry.kind !== 'undo' && entry.kind !== 'rest' && !undone.has(entry.id)) ?? null;
+  return entries.findLast((entry) => entry.kind !== 'undo' && entry.kind !== 'rest' && entry.kind !== 'time-out' && !undone.has(entry.id)) ?? null;
 }
 
 /** The rung at which the session stands after its moves. */
@@ -52,7 +55,11 @@ function eventOf(entry: Entry, reps: ReadonlyMap<EntryId, StandingRep>): CoachEv
   switch (entry.kind) {
     case 'rep': {
       const rep = reps.get(entry.id);
-      return rep ? { kind: 'rep', id: rep.id, outcome: rep.outcome, counts: countsAsEvidence(rep), timing: rep.timing } : null;
+      if (!rep) return null;
+      const { id, outcome, timing, details } = rep;
+      // The prompt is part of a protocol that keeps timings: its answers move the policy, though they prove nothing.
+      const aided = timing === null && rep.aided;
+      return { kind: 'rep', id, outcome, counts: countsAsEvidence({ ...rep, ...details, aided }), timing, grade: details.grade ?? null };
     }
     case 'move':
       return { kind: 'moved', id: entry.id, rung: entry.to };
@@ -60,8 +67,16 @@ function eventOf(entry: Entry, reps: ReadonlyMap<EntryId, StandingRep>): CoachEv
       return { kind: 'rested' };
     case 'answer':
       return { kind: 'answered', id: entry.id, why: entry.why };
+    case 'sign':
+      return { kind: 'sign', id: entry.id, sign: entry.sign };
+    case 'unlogged':
+      return { kind: 'unlogged', id: entry.id, count: entry.count };
+    case 'time-out':
+      return { kind: 'time-out', id: entry.id };
     case 'undo':
     case 'correction':
+    case 'detail':
+    case 'note':
       return null;
   }
 }
@@ -79,6 +94,8 @@ export function evidenceReps(session: Session, entries: readonly Entry[]): Evide
     at: rep.at,
     away: session.away,
     criteria: rep.criteria,
+    purpose: rep.details.purpose ?? 'training',
+    isVoid: rep.details.isVoid ?? false,
     ...judgementOf(rep),
   }));
 }

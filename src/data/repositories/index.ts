@@ -1,4 +1,4 @@
-export type { Breakdown, Dog, ElementRecord, Entry, Judgement, Kit, RepEntry, RuleBookRecord, Session, Tables, Trial } from '@/data/records';
+export type { Breakdown, Details, Dog, ElementRecord, Entry, Judgement, Kit, RepEntry, RuleBookRecord, Session, Tables, Trial } from '@/data/records';
 export { PLAIN_ELEMENT } from '@/data/records';
 export { cautionsOf } from './cautions';
 export { coachFacts } from './coach-facts';
@@ -22,16 +22,22 @@ export { type CoachFacts, evidenceReps, judgementOf, replay, type StandingRep, s
 export { exportTables, type Kennel, type KennelName, openKennel, replaceTables } from './kennel';
 export { addKit, removeKit, restoreKit, useKit } from './kit';
 export {
+  debriefSession,
   endSession,
   isRunning,
   type RepDraft,
   recentSessions,
   recordAnswer,
   recordCorrection,
+  recordDetail,
   recordMove,
+  recordNote,
   recordRep,
   recordRest,
+  recordSign,
+  recordTimeOut,
   recordUndo,
+  recordUnlogged,
   reopenSession,
   sessionEntries,
   startSession,

@@ -1,8 +1,8 @@
 import Dexie from 'dexie';
 import type { Criteria } from '@/core/breakdown';
-import type { Refusal, Timing } from '@/core/coaching';
+import type { BodySign, Refusal, Timing } from '@/core/coaching';
 import { type Day, type DogId, type EntryId, fail, ok, type Result, type SessionId } from '@/core/shared';
-import type { ElementRecord, Entry, Judgement, Session } from '@/data/records';
+import type { Details, ElementRecord, Entry, Judgement, Session } from '@/data/records';
 import { undoTarget } from './fold';
 import { type Kennel, newId } from './kennel';
 
@@ -15,6 +15,7 @@ export type RepDraft = Judgement & {
   readonly criteria: Criteria;
   readonly latency: number | null;
   readonly timing?: Timing | null;
+  readonly details?: Details;
 };
 
 /** A session runs on the day it was begun and until it is ended; one forgotten yesterday is over, so that its reps keep their day. */
@@ -26,7 +27,7 @@ export function isRunning(session: Session, today: Day): boolean {
 export async function startSession(
   kennel: Kennel,
   element: ElementRecord,
-  start: { readonly now: number; readonly day: Day; readonly away: boolean; readonly rung: number },
+  start: { readonly now: number; readonly day: Day; readonly away: boolean; readonly rung: number; readonly conditions?: Session['conditions'] },
 ): Promise<Session> {
   const session: Session = {
     id: newId(),
@@ -37,6 +38,8 @@ export async function startSession(
     away: start.away,
     startRung: start.rung,
     endedAt: null,
+    conditions: start.conditions ?? {},
+    debrief: null,
   };
   const { database } = kennel;
   await database.transaction('rw', database.sessions, database.entries, async () => {
@@ -93,7 +96,7 @@ export function sessionEntries(kennel: Kennel, id: SessionId): Promise<Entry[]> 
 }
 
 export function recordRep(kennel: Kennel, session: Session, rep: RepDraft): Promise<Result<Entry>> {
-  return append(kennel, session, { kind: 'rep', ...rep, timing: rep.timing ?? null });
+  return append(kennel, session, { kind: 'rep', ...rep, timing: rep.timing ?? null, details: rep.details ?? {} });
 }
 
 export function recordCorrection(kennel: Kennel, session: Session, supersedes: EntryId, judgement: Judgement, at: number): Promise<Result<Entry>> {
@@ -110,6 +113,33 @@ export function recordMove(
 
 export function recordRest(kennel: Kennel, session: Session, at: number): Promise<Result<Entry>> {
   return append(kennel, session, { kind: 'rest', at });
+}
+
+/** What else is tapped of a rep after it was logged: pay, crookedness, an extra cue. */
+export function recordDetail(kennel: Kennel, session: Session, supersedes: EntryId, details: Details, at: number): Promise<Result<Entry>> {
+  return append(kennel, session, { kind: 'detail', supersedes, details, at });
+}
+
+export function recordSign(kennel: Kennel, session: Session, sign: BodySign, at: number): Promise<Result<Entry>> {
+  return append(kennel, session, { kind: 'sign', sign, at });
+}
+
+/** "About six more, not logged." */
+export function recordUnlogged(kennel: Kennel, session: Session, count: number, at: number): Promise<Result<Entry>> {
+  return append(kennel, session, { kind: 'unlogged', count, at });
+}
+
+export function recordTimeOut(kennel: Kennel, session: Session, at: number): Promise<Result<Entry>> {
+  return append(kennel, session, { kind: 'time-out', at });
+}
+
+export function recordNote(kennel: Kennel, session: Session, text: string, at: number): Promise<Result<Entry>> {
+  return append(kennel, session, { kind: 'note', text, at });
+}
+
+/** Two lines after a session: what happened, and what next. */
+export async function debriefSession(kennel: Kennel, id: SessionId, debrief: Session['debrief']): Promise<void> {
+  await kennel.database.sessions.update(id, { debrief });
 }
 
 /** Why a rep was refused, in the person's one tap. */

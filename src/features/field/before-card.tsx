@@ -5,6 +5,7 @@ import type { Caution } from '@/core/planning';
 import { type ElementRecord, type Entry, type Session, standingRung, startSession, useKennelWithDog } from '@/data/repositories';
 import { Button, CautionNote, Sheet } from '@/ui';
 
+import { Debrief } from './debrief';
 import { missingOf, useDevice } from './use-device';
 
 type Props = {
@@ -21,6 +22,7 @@ export function BeforeCard({ element, last, entries, cautions }: Props) {
   const top = ladder.rungs.length - 1;
   const [rung, setRung] = useState(last ? Math.min(firstRung(element, last, entries, today), top) : 0);
   const [away, setAway] = useState(false);
+  const [conditions, setConditions] = useState<Readonly<Record<string, string>>>({});
   const missing = missingOf(useDevice());
   const place = (value: boolean, words: string) => (
     <Button size="big" look={away === value ? 'ink' : 'plain'} aria-pressed={away === value} onClick={() => setAway(value)}>
@@ -48,6 +50,28 @@ export function BeforeCard({ element, last, entries, cautions }: Props) {
             {place(true, 'Away')}
           </div>
         </fieldset>
+        {element.conditions.map((condition) => (
+          <fieldset key={condition.title}>
+            <legend className="mb-1 font-semibold">{condition.title}</legend>
+            <div className="flex flex-wrap gap-2">
+              {condition.options.map((option) => {
+                const on = conditions[condition.title] === option;
+                return (
+                  <Button
+                    key={option}
+                    size="big"
+                    look={on ? 'ink' : 'plain'}
+                    aria-pressed={on}
+                    onClick={() => setConditions(on ? without(conditions, condition.title) : { ...conditions, [condition.title]: option })}
+                  >
+                    {option}
+                  </Button>
+                );
+              })}
+            </div>
+          </fieldset>
+        ))}
+        {last && last.endedAt !== null && <Debrief key={last.id} session={last} />}
         {element.kit.length > 0 && (
           <p className="leading-snug">
             <span className="font-semibold">Bring </span>
@@ -71,7 +95,7 @@ export function BeforeCard({ element, last, entries, cautions }: Props) {
         {cautions.map((caution) => (
           <CautionNote key={caution.id} caution={caution} />
         ))}
-        <Button look="signal" size="huge" onClick={() => void startSession(kennel, element, { now: now(), day: today, away, rung })}>
+        <Button look="signal" size="huge" onClick={() => void startSession(kennel, element, { now: now(), day: today, away, rung, conditions })}>
           Begin
         </Button>
       </div>
@@ -84,3 +108,6 @@ function firstRung(element: ElementRecord, last: Session, entries: readonly Entr
   const stood = standingRung(last, entries);
   return last.day === today ? stood : startRung(element.policy.pace, stood);
 }
+
+const without = (conditions: Readonly<Record<string, string>>, title: string): Record<string, string> =>
+  Object.fromEntries(Object.entries(conditions).filter(([key]) => key !== title));

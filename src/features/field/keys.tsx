@@ -24,12 +24,13 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
   const choosing = usePad((state) => state.choosing);
   const faults = choosing === 'miss' ? view.misses : view.flaws;
   const advised = view.advice.find((advice) => advice.kind === 'advance' || advice.kind === 'drop-back');
+  const plain = view.transfer === null && view.grades.length === 0;
   const act: Readonly<Record<(typeof KEYS)[number]['key'], () => void>> = {
     space: actions.stamp,
-    // Where a rep is judged by when the answer came, the numbers say it; an outcome alone would not.
-    c: () => !view.timed && actions.outcome('clean'),
-    f: () => !view.timed && actions.outcome('flawed'),
-    m: () => !view.timed && actions.outcome('miss'),
+    // Where a rep is judged by a grade or by when the answer came, the numbers say it; an outcome alone would not.
+    c: () => plain && actions.outcome('clean'),
+    f: () => plain && actions.outcome('flawed'),
+    m: () => plain && actions.outcome('miss'),
     u: actions.undo,
     d: () => actions.cause('dog'),
     h: () => actions.cause('handler'),
@@ -58,10 +59,11 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
       const place = Number(keys?.[0]) - 1;
       const fault = faults[place];
       const timing = TIMINGS[place];
-      if (view.timed && timing) actions.timed(timing);
+      if (view.transfer && timing) actions.timed(timing);
+      else if (place < view.grades.length) actions.graded(place);
       if (choosing !== 'outcome' && fault) actions.name(fault);
     },
-    [actions, choosing, view.timed],
+    [actions, choosing, view.transfer, view.grades.length],
   );
   useHotkeys('*', (event) => event.key === '?' && showHelp());
 }

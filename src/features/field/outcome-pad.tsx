@@ -28,7 +28,10 @@ export function OutcomePad({ view, actions }: Props) {
       />
     );
   }
-  if (view.timed) return <TimingPad actions={actions} />;
+  if (view.transfer) return <TimingPad actions={actions} />;
+  if (view.grades.length > 0)
+    return <ListPad label="How far did it go?" names={view.grades} busy={actions.busy} onPick={actions.graded} best={view.grades.length - 1} />;
+  if (view.links.length > 0) return <ChainPad view={view} actions={actions} />;
   const target = (outcome: 'clean' | 'flawed' | 'miss', words: string, look: 'signal' | 'plain', className = '') => (
     <Button
       size="huge"
@@ -50,6 +53,69 @@ export function OutcomePad({ view, actions }: Props) {
       {target('flawed', 'Flawed', 'plain')}
       {target('miss', 'Miss', 'plain')}
     </fieldset>
+  );
+}
+
+type ListProps = {
+  readonly label: string;
+  readonly names: readonly string[];
+  readonly busy: boolean;
+  readonly onPick: (index: number) => void;
+  /** The one that stands out. */
+  readonly best: number;
+};
+
+/** One tap from an ordered list, best at the top, under the thumb's longest reach. */
+function ListPad({ label, names, busy, onPick, best }: ListProps) {
+  return (
+    <fieldset className="grid gap-2" aria-label={label}>
+      {names
+        .map((name, i) => (
+          <Button
+            key={name}
+            size="big"
+            look={i === best ? 'signal' : 'plain'}
+            className="justify-between text-left"
+            disabled={busy}
+            onClick={(event) => {
+              letGo(event);
+              onPick(i);
+            }}
+          >
+            {name.replace(/^./, (letter) => letter.toUpperCase())}
+            <KeyHint shown={String(i + 1)} />
+          </Button>
+        ))
+        .reverse()}
+    </fieldset>
+  );
+}
+
+/** A run of a chain: clean, or the link at which it broke. Earlier links held; later ones were not reached. */
+function ChainPad({ view, actions }: Props) {
+  return (
+    <div className="grid gap-2.5">
+      <Button
+        size="huge"
+        look="signal"
+        className="min-h-24 text-3xl"
+        disabled={actions.busy}
+        onClick={(event) => {
+          letGo(event);
+          actions.outcome('clean');
+        }}
+      >
+        Whole chain clean
+      </Button>
+      <p className="font-semibold">Or: it broke at</p>
+      <ListPad
+        label="Where did it break?"
+        names={[...view.links].reverse()}
+        busy={actions.busy}
+        onPick={(i) => actions.brokeAt(view.links.length - 1 - i)}
+        best={-1}
+      />
+    </div>
   );
 }
 

@@ -30,6 +30,7 @@ const rep = (change: Partial<Extract<Entry, { kind: 'rep' }>> = {}): Entry => ({
   criteria: {},
   latency: null,
   timing: null,
+  details: {},
   ...change,
 });
 

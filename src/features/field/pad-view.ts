@@ -1,5 +1,5 @@
 import { type Axis, buildLadder, type Criteria, describeRung, type Ladder, writeValue } from '@/core/breakdown';
-import type { Advice, Timing } from '@/core/coaching';
+import { type Advice, type Stage, type Timing, transferOf } from '@/core/coaching';
 import { type RodData, rodOf } from '@/core/evidence';
 import {
   type CoachFacts,
@@ -34,8 +34,16 @@ export type PadView = {
   readonly misses: readonly NamedFault[];
   /** Faults that do not spoil a rep on this rung: they are noted, and the rep stays clean. */
   readonly noted: readonly string[];
-  /** True where the policy asks when the answer came rather than how it was. */
-  readonly timed: boolean;
+  /** Where a new cue takes over from an old prompt: the stage and its clock; reps are judged by when the answer came. Null elsewhere. */
+  readonly transfer: { readonly stage: Stage; readonly gap: number; readonly wait: number } | null;
+  /** The steps of the response scale, worst first, where the policy goes by grades. */
+  readonly grades: readonly string[];
+  /** Whether crookedness can be said of it. */
+  readonly angled: boolean;
+  /** The links of a chain, for the one that broke. */
+  readonly links: readonly string[];
+  readonly legs: readonly string[];
+  readonly repCount: number;
 };
 
 export function padView(element: ElementRecord, work: DogWork, session: Session, entries: readonly Entry[], facts: CoachFacts): PadView {
@@ -46,6 +54,8 @@ export function padView(element: ElementRecord, work: DogWork, session: Session,
   const faults = namedFaults(element, work);
   const reps = standingReps(entries);
   const last = reps.at(-1) ?? null;
+  const step = replay(element.policy, session, facts, entries);
+  const transfer = transferOf(element.policy.rule.kind, step.state.inner);
   const label = (rep: StandingRep): string | null => faults.find((fault) => fault.key === rep.option)?.label ?? null;
   return {
     ladder,
@@ -56,14 +66,33 @@ export function padView(element: ElementRecord, work: DogWork, session: Session,
     marks: reps.map((rep) => repMark(rep, label(rep))),
     tally: tallyOf(reps),
     rods: element.axes.flatMap((axis) => rodOf(axis, ladder, rung, null) ?? []),
-    advice: replay(element.policy, session, facts, entries).advice,
+    advice: step.advice,
     last,
     lastInWords: last ? repInWords(last, label(last)) : null,
     flaws: faults.filter((fault) => !fault.miss),
     misses: faults.filter((fault) => fault.miss),
     noted: ladder.rungs[rung]?.noted ?? [],
-    timed: element.policy.rule.kind === 'cue-transfer',
+    transfer:
+      transfer && element.policy.rule.kind === 'cue-transfer'
+        ? { stage: transfer.stage, gap: element.policy.rule.gap, wait: element.policy.rule.wait }
+        : null,
+    grades: element.policy.rule.kind === 'distribution' ? gradesOf(element) : [],
+    angled: element.axes.some((axis) => axis.quantity === 'angle'),
+    links: linksOf(element, work),
+    legs: element.form.kind === 'continuous' ? element.form.legs : [],
+    repCount: reps.length,
   };
+}
+
+/** The element's own list where it has one, and a plain scale of three where it has not. */
+function gradesOf(element: ElementRecord): readonly string[] {
+  const list = element.axes.find((axis) => axis.levels !== null && axis.role === 'criterion');
+  return list?.levels?.map((level) => level.name) ?? ['nothing of it', 'part of it', 'all of it'];
+}
+
+function linksOf(element: ElementRecord, work: DogWork): readonly string[] {
+  const { form } = element;
+  return form.kind === 'chain' ? form.links.map((id) => work.elements.find((one) => one.id === id)?.title ?? 'a link that is gone') : [];
 }
 
 function askedOf(axis: Axis, criteria: Criteria): string {
@@ -112,6 +141,15 @@ export function judgementFor(outcome: Judgement['outcome'], fault: NamedFault | 
   // A fault that does not count on this rung is written down, and the rep stays clean.
   if (fault && outcome === 'flawed' && noted.includes(fault.key)) return { outcome: 'clean', option: fault.key, cause: 'dog', aided: false };
   return { outcome, option: fault?.key ?? null, cause: fault?.by === 'handler' ? 'handler' : 'dog', aided: false };
+}
+
+/**
+ * A rep by when the answer came. After the prompt or a reminder it is done with help: the policy goes on by it, and it proves nothing of the new cue.
+ * Before the word is anticipation, which the new cue has not brought about either.
+ */
+export function timedJudgement(timing: Timing): Judgement {
+  const outcome = timing === 'none' ? 'miss' : timing === 'before-word' ? 'flawed' : 'clean';
+  return { outcome, option: null, cause: 'dog', aided: timing === 'prompted' || timing === 'reminded' };
 }
 
 /** A miss needs a choice only where several faults of the rule book mean "not done". */

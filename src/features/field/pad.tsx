@@ -1,11 +1,15 @@
 import { useState } from 'react';
 import type { CoachFacts, DogWork, ElementRecord, Entry, Session } from '@/data/repositories';
-import { Button, Notice, RepMarks, Rod } from '@/ui';
+import { Notice, RepMarks, Rod } from '@/ui';
 import { AdviceLine } from './advice-line';
+import { Caller } from './caller';
+import { GapClock } from './gap-clock';
 import { KeyHelp, usePadKeys } from './keys';
 import { LastRep } from './last-rep';
 import { OutcomePad } from './outcome-pad';
+import { PadTools } from './pad-tools';
 import { padView } from './pad-view';
+import { RepDetails } from './rep-details';
 import { StampButton } from './stamp-button';
 import { usePadActions } from './use-pad-actions';
 import { useWakeLock } from './use-wake-lock';
@@ -46,7 +50,7 @@ export function Pad({ element, work, session, entries, facts }: Props) {
         <AdviceLine view={view} actions={actions} />
         <div className="hidden gap-3 lg:grid">
           <Log view={view} />
-          <Tools actions={actions} view={view} onHelp={() => setHelp(true)} />
+          <PadTools actions={actions} view={view} onHelp={() => setHelp(true)} />
           <div className="mt-3 grid gap-3 border-t border-rule pt-4">
             {view.rods.map((rod) => (
               <Rod key={rod.title} data={rod} compact />
@@ -61,11 +65,16 @@ export function Pad({ element, work, session, entries, facts }: Props) {
           </Notice>
         )}
         <StampButton onStamp={actions.stamp} />
+        {view.transfer && <GapClock transfer={view.transfer} onTimeOut={actions.timeOut} />}
         <OutcomePad view={view} actions={actions} />
-        <LastRep view={view} actions={actions} />
+        <div>
+          <LastRep view={view} actions={actions} />
+          <RepDetails view={view} actions={actions} />
+        </div>
+        <Caller session={session} repCount={view.repCount} />
         <div className="grid gap-3 lg:hidden">
           <Log view={view} />
-          <Tools actions={actions} view={view} onHelp={() => setHelp(true)} />
+          <PadTools actions={actions} view={view} onHelp={() => setHelp(true)} />
         </div>
       </div>
       <KeyHelp open={help} onClose={() => setHelp(false)} />
@@ -80,28 +89,6 @@ function Log({ view }: { readonly view: ReturnType<typeof padView> }) {
         {view.tally}
       </p>
       {view.marks.length > 0 && <RepMarks marks={view.marks} label="Reps of this session" big />}
-    </div>
-  );
-}
-
-type ToolsProps = { readonly actions: ReturnType<typeof usePadActions>; readonly view: ReturnType<typeof padView>; readonly onHelp: () => void };
-
-function Tools({ actions, view, onHelp }: ToolsProps) {
-  const top = view.ladder.rungs.length - 1;
-  return (
-    <div className="grid grid-cols-2 gap-2">
-      <Button size="big" disabled={actions.busy || view.rung === 0} onClick={() => actions.move(view.rung - 1, 'hand')}>
-        Rung down
-      </Button>
-      <Button size="big" disabled={actions.busy || view.rung === top} onClick={() => actions.move(view.rung + 1, 'hand')}>
-        Rung up
-      </Button>
-      <Button size="big" onClick={onHelp}>
-        Keys (?)
-      </Button>
-      <Button size="big" look="ink" onClick={actions.end}>
-        Enough for now
-      </Button>
     </div>
   );
 }

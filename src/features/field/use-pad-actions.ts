@@ -1,9 +1,10 @@
 import { useCallback, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import type { Refusal, Timing } from '@/core/coaching';
+import type { BodySign, Refusal, Timing } from '@/core/coaching';
 import type { Failure, Result } from '@/core/shared';
 import {
+  type Details,
   type Entry,
   endSession,
   type Judgement,
@@ -11,16 +12,21 @@ import {
   type NamedFault,
   recordAnswer,
   recordCorrection,
+  recordDetail,
   recordMove,
+  recordNote,
   recordRep,
   recordRest,
+  recordSign,
+  recordTimeOut,
   recordUndo,
+  recordUnlogged,
   reopenSession,
   type Session,
   useKennelWithDog,
 } from '@/data/repositories';
 import { latencyOf, usePad } from './pad-store';
-import { judgementFor, onlyMiss, type PadView } from './pad-view';
+import { judgementFor, onlyMiss, type PadView, timedJudgement } from './pad-view';
 
 export type PadActions = {
   /** True while something is being written: the pad takes no further rep until it is on the disk. */
@@ -32,6 +38,18 @@ export type PadActions = {
   /** A whole rep by when the answer came. */
   readonly timed: (timing: Timing) => void;
   readonly answer: (why: Refusal) => void;
+  /** A whole rep by its place on the response scale. */
+  readonly graded: (grade: number) => void;
+  /** A run of a chain by the link that broke. */
+  readonly brokeAt: (link: number) => void;
+  /** What else is said of the last rep. */
+  readonly detail: (details: Details) => void;
+  readonly sign: (sign: BodySign) => void;
+  readonly unlogged: (count: number) => void;
+  readonly timeOut: () => void;
+  readonly note: (text: string) => void;
+  /** A set entered afterwards, in order, without latencies. */
+  readonly set: (outcomes: readonly Judgement['outcome'][]) => void;
   readonly cause: (cause: Judgement['cause']) => void;
   readonly aided: () => void;
   readonly move: (to: number, by: 'advice' | 'hand') => void;
@@ -55,14 +73,24 @@ export function usePadActions(session: Session, view: PadView): PadActions {
     return result.ok;
   }, []);
 
-  const log = async (judgement: Judgement, timing: Timing | null = null): Promise<void> => {
+  const log = async (judgement: Judgement, timing: Timing | null = null, details: Details = {}): Promise<void> => {
     if (busy) return;
     // The pad is cleared at once, since the next fault may be chosen while this rep is being written; what failed comes back.
     const inHand = usePad.getState();
     const latency = judgement.outcome === 'miss' ? null : latencyOf(inHand);
     clear();
-    const stored = await write(recordRep(kennel, session, { ...judgement, at: now(), rung: view.rung, criteria: view.criteria, latency, timing }));
+    const stored = await write(
+      recordRep(kennel, session, { ...judgement, at: now(), rung: view.rung, criteria: view.criteria, latency, timing, details }),
+    );
     if (!stored) usePad.setState(inHand);
+  };
+  const logSet = async (outcomes: readonly Judgement['outcome'][]): Promise<void> => {
+    if (busy) return;
+    // One after the other: each stands in the log before the next, as if it had been tapped in the field.
+    for (const outcome of outcomes) {
+      const rep = { ...judgementFor(outcome, null), at: now(), rung: view.rung, criteria: view.criteria, latency: null };
+      if (!(await write(recordRep(kennel, session, rep)))) return;
+    }
   };
   const correct = (change: Partial<Judgement>): void => {
     const { last } = view;
@@ -85,7 +113,29 @@ export function usePadActions(session: Session, view: PadView): PadActions {
       else void log(judgementFor('miss', miss));
     },
     name: (fault) => void log(judgementFor(choosing === 'miss' ? 'miss' : 'flawed', fault, view.noted)),
-    timed: (timing) => void log(judgementFor(timing === 'none' ? 'miss' : timing === 'before-word' ? 'flawed' : 'clean', null), timing),
+    timed: (timing) => void log(timedJudgement(timing), timing),
+    graded: (grade) => {
+      const top = view.grades.length - 1;
+      void log(judgementFor(grade === top ? 'clean' : grade === 0 ? 'miss' : 'flawed', null), null, { grade });
+    },
+    brokeAt: (link) => void log(judgementFor('miss', null), null, { brokeAt: link }),
+    detail: (details) => {
+      const { last } = view;
+      if (last && !busy) void write(recordDetail(kennel, session, last.id, details, now()));
+    },
+    sign: (sign) => {
+      if (!busy) void write(recordSign(kennel, session, sign, now()));
+    },
+    unlogged: (count) => {
+      if (!busy) void write(recordUnlogged(kennel, session, count, now()));
+    },
+    timeOut: () => {
+      if (!busy) void write(recordTimeOut(kennel, session, now()));
+    },
+    note: (text) => {
+      if (!busy) void write(recordNote(kennel, session, text, now()));
+    },
+    set: (outcomes) => void logSet(outcomes),
     answer: (why) => {
       if (!busy) void write(recordAnswer(kennel, session, why, now()));
     },

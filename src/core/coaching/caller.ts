@@ -1,0 +1,49 @@
+import { ok, type Random, type Result } from '@/core/shared';
+import { fairOrder, gellermann, returnOrCall, unknownDelays } from './sequences';
+
+/** What can be called to the handler so that the dog cannot foresee it. */
+export const CALLS = ['cues', 'left-right', 'return-or-call', 'delay', 'reward', 'false-move'] as const;
+export type CallKind = (typeof CALLS)[number];
+
+/** How many calls an order has; a session that goes on longer begins another. */
+export const CALLS_AHEAD = 20;
+/** Going back to the dog this often keeps it from coming early. */
+const RETURNS = 0.7;
+const MOST_IN_A_ROW = 3;
+const LONGEST_DELAY = 12;
+const REWARDS = ['small', 'small', 'small', 'large'];
+const FALSE_MOVES = ['none', 'none', 'a step', 'a hand', 'a turn'];
+
+/**
+ * A fair order of `CALLS_AHEAD` calls of one kind, as words for the handler. `cues` are the person's own cue words, for that kind only. Same random
+ * numbers, same order. Fails with `order` where there is nothing to choose between.
+ */
+export function callOrder(kind: CallKind, cues: readonly string[], random: Random): Result<string[]> {
+  switch (kind) {
+    case 'cues':
+      return fairOrder(cues, CALLS_AHEAD, cues.length === 2 ? MOST_IN_A_ROW : 2, random);
+    case 'left-right':
+      return ok([...gellermann(random), ...gellermann(random)].map((side) => (side === 0 ? 'left' : 'right')));
+    case 'return-or-call':
+      return ok(returnOrCall(CALLS_AHEAD, RETURNS, random).map((back) => (back ? 'go back to it' : 'call it')));
+    case 'delay': {
+      const delays = unknownDelays(1, LONGEST_DELAY, CALLS_AHEAD, random);
+      return delays.ok ? ok(delays.value.map((seconds) => `${seconds} s`)) : delays;
+    }
+    case 'reward':
+      return bag(REWARDS, random);
+    case 'false-move':
+      return bag(FALSE_MOVES, random);
+  }
+}
+
+/** Draws from a bag of unequal shares: all of it comes before it is filled again. */
+function bag(words: readonly string[], random: Random): Result<string[]> {
+  const order: string[] = [];
+  while (order.length < CALLS_AHEAD) {
+    const turn = fairOrder([...words.keys()], words.length, 1, random);
+    if (!turn.ok) return turn;
+    order.push(...turn.value.map((i) => words[i] as string));
+  }
+  return ok(order.slice(0, CALLS_AHEAD));
+}

@@ -127,7 +127,7 @@ function nextAdvice(rule: CueTransferRule, state: CueTransferState, words: strin
         reason: `${words}Stage B: ${gap}; the coin says ${state.paid ? 'pay' : 'do not pay'} a prompted answer. ${state.count} of ${rule.before}.`,
       };
     case 'probe':
-      return { kind: 'probe', reason: `${words}Probe: the new cue, then silence for up to ${rule.wait}${NO_BREAK}s. An answer is always paid.` };
+      return { kind: 'probe', reason: `${words}The new cue, then silence for up to ${rule.wait}${NO_BREAK}s. An answer is always paid.` };
   }
 }
 

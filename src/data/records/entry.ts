@@ -38,7 +38,7 @@ const judgement = {
 const scale = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(5));
 
 /** What can be tapped of a rep besides its judgement; all of it is optional, and what was not said is not there. */
-export const detailsSchema = v.strictObject({
+const detailsSchema = v.strictObject({
   purpose: v.optional(v.picklist(PURPOSES)),
   /** A send with nothing there, a touched article: shown, never counted. */
   isVoid: v.optional(v.boolean()),

@@ -11,7 +11,7 @@ type Props = { readonly view: PadView; readonly actions: PadActions };
  * under the thumb when a button comes.
  */
 export function AdviceLine({ view, actions }: Props) {
-  const { main, rest } = split(view.advice);
+  const { main, rest } = split(view.advice, view.transfer !== null);
   const choosing = usePad((state) => state.choosing);
   const move = 'to' in main ? main.to : null;
   return (
@@ -50,12 +50,13 @@ export function AdviceLine({ view, actions }: Props) {
 const OPENING: Advice = { kind: 'hold', reason: 'Set up, stamp the cue if a hand is free, and judge the rep.' };
 
 /** One line is shown: a move before a rest, a rest before staying. */
-function split(advice: readonly Advice[]): { readonly main: Advice; readonly rest: boolean } {
+function split(advice: readonly Advice[], protocol: boolean): { readonly main: Advice; readonly rest: boolean } {
   const end = advice.find((one) => one.kind === 'end');
   const rest = advice.find((one) => one.kind === 'rest');
   const move = advice.find((one) => one.kind !== 'rest' && one.kind !== 'end') ?? OPENING;
   if (end && (move.kind === 'hold' || move.kind === 'pay')) return { main: end, rest: false };
-  return { main: rest && move.kind === 'hold' ? rest : move, rest: rest !== undefined };
+  // A protocol's next stage is always wanted; elsewhere "stay" says less than "rest".
+  return { main: rest && move.kind === 'hold' && !protocol ? rest : move, rest: rest !== undefined };
 }
 
 const NAMES: Readonly<Record<Advice['kind'], string>> = {

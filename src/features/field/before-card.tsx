@@ -32,6 +32,12 @@ export function BeforeCard({ element, last, entries, cautions }: Props) {
   return (
     <Sheet title={`${dog.name}: ${element.title}`} className="mx-auto max-w-2xl" label="Before the session">
       <div className="grid gap-4">
+        {last?.debrief?.next && (
+          <p className="text-lg leading-snug">
+            <span className="font-semibold">You wrote: </span>
+            {last.debrief.next}
+          </p>
+        )}
         <div>
           <p className="text-lg font-semibold">Rung {describeRung(ladder, rung)}</p>
           <div className="mt-2 grid grid-cols-2 gap-2">
@@ -71,13 +77,19 @@ export function BeforeCard({ element, last, entries, cautions }: Props) {
             </div>
           </fieldset>
         ))}
-        {last && last.endedAt !== null && <Debrief key={last.id} session={last} />}
         {element.kit.length > 0 && (
           <p className="leading-snug">
             <span className="font-semibold">Bring </span>
             {element.kit.join(', ')}
           </p>
         )}
+        {cautions.map((caution) => (
+          <CautionNote key={caution.id} caution={caution} />
+        ))}
+        <Button look="signal" size="huge" onClick={() => void startSession(kennel, element, { now: now(), day: today, away, rung, conditions })}>
+          Begin
+        </Button>
+        {last && last.endedAt !== null && <Debrief key={last.id} session={last} />}
         {missing.length > 0 && (
           <details>
             <summary className="min-h-14 cursor-pointer py-3.5 leading-snug underline decoration-rule underline-offset-4">
@@ -92,12 +104,6 @@ export function BeforeCard({ element, last, entries, cautions }: Props) {
             </ul>
           </details>
         )}
-        {cautions.map((caution) => (
-          <CautionNote key={caution.id} caution={caution} />
-        ))}
-        <Button look="signal" size="huge" onClick={() => void startSession(kennel, element, { now: now(), day: today, away, rung, conditions })}>
-          Begin
-        </Button>
       </div>
     </Sheet>
   );

@@ -1,0 +1,122 @@
+import type { Page } from '@playwright/test';
+import { expect, storedCount, test } from './fixtures';
+
+async function begin(page: Page, element: string): Promise<void> {
+  await page.goto(`/sample/field/${element}`);
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('button', { name: 'Cue', exact: true })).toBeVisible();
+}
+const advice = (page: Page) => page.getByRole('status', { name: 'Advice' });
+
+test('cue transfer: five prompted, a silent probe that fails, half pay, and unprompted to the end', async ({ page }) => {
+  await page.goto('/sample/breakdown/sample-send/rule');
+  await page.getByRole('button', { name: 'More rules' }).click();
+  await page.getByRole('radio', { name: /^From an old cue/ }).click();
+  await expect(page.getByLabel('Seconds of silence in a probe')).toHaveValue('20');
+  await page.getByLabel('Seconds of silence in a probe').fill('3');
+  await page.getByRole('button', { name: 'Take these numbers' }).click();
+  await expect(page.getByText('Rule changed.')).toBeVisible();
+  await begin(page, 'sample-send');
+  const clock = page.getByRole('status', { name: 'Gap clock' });
+  const answer = async (name: string): Promise<void> => {
+    const before = await storedCount(page, 'regulon-sample', 'entries');
+    await page.getByRole('button', { name }).click();
+    await expect.poll(() => storedCount(page, 'regulon-sample', 'entries')).toBe(before + 1);
+  };
+
+  await test.step('the gap is counted for the handler', async () => {
+    await page.getByRole('button', { name: 'Cue', exact: true }).click();
+    await expect(clock).toHaveText('Wait …');
+    await expect(clock).toHaveText('Now the old prompt.');
+  });
+  for (let i = 0; i < 5; i++) await answer('After the prompt');
+  await expect(advice(page)).toContainText('Probe. Answered the prompt. The new cue, then silence for up to 3');
+
+  await test.step('the silence runs out, and the log is told', async () => {
+    await page.getByRole('button', { name: 'Cue', exact: true }).click();
+    await expect(clock).toHaveText('Silence. Do not help, not with a look.');
+    await expect(clock).toHaveText('Over: prompt once now, and do not pay it.');
+    await expect(advice(page)).toContainText('prompt once, and do not pay it');
+  });
+  await answer('After the prompt');
+  await expect(advice(page)).toContainText('The probe failed: the prompted answer is not paid, back one stage. Stage A');
+  for (let i = 0; i < 5; i++) await answer('After the prompt');
+  await expect(advice(page)).toContainText(/the coin says (do not )?pay/);
+  await answer('Before the word');
+  await expect(advice(page)).toContainText('anticipation');
+  for (let i = 0; i < 3; i++) await answer('In the gap');
+  await expect(advice(page)).toContainText('3 unprompted in a row; a good place to end');
+  await page.reload();
+  await expect(advice(page)).toContainText('3 unprompted in a row; a good place to end');
+});
+
+test('one thumb: a set from memory, more about a rep, body signs, what was not logged, a note, the debrief', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await begin(page, 'sample-present');
+  const stored = await storedCount(page, 'regulon-sample', 'entries');
+  await page.getByRole('button', { name: 'Set afterwards' }).click();
+  for (const outcome of ['Clean', 'Clean', 'Miss', 'Flawed', 'Clean']) await page.getByRole('dialog').getByRole('button', { name: outcome }).click();
+  await expect(page.getByText('5 reps, 3 clean').first()).toBeAttached();
+  expect(await storedCount(page, 'regulon-sample', 'entries')).toBe(stored + 5);
+
+  await page.getByRole('button', { name: 'Rested' }).click();
+  await page.getByText('More about this rep').click();
+  await page.getByRole('button', { name: 'left', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'left', exact: true })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'behind' }).click();
+  await page.getByRole('button', { name: 'warm-up' }).click();
+  await expect(page.getByRole('button', { name: 'warm-up' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(advice(page)).toContainText('0 clean in a row here');
+  await page.getByLabel('Last rep').getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'warm-up' })).toHaveAttribute('aria-pressed', 'false');
+  await expect(advice(page)).toContainText('1 clean in a row here');
+
+  await page.getByRole('button', { name: 'Not logged' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: '6', exact: true }).click();
+  await expect(advice(page)).toContainText('6 reps since the last rest');
+  await page.getByRole('button', { name: 'Body signs' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Stiffness' }).click();
+  await expect(advice(page)).toContainText('Stop now. You saw stiffness. That can be pain');
+  await page.getByRole('button', { name: 'Note' }).click();
+  await page.getByRole('dialog').getByLabel('Note').fill('Wet grass.');
+  await page.getByRole('dialog').getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Enough for now' }).click();
+
+  await page.goto('/sample/field/sample-present');
+  await page.getByLabel('What next').fill('Nearer, and the reward behind it.');
+  await page.getByLabel('What next').blur();
+  await expect(page.getByText('You wrote: Nearer, and the reward behind it.')).toBeVisible();
+});
+
+test('the caller shows the next call and one ahead, and the same after a reload', async ({ page }) => {
+  await begin(page, 'sample-wait');
+  const caller = page.getByRole('region', { name: 'Caller' });
+  await caller.getByLabel('Call for me').selectOption('left-right');
+  const calls: string[] = [];
+  for (let i = 0; i < 10; i++) {
+    calls.push((await caller.locator('p span').first().innerText()).trim());
+    await page.keyboard.press('c');
+    await expect(page.getByText(new RegExp(`^${i + 1} reps?, `)).first()).toBeVisible();
+  }
+  expect(calls.filter((call) => call === 'left')).toHaveLength(5);
+  const next = await caller.locator('p span').first().innerText();
+  await page.reload();
+  await caller.getByLabel('Call for me').selectOption('left-right');
+  await expect(caller.locator('p span').first()).toHaveText(next);
+});
+
+test('a fault that does not count yet is noted, and the rep stays clean', async ({ page }) => {
+  await page.goto('/sample/breakdown/sample-present/parts');
+  await page
+    .getByLabel('Crooked in front, 10–30° counts from')
+    .or(page.getByLabel(/^Crooked in front.* counts from$/).first())
+    .first()
+    .selectOption({ index: 5 });
+  await expect(page.getByText(/It counts from rung 6 on/)).toBeVisible();
+  await begin(page, 'sample-present');
+  await page.keyboard.press('f');
+  await page.getByRole('button', { name: /only noted here/ }).click();
+  await expect(page.getByLabel('Last rep')).toContainText('clean, noted: Crooked in front');
+  await expect(advice(page)).toContainText('1 clean in a row here');
+});

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, storedCount, test } from './fixtures';
+import { expect, SHIFTED_CLOCK, storedCount, test } from './fixtures';
 
 async function begin(page: Page, element: string): Promise<void> {
   await page.goto(`/sample/field/${element}`);
@@ -119,4 +119,32 @@ test('a fault that does not count yet is noted, and the rep stays clean', async 
   await page.getByRole('button', { name: /only noted here/ }).click();
   await expect(page.getByLabel('Last rep')).toContainText('clean, noted: Crooked in front');
   await expect(advice(page)).toContainText('1 clean in a row here');
+});
+
+test('a session that falls off is said to be suspected, with its grounds', async ({ page }) => {
+  await begin(page, 'sample-give');
+  for (const [i, key] of [...'ccccmmmm'].entries()) {
+    await page.keyboard.press(key);
+    if (key === 'm') {
+      const named = page.getByText('What happened?');
+      if (await named.isVisible()) await page.keyboard.press('1');
+    }
+    await expect(page.getByText(new RegExp(`^${i + 1} reps?, `)).first()).toBeVisible();
+  }
+  await expect(page.getByRole('status', { name: 'Falling off' })).toContainText(
+    /More goes wrong since rep 5 of this rung than fits \(\d+ of \d+ clean here before\)/,
+  );
+});
+
+test('two tabs on one session do not fork it', async ({ page, context }) => {
+  await begin(page, 'sample-give');
+  const other = await context.newPage();
+  await other.addInitScript(SHIFTED_CLOCK);
+  await other.goto('/sample/field/sample-give');
+  for (let i = 1; i <= 6; i += 2) {
+    await page.getByRole('button', { name: 'Clean' }).click();
+    await expect(other.getByText(new RegExp(`^${i} reps?, ${i} clean`)).first()).toBeVisible();
+    await other.getByRole('button', { name: 'Clean' }).click();
+    await expect(page.getByText(`${i + 1} reps, ${i + 1} clean`).first()).toBeVisible();
+  }
 });

@@ -3,7 +3,7 @@ import { test as base, expect, type Page } from '@playwright/test';
 /** Every test runs at this time, so that the sample kennel and its figures are the same on any day. */
 const NOW = new Date('2026-06-15T16:30:00');
 
-const SHIFTED_CLOCK = `{
+export const SHIFTED_CLOCK = `{
   const Real = Date;
   const gap = ${NOW.getTime()} - Real.now();
   globalThis.Date = class extends Real {

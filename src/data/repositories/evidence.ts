@@ -1,8 +1,10 @@
-import type { EvidenceRep } from '@/core/evidence';
+import type { Criteria } from '@/core/breakdown';
+import { type Before, countsAsEvidence, type EvidenceRep } from '@/core/evidence';
 import type { DogId, ElementId, SessionId } from '@/core/shared';
-import type { Entry } from '@/data/records';
+import type { Entry, Session } from '@/data/records';
 import { evidenceReps } from './fold';
 import type { Kennel } from './kennel';
+import { sessionEntries } from './log';
 
 /**
  * All standing reps of a dog, by element: what the core's evidence is made from. The sessions of an element that was split or merged stay with it, and count for what
@@ -26,4 +28,17 @@ export async function repsOfDog(kennel: Kennel, dog: DogId): Promise<Map<Element
   }
   for (const reps of found.values()) reps.sort((a, b) => a.at - b.at);
   return found;
+}
+
+/** Clean and all counted reps at one set of criteria, from sessions before this one. Reads the element's history: once for a session, not for each rep. */
+export async function beforeSession(kennel: Kennel, session: Session, criteria: Criteria): Promise<Before> {
+  const sessions = (await kennel.database.sessions.where('elementId').equals(session.elementId).toArray()).filter(
+    (one) => one.startedAt < session.startedAt,
+  );
+  const logs = await Promise.all(sessions.map((one) => sessionEntries(kennel, one.id)));
+  const wanted = JSON.stringify(Object.entries(criteria).sort());
+  const reps = sessions
+    .flatMap((one, i) => evidenceReps(one, logs[i] ?? []))
+    .filter((rep) => countsAsEvidence(rep) && JSON.stringify(Object.entries(rep.criteria).sort()) === wanted);
+  return { clean: reps.filter((rep) => rep.outcome === 'clean').length, total: reps.length };
 }

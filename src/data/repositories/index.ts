@@ -17,7 +17,7 @@ export {
   rungOf,
   workOf,
 } from './elements';
-export { repsOfDog } from './evidence';
+export { beforeSession, repsOfDog } from './evidence';
 export { type CoachFacts, evidenceReps, judgementOf, replay, type StandingRep, standingReps, standingRung } from './fold';
 export { exportTables, type Kennel, type KennelName, openKennel, replaceTables } from './kennel';
 export { addKit, removeKit, restoreKit, useKit } from './kit';

@@ -44,6 +44,7 @@ export type PadView = {
   readonly links: readonly string[];
   readonly legs: readonly string[];
   readonly repCount: number;
+  readonly reps: readonly StandingRep[];
 };
 
 export function padView(element: ElementRecord, work: DogWork, session: Session, entries: readonly Entry[], facts: CoachFacts): PadView {
@@ -81,6 +82,7 @@ export function padView(element: ElementRecord, work: DogWork, session: Session,
     links: linksOf(element, work),
     legs: element.form.kind === 'continuous' ? element.form.legs : [],
     repCount: reps.length,
+    reps,
   };
 }
 

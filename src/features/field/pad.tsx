@@ -3,6 +3,7 @@ import type { CoachFacts, DogWork, ElementRecord, Entry, Session } from '@/data/
 import { Notice, RepMarks, Rod } from '@/ui';
 import { AdviceLine } from './advice-line';
 import { Caller } from './caller';
+import { FallingOffLine } from './falling-off-line';
 import { GapClock } from './gap-clock';
 import { KeyHelp, usePadKeys } from './keys';
 import { LastRep } from './last-rep';
@@ -48,6 +49,7 @@ export function Pad({ element, work, session, entries, facts }: Props) {
           ))}
         </ul>
         <AdviceLine view={view} actions={actions} />
+        <FallingOffLine session={session} view={view} reps={view.reps} />
         <div className="hidden gap-3 lg:grid">
           <Log view={view} />
           <PadTools actions={actions} view={view} onHelp={() => setHelp(true)} />

@@ -1,0 +1,83 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { type BrowserContext, chromium } from '@playwright/test';
+import { expect, SHIFTED_CLOCK, storedCount, test } from './fixtures';
+
+const KILLS = 30;
+
+/** The real browser with its storage on the disk, so that it can be killed without a goodbye. */
+function open(folder: string): Promise<BrowserContext> {
+  return chromium.launchPersistentContext(folder, {
+    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+    args: ['--disable-dev-shm-usage'],
+    timezoneId: 'Europe/Vienna',
+  });
+}
+
+/** Ends every process of the browser on this profile at once, without a signal that it could answer. Gives how many there were. */
+function killAll(folder: string): number {
+  const pids = readdirSync('/proc').filter((name) => /^\d+$/.test(name));
+  const mine = pids.filter((pid) => {
+    try {
+      return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(folder);
+    } catch {
+      return false;
+    }
+  });
+  for (const pid of mine) {
+    try {
+      process.kill(Number(pid), 'SIGKILL');
+    } catch {
+      // It went with its parent.
+    }
+  }
+  return mine.length;
+}
+
+test('killed 30 times in the middle of a set, no rep that was shown is lost', async ({ baseURL }, info) => {
+  test.setTimeout(240_000);
+  const folder = info.outputPath('profile');
+  let least = 0;
+  for (let kill = 0; kill < KILLS; kill++) {
+    const context = await open(folder);
+    await context.addInitScript(SHIFTED_CLOCK);
+    const page = context.pages()[0] ?? (await context.newPage());
+    await page.goto(`${baseURL}/sample/field/sample-give`);
+    if (kill === 0) await page.getByRole('button', { name: 'Begin' }).click();
+    // What was shown before the last kill is there, and the pad stands where it stood.
+    await expect(page.getByRole('button', { name: 'Clean' })).toBeVisible();
+    const shown = page.getByText(/^(No reps yet|\d+ reps?, )/).first();
+    const count = async (): Promise<number> => Number.parseInt((await shown.innerText()).replace('No reps yet', '0'), 10);
+    await expect.poll(count).toBeGreaterThanOrEqual(least);
+    const start = await count();
+    const taps = 1 + (kill % 3);
+    for (let i = 0; i < taps; i++) {
+      await page.getByRole('button', { name: 'Clean' }).click();
+      await expect.poll(count).toBe(start + i + 1);
+    }
+    least = start + taps;
+    // One more tap is on its way when the process dies: it may be there afterwards or not, and nothing else may change.
+    if (kill % 2 === 0)
+      void page
+        .getByRole('button', { name: 'Clean' })
+        .click()
+        .catch(() => null);
+    expect(killAll(folder)).toBeGreaterThan(0);
+    await context.close().catch(() => null);
+  }
+  const context = await open(folder);
+  await context.addInitScript(SHIFTED_CLOCK);
+  const page = await context.newPage();
+  await page.goto(`${baseURL}/sample/field/sample-give`);
+  await expect(page.getByRole('button', { name: 'Clean' })).toBeVisible();
+  expect(await storedCount(page, 'regulon-sample', 'entries')).toBeGreaterThan(0);
+  const last = Number.parseInt(
+    await page
+      .getByText(/^\d+ reps?, /)
+      .first()
+      .innerText(),
+    10,
+  );
+  expect(last).toBeGreaterThanOrEqual(least);
+  expect(last).toBeLessThanOrEqual(least + 1);
+  await context.close();
+});

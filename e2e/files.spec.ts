@@ -25,6 +25,40 @@ test('saved, cleared and read back, the readiness is the same to the last digit'
   expect(trouble).toEqual([]);
 });
 
+test('a session from the phone reaches the laptop, and twice without doubling', async ({ page, browser, baseURL }, info) => {
+  const save = async (from: typeof page, name: string): Promise<string> => {
+    await from.goto('/sample/files');
+    const [download] = await Promise.all([from.waitForEvent('download'), from.getByRole('button', { name: 'Save everything to one file' }).click()]);
+    const path = info.outputPath(name);
+    await download.saveAs(path);
+    return path;
+  };
+  // The phone begins with what the laptop has, trains, and saves.
+  const phone = await (
+    await browser.newContext({ baseURL: baseURL ?? '', timezoneId: 'Europe/Vienna', viewport: { width: 390, height: 844 } })
+  ).newPage();
+  await guard(phone, baseURL);
+  await page.goto('/sample/today');
+  await expect(page.getByRole('button', { name: 'Begin this session' })).toBeVisible();
+  const before = await storedCount(page, 'regulon-sample', 'entries');
+  await phone.goto('/sample/field/sample-give');
+  await phone.getByRole('button', { name: 'Begin' }).click();
+  for (let i = 1; i <= 3; i++) {
+    await phone.getByRole('button', { name: 'Clean' }).click();
+    await expect(phone.getByText(new RegExp(`^${i} reps?, ${i} clean`)).first()).toBeAttached();
+  }
+  await phone.getByRole('button', { name: 'Enough for now' }).click();
+  const file = await save(phone, 'phone.json');
+
+  await page.goto('/sample/files');
+  for (const said of [/Added 1 session and 3 entries/, /No session in it is new/]) {
+    await page.getByLabel('Kennel file').setInputFiles(file);
+    await page.getByRole('button', { name: 'Add what is new in it' }).click();
+    await expect(page.getByText(said)).toBeVisible();
+    expect(await storedCount(page, 'regulon-sample', 'entries')).toBe(before + 3);
+  }
+});
+
 test('a file that is not sound is refused with its reason, and nothing changes', async ({ page }, info) => {
   await page.goto('/sample/files');
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save everything to one file' }).click()]);

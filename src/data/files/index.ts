@@ -1,1 +1,2 @@
 export { type KennelFile, readKennelFile, writeKennelFile } from './kennel-file';
+export { type Merged, mergeTables } from './merge';

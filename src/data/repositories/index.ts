@@ -59,5 +59,6 @@ export {
   removeBreakdown,
   splitElement,
 } from './shape';
+export { type Twin, twinsOf } from './twins';
 export { type DogState, useDog } from './use-dog';
 export { type KennelContext, useKennel, useKennelWithDog } from './use-kennel';

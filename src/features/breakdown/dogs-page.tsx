@@ -4,7 +4,7 @@ import { toast } from 'sonner';
 import { type Axis, buildLadder, type Criteria, describeRung, parseValue, stepSize, writeValue } from '@/core/breakdown';
 import { rodOf } from '@/core/evidence';
 import { NO_BREAK } from '@/core/shared';
-import { copyToDog, type Dog, type ElementRecord, listDogs, putBack, rungOf, useKennelWithDog } from '@/data/repositories';
+import { copyToDog, type Dog, type ElementRecord, putBack, twinsOf, useKennelWithDog } from '@/data/repositories';
 import { Button, Notice, Rod, Sheet, TextField } from '@/ui';
 import { ElementFrame, type Opened } from './element-frame';
 
@@ -14,20 +14,11 @@ export function DogsPage() {
 }
 
 type Trained = { readonly dog: Dog; readonly element: ElementRecord; readonly rung: number };
-type Twin = { readonly dog: Dog; readonly element: ElementRecord | null; readonly rung: number };
 
 function Page({ element, rung }: Opened) {
   const { kennel, dog } = useKennelWithDog();
-  const twins = useLiveQuery(async (): Promise<Twin[]> => {
-    const others = (await listDogs(kennel)).filter((one) => one.id !== dog.id);
-    return Promise.all(
-      others.map(async (other) => {
-        const elements = await kennel.database.elements.where('dogId').equals(other.id).toArray();
-        const twin = elements.find((one) => one.retired === null && isTwin(one, element)) ?? null;
-        return { dog: other, element: twin, rung: twin ? await rungOf(kennel, twin.id) : 0 };
-      }),
-    );
-  }, [kennel, dog.id, element]);
+  const all = useLiveQuery(() => twinsOf(kennel, element), [kennel, element]);
+  const twins = all?.filter((twin) => twin.dog.id !== dog.id);
   if (!twins) return <p className="text-lg">Reading the log …</p>;
   if (twins.length === 0) return <Notice>There is no other dog in this kennel yet. Add one from Today.</Notice>;
   const trained: Trained[] = [
@@ -62,12 +53,6 @@ function Page({ element, rung }: Opened) {
         ))}
     </div>
   );
-}
-
-/** The same piece of the same method, or the same name. */
-function isTwin(one: ElementRecord, other: ElementRecord): boolean {
-  if (one.method && other.method) return one.method.id === other.method.id && one.method.element === other.method.element;
-  return one.title.toLowerCase() === other.title.toLowerCase();
 }
 
 /** One axis for all dogs on one scale: from the easiest start among them to the hardest demand. */

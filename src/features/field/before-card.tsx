@@ -1,9 +1,10 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { buildLadder, describeRung } from '@/core/breakdown';
 import { startRung } from '@/core/coaching';
 import type { Caution } from '@/core/planning';
 import { type ElementRecord, type Entry, type Session, standingRung, startSession, useKennelWithDog } from '@/data/repositories';
-import { Button, CautionNote, Sheet } from '@/ui';
+import { Button, buttonClass, CautionNote, Sheet } from '@/ui';
 
 import { Debrief } from './debrief';
 import { missingOf, useDevice } from './use-device';
@@ -13,10 +14,12 @@ type Props = {
   readonly last: Session | null;
   readonly entries: readonly Entry[];
   readonly cautions: readonly Caution[];
+  /** How many dogs train this piece of work. */
+  readonly twins: number;
 };
 
 /** The card before a session: rung, place, what to bring, what to be careful of. Everything changes in one tap. */
-export function BeforeCard({ element, last, entries, cautions }: Props) {
+export function BeforeCard({ element, last, entries, cautions, twins }: Props) {
   const { kennel, dog, now, today } = useKennelWithDog();
   const ladder = buildLadder(element);
   const top = ladder.rungs.length - 1;
@@ -89,6 +92,11 @@ export function BeforeCard({ element, last, entries, cautions }: Props) {
         <Button look="signal" size="huge" onClick={() => void startSession(kennel, element, { now: now(), day: today, away, rung, conditions })}>
           Begin
         </Button>
+        {twins > 1 && (
+          <Link className={buttonClass('plain', 'big')} to="round">
+            Round with {twins} dogs
+          </Link>
+        )}
         {last && last.endedAt !== null && <Debrief key={last.id} session={last} />}
         {missing.length > 0 && (
           <details>

@@ -21,12 +21,14 @@ type Props = {
   readonly session: Session;
   readonly entries: readonly Entry[];
   readonly facts: CoachFacts;
+  /** Where "enough" leads; to Today unless said otherwise. */
+  readonly onEnd?: () => void;
 };
 
 /** The pad: made to be used with one thumb, the eyes on the dog. */
-export function Pad({ element, work, session, entries, facts }: Props) {
+export function Pad({ element, work, session, entries, facts, onEnd }: Props) {
   const view = padView(element, work, session, entries, facts);
-  const actions = usePadActions(session, view);
+  const actions = usePadActions(session, view, onEnd);
   const [help, setHelp] = useState(false);
   useWakeLock();
   usePadKeys(actions, view, () => setHelp(true));

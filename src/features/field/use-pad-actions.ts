@@ -58,7 +58,7 @@ export type PadActions = {
   readonly end: () => void;
 };
 
-export function usePadActions(session: Session, view: PadView): PadActions {
+export function usePadActions(session: Session, view: PadView, onEnd?: () => void): PadActions {
   const { kennel, now } = useKennelWithDog();
   const navigate = useNavigate();
   const [busy, setBusy] = useState(false);
@@ -99,7 +99,8 @@ export function usePadActions(session: Session, view: PadView): PadActions {
   const end = async (): Promise<void> => {
     await endSession(kennel, session.id, now());
     toast(`Enough for now: ${view.tally}.`, { action: { label: 'Undo', onClick: () => void reopenSession(kennel, session.id) } });
-    await navigate(`/${kennel.name}/today`);
+    if (onEnd) onEnd();
+    else await navigate(`/${kennel.name}/today`);
   };
   return {
     busy,

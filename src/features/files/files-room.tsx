@@ -2,7 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Failure } from '@/core/shared';
-import { type KennelFile, readKennelFile, writeKennelFile } from '@/data/files';
+import { type KennelFile, type Merged, mergeTables, readKennelFile, writeKennelFile } from '@/data/files';
 import { exportTables, replaceTables, type Tables, useKennel } from '@/data/repositories';
 import { Button, Dialog, FileButton, Notice, PageHead, Sheet, saveText } from '@/ui';
 
@@ -25,6 +25,14 @@ export function FilesRoom() {
     const replaced = await replaceTables(kennel, file.tables);
     if (!replaced.ok) return setRefused({ name: 'the file', failure: replaced });
     toast('The kennel is read in.', { duration: 20_000, action: { label: 'Undo', onClick: () => void replaceTables(kennel, replaced.value) } });
+  };
+  const addNew = async (file: KennelFile): Promise<void> => {
+    setPreview(null);
+    const merged = mergeTables(await exportTables(kennel), file.tables);
+    if (!merged.ok) return setRefused({ name: 'the file', failure: merged });
+    const before = await replaceTables(kennel, merged.value.tables);
+    if (!before.ok) return setRefused({ name: 'the file', failure: before });
+    toast(inWords(merged.value), { duration: 20_000, action: { label: 'Undo', onClick: () => void replaceTables(kennel, before.value) } });
   };
   const makeNew = async (make: () => Promise<void>): Promise<void> => {
     const before = await exportTables(kennel);
@@ -77,7 +85,7 @@ export function FilesRoom() {
           ))}
         </dl>
       </Sheet>
-      <Dialog open={preview !== null} onClose={() => setPreview(null)} title="Put this in the place of what is here?">
+      <Dialog open={preview !== null} onClose={() => setPreview(null)} title="What shall be done with this file?">
         {preview && tables && (
           <div className="grid gap-4">
             <div>
@@ -88,9 +96,16 @@ export function FilesRoom() {
               <p className="font-semibold">Here now</p>
               <Contents tables={tables} />
             </div>
-            <Button look="signal" size="big" onClick={() => void replace(preview)}>
+            <Button look="signal" size="big" onClick={() => void addNew(preview)}>
+              Add what is new in it
+            </Button>
+            <p className="-mt-2 text-sm leading-snug text-ink-soft">
+              For sessions from another device: nothing that is here is changed, and the same file twice adds nothing.
+            </p>
+            <Button size="big" onClick={() => void replace(preview)}>
               Replace it
             </Button>
+            <p className="-mt-2 text-sm leading-snug text-ink-soft">Puts the file in the place of everything that is here.</p>
           </div>
         )}
       </Dialog>
@@ -130,6 +145,18 @@ function Contents({ tables }: { readonly tables: Tables }) {
       ))}
     </ul>
   );
+}
+
+function inWords({ added, kept, forked }: Merged): string {
+  const differing = Object.values(kept).reduce((sum, n) => sum + n, 0);
+  const parts = [
+    added.sessions === 0 && added.entries === 0
+      ? 'No session in it is new.'
+      : `Added ${count(added.sessions, 'session')} and ${count(added.entries, 'entry').replace('entrys', 'entries')}.`,
+    differing > 0 ? `${count(differing, 'record')} differed; yours ${differing === 1 ? 'is' : 'are'} kept.` : '',
+    forked.length > 0 ? `${count(forked.length, 'session')} went on in both places; yours ${forked.length === 1 ? 'is' : 'are'} kept.` : '',
+  ];
+  return parts.filter(Boolean).join(' ');
 }
 
 const count = (n: number, word: string): string => `${n.toLocaleString('en')} ${word}${n === 1 ? '' : 's'}`;

@@ -1,0 +1,117 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import type { DogId } from '@/core/shared';
+import {
+  coachFacts,
+  type ElementRecord,
+  type Entry,
+  isRunning,
+  type Kennel,
+  lastSession,
+  type Session,
+  sessionEntries,
+  startSession,
+  type Twin,
+  twinsOf,
+  useKennelWithDog,
+  workOf,
+} from '@/data/repositories';
+import { Button, buttonClass, Notice, PageHead } from '@/ui';
+import { Pad } from './pad';
+import { usePad } from './pad-store';
+import { RoundBoard } from './round-board';
+
+/** A dog's turn in the round: its own element, and its own session once it has begun. */
+export type Turn = Twin & { readonly element: ElementRecord; readonly session: Session | null; readonly entries: readonly Entry[] };
+
+/** Several dogs one after another on one element, each with its own rung, rule and log; a tap changes the dog. */
+export function RoundPage() {
+  const { element: id } = useParams();
+  const { kennel, today } = useKennelWithDog();
+  const turns = useLiveQuery(async () => turnsOf(kennel, id ?? '', today), [kennel, id, today]);
+  const [chosen, setChosen] = useState<DogId | null>(null);
+  const [over, setOver] = useState(false);
+  const clear = usePad((state) => state.clear);
+  // What was stamped for one dog must not be logged for another.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the pad is cleared whenever the dog changes
+  useEffect(() => clear, [clear, chosen]);
+  if (!turns) return <p className="text-lg">Reading the log …</p>;
+  const turn = turns.find((one) => one.dog.id === chosen);
+  if (turns.length < 2)
+    return (
+      <>
+        <PageHead title="A round needs two dogs" />
+        <Notice>Only one dog trains this element. Copy its ladder to another under Breakdown, Other dogs.</Notice>
+      </>
+    );
+  if (over) return <RoundBoard turns={turns} onBack={() => setOver(false)} />;
+  return (
+    <>
+      <div className="mb-3 flex flex-wrap gap-2" role="toolbar" aria-label="Dogs of this round">
+        {turns.map((one) => (
+          <Button
+            key={one.dog.id}
+            size="big"
+            look={one.dog.id === chosen ? 'ink' : 'plain'}
+            aria-pressed={one.dog.id === chosen}
+            onClick={() => setChosen(one.dog.id)}
+          >
+            {one.dog.name}
+            <span className="text-base font-normal">
+              {one.session ? `${one.entries.filter((entry) => entry.kind === 'rep').length} reps` : `rung ${one.rung + 1}`}
+            </span>
+          </Button>
+        ))}
+        <Button size="big" look="quiet" onClick={() => setOver(true)}>
+          End the round
+        </Button>
+      </div>
+      {turn ? <TurnPad key={turn.dog.id} turn={turn} onEnd={() => setChosen(null)} /> : <WhoFirst title={turns[0]?.element.title ?? ''} />}
+    </>
+  );
+}
+
+function WhoFirst({ title }: { readonly title: string }) {
+  return (
+    <>
+      <PageHead title={`Round: ${title}`}>Tap a dog to begin or go on with it. Each has its own rung and its own log.</PageHead>
+      <Link className={buttonClass('plain')} to="../.." relative="path">
+        Back to the field
+      </Link>
+    </>
+  );
+}
+
+async function turnsOf(kennel: Kennel, id: string, today: Session['day']): Promise<Turn[]> {
+  const element = await kennel.database.elements.get(id);
+  if (!element) return [];
+  const twins = await twinsOf(kennel, element);
+  const turns = await Promise.all(
+    twins.map(async (twin): Promise<Turn | null> => {
+      if (!twin.element) return null;
+      const last = await lastSession(kennel, twin.element.id);
+      const session = last && last.day === today ? last : null;
+      return { ...twin, element: twin.element, session, entries: session ? await sessionEntries(kennel, session.id) : [] };
+    }),
+  );
+  return turns.filter((turn) => turn !== null);
+}
+
+function TurnPad({ turn, onEnd }: { readonly turn: Turn; readonly onEnd: () => void }) {
+  const { kennel, now, today } = useKennelWithDog();
+  const { element, session, rung } = turn;
+  const running = session !== null && isRunning(session, today);
+  const found = useLiveQuery(
+    async () => (running ? { work: await workOf(kennel, element.dogId), facts: await coachFacts(kennel, element, session) } : null),
+    [kennel, element, session?.id, running],
+  );
+  if (!running)
+    return (
+      <Button look="signal" size="huge" onClick={() => void startSession(kennel, element, { now: now(), day: today, away: false, rung })}>
+        Begin with {turn.dog.name}
+      </Button>
+    );
+  if (!found) return <p className="text-lg">Reading the log …</p>;
+  return <Pad element={element} work={found.work} session={session} entries={turn.entries} facts={found.facts} onEnd={onEnd} />;
+}

@@ -82,6 +82,7 @@ test('one thumb: a set from memory, more about a rep, body signs, what was not l
   await page.getByRole('dialog').getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.getByRole('button', { name: 'Enough for now' }).click();
+  await expect(page.getByText(/Enough for now: 5 reps/)).toBeVisible();
 
   await page.goto('/sample/field/sample-present');
   await page.getByLabel('What next').fill('Nearer, and the reward behind it.');
@@ -181,4 +182,47 @@ test('a kennel round: three dogs on one element, each with its own rung and log,
   await expect(row('Juniper')).toContainText('Goes on to rung 2. 5 clean in a row here');
   await expect(row('Otto')).toContainText('This is the lowest rung');
   await expect(row('Quill')).toContainText('Repeats rung');
+});
+
+test('a blind: nothing is sent for nothing, a refusal leaves it lying, a pick-up uses it up', async ({ page }) => {
+  await page.goto('/sample/today');
+  await page.getByLabel('Dog').selectOption({ label: 'Juniper' });
+  await page.getByRole('link', { name: 'Field', exact: true }).click();
+  await page.getByRole('link', { name: /^Blind retrieve/ }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('button', { name: 'Clean' }).click();
+  await expect(page.getByRole('alert')).toContainText('Nothing lies there. Lay one');
+  await page.getByRole('button', { name: /I have laid one/ }).click();
+  await expect(page.getByText('1 lies there')).toBeVisible();
+  await page.getByRole('button', { name: 'Miss' }).click();
+  await advice(page).getByRole('button', { name: 'Something new' }).click();
+  await expect(advice(page)).toContainText('let it look, then the same again');
+  await expect(page.getByText('1 lies there')).toBeVisible();
+  await page.getByRole('button', { name: 'Clean' }).click();
+  await expect(page.getByText('Nothing lies there', { exact: true })).toBeVisible();
+});
+
+test('pocket mode ignores a tap and opens on holding; afterwards a rep is corrected and both stay', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await begin(page, 'sample-give');
+  await page.getByRole('button', { name: 'Pocket' }).click();
+  const pocket = page.getByRole('dialog', { name: 'Pocket mode' });
+  await pocket.getByRole('button').click();
+  await expect(pocket).toBeVisible();
+  await page.keyboard.press('c');
+  const box = await pocket.getByRole('button').boundingBox();
+  await page.mouse.move((box?.x ?? 0) + 50, (box?.y ?? 0) + 50);
+  await page.mouse.down();
+  await page.waitForTimeout(1400);
+  await page.mouse.up();
+  await expect(pocket).toHaveCount(0);
+  await expect(page.getByText('1 rep, 1 clean').first()).toBeAttached();
+
+  const entries = await storedCount(page, 'regulon-sample', 'entries');
+  await page.getByRole('link', { name: 'All reps' }).click();
+  await page.getByLabel('Rep 1 of 2026-06-15: outcome').selectOption('flawed');
+  await expect(page.getByText('corrected').first()).toBeVisible();
+  expect(await storedCount(page, 'regulon-sample', 'entries')).toBe(entries + 1);
+  await page.getByRole('link', { name: 'Back to the session' }).click();
+  await expect(page.getByText('1 rep, 0 clean').first()).toBeAttached();
 });

@@ -1,5 +1,5 @@
 import { createBrowserRouter, Navigate } from 'react-router';
-import { FieldRoom, RoundPage, SessionPage } from '@/features/field';
+import { FieldRoom, LogPage, RoundPage, SessionPage } from '@/features/field';
 import { StartRoom } from '@/features/start';
 import { TodayRoom } from '@/features/today';
 import { DogGate } from './dog-gate';
@@ -47,6 +47,7 @@ export const router = createBrowserRouter([
           { path: 'kennel', lazy: async () => ({ Component: (await import('@/features/kennel')).KennelRoom }) },
           { path: 'field', element: <FieldRoom /> },
           { path: 'field/:element', element: <SessionPage /> },
+          { path: 'field/:element/log', element: <LogPage /> },
           { path: 'field/:element/round', element: <RoundPage /> },
           { path: 'readiness', lazy: async () => ({ Component: (await import('@/features/readiness')).ReadinessRoom }) },
         ],

@@ -10,6 +10,7 @@ export const WORK_TAGS = [
   'worn-kit',
   'water',
   'retrieve',
+  'laid',
   'birds',
   'run',
   'scent',

@@ -80,6 +80,8 @@ export const entrySchema = v.variant('kind', [
   v.strictObject({ kind: v.literal('sign'), ...common, sign: v.picklist(BODY_SIGNS) }),
   v.strictObject({ kind: v.literal('unlogged'), ...common, count: v.pipe(countField, v.minValue(1), v.maxValue(99)) }),
   v.strictObject({ kind: v.literal('time-out'), ...common }),
+  /** One dummy more lies there, and somebody has looked. */
+  v.strictObject({ kind: v.literal('laid'), ...common }),
   v.strictObject({ kind: v.literal('note'), ...common, text: v.pipe(v.string(), v.trim(), v.minLength(1), v.maxLength(2000)) }),
   v.strictObject({ kind: v.literal('answer'), ...common, why: v.picklist(REFUSALS) }),
 ]);

@@ -30,6 +30,13 @@ export function undoTarget(entries: readonly Entry[]): Entry | null {
   return entries.findLast((entry) => entry.kind !== 'undo' && entry.kind !== 'rest' && entry.kind !== 'time-out' && !undone.has(entry.id)) ?? null;
 }
 
+/** How many things lie out: confirmed ones less those that were picked up. A refusal or a void send leaves it lying. */
+export function lyingOut(entries: readonly Entry[]): number {
+  const undone = undoneIds(entries);
+  const laid = entries.filter((entry) => entry.kind === 'laid' && !undone.has(entry.id)).length;
+  return laid - standingReps(entries).filter((rep) => rep.outcome !== 'miss' && rep.details.isVoid !== true).length;
+}
+
 /** The rung at which the session stands after its moves. */
 export function standingRung(session: Pick<Session, 'startRung'>, entries: readonly Entry[]): number {
   const undone = undoneIds(entries);
@@ -76,6 +83,7 @@ function eventOf(entry: Entry, reps: ReadonlyMap<EntryId, StandingRep>): CoachEv
     case 'undo':
     case 'correction':
     case 'detail':
+    case 'laid':
     case 'note':
       return null;
   }

@@ -18,7 +18,7 @@ export {
   workOf,
 } from './elements';
 export { beforeSession, repsOfDog } from './evidence';
-export { type CoachFacts, evidenceReps, judgementOf, replay, type StandingRep, standingReps, standingRung } from './fold';
+export { type CoachFacts, evidenceReps, judgementOf, lyingOut, replay, type StandingRep, standingReps, standingRung } from './fold';
 export { exportTables, type Kennel, type KennelName, openKennel, replaceTables } from './kennel';
 export { addKit, removeKit, restoreKit, useKit } from './kit';
 export {
@@ -30,6 +30,7 @@ export {
   recordAnswer,
   recordCorrection,
   recordDetail,
+  recordLaid,
   recordMove,
   recordNote,
   recordRep,

@@ -133,6 +133,10 @@ export function recordTimeOut(kennel: Kennel, session: Session, at: number): Pro
   return append(kennel, session, { kind: 'time-out', at });
 }
 
+export function recordLaid(kennel: Kennel, session: Session, at: number): Promise<Result<Entry>> {
+  return append(kennel, session, { kind: 'laid', at });
+}
+
 export function recordNote(kennel: Kennel, session: Session, text: string, at: number): Promise<Result<Entry>> {
   return append(kennel, session, { kind: 'note', text, at });
 }

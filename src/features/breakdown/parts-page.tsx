@@ -77,6 +77,7 @@ const TAG_WORDS: Readonly<Record<WorkTag, string>> = {
   'worn-kit': 'kit worn on the head',
   water: 'water',
   retrieve: 'fetches',
+  laid: 'never sent for nothing: what lies there is confirmed',
   birds: 'birds, field',
   run: 'fast runs',
   scent: 'scent',

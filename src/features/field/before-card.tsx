@@ -97,6 +97,11 @@ export function BeforeCard({ element, last, entries, cautions, twins }: Props) {
             Round with {twins} dogs
           </Link>
         )}
+        {last && (
+          <Link className={buttonClass('quiet', 'big')} to="log">
+            Every rep so far
+          </Link>
+        )}
         {last && last.endedAt !== null && <Debrief key={last.id} session={last} />}
         {missing.length > 0 && (
           <details>

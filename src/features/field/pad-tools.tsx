@@ -1,8 +1,10 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { BODY_SIGNS } from '@/core/coaching';
 import type { Judgement } from '@/data/repositories';
-import { Button, Dialog, RepMarks, repMark, TextField } from '@/ui';
+import { Button, buttonClass, Dialog, RepMarks, repMark, TextField } from '@/ui';
 import type { PadView } from './pad-view';
+import { Pocket } from './pocket';
 import type { PadActions } from './use-pad-actions';
 
 type Props = { readonly actions: PadActions; readonly view: PadView; readonly onHelp: () => void };
@@ -11,6 +13,7 @@ type Open = 'signs' | 'set' | 'unlogged' | 'note' | null;
 /** Everything that is not a rep: signs, a set afterwards, what was not logged, a note, the rung by hand, the end. */
 export function PadTools({ actions, view, onHelp }: Props) {
   const [open, setOpen] = useState<Open>(null);
+  const [pocket, setPocket] = useState(false);
   const close = (): void => setOpen(null);
   const top = view.ladder.rungs.length - 1;
   const tool = (words: string, onClick: () => void, disabled = false) => (
@@ -27,9 +30,14 @@ export function PadTools({ actions, view, onHelp }: Props) {
       {tool('Not logged', () => setOpen('unlogged'))}
       {tool('Note', () => setOpen('note'))}
       {tool('Keys (?)', onHelp)}
-      <Button size="big" look="ink" className="px-2" onClick={actions.end}>
+      {tool('Pocket', () => setPocket(true))}
+      <Link className={buttonClass('plain', 'big')} to="log" relative="path">
+        All reps
+      </Link>
+      <Button size="big" look="ink" className="col-span-2 px-2" onClick={actions.end}>
         Enough for now
       </Button>
+      {pocket && <Pocket onOpen={() => setPocket(false)} />}
       <Signs open={open === 'signs'} onClose={close} actions={actions} />
       <SetAfterwards open={open === 'set'} onClose={close} actions={actions} />
       <Unlogged open={open === 'unlogged'} onClose={close} actions={actions} />

@@ -7,6 +7,7 @@ import {
   type ElementRecord,
   type Entry,
   type Judgement,
+  lyingOut,
   type NamedFault,
   namedFaults,
   replay,
@@ -43,6 +44,8 @@ export type PadView = {
   /** The links of a chain, for the one that broke. */
   readonly links: readonly string[];
   readonly legs: readonly string[];
+  /** How many things lie out, where the dog is never sent for nothing; null elsewhere. */
+  readonly lying: number | null;
   readonly repCount: number;
   readonly reps: readonly StandingRep[];
 };
@@ -81,6 +84,7 @@ export function padView(element: ElementRecord, work: DogWork, session: Session,
     angled: element.axes.some((axis) => axis.quantity === 'angle'),
     links: linksOf(element, work),
     legs: element.form.kind === 'continuous' ? element.form.legs : [],
+    lying: element.work.includes('laid') ? lyingOut(entries) : null,
     repCount: reps.length,
     reps,
   };

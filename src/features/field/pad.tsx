@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { CoachFacts, DogWork, ElementRecord, Entry, Session } from '@/data/repositories';
-import { Notice, RepMarks, Rod } from '@/ui';
+import { Button, Notice, RepMarks, Rod } from '@/ui';
 import { AdviceLine } from './advice-line';
 import { Caller } from './caller';
 import { FallingOffLine } from './falling-off-line';
@@ -70,6 +70,12 @@ export function Pad({ element, work, session, entries, facts, onEnd }: Props) {
         )}
         <StampButton onStamp={actions.stamp} />
         {view.transfer && <GapClock transfer={view.transfer} onTimeOut={actions.timeOut} />}
+        {view.lying !== null && (
+          <Button size="big" look={view.lying <= 0 ? 'ink' : 'plain'} className="justify-between" disabled={actions.busy} onClick={actions.laid}>
+            <span>{view.lying <= 0 ? 'Nothing lies there' : `${view.lying} ${view.lying === 1 ? 'lies' : 'lie'} there`}</span>
+            <span>I have laid one</span>
+          </Button>
+        )}
         <OutcomePad view={view} actions={actions} />
         <div>
           <LastRep view={view} actions={actions} />

@@ -11,6 +11,7 @@ import {
   lastSession,
   type Session,
   sessionEntries,
+  standingReps,
   startSession,
   type Twin,
   twinsOf,
@@ -58,9 +59,7 @@ export function RoundPage() {
             onClick={() => setChosen(one.dog.id)}
           >
             {one.dog.name}
-            <span className="text-base font-normal">
-              {one.session ? `${one.entries.filter((entry) => entry.kind === 'rep').length} reps` : `rung ${one.rung + 1}`}
-            </span>
+            <span className="text-base font-normal">{one.session ? repsInWords(standingReps(one.entries).length) : `rung ${one.rung + 1}`}</span>
           </Button>
         ))}
         <Button size="big" look="quiet" onClick={() => setOver(true)}>
@@ -71,6 +70,8 @@ export function RoundPage() {
     </>
   );
 }
+
+const repsInWords = (n: number): string => `${n} ${n === 1 ? 'rep' : 'reps'}`;
 
 function WhoFirst({ title }: { readonly title: string }) {
   return (

@@ -2,7 +2,7 @@ import { useCallback, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import type { BodySign, Refusal, Timing } from '@/core/coaching';
-import type { Failure, Result } from '@/core/shared';
+import { type Failure, fail, type Result } from '@/core/shared';
 import {
   type Details,
   type Entry,
@@ -13,6 +13,7 @@ import {
   recordAnswer,
   recordCorrection,
   recordDetail,
+  recordLaid,
   recordMove,
   recordNote,
   recordRep,
@@ -48,6 +49,7 @@ export type PadActions = {
   readonly unlogged: (count: number) => void;
   readonly timeOut: () => void;
   readonly note: (text: string) => void;
+  readonly laid: () => void;
   /** A set entered afterwards, in order, without latencies. */
   readonly set: (outcomes: readonly Judgement['outcome'][]) => void;
   readonly cause: (cause: Judgement['cause']) => void;
@@ -57,6 +59,9 @@ export type PadActions = {
   readonly undo: () => void;
   readonly end: () => void;
 };
+
+/** A send for nothing teaches the dog that there is nothing: it is refused rather than logged. */
+const NOTHING_THERE = fail('nothing-laid', '', 'Nothing lies there. Lay one, look that it is there, and confirm it; then send.');
 
 export function usePadActions(session: Session, view: PadView, onEnd?: () => void): PadActions {
   const { kennel, now } = useKennelWithDog();
@@ -75,6 +80,7 @@ export function usePadActions(session: Session, view: PadView, onEnd?: () => voi
 
   const log = async (judgement: Judgement, timing: Timing | null = null, details: Details = {}): Promise<void> => {
     if (busy) return;
+    if (view.lying !== null && view.lying <= 0) return setFailure(NOTHING_THERE);
     // The pad is cleared at once, since the next fault may be chosen while this rep is being written; what failed comes back.
     const inHand = usePad.getState();
     const latency = judgement.outcome === 'miss' ? null : latencyOf(inHand);
@@ -135,6 +141,9 @@ export function usePadActions(session: Session, view: PadView, onEnd?: () => voi
     },
     note: (text) => {
       if (!busy) void write(recordNote(kennel, session, text, now()));
+    },
+    laid: () => {
+      if (!busy) void write(recordLaid(kennel, session, now()));
     },
     set: (outcomes) => void logSet(outcomes),
     answer: (why) => {

@@ -1,3 +1,4 @@
+export { type ArticleEvent, type ArticleState, articleStates, type Layout, layOut } from './articles';
 export { CALLS, CALLS_AHEAD, type CallKind, callOrder } from './caller';
 export { type CueTransferState, paymentOf, type Stage, transferOf } from './cue-transfer';
 export { FIRST_RULES, RULE_WORDS, type RuleWords, USUAL_RULES } from './describe';

@@ -2,7 +2,7 @@ import { fail, ok, type Random, type Result } from '@/core/shared';
 import { binomialTail } from '@/core/statistics';
 
 /** A shuffled copy (Fisher & Yates 1938; Durstenfeld 1964). */
-function shuffled<T>(items: readonly T[], random: Random): T[] {
+export function shuffled<T>(items: readonly T[], random: Random): T[] {
   const list = [...items];
   for (let i = list.length - 1; i > 0; i--) {
     const j = random.integer(i + 1);

@@ -79,6 +79,7 @@ function grown({ methodId, policy, axes, ...element }: Loose): Loose {
     faults: method?.faults ?? [],
     kit: method?.kit ?? [],
     work: method?.work ?? [],
+    articles: null,
     policy: { rule, pace: { setSize, sessionCap: null, warmUpCap: null, startBelow: 0, ratchet: 'back' } },
     method: method ? { id: methodId, element: method.element } : null,
     retired: null,

@@ -33,6 +33,8 @@ export const elementSchema = v.strictObject({
   faults: v.array(watchedFaultSchema),
   kit: v.array(words),
   work: v.array(v.picklist(WORK_TAGS)),
+  /** How many numbered articles there are for it; null where it is not about articles. */
+  articles: v.nullable(v.pipe(v.number(), v.integer(), v.minValue(2), v.maxValue(60))),
   policy: policySchema,
   method: v.nullable(v.strictObject({ id: words, element: words })),
   /** An element that was split or merged keeps its reps; they count for what came of it only where `assigned` says so. */
@@ -56,6 +58,7 @@ export const PLAIN_ELEMENT = {
   faults: [],
   kit: [],
   work: [],
+  articles: null,
   policy: DEFAULT_POLICY,
   method: null,
   retired: null,

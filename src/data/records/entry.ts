@@ -56,6 +56,16 @@ const detailsSchema = v.strictObject({
   landed: v.optional(v.picklist(['spot', 'ahead', 'behind', 'hand', 'reset'])),
   /** The link at which a chain broke, from 0; earlier ones held, later ones were not reached. */
   brokeAt: v.optional(countField),
+  /** A run among numbered articles: numbers by place, and places from 0. `known`: the coach knew the layout, so that it proves nothing. */
+  articles: v.optional(
+    v.strictObject({
+      laid: v.pipe(v.array(countField), v.minLength(1)),
+      target: countField,
+      firstTouch: v.nullable(countField),
+      pick: v.nullable(countField),
+      known: v.boolean(),
+    }),
+  ),
 });
 export type Details = v.InferOutput<typeof detailsSchema>;
 
@@ -82,6 +92,7 @@ export const entrySchema = v.variant('kind', [
   v.strictObject({ kind: v.literal('time-out'), ...common }),
   /** One dummy more lies there, and somebody has looked. */
   v.strictObject({ kind: v.literal('laid'), ...common }),
+  v.strictObject({ kind: v.literal('washed'), ...common }),
   v.strictObject({ kind: v.literal('note'), ...common, text: v.pipe(v.string(), v.trim(), v.minLength(1), v.maxLength(2000)) }),
   v.strictObject({ kind: v.literal('answer'), ...common, why: v.picklist(REFUSALS) }),
 ]);

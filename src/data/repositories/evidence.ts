@@ -1,8 +1,9 @@
 import type { Criteria } from '@/core/breakdown';
+import type { ArticleEvent } from '@/core/coaching';
 import { type Before, countsAsEvidence, type EvidenceRep } from '@/core/evidence';
 import type { DogId, ElementId, SessionId } from '@/core/shared';
 import type { Entry, Session } from '@/data/records';
-import { evidenceReps } from './fold';
+import { articleEvents, evidenceReps } from './fold';
 import type { Kennel } from './kennel';
 import { sessionEntries } from './log';
 
@@ -41,4 +42,13 @@ export async function beforeSession(kennel: Kennel, session: Session, criteria: 
     .flatMap((one, i) => evidenceReps(one, logs[i] ?? []))
     .filter((rep) => countsAsEvidence(rep) && JSON.stringify(Object.entries(rep.criteria).sort()) === wanted);
   return { clean: reps.filter((rep) => rep.outcome === 'clean').length, total: reps.length };
+}
+
+/** What happened to an element's articles in the sessions before this one, oldest first. */
+export async function articlesBefore(kennel: Kennel, session: Session): Promise<ArticleEvent[]> {
+  const sessions = (await kennel.database.sessions.where('elementId').equals(session.elementId).toArray())
+    .filter((one) => one.startedAt < session.startedAt)
+    .sort((a, b) => a.startedAt - b.startedAt);
+  const logs = await Promise.all(sessions.map((one) => sessionEntries(kennel, one.id)));
+  return logs.flatMap(articleEvents);
 }

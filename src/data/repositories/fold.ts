@@ -1,4 +1,4 @@
-import { type CoachEvent, type CoachStart, type CoachStep, coach, type Policy, startCoaching } from '@/core/coaching';
+import { type ArticleEvent, type CoachEvent, type CoachStart, type CoachStep, coach, type Policy, startCoaching } from '@/core/coaching';
 import { countsAsEvidence, type EvidenceRep } from '@/core/evidence';
 import type { EntryId } from '@/core/shared';
 import type { Details, Entry, Judgement, RepEntry, Session } from '@/data/records';
@@ -28,6 +28,17 @@ function undoneIds(entries: readonly Entry[]): Set<EntryId> {
 export function undoTarget(entries: readonly Entry[]): Entry | null {
   const undone = undoneIds(entries);
   return entries.findLast((entry) => entry.kind !== 'undo' && entry.kind !== 'rest' && entry.kind !== 'time-out' && !undone.has(entry.id)) ?? null;
+}
+
+/** What has happened to a set of articles, from one session's log after another. */
+export function articleEvents(entries: readonly Entry[]): ArticleEvent[] {
+  const reps = new Map(standingReps(entries).map((rep) => [rep.id, rep]));
+  const undone = undoneIds(entries);
+  return entries.flatMap((entry): ArticleEvent[] => {
+    if (entry.kind === 'washed') return undone.has(entry.id) ? [] : [{ kind: 'washed' }];
+    const run = entry.kind === 'rep' ? reps.get(entry.id)?.details.articles : undefined;
+    return run ? [{ kind: 'run', ...run }] : [];
+  });
 }
 
 /** How many things lie out: confirmed ones less those that were picked up. A refusal or a void send leaves it lying. */
@@ -84,6 +95,7 @@ function eventOf(entry: Entry, reps: ReadonlyMap<EntryId, StandingRep>): CoachEv
     case 'correction':
     case 'detail':
     case 'laid':
+    case 'washed':
     case 'note':
       return null;
   }

@@ -14,11 +14,10 @@ export {
   namedFaults,
   placesOf,
   putBack,
-  rungOf,
   workOf,
 } from './elements';
-export { beforeSession, repsOfDog } from './evidence';
-export { type CoachFacts, evidenceReps, judgementOf, lyingOut, replay, type StandingRep, standingReps, standingRung } from './fold';
+export { articlesBefore, beforeSession, repsOfDog } from './evidence';
+export { articleEvents, type CoachFacts, evidenceReps, judgementOf, lyingOut, replay, type StandingRep, standingReps, standingRung } from './fold';
 export { exportTables, type Kennel, type KennelName, openKennel, replaceTables } from './kennel';
 export { addKit, removeKit, restoreKit, useKit } from './kit';
 export {
@@ -39,6 +38,7 @@ export {
   recordTimeOut,
   recordUndo,
   recordUnlogged,
+  recordWashed,
   reopenSession,
   sessionEntries,
   startSession,

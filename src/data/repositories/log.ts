@@ -137,6 +137,10 @@ export function recordLaid(kennel: Kennel, session: Session, at: number): Promis
   return append(kennel, session, { kind: 'laid', at });
 }
 
+export function recordWashed(kennel: Kennel, session: Session, at: number): Promise<Result<Entry>> {
+  return append(kennel, session, { kind: 'washed', at });
+}
+
 export function recordNote(kennel: Kennel, session: Session, text: string, at: number): Promise<Result<Entry>> {
   return append(kennel, session, { kind: 'note', text, at });
 }

@@ -35,6 +35,7 @@ function Page(opened: Opened) {
         <FaultFields {...opened} />
       </Sheet>
       <Sheet title="Kit and kind of work">
+        <ArticlesField element={element} />
         <KitField element={element} onTake={(kit) => change({ kit }, 'Kit changed.')} />
         <fieldset className="mt-4">
           <legend className="text-sm font-semibold">What the work loads or risks (cautions hang on it)</legend>
@@ -160,6 +161,30 @@ function ChainLinks({ element, links, state }: Pick<Opened, 'element' | 'state'>
         </label>
       ))}
     </fieldset>
+  );
+}
+
+/** How many numbered articles there are; the field then logs by first touch and pick. */
+function ArticlesField({ element }: { readonly element: ElementRecord }) {
+  const change = useElementChange(element);
+  const [text, setText] = useState(String(element.articles ?? ''));
+  const value = Number(text);
+  const fits = text.trim() === '' || (Number.isInteger(value) && value >= 2 && value <= 60);
+  const commit = (): void => {
+    const next = text.trim() === '' ? null : value;
+    if (fits && next !== element.articles) change({ articles: next }, next === null ? 'No articles.' : `${next} numbered articles.`);
+  };
+  return (
+    <TextField
+      label="Numbered articles (empty: none)"
+      className="mb-3"
+      inputMode="numeric"
+      value={text}
+      problem={fits ? undefined : 'A whole number from 2 to 60.'}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={commit}
+      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+    />
   );
 }
 

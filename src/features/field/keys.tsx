@@ -24,7 +24,7 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
   const choosing = usePad((state) => state.choosing);
   const faults = choosing === 'miss' ? view.misses : view.flaws;
   const advised = view.advice.find((advice) => advice.kind === 'advance' || advice.kind === 'drop-back');
-  const plain = view.transfer === null && view.grades.length === 0;
+  const plain = view.transfer === null && view.grades.length === 0 && !view.articles;
   const act: Readonly<Record<(typeof KEYS)[number]['key'], () => void>> = {
     space: actions.stamp,
     // Where a rep is judged by a grade or by when the answer came, the numbers say it; an outcome alone would not.

@@ -44,6 +44,8 @@ export type PadView = {
   /** The links of a chain, for the one that broke. */
   readonly links: readonly string[];
   readonly legs: readonly string[];
+  /** Whether a run is logged by first touch and pick among numbered articles. */
+  readonly articles: boolean;
   /** How many things lie out, where the dog is never sent for nothing; null elsewhere. */
   readonly lying: number | null;
   readonly repCount: number;
@@ -85,6 +87,7 @@ export function padView(element: ElementRecord, work: DogWork, session: Session,
     links: linksOf(element, work),
     legs: element.form.kind === 'continuous' ? element.form.legs : [],
     lying: element.work.includes('laid') ? lyingOut(entries) : null,
+    articles: element.articles !== null,
     repCount: reps.length,
     reps,
   };

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { CoachFacts, DogWork, ElementRecord, Entry, Session } from '@/data/repositories';
 import { Button, Notice, RepMarks, Rod } from '@/ui';
 import { AdviceLine } from './advice-line';
+import { ArticlePad } from './article-pad';
 import { Caller } from './caller';
 import { FallingOffLine } from './falling-off-line';
 import { GapClock } from './gap-clock';
@@ -76,7 +77,11 @@ export function Pad({ element, work, session, entries, facts, onEnd }: Props) {
             <span>I have laid one</span>
           </Button>
         )}
-        <OutcomePad view={view} actions={actions} />
+        {element.articles === null ? (
+          <OutcomePad view={view} actions={actions} />
+        ) : (
+          <ArticlePad element={element} session={session} entries={entries} view={view} actions={actions} />
+        )}
         <div>
           <LastRep view={view} actions={actions} />
           <RepDetails view={view} actions={actions} />

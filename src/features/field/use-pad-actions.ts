@@ -22,6 +22,7 @@ import {
   recordTimeOut,
   recordUndo,
   recordUnlogged,
+  recordWashed,
   reopenSession,
   type Session,
   useKennelWithDog,
@@ -50,6 +51,9 @@ export type PadActions = {
   readonly timeOut: () => void;
   readonly note: (text: string) => void;
   readonly laid: () => void;
+  /** A run among articles: right at the first touch is clean, right after another was touched is flawed, anything else a miss. */
+  readonly picked: (run: NonNullable<Details['articles']>) => void;
+  readonly washed: () => void;
   /** A set entered afterwards, in order, without latencies. */
   readonly set: (outcomes: readonly Judgement['outcome'][]) => void;
   readonly cause: (cause: Judgement['cause']) => void;
@@ -144,6 +148,16 @@ export function usePadActions(session: Session, view: PadView, onEnd?: () => voi
     },
     laid: () => {
       if (!busy) void write(recordLaid(kennel, session, now()));
+    },
+    picked: (run) => {
+      const right = run.pick === run.target;
+      const outcome = !right ? 'miss' : run.firstTouch === run.target ? 'clean' : 'flawed';
+      const option = !right ? 'wrong-pick' : outcome === 'flawed' ? 'touched-first' : null;
+      // A layout that the coach knew is shown, and proves nothing.
+      void log({ outcome, option, cause: 'dog', aided: false }, null, { articles: run, ...(run.known ? { isVoid: true } : {}) });
+    },
+    washed: () => {
+      if (!busy) void write(recordWashed(kennel, session, now()));
     },
     set: (outcomes) => void logSet(outcomes),
     answer: (why) => {

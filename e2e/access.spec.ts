@@ -18,6 +18,8 @@ const VIEWS = [
   '/sample/breakdown/methods/upright',
   '/sample/kennel',
   '/sample/field',
+  '/sample/field/sample-give/log',
+  '/sample/field/sample-give/round',
   '/sample/field/sample-give',
   '/sample/readiness',
   '/sample/files',

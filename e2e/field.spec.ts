@@ -276,3 +276,40 @@ test('articles: a helper lays them, first touch and pick, mouthed ones are not l
     await expect(page.getByRole('status', { name: 'Better than luck' })).toContainText('4 of 4 hidden runs right; settled: it knows.');
   });
 });
+
+test('continuous work: a clock, legs and stamped faults make one rep', async ({ page }) => {
+  await page.goto('/sample/breakdown/new?from=method:heeling');
+  await page.getByLabel('Demand, Time without a fault').fill('1 min');
+  await page.getByRole('button', { name: 'Break it down' }).click();
+  await page.getByRole('link', { name: 'Train Heeling' }).click();
+  await page.getByText('Who helps, how warm').click();
+  await page.getByLabel('Temperature').fill('warm');
+  await expect(page.getByText('“warm” is not a temperature')).toBeVisible();
+  await page.getByLabel('Temperature').fill('18 °C');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('button', { name: 'Start the clock' }).click();
+  await page.getByRole('button', { name: 'left turn' }).click();
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: /^Wide/ }).click();
+  await page.getByRole('button', { name: 'Last stamp back' }).click();
+  await expect(page.getByRole('button', { name: 'Wide 2' })).toBeVisible();
+  await page.getByRole('button', { name: 'Stop and log it' }).click();
+  await expect(page.getByLabel('Last rep')).toContainText('flawed: Wide');
+  await page.getByRole('button', { name: 'Start the clock' }).click();
+  await page.getByRole('button', { name: 'Stop and log it' }).click();
+  await expect(page.getByText('2 reps, 1 clean').first()).toBeAttached();
+});
+
+test('storage that is full is said at once, the rep is kept and offered as a file', async ({ page }) => {
+  await begin(page, 'sample-give');
+  await page.evaluate(() => {
+    const add = IDBObjectStore.prototype.add;
+    IDBObjectStore.prototype.add = function full(...args) {
+      if (this.name === 'entries') throw new DOMException('no room left', 'QuotaExceededError');
+      return add.apply(this, args);
+    };
+  });
+  await page.getByRole('button', { name: 'Clean' }).click();
+  await expect(page.getByRole('alert')).toContainText('This rep is not stored');
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Keep this rep in a file' }).click()]);
+  expect(download.suggestedFilename()).toBe('regulon-rep-2026-06-15.json');
+});

@@ -56,6 +56,8 @@ export function trainOnce(work: Work, occasion: Occasion, random: Random): { rea
     startRung: work.rung,
     endedAt: startedAt + 900_000,
     conditions: {},
+    helper: '',
+    temperature: null,
     debrief: null,
   };
   const log: Entry[] = [];

@@ -54,7 +54,7 @@ export const elementsGrowUp: Migration = {
     breakdowns: eachRow(tables.breakdowns, (one) => ({ ...one, own: null })),
     elements: eachRow(tables.elements, grown),
     entries: eachRow(tables.entries, (one) => (one.kind === 'rep' ? { ...one, timing: null, details: {} } : one)),
-    sessions: eachRow(tables.sessions, (one) => ({ ...one, conditions: {}, debrief: null })),
+    sessions: eachRow(tables.sessions, (one) => ({ ...one, conditions: {}, helper: '', temperature: null, debrief: null })),
     kit: [],
   }),
 };

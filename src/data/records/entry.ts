@@ -54,6 +54,10 @@ const detailsSchema = v.strictObject({
   measured: v.optional(v.pipe(v.number(), v.finite())),
   pay: v.optional(v.picklist(['none', 'small', 'large'])),
   landed: v.optional(v.picklist(['spot', 'ahead', 'behind', 'hand', 'reset'])),
+  /** Faults stamped in continuous work: which leg, which fault, how many seconds in. */
+  stamps: v.optional(
+    v.array(v.strictObject({ leg: v.string(), option: v.pipe(v.string(), v.minLength(1)), at: v.pipe(v.number(), v.finite(), v.minValue(0)) })),
+  ),
   /** The link at which a chain broke, from 0; earlier ones held, later ones were not reached. */
   brokeAt: v.optional(countField),
   /** A run among numbered articles: numbers by place, and places from 0. `known`: the coach knew the layout, so that it proves nothing. */

@@ -18,6 +18,10 @@ export const sessionSchema = v.strictObject({
   endedAt: v.nullable(instantField),
   /** By the element's own conditions: Surface → grass. */
   conditions: v.record(v.string(), v.string()),
+  /** Who helps, in the person's own words. */
+  helper: v.string(),
+  /** Degrees Celsius, where somebody has looked. */
+  temperature: v.nullable(v.pipe(v.number(), v.finite(), v.minValue(-60), v.maxValue(60))),
   debrief: v.nullable(v.strictObject({ what: v.string(), next: v.string() })),
 });
 export type Session = v.InferOutput<typeof sessionSchema>;

@@ -4,8 +4,19 @@ import type { Dog, ElementRecord } from '@/data/records';
 import type { DogWork } from './elements';
 import type { RepsByElement } from './questions';
 
-/** The cautions that hold for an element today, from the dog, its work and what is logged of it. Place and weather are asked in the field. */
-export function cautionsOf(element: ElementRecord, dog: Dog, reps: RepsByElement, work: Pick<DogWork, 'elements'>, today: Day): Caution[] {
+/** What somebody has looked at before a session; null where nobody has. */
+export type Weather = { readonly surface: string | null; readonly temperature: number | null };
+const UNKNOWN_WEATHER: Weather = { surface: null, temperature: null };
+
+/** The cautions that hold for an element today, from the dog, its work, what is logged of it, and the weather where somebody has looked. */
+export function cautionsOf(
+  element: ElementRecord,
+  dog: Dog,
+  reps: RepsByElement,
+  work: Pick<DogWork, 'elements'>,
+  today: Day,
+  weather: Weather = UNKNOWN_WEATHER,
+): Caution[] {
   const jumps = isJump(element);
   const jumpsToday = work.elements.filter(isJump).reduce((sum, one) => sum + repsOn(one.id, reps, today), 0);
   return cautionsFor({
@@ -18,8 +29,7 @@ export function cautionsOf(element: ElementRecord, dog: Dog, reps: RepsByElement
       work.elements.filter((one) => one.work.includes('strength') || one.work.includes('upright')),
       reps,
     ),
-    surface: null,
-    temperature: null,
+    ...weather,
   });
 }
 

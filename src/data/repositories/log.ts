@@ -27,7 +27,15 @@ export function isRunning(session: Session, today: Day): boolean {
 export async function startSession(
   kennel: Kennel,
   element: ElementRecord,
-  start: { readonly now: number; readonly day: Day; readonly away: boolean; readonly rung: number; readonly conditions?: Session['conditions'] },
+  start: {
+    readonly now: number;
+    readonly day: Day;
+    readonly away: boolean;
+    readonly rung: number;
+    readonly conditions?: Session['conditions'];
+    readonly helper?: string;
+    readonly temperature?: number | null;
+  },
 ): Promise<Session> {
   const session: Session = {
     id: newId(),
@@ -39,6 +47,8 @@ export async function startSession(
     startRung: start.rung,
     endedAt: null,
     conditions: start.conditions ?? {},
+    helper: start.helper ?? '',
+    temperature: start.temperature ?? null,
     debrief: null,
   };
   const { database } = kennel;

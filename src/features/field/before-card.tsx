@@ -2,31 +2,59 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { buildLadder, describeRung } from '@/core/breakdown';
 import { startRung } from '@/core/coaching';
-import type { Caution } from '@/core/planning';
-import { type ElementRecord, type Entry, type Session, standingRung, startSession, useKennelWithDog } from '@/data/repositories';
-import { Button, buttonClass, CautionNote, Sheet } from '@/ui';
-
+import { parseOne, type Result } from '@/core/shared';
+import {
+  cautionsOf,
+  type DogWork,
+  type ElementRecord,
+  type Entry,
+  type RepsByElement,
+  type Session,
+  standingRung,
+  startSession,
+  useKennelWithDog,
+} from '@/data/repositories';
+import { Button, buttonClass, Sheet, TextField } from '@/ui';
 import { Debrief } from './debrief';
+import { TickedCautions } from './ticked-cautions';
 import { missingOf, useDevice } from './use-device';
 
 type Props = {
   readonly element: ElementRecord;
+  readonly work: DogWork;
+  readonly reps: RepsByElement;
   readonly last: Session | null;
   readonly entries: readonly Entry[];
-  readonly cautions: readonly Caution[];
   /** How many dogs train this piece of work. */
   readonly twins: number;
 };
 
-/** The card before a session: rung, place, what to bring, what to be careful of. Everything changes in one tap. */
-export function BeforeCard({ element, last, entries, cautions, twins }: Props) {
+/** The card before a session: rung, place, what to bring, what to be careful of. Everything changes in one tap, and nothing has to. */
+export function BeforeCard({ element, work, reps, last, entries, twins }: Props) {
   const { kennel, dog, now, today } = useKennelWithDog();
   const ladder = buildLadder(element);
   const top = ladder.rungs.length - 1;
   const [rung, setRung] = useState(last ? Math.min(firstRung(element, last, entries, today), top) : 0);
   const [away, setAway] = useState(false);
   const [conditions, setConditions] = useState<Readonly<Record<string, string>>>({});
-  const missing = missingOf(useDevice());
+  const [weather, setWeather] = useState({ helper: '', temperature: '' });
+  const temperature = readTemperature(weather.temperature);
+  const cautions = cautionsOf(element, dog, reps, work, today, {
+    surface: surfaceOf(conditions),
+    temperature: temperature.ok ? temperature.value : null,
+  });
+  const begin = (): void => {
+    if (!temperature.ok) return;
+    void startSession(kennel, element, {
+      now: now(),
+      day: today,
+      away,
+      rung,
+      conditions,
+      helper: weather.helper.trim(),
+      temperature: temperature.value,
+    });
+  };
   const place = (value: boolean, words: string) => (
     <Button size="big" look={away === value ? 'ink' : 'plain'} aria-pressed={away === value} onClick={() => setAway(value)}>
       {words}
@@ -60,38 +88,38 @@ export function BeforeCard({ element, last, entries, cautions, twins }: Props) {
           </div>
         </fieldset>
         {element.conditions.map((condition) => (
-          <fieldset key={condition.title}>
-            <legend className="mb-1 font-semibold">{condition.title}</legend>
-            <div className="flex flex-wrap gap-2">
-              {condition.options.map((option) => {
-                const on = conditions[condition.title] === option;
-                return (
-                  <Button
-                    key={option}
-                    size="big"
-                    look={on ? 'ink' : 'plain'}
-                    aria-pressed={on}
-                    onClick={() => setConditions(on ? without(conditions, condition.title) : { ...conditions, [condition.title]: option })}
-                  >
-                    {option}
-                  </Button>
-                );
-              })}
-            </div>
-          </fieldset>
+          <Condition
+            key={condition.title}
+            condition={condition}
+            chosen={conditions[condition.title] ?? null}
+            onChoose={(option) =>
+              setConditions(option === null ? without(conditions, condition.title) : { ...conditions, [condition.title]: option })
+            }
+          />
         ))}
-        {element.kit.length > 0 && (
-          <p className="leading-snug">
-            <span className="font-semibold">Bring </span>
-            {element.kit.join(', ')}
-          </p>
-        )}
-        {cautions.map((caution) => (
-          <CautionNote key={caution.id} caution={caution} />
-        ))}
-        <Button look="signal" size="huge" onClick={() => void startSession(kennel, element, { now: now(), day: today, away, rung, conditions })}>
+        <Bring element={element} rewards={dog.rewards} />
+        <TickedCautions cautions={cautions} />
+        <Button look="signal" size="huge" onClick={begin}>
           Begin
         </Button>
+        <details>
+          <summary className="min-h-14 cursor-pointer py-3.5 underline decoration-rule underline-offset-4">Who helps, how warm</summary>
+          <div className="grid gap-3 sm:grid-cols-2">
+            <TextField
+              label="Who helps"
+              value={weather.helper}
+              maxLength={80}
+              onChange={(event) => setWeather({ ...weather, helper: event.target.value })}
+            />
+            <TextField
+              label="Temperature"
+              hint="for example 18 °C or 65 °F"
+              value={weather.temperature}
+              problem={temperature.ok ? undefined : temperature.message}
+              onChange={(event) => setWeather({ ...weather, temperature: event.target.value })}
+            />
+          </div>
+        </details>
         {twins > 1 && (
           <Link className={buttonClass('plain', 'big')} to="round">
             Round with {twins} dogs
@@ -103,22 +131,66 @@ export function BeforeCard({ element, last, entries, cautions, twins }: Props) {
           </Link>
         )}
         {last && last.endedAt !== null && <Debrief key={last.id} session={last} />}
-        {missing.length > 0 && (
-          <details>
-            <summary className="min-h-14 cursor-pointer py-3.5 leading-snug underline decoration-rule underline-offset-4">
-              {missing.length === 1 ? 'One thing this device does not grant' : `${missing.length} things this device does not grant`}
-            </summary>
-            <ul className="grid gap-1">
-              {missing.map((line) => (
-                <li key={line} className="leading-snug">
-                  {line}
-                </li>
-              ))}
-            </ul>
-          </details>
-        )}
+        <Missing />
       </div>
     </Sheet>
+  );
+}
+
+function Bring({ element, rewards }: { readonly element: ElementRecord; readonly rewards: readonly string[] }) {
+  if (element.kit.length === 0 && rewards.length === 0) return null;
+  return (
+    <p className="leading-snug">
+      <span className="font-semibold">Bring </span>
+      {[...element.kit, ...rewards.slice(0, 1)].join(', ')}
+    </p>
+  );
+}
+
+type ConditionProps = {
+  readonly condition: ElementRecord['conditions'][number];
+  readonly chosen: string | null;
+  readonly onChoose: (option: string | null) => void;
+};
+
+/** One condition of the day; a tap on what is chosen leaves it open again. */
+function Condition({ condition, chosen, onChoose }: ConditionProps) {
+  return (
+    <fieldset>
+      <legend className="mb-1 font-semibold">{condition.title}</legend>
+      <div className="flex flex-wrap gap-2">
+        {condition.options.map((option) => (
+          <Button
+            key={option}
+            size="big"
+            look={option === chosen ? 'ink' : 'plain'}
+            aria-pressed={option === chosen}
+            onClick={() => onChoose(option === chosen ? null : option)}
+          >
+            {option}
+          </Button>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+function Missing() {
+  const missing = missingOf(useDevice());
+  if (missing.length === 0) return null;
+  return (
+    <details>
+      <summary className="min-h-14 cursor-pointer py-3.5 leading-snug underline decoration-rule underline-offset-4">
+        {missing.length === 1 ? 'One thing this device does not grant' : `${missing.length} things this device does not grant`}
+      </summary>
+      <ul className="grid gap-1">
+        {missing.map((line) => (
+          <li key={line} className="leading-snug">
+            {line}
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }
 
@@ -130,3 +202,10 @@ function firstRung(element: ElementRecord, last: Session, entries: readonly Entr
 
 const without = (conditions: Readonly<Record<string, string>>, title: string): Record<string, string> =>
   Object.fromEntries(Object.entries(conditions).filter(([key]) => key !== title));
+
+const surfaceOf = (conditions: Readonly<Record<string, string>>): string | null =>
+  Object.entries(conditions).find(([title]) => /surface|ground/i.test(title))?.[1] ?? null;
+
+function readTemperature(text: string): Result<number | null> {
+  return text.trim() === '' ? { ok: true, value: null } : parseOne(text, 'temperature', '°C');
+}

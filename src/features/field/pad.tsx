@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import type { CoachFacts, DogWork, ElementRecord, Entry, Session } from '@/data/repositories';
-import { Button, Notice, RepMarks, Rod } from '@/ui';
+import { Button, Notice, RepMarks, Rod, saveText } from '@/ui';
 import { AdviceLine } from './advice-line';
 import { ArticlePad } from './article-pad';
 import { Caller } from './caller';
+import { ContinuousPad } from './continuous-pad';
 import { FallingOffLine } from './falling-off-line';
 import { GapClock } from './gap-clock';
 import { KeyHelp, usePadKeys } from './keys';
@@ -67,6 +68,14 @@ export function Pad({ element, work, session, entries, facts, onEnd }: Props) {
         {actions.failure && (
           <Notice tone="alert" role="alert">
             {actions.failure.message}
+            {actions.unsaved && (
+              <Button
+                className="mt-2"
+                onClick={() => saveText(`regulon-rep-${session.day}.json`, JSON.stringify(actions.unsaved, null, 1), 'application/json')}
+              >
+                Keep this rep in a file
+              </Button>
+            )}
           </Notice>
         )}
         <StampButton onStamp={actions.stamp} />
@@ -77,11 +86,7 @@ export function Pad({ element, work, session, entries, facts, onEnd }: Props) {
             <span>I have laid one</span>
           </Button>
         )}
-        {element.articles === null ? (
-          <OutcomePad view={view} actions={actions} />
-        ) : (
-          <ArticlePad element={element} session={session} entries={entries} view={view} actions={actions} />
-        )}
+        <RepPad element={element} session={session} entries={entries} view={view} actions={actions} />
         <div>
           <LastRep view={view} actions={actions} />
           <RepDetails view={view} actions={actions} />
@@ -95,6 +100,17 @@ export function Pad({ element, work, session, entries, facts, onEnd }: Props) {
       <KeyHelp open={help} onClose={() => setHelp(false)} />
     </div>
   );
+}
+
+type RepPadProps = Pick<Props, 'element' | 'session' | 'entries'> & {
+  readonly view: ReturnType<typeof padView>;
+  readonly actions: ReturnType<typeof usePadActions>;
+};
+
+/** How a rep is logged follows from the element: articles by first touch and pick, continuous work by the clock, anything else by its outcome. */
+function RepPad(props: RepPadProps) {
+  if (props.element.articles !== null) return <ArticlePad {...props} />;
+  return props.view.legs.length > 0 ? <ContinuousPad {...props} /> : <OutcomePad {...props} />;
 }
 
 function Log({ view }: { readonly view: ReturnType<typeof padView> }) {

@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect } from 'react';
 import { useParams } from 'react-router';
-import { cautionsOf, coachFacts, isRunning, lastSession, repsOfDog, sessionEntries, twinsOf, useKennelWithDog, workOf } from '@/data/repositories';
+import { coachFacts, isRunning, lastSession, repsOfDog, sessionEntries, twinsOf, useKennelWithDog, workOf } from '@/data/repositories';
 import { Notice } from '@/ui';
 import { BeforeCard } from './before-card';
 import { Pad } from './pad';
@@ -20,14 +20,14 @@ export function SessionPage() {
     const entries = session ? await sessionEntries(kennel, session.id) : [];
     const running = session !== null && isRunning(session, today);
     // The whole history is read for the card before a session, never while reps are being logged.
-    const cautions = element && !running ? cautionsOf(element, dog, await repsOfDog(kennel, dog.id), work, today) : [];
+    const reps = element && !running ? await repsOfDog(kennel, dog.id) : new Map();
     const twins = element && !running ? (await twinsOf(kennel, element)).filter((twin) => twin.element !== null).length : 0;
     const facts = element && running ? await coachFacts(kennel, element, session) : null;
-    return { work, element, session, entries, cautions, twins, facts };
+    return { work, element, session, entries, reps, twins, facts };
   }, [kennel, dog, id, today]);
   if (!found) return <p className="text-lg">Reading the log …</p>;
-  const { work, element, session, entries, cautions, twins, facts } = found;
+  const { work, element, session, entries, reps, twins, facts } = found;
   if (!element) return <Notice tone="alert">There is no such element for this dog.</Notice>;
   if (session && facts) return <Pad element={element} work={work} session={session} entries={entries} facts={facts} />;
-  return <BeforeCard element={element} last={session} entries={entries} cautions={cautions} twins={twins} />;
+  return <BeforeCard element={element} last={session} entries={entries} work={work} reps={reps} twins={twins} />;
 }

@@ -10,6 +10,7 @@ import {
   type Judgement,
   judgementOf,
   type NamedFault,
+  type RepDraft,
   recordAnswer,
   recordCorrection,
   recordDetail,
@@ -34,6 +35,8 @@ export type PadActions = {
   /** True while something is being written: the pad takes no further rep until it is on the disk. */
   readonly busy: boolean;
   readonly failure: Failure | null;
+  /** The rep that could not be stored, for a file. */
+  readonly unsaved: RepDraft | null;
   readonly stamp: () => void;
   readonly outcome: (outcome: Judgement['outcome']) => void;
   readonly name: (fault: NamedFault | null) => void;
@@ -54,6 +57,8 @@ export type PadActions = {
   /** A run among articles: right at the first touch is clean, right after another was touched is flawed, anything else a miss. */
   readonly picked: (run: NonNullable<Details['articles']>) => void;
   readonly washed: () => void;
+  /** A run of continuous work: how long, and what was stamped in it. The first fault that counts here names it. */
+  readonly ran: (run: { readonly held: number; readonly stamps: NonNullable<Details['stamps']> }) => void;
   /** A set entered afterwards, in order, without latencies. */
   readonly set: (outcomes: readonly Judgement['outcome'][]) => void;
   readonly cause: (cause: Judgement['cause']) => void;
@@ -72,6 +77,7 @@ export function usePadActions(session: Session, view: PadView, onEnd?: () => voi
   const navigate = useNavigate();
   const [busy, setBusy] = useState(false);
   const [failure, setFailure] = useState<Failure | null>(null);
+  const [unsaved, setUnsaved] = useState<RepDraft | null>(null);
   const { choosing, choose, clear, stamp } = usePad();
 
   const write = useCallback(async (entry: Promise<Result<Entry>>): Promise<boolean> => {
@@ -89,9 +95,9 @@ export function usePadActions(session: Session, view: PadView, onEnd?: () => voi
     const inHand = usePad.getState();
     const latency = judgement.outcome === 'miss' ? null : latencyOf(inHand);
     clear();
-    const stored = await write(
-      recordRep(kennel, session, { ...judgement, at: now(), rung: view.rung, criteria: view.criteria, latency, timing, details }),
-    );
+    const rep: RepDraft = { ...judgement, at: now(), rung: view.rung, criteria: view.criteria, latency, timing, details };
+    const stored = await write(recordRep(kennel, session, rep));
+    setUnsaved(stored ? null : rep);
     if (!stored) usePad.setState(inHand);
   };
   const logSet = async (outcomes: readonly Judgement['outcome'][]): Promise<void> => {
@@ -115,6 +121,7 @@ export function usePadActions(session: Session, view: PadView, onEnd?: () => voi
   return {
     busy,
     failure,
+    unsaved,
     stamp: () => stamp(performance.now()),
     outcome: (outcome) => {
       const miss = onlyMiss(view);
@@ -155,6 +162,11 @@ export function usePadActions(session: Session, view: PadView, onEnd?: () => voi
       const option = !right ? 'wrong-pick' : outcome === 'flawed' ? 'touched-first' : null;
       // A layout that the coach knew is shown, and proves nothing.
       void log({ outcome, option, cause: 'dog', aided: false }, null, { articles: run, ...(run.known ? { isVoid: true } : {}) });
+    },
+    ran: (run) => {
+      const spoiling = run.stamps.filter((stamp) => !view.noted.includes(stamp.option));
+      const [first] = spoiling;
+      void log({ outcome: first ? 'flawed' : 'clean', option: first?.option ?? null, cause: 'dog', aided: false }, null, run);
     },
     washed: () => {
       if (!busy) void write(recordWashed(kennel, session, now()));

@@ -1,0 +1,91 @@
+import { useEffect, useState } from 'react';
+import type { Details } from '@/data/repositories';
+import { Button } from '@/ui';
+import type { PadView } from './pad-view';
+import type { PadActions } from './use-pad-actions';
+
+type Stamp = NonNullable<Details['stamps']>[number];
+type Run = { readonly since: number; readonly leg: number; readonly stamps: readonly Stamp[] };
+
+/** Continuous work such as heeling: a clock that runs on, the leg it is on, and faults stamped as they happen. */
+export function ContinuousPad({ view, actions }: { readonly view: PadView; readonly actions: PadActions }) {
+  const [run, setRun] = useState<Run | null>(null);
+  const seconds = (since: number): number => Math.round((performance.now() - since) / 100) / 10;
+  if (!run)
+    return (
+      <Button
+        look="signal"
+        size="huge"
+        className="min-h-28 text-3xl"
+        disabled={actions.busy}
+        onClick={() => setRun({ since: performance.now(), leg: 0, stamps: [] })}
+      >
+        Start the clock
+      </Button>
+    );
+  const leg = view.legs[run.leg] ?? '';
+  const stamp = (option: string): void => setRun({ ...run, stamps: [...run.stamps, { leg, option, at: seconds(run.since) }] });
+  return (
+    <section aria-label="Running work" className="grid gap-2.5">
+      <p className="flex items-baseline justify-between border-2 border-ink bg-ink px-4 py-2 text-paper">
+        <span className="text-2xl font-bold">{leg}</span>
+        <Clock since={run.since} />
+      </p>
+      <fieldset className="flex flex-wrap gap-1.5" aria-label="Leg">
+        {view.legs.map((name, i) => (
+          <Button
+            key={name}
+            size="big"
+            className="px-2"
+            look={i === run.leg ? 'ink' : 'plain'}
+            aria-pressed={i === run.leg}
+            onClick={() => setRun({ ...run, leg: i })}
+          >
+            {name}
+          </Button>
+        ))}
+      </fieldset>
+      <fieldset className="grid grid-cols-2 gap-1.5" aria-label="Fault">
+        {view.flaws.map((fault) => {
+          const times = run.stamps.filter((one) => one.option === fault.key).length;
+          return (
+            <Button key={fault.key} size="big" className="justify-between px-3 text-left" onClick={() => stamp(fault.key)}>
+              {fault.label}
+              {times > 0 && <span className="font-bold">{times}</span>}
+            </Button>
+          );
+        })}
+      </fieldset>
+      <div className="grid grid-cols-2 gap-2">
+        <Button size="big" disabled={run.stamps.length === 0} onClick={() => setRun({ ...run, stamps: run.stamps.slice(0, -1) })}>
+          Last stamp back
+        </Button>
+        <Button
+          size="big"
+          look="signal"
+          disabled={actions.busy}
+          onClick={() => {
+            actions.ran({ held: seconds(run.since), stamps: [...run.stamps] });
+            setRun(null);
+          }}
+        >
+          Stop and log it
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+function Clock({ since }: { readonly since: number }) {
+  const [now, setNow] = useState(since);
+  useEffect(() => {
+    const timer = setInterval(() => setNow(performance.now()), 200);
+    return () => clearInterval(timer);
+  }, []);
+  const whole = Math.max(0, Math.floor((now - since) / 1000));
+  return (
+    <span aria-hidden="true" className="text-3xl font-extrabold">
+      {Math.floor(whole / 60)}:{String(whole % 60).padStart(2, '0')}
+    </span>
+  );
+}

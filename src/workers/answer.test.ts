@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { USUAL_SCHEDULE, USUAL_TEMPERAMENT } from '@/core/learner';
 import { must } from '@/core/shared';
 import { classEvidence, elementQuestions } from '@/data/repositories';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
@@ -18,9 +19,25 @@ const classTask: Task = {
   size,
 };
 
+const [first] = state.work.elements;
+if (!first) throw new Error('the sample has an element');
+const policies: Task = {
+  kind: 'compare-policies',
+  question: {
+    evidence: { id: first.id, axes: first.axes, reps: state.reps.get(first.id) ?? [] },
+    plan: { axes: first.axes },
+    policies: [first.policy],
+    temperament: USUAL_TEMPERAMENT,
+    schedule: USUAL_SCHEDULE,
+    today: TODAY,
+    runs: 20,
+    seed: 1,
+  },
+};
+
 describe('what the worker does', () => {
   it('survives the trip to a worker and back: tasks and answers are plain data', () => {
-    for (const task of [elements, classTask]) {
+    for (const task of [elements, classTask, policies]) {
       expect(structuredClone(task)).toEqual(task);
       const found = must(answer(structuredClone(task), () => undefined));
       expect(structuredClone(found)).toEqual(found);

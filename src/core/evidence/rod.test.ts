@@ -37,4 +37,13 @@ describe('the rod', () => {
     expect(rod({ start: 20 })).toMatchObject({ rungs: [], proof: null, proofAt: 1, here: { at: 1 } });
     expect(rod({ start: 25 })).toBeNull();
   });
+
+  it('names the steps of a list and the sides of an angle', () => {
+    const levels = ['all', 'some', 'none'].map((name) => ({ name, anchor: '' }));
+    const list = rod({ quantity: 'level', unit: '', levels, start: 0, demand: 2, step: 1, limit: 1 }, 1, [0.2, 0.6, 0.9]);
+    expect([list?.start, list?.here?.label, list?.demand, list?.proof, list?.proofAt]).toEqual(['all', 'some', 'none', null, 1]);
+    expect(list?.sentence).toContain('up to about some (between all and none)');
+    const sides = rod({ quantity: 'angle', unit: '°', harder: 'both', start: 0, demand: 60, step: 30, limit: 30 }, 2);
+    expect([plain(sides?.here?.label), sides?.here?.at]).toEqual(['30° left', 0.5]);
+  });
 });

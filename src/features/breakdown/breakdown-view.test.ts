@@ -2,11 +2,11 @@ import { describe, expect, it } from 'vitest';
 import type { Axis } from '@/core/breakdown';
 import { testAxis } from '@/core/breakdown/axis.test-helper';
 import { assessElement } from '@/core/evidence';
-import { must } from '@/core/shared';
-import { elementQuestions } from '@/data/repositories';
+import { asId, type BreakdownId, type ElementKey, type ExerciseKey, must } from '@/core/shared';
+import { type Breakdown, elementQuestions } from '@/data/repositories';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
-import { chanceInWords, exerciseViews, ownElements } from './breakdown-view';
-import { fieldText, withCell, withField } from './ladder-edit';
+import { chanceInWords, exerciseViews, ownElements, retiredElements } from './breakdown-view';
+import { fieldText, readCell, valueAt, withCell, withField } from './ladder-edit';
 
 const state = sampleState();
 const assessed = elementQuestions(state.work, state.reps, state.rungs).map((question) => must(assessElement(question, TODAY)));
@@ -53,6 +53,68 @@ describe('exercises as chains', () => {
     expect(told(1, 0.5, 0.7)).toBe('1 rep: anything from 50 to 70 in 100 clean at the demand.');
     expect(told(80, 0.2, 0.9)).toContain('anything from 20 to 90');
     expect(told(80, 0.5, 0.7)).toBe('60 in 100 clean at the demand (50–70, from 80 reps).');
+  });
+});
+
+describe('own exercises', () => {
+  const [first, second] = state.work.elements;
+  if (!first || !second) throw new Error('the sample has elements');
+  const own: Breakdown = {
+    id: asId<BreakdownId>('b'),
+    dogId: first.dogId,
+    ruleBookId: null,
+    exercise: asId<ExerciseKey>('own'),
+    own: { title: 'Mine', goal: '' },
+    links: [{ part: asId<ElementKey>('p'), element: first.id }],
+  };
+  const waiting = { ...first, needs: [{ element: second.id, rung: 99 }] };
+  const gone = { ...second, retired: { how: 'split' as const, into: [first.id] } };
+
+  it('have links of one weight without a price, and say what waits', () => {
+    const [view] = exerciseViews({ ...state, work: { ...state.work, breakdowns: [own], elements: [waiting, second] } }, assessed);
+    expect(view).toMatchObject({ title: 'Mine', aside: 'your own', own: { id: 'b' } });
+    expect(view?.links[0]).toMatchObject({
+      stake: null,
+      weight: 0.5,
+      waits: [expect.stringContaining(`not before “${second.title}” is at rung 100`)],
+    });
+  });
+
+  it('split and joined elements are kept apart, for their reps', () => {
+    const changed = { ...state, work: { ...state.work, breakdowns: [], elements: [first, gone] } };
+    expect(ownElements(changed, assessed).map((view) => view.id)).toEqual([first.id]);
+    expect(retiredElements(changed).map((element) => element.id)).toEqual([gone.id]);
+  });
+});
+
+describe('lists, sides and marks that are moved', () => {
+  const list = testAxis({
+    key: 'l',
+    title: 'Help',
+    quantity: 'level',
+    unit: '',
+    levels: ['all', 'some', 'none'].map((name) => ({ name, anchor: '' })),
+    start: 0,
+    demand: 2,
+    step: 1,
+    limit: 1,
+  });
+  const sides = testAxis({ key: 's', title: 'Angle', quantity: 'angle', unit: '°', harder: 'both', start: 0, demand: 60, step: 15, limit: 20 });
+  it('are typed and read in their own words', () => {
+    expect([fieldText(list, 'start'), fieldText(list, 'demand'), fieldText(sides, 'demand'), fieldText(sides, 'limit')]).toEqual([
+      'all',
+      'none',
+      '60°',
+      '20°',
+    ]);
+    expect(must(withField(list, 'demand', 'some')).demand).toBe(1);
+    expect(withField(list, 'demand', 'plenty')).toMatchObject({ ok: false, code: 'level' });
+    expect([must(readCell(sides, '30° left')), must(readCell(sides, '15\u00a0° right'))]).toEqual([-30, 15]);
+  });
+  it('give a value that can be paced out', () => {
+    const axis = testAxis();
+    expect([valueAt(axis, 0), valueAt(axis, 0.5), valueAt(axis, 1.2)]).toEqual([5, 10, 26]);
+    expect([valueAt({ ...axis, start: 20 }, 0.5), valueAt({ ...axis, start: 0 }, 0.5)]).toEqual([null, null]);
   });
 });
 

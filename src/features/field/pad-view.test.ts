@@ -1,10 +1,13 @@
 import { beforeEach, describe, expect, it } from 'vitest';
+import { testAxis } from '@/core/breakdown/axis.test-helper';
+import { DEFAULT_PACE, USUAL_RULES } from '@/core/coaching';
 import { asId, type EntryId } from '@/core/shared';
 import type { Entry, Session } from '@/data/repositories';
 import { makeSampleKennel } from '@/demo/sample-kennel';
 import { stateOf, TODAY } from '@/demo/sample-state.test-helper';
 import { latencyOf, usePad } from './pad-store';
-import { judgementFor, onlyMiss, padView } from './pad-view';
+import { judgementFor, onlyMiss, padView, TIMINGS, timedJudgement } from './pad-view';
+import { missingOf } from './use-device';
 
 const tables = makeSampleKennel(TODAY, 2);
 const { work } = stateOf(tables);
@@ -80,6 +83,62 @@ describe('the pad', () => {
       'handler',
       null,
     ]);
+  });
+});
+
+describe('other ways to log a rep', () => {
+  const variant = (change: Partial<typeof element>) => padView({ ...element, ...change }, work, open, [rep()], facts);
+  it('by when the answer came, with the stage and its clock', () => {
+    const view = variant({ policy: { rule: USUAL_RULES['cue-transfer'], pace: DEFAULT_PACE } });
+    expect(view.transfer).toEqual({ stage: 'A', gap: 2, wait: 20 });
+    expect(TIMINGS.map((timing) => [timing, timedJudgement(timing).outcome, timedJudgement(timing).aided])).toEqual([
+      ['in-gap', 'clean', false],
+      ['unprompted', 'clean', false],
+      ['prompted', 'clean', true],
+      ['before-word', 'flawed', false],
+      ['reminded', 'clean', true],
+      ['none', 'miss', false],
+    ]);
+  });
+
+  it('by grade, from the element’s own list or a plain one', () => {
+    const policy = { rule: USUAL_RULES.distribution, pace: DEFAULT_PACE };
+    expect(variant({ policy }).grades).toHaveLength(3);
+    const list = testAxis({
+      key: 'g',
+      quantity: 'level',
+      unit: '',
+      levels: ['looks', 'touches'].map((name) => ({ name, anchor: '' })),
+      start: 0,
+      demand: 1,
+      step: 1,
+      limit: 1,
+    });
+    expect(variant({ policy, axes: [list] }).grades).toEqual(['looks', 'touches']);
+    expect(variant({}).grades).toEqual([]);
+  });
+
+  it('by the link that broke, by legs, by articles, by what lies there', () => {
+    const [first, second] = work.elements;
+    if (!first || !second) throw new Error('elements');
+    expect(variant({ form: { kind: 'chain', links: [first.id, second.id] } }).links).toEqual([first.title, second.title]);
+    expect(variant({ form: { kind: 'continuous', legs: ['slow', 'fast'] } }).legs).toEqual(['slow', 'fast']);
+    expect([variant({ articles: 8 }).articles, variant({}).articles]).toEqual([true, false]);
+    expect([variant({ work: ['laid'] }).lying, variant({}).lying]).toEqual([-1, null]);
+  });
+
+  it('notes a fault that does not count on this rung, and the rep stays clean', () => {
+    const view = variant({ countsFrom: [{ fault: 'slow-down', rung: 5 }] });
+    const slow = view.flaws.find((fault) => fault.key === 'slow-down') ?? null;
+    expect(view.noted).toEqual(['slow-down']);
+    expect(judgementFor('flawed', slow, view.noted)).toMatchObject({ outcome: 'clean', option: 'slow-down' });
+    expect(judgementFor('flawed', slow, [])).toMatchObject({ outcome: 'flawed' });
+  });
+
+  it('says what a device does not grant, and nothing where it grants all', () => {
+    expect(missingOf({ offline: true, durable: true, awake: true, vibrates: true })).toEqual([]);
+    expect(missingOf({ offline: null, durable: null, awake: true, vibrates: true })).toEqual([]);
+    expect(missingOf({ offline: false, durable: false, awake: false, vibrates: false })).toHaveLength(4);
   });
 });
 

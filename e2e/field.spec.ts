@@ -313,3 +313,40 @@ test('storage that is full is said at once, the rep is kept and offered as a fil
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Keep this rep in a file' }).click()]);
   expect(download.suggestedFilename()).toBe('regulon-rep-2026-06-15.json');
 });
+
+test('every key can be changed: one button of a remote logs a whole rep, also from the pocket', async ({ page }) => {
+  await begin(page, 'sample-give');
+  await page.keyboard.press('?');
+  const dialog = page.getByRole('dialog', { name: 'Keys on the pad' });
+  await dialog.getByRole('button', { name: 'Change the key: Clean' }).click();
+  await page.keyboard.press('5');
+  await expect(dialog.getByRole('alert')).toContainText('5 is needed for something else');
+  await dialog.getByRole('button', { name: 'Change the key: Clean' }).click();
+  await page.keyboard.press('PageDown');
+  await expect(dialog.getByText('Page Down')).toBeVisible();
+  await dialog.getByLabel('For the left hand').check();
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await page.keyboard.press('c');
+  await page.keyboard.press('PageDown');
+  await expect(page.getByText('1 rep, 1 clean').first()).toBeVisible();
+  await page.reload();
+  await page.getByRole('button', { name: 'Pocket' }).click();
+  await page.keyboard.press('PageDown');
+  await expect(page.getByText('2 reps, 2 clean').first()).toBeAttached();
+});
+
+test('a session from paper is typed in on its own day', async ({ page }) => {
+  await page.goto('/sample/field/sample-give/log');
+  await expect(page.getByRole('heading', { name: 'Type in a session from paper' })).toBeVisible();
+  const entries = await storedCount(page, 'regulon-sample', 'entries');
+  await page.getByLabel('Day').fill('2026-06-14');
+  await page.getByLabel('Rung', { exact: true }).selectOption({ index: 2 });
+  await page.getByLabel(/^Reps in order/).fill('c c x');
+  await page.getByRole('button', { name: 'Put it in the log' }).click();
+  await expect(page.getByRole('alert')).toContainText('“x” is none of c');
+  expect(await storedCount(page, 'regulon-sample', 'entries')).toBe(entries);
+  await page.getByLabel(/^Reps in order/).fill('c c f m');
+  await page.getByRole('button', { name: 'Put it in the log' }).click();
+  await expect(page.getByText('4 reps of 2026-06-14 are in the log.')).toBeVisible();
+  await expect(page.getByLabel('Rep 3 of 2026-06-14: outcome').first()).toHaveValue('flawed');
+});

@@ -1,4 +1,6 @@
+import { useEffect, useState } from 'react';
 import { type Advice, REFUSALS, type Refusal } from '@/core/coaching';
+import { useKennel } from '@/data/repositories';
 import { Button, RepMarks } from '@/ui';
 import { usePad } from './pad-store';
 import type { PadView } from './pad-view';
@@ -40,6 +42,7 @@ export function AdviceLine({ view, actions }: Props) {
         {rest && (
           <Button size="big" disabled={actions.busy} onClick={actions.rested}>
             Rested
+            <RestClock since={view.last?.at ?? null} />
           </Button>
         )}
       </div>
@@ -93,5 +96,22 @@ function RefusalAnswers({ actions }: { readonly actions: PadActions }) {
         </Button>
       ))}
     </fieldset>
+  );
+}
+
+/** Seconds since the last rep, while a rest is due. */
+function RestClock({ since }: { readonly since: number | null }) {
+  const { now } = useKennel();
+  const [shown, setShown] = useState(() => now());
+  useEffect(() => {
+    const timer = setInterval(() => setShown(now()), 1000);
+    return () => clearInterval(timer);
+  }, [now]);
+  if (since === null) return null;
+  const seconds = Math.max(0, Math.round((shown - since) / 1000));
+  return (
+    <span aria-hidden="true" className="text-base font-normal">
+      {Math.floor(seconds / 60)}:{String(seconds % 60).padStart(2, '0')}
+    </span>
   );
 }

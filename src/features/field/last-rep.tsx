@@ -1,6 +1,7 @@
 import { ToggleGroup } from 'radix-ui';
 import type { Judgement } from '@/data/repositories';
 import { Button } from '@/ui';
+import { useHand } from './hand-store';
 import type { PadView } from './pad-view';
 import type { PadActions } from './use-pad-actions';
 
@@ -17,10 +18,11 @@ const CHIP =
 /** The rep just logged: whose doing it was, whether it was aided, and the one touch that takes it back. */
 export function LastRep({ view, actions }: { readonly view: PadView; readonly actions: PadActions }) {
   const { last } = view;
+  const leftHanded = useHand((state) => state.leftHanded);
   if (!last) return null;
   return (
     <section aria-label="Last rep" className="border-2 border-rule p-3">
-      <div className="mb-2 flex items-center justify-between gap-3">
+      <div className={`mb-2 flex items-center justify-between gap-3 ${leftHanded ? 'flex-row-reverse' : ''}`}>
         <p className="text-lg leading-snug">
           <span className="font-bold">Last rep </span>
           {view.lastInWords}

@@ -18,6 +18,7 @@ import {
   workOf,
 } from '@/data/repositories';
 import { buttonClass, Notice, PageHead, Sheet } from '@/ui';
+import { TypeIn } from './type-in';
 
 const SESSIONS = 10;
 
@@ -51,6 +52,7 @@ export function LogPage() {
           <SessionSheet key={session.id} element={found.element as ElementRecord} faults={found.faults} session={session} entries={entries} />
         ))}
       </div>
+      <TypeIn element={found.element} />
     </>
   );
 }

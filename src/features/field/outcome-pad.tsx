@@ -1,6 +1,7 @@
 import type { MouseEvent } from 'react';
 import type { NamedFault } from '@/data/repositories';
 import { Button } from '@/ui';
+import { useHand } from './hand-store';
 import { KeyHint } from './keys';
 import { usePad } from './pad-store';
 import { type PadView, TIMING_WORDS, TIMINGS } from './pad-view';
@@ -16,6 +17,7 @@ const letGo = (event: MouseEvent<HTMLButtonElement>): void => {
 /** The judgement of a rep: one tap, or two where a fault is named. */
 export function OutcomePad({ view, actions }: Props) {
   const { choosing, choose } = usePad();
+  const leftHanded = useHand((state) => state.leftHanded);
   if (choosing !== 'outcome') {
     const faults = choosing === 'miss' ? view.misses : view.flaws;
     return (
@@ -44,13 +46,13 @@ export function OutcomePad({ view, actions }: Props) {
       }}
     >
       {words}
-      <KeyHint shown={words.charAt(0)} />
+      <KeyHint action={outcome} />
     </Button>
   );
   return (
     <fieldset className="grid grid-cols-2 gap-2.5 lg:gap-3" aria-label="Outcome of the rep">
       {target('clean', 'Clean', 'signal', 'col-span-2 min-h-24 text-3xl lg:min-h-28')}
-      {target('flawed', 'Flawed', 'plain')}
+      {target('flawed', 'Flawed', 'plain', leftHanded ? 'order-last' : '')}
       {target('miss', 'Miss', 'plain')}
     </fieldset>
   );

@@ -5,8 +5,10 @@ import { asId, type EntryId } from '@/core/shared';
 import type { Entry, Session } from '@/data/repositories';
 import { makeSampleKennel } from '@/demo/sample-kennel';
 import { stateOf, TODAY } from '@/demo/sample-state.test-helper';
+import { shownKey, USUAL_KEYS, withKey } from './hand-store';
 import { latencyOf, usePad } from './pad-store';
 import { judgementFor, onlyMiss, padView, TIMINGS, timedJudgement } from './pad-view';
+import { readPaper } from './paper';
 import { missingOf } from './use-device';
 
 const tables = makeSampleKennel(TODAY, 2);
@@ -139,6 +141,29 @@ describe('other ways to log a rep', () => {
     expect(missingOf({ offline: true, durable: true, awake: true, vibrates: true })).toEqual([]);
     expect(missingOf({ offline: null, durable: null, awake: true, vibrates: true })).toEqual([]);
     expect(missingOf({ offline: false, durable: false, awake: false, vibrates: false })).toHaveLength(4);
+  });
+});
+
+describe('paper', () => {
+  it.each([
+    ['c c f m', ['clean', 'clean', 'flawed', 'miss']],
+    ['CC/F,m', ['clean', 'clean', 'flawed', 'miss']],
+  ])('%s', (text, outcomes) => expect(readPaper(text)).toEqual({ ok: true, value: outcomes }));
+  it.each([
+    ['', 'empty'],
+    ['c x', 'letter'],
+    ['c'.repeat(201), 'many'],
+  ])('refuses %s', (text, code) => expect(readPaper(text)).toMatchObject({ ok: false, code }));
+});
+
+describe('keys of one’s own', () => {
+  it('change places with what they did before, and leave the pad its own', () => {
+    const remote = withKey(USUAL_KEYS, 'clean', 'PageDown');
+    expect(remote).toMatchObject({ clean: 'PageDown', flawed: 'f' });
+    expect(withKey(USUAL_KEYS, 'clean', 'M')).toMatchObject({ clean: 'm', miss: 'c' });
+    for (const key of ['Escape', '3', '?', 'Tab']) expect(withKey(USUAL_KEYS, 'clean', key)).toBeNull();
+    expect([shownKey(' '), shownKey('c'), shownKey('PageDown')]).toEqual(['Space', 'C', 'Page Down']);
+    expect(new Set(Object.values(USUAL_KEYS)).size).toBe(Object.keys(USUAL_KEYS).length);
   });
 });
 

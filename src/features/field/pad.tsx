@@ -7,7 +7,9 @@ import { Caller } from './caller';
 import { ContinuousPad } from './continuous-pad';
 import { FallingOffLine } from './falling-off-line';
 import { GapClock } from './gap-clock';
-import { KeyHelp, usePadKeys } from './keys';
+import { useHand } from './hand-store';
+import { KeyHelp } from './key-help';
+import { usePadKeys } from './keys';
 import { LastRep } from './last-rep';
 import { OutcomePad } from './outcome-pad';
 import { PadTools } from './pad-tools';
@@ -32,6 +34,7 @@ export function Pad({ element, work, session, entries, facts, onEnd }: Props) {
   const view = padView(element, work, session, entries, facts);
   const actions = usePadActions(session, view, onEnd);
   const [help, setHelp] = useState(false);
+  const leftHanded = useHand((state) => state.leftHanded);
   useWakeLock();
   usePadKeys(actions, view, () => setHelp(true));
   return (
@@ -64,7 +67,7 @@ export function Pad({ element, work, session, entries, facts, onEnd }: Props) {
           </div>
         </div>
       </div>
-      <div className="grid content-start gap-2.5 lg:gap-3">
+      <div className={`grid content-start gap-2.5 lg:gap-3 ${leftHanded ? 'lg:order-first' : ''}`}>
         {actions.failure && (
           <Notice tone="alert" role="alert">
             {actions.failure.message}

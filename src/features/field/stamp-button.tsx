@@ -19,7 +19,7 @@ export function StampButton({ onStamp }: { readonly onStamp: () => void }) {
     >
       <span>
         {label}
-        <KeyHint shown="Space" />
+        <KeyHint action="stamp" />
       </span>
       <span className="text-3xl">{running ? <Running since={cueAt} /> : latency === null ? '' : `${latency.toFixed(2)} s`}</span>
     </button>

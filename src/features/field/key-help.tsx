@@ -1,0 +1,52 @@
+import { useEffect, useState } from 'react';
+import { Button, Dialog } from '@/ui';
+import { PAD_KEYS, type PadAction, shownKey, USUAL_KEYS, useHand, withKey } from './hand-store';
+
+/** What each key does, and how to change it: for a remote, or another hand. */
+export function KeyHelp({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+  const { keys, setKeys, leftHanded, setLeftHanded } = useHand();
+  const [changing, setChanging] = useState<PadAction | null>(null);
+  const [refused, setRefused] = useState<string | null>(null);
+  useEffect(() => {
+    if (changing === null) return;
+    const take = (event: KeyboardEvent): void => {
+      event.preventDefault();
+      event.stopPropagation();
+      setChanging(null);
+      if (event.key === 'Escape') return;
+      const next = withKey(keys, changing, event.key);
+      setRefused(next ? null : `${shownKey(event.key)} is needed for something else; the old key stays.`);
+      if (next) setKeys(next);
+    };
+    // Before the dialog, which would close at Escape.
+    window.addEventListener('keydown', take, true);
+    return () => window.removeEventListener('keydown', take, true);
+  }, [changing, keys, setKeys]);
+  return (
+    <Dialog open={open} onClose={onClose} title="Keys on the pad">
+      <ul className="grid gap-1 text-lg">
+        {PAD_KEYS.map(({ action, does }) => (
+          <li key={action} className="grid grid-cols-[6rem_1fr_auto] items-center gap-2">
+            <kbd className="justify-self-start border-2 border-ink px-2 font-sans font-bold">{shownKey(keys[action])}</kbd>
+            <span className="leading-snug">{does}</span>
+            <Button look="quiet" className="!px-1 text-base" aria-label={`Change the key: ${does}`} onClick={() => setChanging(action)}>
+              {changing === action ? 'Press a key …' : 'Change'}
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {refused && (
+        <p role="alert" className="mt-2 text-base font-semibold text-signal-ink">
+          {refused}
+        </p>
+      )}
+      <div className="mt-3 flex flex-wrap items-center justify-between gap-3 border-t border-rule pt-3">
+        <label className="inline-flex min-h-14 items-center gap-2 text-lg">
+          <input type="checkbox" className="size-6 accent-(--ink)" checked={leftHanded} onChange={() => setLeftHanded(!leftHanded)} />
+          For the left hand
+        </label>
+        <Button onClick={() => setKeys(USUAL_KEYS)}>The usual keys</Button>
+      </div>
+    </Dialog>
+  );
+}

@@ -95,7 +95,10 @@ function quill(today: Day): Dog {
       { word: 'Square', means: 'run out to the square' },
       { word: 'Down', means: 'lie down at once' },
     ],
-    vet: [{ about: 'jumps', said: 'up to 40 cm, at most ten a day, two days between' }],
+    vet: [
+      { about: 'growth', said: 'long grown, may jump' },
+      { about: 'jumps', said: 'up to 40 cm, at most ten a day, two days between' },
+    ],
   };
 }
 

@@ -34,7 +34,7 @@ describe('cautions', () => {
     expect(one('growth', { work: ['jump'], dog: { born: null } })?.why).toContain('not been written down');
     expect(one('growth', { work: ['jump'], dog: { vet: [{ about: 'growth', said: 'grown, jumps up to 30 cm' }] } })).toMatchObject({
       ask: null,
-      text: 'Your vet said: grown, jumps up to 30 cm',
+      text: 'Your vet said: grown, jumps up to 30 cm.',
     });
   });
 

@@ -57,7 +57,7 @@ const say = (text: string, why: string, more: Partial<Pick<Caution, 'must' | 'as
 /** Asked where the vet has not spoken, repeated where the vet has. */
 function vetOr(context: CautionContext, about: VetTopic, question: string, why: string): Omit<Caution, 'id'> {
   const said = told(context, about);
-  return said === null ? say(question, why, { ask: about }) : say(`Your vet said: ${said}`, why);
+  return said === null ? say(question, why, { ask: about }) : say(`Your vet said: ${said}${/[.!?]$/.test(said) ? '' : '.'}`, why);
 }
 
 const RULES: readonly Rule[] = [

@@ -20,7 +20,7 @@ import {
 import { buttonClass, Notice, PageHead, Sheet } from '@/ui';
 import { TypeIn } from './type-in';
 
-const SESSIONS = 10;
+const SESSIONS = 5;
 
 /** The last sessions of an element, rep by rep. What was judged wrongly is said again; what was said first stays in the log. */
 export function LogPage() {
@@ -46,13 +46,13 @@ export function LogPage() {
           Back to the session
         </Link>
       </p>
+      <TypeIn element={found.element} />
       {found.sessions.length === 0 && <Notice>Nothing is logged of it yet.</Notice>}
       <div className="grid gap-6">
         {found.sessions.map(({ session, entries }) => (
           <SessionSheet key={session.id} element={found.element as ElementRecord} faults={found.faults} session={session} entries={entries} />
         ))}
       </div>
-      <TypeIn element={found.element} />
     </>
   );
 }

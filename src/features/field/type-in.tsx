@@ -49,7 +49,7 @@ export function TypeIn({ element }: { readonly element: ElementRecord }) {
     toast(`${read.value.length} reps of ${day} are in the log.`);
   };
   return (
-    <Sheet title="Type in a session from paper" className="mt-6">
+    <Sheet title="Type in a session from paper" className="mb-6">
       <form
         className="grid gap-3 sm:grid-cols-[11rem_1fr]"
         onSubmit={(event) => {

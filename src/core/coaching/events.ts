@@ -31,6 +31,8 @@ export type RepTold = {
   readonly timing?: Timing | null;
   /** Place on the element's ordered response scale, from 0. */
   readonly grade?: number | null;
+  /** Called a warm-up: it fills its own cap and the set, never a run. */
+  readonly warmUp?: boolean;
 };
 
 /** Everything that can happen to a policy. Undo and corrections name an earlier event; one that is not known changes nothing. */

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import type { Advice, BodySign, Happening } from './events';
-import { plural } from './events';
+import { hold, plural } from './events';
 
 const cap = v.nullable(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(200)));
 
@@ -23,13 +23,14 @@ export const DEFAULT_PACE: Pace = { setSize: 5, sessionCap: null, warmUpCap: nul
 export type PaceState = {
   readonly reps: number;
   readonly sinceRest: number;
+  readonly warmUps: number;
   /** The set, counted in full sets since the last rest, in which the dog last went up; null when it has not. */
   readonly upIn: number | null;
   readonly signs: readonly BodySign[];
   /** Clean reps on each rung in this session. */
   readonly met: Readonly<Record<number, number>>;
 };
-export const START_PACE: PaceState = { reps: 0, sinceRest: 0, upIn: null, signs: [], met: {} };
+export const START_PACE: PaceState = { reps: 0, sinceRest: 0, warmUps: 0, upIn: null, signs: [], met: {} };
 
 /** Where a session of today starts: as many rungs below the best as the pace says, never below the first. */
 export function startRung(pace: Pace, best: number): number {
@@ -41,7 +42,7 @@ export function countPace(pace: Pace, state: PaceState, event: Happening, rungBe
     case 'rep': {
       const clean = event.outcome === 'clean' && event.counts;
       const met = clean ? { ...state.met, [rungBefore]: (state.met[rungBefore] ?? 0) + 1 } : state.met;
-      return { ...state, met, reps: state.reps + 1, sinceRest: state.sinceRest + 1 };
+      return { ...state, met, reps: state.reps + 1, sinceRest: state.sinceRest + 1, warmUps: state.warmUps + (event.warmUp ? 1 : 0) };
     }
     case 'unlogged':
       return { ...state, reps: state.reps + event.count, sinceRest: state.sinceRest + event.count };
@@ -67,6 +68,8 @@ const STRESS: readonly BodySign[] = ['yawning', 'lip-licking', 'avoiding', 'bark
 export function withPace(pace: Pace, state: PaceState, event: Happening, rung: number, advice: readonly Advice[]): readonly Advice[] {
   const body = event.kind === 'sign' ? signAdvice(event.sign, state) : null;
   if (body) return [body];
+  if (event.kind === 'rep' && event.warmUp && pace.warmUpCap !== null && state.warmUps >= pace.warmUpCap)
+    return [hold(`${plural(state.warmUps, 'warm-up rep')}; your cap is ${pace.warmUpCap}. It is warm: begin with the first real one.`)];
   const main = advice.map((one) => tempered(pace, state, rung, one));
   if (pace.sessionCap !== null && state.reps >= pace.sessionCap)
     return [...main, { kind: 'end', reason: `${plural(state.reps, 'rep')} today; your cap is ${pace.sessionCap}. End on something easy.` }];

@@ -111,6 +111,15 @@ describe('what is common to all rules', () => {
     expect(run(rule, [...events, { kind: 'rested' }]).last).toBe('advance 4');
   });
 
+  it('caps the warm-up, and lets no warm-up rep count', () => {
+    const warm = (n: number): CoachEvent[] => Array.from({ length: n }, (_, i) => rep(String(i), 'clean', { counts: false, warmUp: true }));
+    expect(run(rule, warm(2), {}, { ...WIDE, warmUpCap: 3 }).reason).toContain('0 clean in a row');
+    expect(run(rule, warm(3), {}, { ...WIDE, warmUpCap: 3 }).reason).toBe(
+      '3 warm-up reps; your cap is 3. It is warm: begin with the first real one.',
+    );
+    expect(run(rule, [...warm(3), rep('a', 'clean')], {}, { ...WIDE, warmUpCap: 3 }).reason).toContain('1 clean in a row');
+  });
+
   it('about six more, not logged, fill the set and prove nothing', () => {
     expect(run(rule, [rep('a', 'clean'), { kind: 'unlogged', id: 'x', count: 6 }], {}, { ...WIDE, setSize: 7 }).last).toBe('hold+rest');
   });

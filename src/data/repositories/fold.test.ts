@@ -89,6 +89,7 @@ it('the coach’s advice from the log is that of a log in which nothing undone w
             counts: countsAsEvidence(entry),
             timing: null,
             grade: null,
+            warmUp: false,
           });
         if (entry.kind === 'move') step = coach(policy, step.state, { kind: 'moved', id: entry.id, rung: entry.to });
         if (entry.kind === 'rest') step = coach(policy, step.state, { kind: 'rested' });

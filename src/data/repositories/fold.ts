@@ -77,7 +77,15 @@ function eventOf(entry: Entry, reps: ReadonlyMap<EntryId, StandingRep>): CoachEv
       const { id, outcome, timing, details } = rep;
       // The prompt is part of a protocol that keeps timings: its answers move the policy, though they prove nothing.
       const aided = timing === null && rep.aided;
-      return { kind: 'rep', id, outcome, counts: countsAsEvidence({ ...rep, ...details, aided }), timing, grade: details.grade ?? null };
+      return {
+        kind: 'rep',
+        id,
+        outcome,
+        counts: countsAsEvidence({ ...rep, ...details, aided }),
+        timing,
+        grade: details.grade ?? null,
+        warmUp: details.purpose === 'warm-up',
+      };
     }
     case 'move':
       return { kind: 'moved', id: entry.id, rung: entry.to };

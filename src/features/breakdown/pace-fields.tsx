@@ -3,7 +3,7 @@ import type { Pace } from '@/core/coaching';
 import { TextField } from '@/ui';
 
 type Count = {
-  readonly key: 'setSize' | 'sessionCap' | 'startBelow';
+  readonly key: 'setSize' | 'sessionCap' | 'warmUpCap' | 'startBelow';
   readonly label: string;
   readonly least: number;
   readonly most: number;
@@ -13,6 +13,7 @@ type Count = {
 const COUNTS: readonly Count[] = [
   { key: 'setSize', label: 'Reps in a set, then rest', least: 1, most: 50, open: false },
   { key: 'sessionCap', label: 'Reps a session at most (empty: no cap)', least: 1, most: 200, open: true },
+  { key: 'warmUpCap', label: 'Warm-up reps at most (empty: no cap)', least: 1, most: 200, open: true },
   { key: 'startBelow', label: 'Next day starts this many rungs below', least: 0, most: 10, open: false },
 ];
 

@@ -16,6 +16,8 @@ export type MethodAxis = {
   readonly demand: number | null;
   /** Null where neither the practice nor the quantity has a usual one. */
   readonly step: number | null;
+  /** Whether the practice names the step, or this program's general one stands in. */
+  readonly stepFrom: 'practice' | 'program';
   readonly askStart: string;
   readonly askDemand: string;
 };
@@ -102,6 +104,7 @@ function readAxis(file: FileAxis): Result<MethodAxis> {
     start: values.start,
     demand: values.demand,
     step: step.value,
+    stepFrom: file.step === undefined ? 'program' : 'practice',
     askStart: file.askStart ?? 'what works now',
     askDemand: file.askDemand ?? 'what you want in the end',
   });

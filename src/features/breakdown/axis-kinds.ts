@@ -11,6 +11,7 @@ const kind = (id: string, shape: Shape, step: number | null, askStart: string, a
     start: null,
     demand: null,
     step,
+    stepFrom: 'program',
     askStart,
     askDemand,
   }),
@@ -57,6 +58,7 @@ export function listAxis(key: string, title: string, written: string, role: 'cri
     start: 0,
     demand: names.length - 1,
     step: GENERAL_STEP.whole,
+    stepFrom: 'program',
     askStart: first,
     askDemand: names.at(-1) ?? '',
   };

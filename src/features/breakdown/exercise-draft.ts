@@ -61,6 +61,7 @@ export function linkFromPart(part: RuleElement, id: ElementId): LinkDraft {
       start: null,
       demand: must(toBase(demand.quantity, demand.value, demand.unit)),
       step,
+      stepFrom: 'program',
       askStart: 'what works now',
       askDemand: '',
     });

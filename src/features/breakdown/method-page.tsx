@@ -110,14 +110,17 @@ function Piece({ element, place, method }: { readonly element: MethodElement; re
 }
 
 /** What the axis asks, and what the person is asked for. */
-function axisWords({ axis, start, demand, step }: MethodAxis): string {
+function axisWords({ axis, start, demand, step, stepFrom }: MethodAxis): string {
   if (axis.levels !== null) {
     const names = axis.levels.map((level) => (level.anchor === '' ? level.name : `${level.name} (${level.anchor})`)).join(' → ');
     return axis.role === 'help' ? `${names}. Help that fades.` : names;
   }
   const direction = axis.harder === 'less' ? 'less is harder' : axis.harder === 'both' ? 'harder to both sides' : 'more is harder';
   const value = (base: number | null, open: string): string => (base === null ? open : writeValue(axis, base));
-  const steps = step === null ? 'you say the step' : `steps of ${stepText(axis, step)}`;
+  const steps =
+    step === null
+      ? 'you say the step'
+      : `steps of ${stepText(axis, step)}${stepFrom === 'program' ? ' (our own figure: the practice names none)' : ''}`;
   return `${value(start, 'your start')} → ${value(demand, 'your goal')}, ${steps}; ${direction}.`;
 }
 

@@ -124,6 +124,9 @@ describe('other ways to log a rep', () => {
     const [first, second] = work.elements;
     if (!first || !second) throw new Error('elements');
     expect(variant({ form: { kind: 'chain', links: [first.id, second.id] } }).links).toEqual([first.title, second.title]);
+    const chain = { ...element, form: { kind: 'chain' as const, links: [first.id, second.id] } };
+    const broken = padView(chain, work, open, [rep({ outcome: 'miss', details: { brokeAt: 1 } })], facts);
+    expect(broken.lastInWords).toBe(`miss, broke at ${second.title}`);
     expect(variant({ form: { kind: 'continuous', legs: ['slow', 'fast'] } }).legs).toEqual(['slow', 'fast']);
     expect([variant({ articles: 8 }).articles, variant({}).articles]).toEqual([true, false]);
     expect([variant({ work: ['laid'] }).lying, variant({}).lying]).toEqual([-1, null]);

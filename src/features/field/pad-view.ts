@@ -74,7 +74,7 @@ export function padView(element: ElementRecord, work: DogWork, session: Session,
     rods: element.axes.flatMap((axis) => rodOf(axis, ladder, rung, null) ?? []),
     advice: step.advice,
     last,
-    lastInWords: last ? repInWords(last, label(last)) : null,
+    lastInWords: last ? repInWords(last, label(last), linksOf(element, work)) : null,
     flaws: faults.filter((fault) => !fault.miss),
     misses: faults.filter((fault) => fault.miss),
     noted: ladder.rungs[rung]?.noted ?? [],
@@ -115,13 +115,14 @@ function tallyOf(reps: readonly StandingRep[]): string {
   return `${reps.length} ${reps.length === 1 ? 'rep' : 'reps'}, ${clean} clean`;
 }
 
-function repInWords(rep: StandingRep, fault: string | null): string {
+function repInWords(rep: StandingRep, fault: string | null, links: readonly string[]): string {
   const parts = [
     fault ? `${rep.outcome}${rep.outcome === 'clean' ? ', noted' : ''}: ${fault}` : rep.outcome,
     rep.timing === null ? '' : TIMING_WORDS[rep.timing],
     rep.latency === null ? '' : `${rep.latency.toFixed(1)} s`,
     rep.cause === 'dog' ? '' : CAUSE_WORDS[rep.cause],
     rep.aided ? 'aided' : '',
+    rep.details.brokeAt === undefined ? '' : `broke at ${links[rep.details.brokeAt] ?? 'a link that is gone'}`,
   ];
   return parts.filter(Boolean).join(', ');
 }

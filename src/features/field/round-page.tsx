@@ -1,6 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { startRung } from '@/core/coaching';
 import type { DogId } from '@/core/shared';
 import {
   coachFacts,
@@ -93,7 +94,8 @@ async function turnsOf(kennel: Kennel, id: string, today: Session['day']): Promi
       if (!twin.element) return null;
       const last = await lastSession(kennel, twin.element.id);
       const session = last && last.day === today ? last : null;
-      return { ...twin, element: twin.element, session, entries: session ? await sessionEntries(kennel, session.id) : [] };
+      const rung = session ? twin.rung : startRung(twin.element.policy.pace, twin.rung);
+      return { ...twin, rung, element: twin.element, session, entries: session ? await sessionEntries(kennel, session.id) : [] };
     }),
   );
   return turns.filter((turn) => turn !== null);

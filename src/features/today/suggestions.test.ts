@@ -24,6 +24,15 @@ describe('what Today suggests', () => {
     );
   });
 
+  it('starts the next day as many rungs below as the pace says', () => {
+    const careful = state.work.elements.map((element) => ({
+      ...element,
+      policy: { ...element.policy, pace: { ...element.policy.pace, startBelow: 2 } },
+    }));
+    const lower = suggestedSessions(dog, { ...state, work: { ...state.work, elements: careful } }, assessed, TODAY);
+    expect(lower.map((session) => session.rung)).toEqual(sessions.map((session) => Math.max(0, session.rung - 2)));
+  });
+
   it('puts an element without a rep before all others', () => {
     const reps = new Map([...state.reps].filter(([id]) => id !== 'sample-give'));
     const found = elementQuestions(state.work, reps, state.rungs).map((question) => must(assessElement(question, TODAY)));

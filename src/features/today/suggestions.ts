@@ -1,4 +1,5 @@
 import { buildLadder, describeRung, openness } from '@/core/breakdown';
+import { startRung } from '@/core/coaching';
 import { type Assessed, type RodData, rodOf } from '@/core/evidence';
 import { type Caution, type Suggestion, suggestSessions } from '@/core/planning';
 import { elementStakes, prepareRules } from '@/core/rulebooks';
@@ -45,7 +46,9 @@ function withRung(suggestion: Suggestion, dog: Dog, state: DogState, found: Asse
   const element = state.work.elements.find((candidate) => candidate.id === suggestion.element);
   if (!element) throw new Error(`no element ${suggestion.element}`);
   const ladder = buildLadder(element);
-  const rung = Math.min(state.rungs.get(element.id) ?? 0, ladder.rungs.length - 1);
+  const stood = Math.min(state.rungs.get(element.id) ?? 0, ladder.rungs.length - 1);
+  // The next day starts as many rungs below as the pace says; a second session on one day goes on where the first stood.
+  const rung = found?.summary.lastDay === today ? stood : startRung(element.policy.pace, stood);
   const known = found && found.summary.counted > 0 ? found.estimate.reach : [];
   return {
     ...suggestion,

@@ -15,6 +15,8 @@ export class KennelDatabase extends Dexie {
   declare readonly entries: Table<Tables['entries'][number], string>;
   declare readonly trials: Table<Tables['trials'][number], string>;
   declare readonly kit: Table<Tables['kit'][number], string>;
+  declare readonly forecasts: Table<Tables['forecasts'][number], string>;
+  declare readonly results: Table<Tables['results'][number], string>;
   declare readonly meta: Table<Meta, string>;
 
   constructor(name: string) {
@@ -29,6 +31,8 @@ export class KennelDatabase extends Dexie {
       entries: 'id, &[sessionId+seq], dogId, elementId',
       trials: 'id, dogId',
       kit: 'id',
+      forecasts: 'id, dogId, trialId',
+      results: 'id, dogId, trialId',
       meta: 'key',
     });
   }

@@ -74,6 +74,8 @@ export function makeSampleKennel(today: Day, seed: number): Tables {
         assumptions: DEFAULT_ASSUMPTIONS,
       },
     ],
+    forecasts: [],
+    results: [],
     kit: ['dummies', 'whistle', 'platform', 'tape for a square', 'hurdle', 'dumbbell', 'boxes'].map((title, i) => ({
       id: asId<KitId>(`sample-kit-${i}`),
       title,

@@ -58,6 +58,7 @@ export function trainOnce(work: Work, occasion: Occasion, random: Random): { rea
     conditions: {},
     helper: '',
     temperature: null,
+    runsFixed: null,
     debrief: null,
   };
   const log: Entry[] = [];
@@ -87,7 +88,7 @@ export function trainOnce(work: Work, occasion: Occasion, random: Random): { rea
   return { session, entries: log };
 }
 
-type RepFacts = Pick<RepEntry, keyof Judgement | 'rung' | 'criteria' | 'latency' | 'timing' | 'details'>;
+type RepFacts = Pick<RepEntry, keyof Judgement | 'rung' | 'criteria' | 'latency' | 'marker' | 'timing' | 'details'>;
 
 function doRep(work: Work, occasion: Occasion, away: boolean, rep: number, random: Random): RepFacts {
   const criteria = work.ladder.rungs[work.rung]?.criteria ?? {};
@@ -96,7 +97,7 @@ function doRep(work: Work, occasion: Occasion, away: boolean, rep: number, rando
   const done = performRep(work.skill, work.temperament, x, conditions, random);
   work.skill = done.skill;
   const latency = Number((work.latency * Math.exp(0.3 * random.normal())).toFixed(2));
-  return { ...judge(work, done, random), rung: work.rung, criteria, latency: done.missed ? null : latency, timing: null, details: {} };
+  return { ...judge(work, done, random), rung: work.rung, criteria, latency: done.missed ? null : latency, marker: null, timing: null, details: {} };
 }
 
 function judge(work: Work, done: { readonly clean: boolean; readonly missed: boolean }, random: Random): Judgement {

@@ -9,6 +9,7 @@ export { ListField } from './list-field';
 export { type RepMark, RepMarkKey, RepMarks, repMark } from './rep-marks';
 export { Rod } from './rod';
 export { saveText } from './save-text';
+export { SelectField } from './select-field';
 export { Notice, PageHead, Sheet } from './sheet';
 export { TextField } from './text-field';
 export { type Latest, newestOf, useLatest } from './use-latest';

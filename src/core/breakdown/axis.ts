@@ -181,3 +181,13 @@ export function parseValue(axis: Pick<Axis, 'title' | 'quantity' | 'unit' | 'lev
   if (!amount.ok || !side) return amount;
   return ok(/^l/i.test(side[2] ?? '') ? -Math.abs(amount.value) : Math.abs(amount.value));
 }
+
+/** What a rung asks on one axis, in words: `askedOf(latency, 2)` → "at most 2 s" where less is harder, else the value alone. */
+export function askedOf(axis: Axis, value: number): string {
+  return axis.harder === 'less' ? `at most ${writeValue(axis, value)}` : writeValue(axis, value);
+}
+
+/** The same with the axis's name: "Distance to you 15 m". */
+export function axisInWords(axis: Axis, value: number): string {
+  return `${axis.title} ${askedOf(axis, value)}`;
+}

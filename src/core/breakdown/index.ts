@@ -1,4 +1,16 @@
-export { type Axis, axisScale, axisSchema, isRatioAxis, parseValue, proofValue, type Scale, stepSize, writeValue } from './axis';
+export {
+  type Axis,
+  askedOf,
+  axisInWords,
+  axisScale,
+  axisSchema,
+  isRatioAxis,
+  parseValue,
+  proofValue,
+  type Scale,
+  stepSize,
+  writeValue,
+} from './axis';
 export { demandCriteria } from './demands';
 export {
   axisSeries,

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { NO_BREAK, type RandomState, restored, seeded } from '@/core/shared';
-import { type Advice, type Happening, hold, type PolicyStep, plural, type RepTold, type Standing, type Timing } from './events';
+import { type Advice, type Happening, hold, type PolicyStep, plural, type RepTold, type Stage, type Standing, type Timing } from './events';
 
 /** *Cue transfer* by time delay (Touchette 1971): new cue, a gap, the old prompt; probes; half pay for what still needs the prompt. */
 export const cueTransferRule = v.strictObject({
@@ -14,8 +14,6 @@ export const cueTransferRule = v.strictObject({
 });
 export type CueTransferRule = v.InferOutput<typeof cueTransferRule>;
 
-/** A: always paid; B: prompted answers paid by a fair coin; probe: the new cue and silence. */
-export type Stage = 'A' | 'B' | 'probe';
 export type CueTransferState = {
   readonly stage: Stage;
   readonly count: number;
@@ -47,6 +45,8 @@ export function stepTransfer(rule: CueTransferRule, state: CueTransferState, eve
       return state.stage === 'probe'
         ? next(rule, state)
         : forward(rule, { ...state, count: state.count + event.count }, `${event.count} more, not logged.`);
+    case 'staged':
+      return next(rule, tossed({ ...state, stage: event.stage, count: 0, unprompted: 0 }), 'Set by hand.');
     case 'time-out':
       return state.stage === 'probe'
         ? { state, advice: [{ kind: 'help', reason: `${rule.wait}${NO_BREAK}s of silence are over: prompt once, and do not pay it.` }] }

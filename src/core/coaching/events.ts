@@ -5,6 +5,10 @@ export type Outcome = 'clean' | 'flawed' | 'miss';
 /** When the answer came, where a protocol has a new cue, a gap and an old prompt. Null where none was kept. */
 export type Timing = 'before-word' | 'in-gap' | 'unprompted' | 'prompted' | 'reminded' | 'none';
 
+/** Stages of a cue transfer. A: always paid; B: prompted answers paid by a fair coin; probe: the new cue and silence. */
+export const STAGES = ['A', 'B', 'probe'] as const;
+export type Stage = (typeof STAGES)[number];
+
 export const REFUSALS = ['too-far', 'did-not-mark', 'chewing', 'something-new', 'sore', 'unknown'] as const;
 export type Refusal = (typeof REFUSALS)[number];
 
@@ -47,6 +51,8 @@ export type CoachEvent =
   | { readonly kind: 'answered'; readonly id: string; readonly why: Refusal }
   /** The silent wait of a probe has run out. */
   | { readonly kind: 'time-out'; readonly id: string }
+  /** The stage of a protocol, set by hand. */
+  | { readonly kind: 'staged'; readonly id: string; readonly stage: Stage }
   | { readonly kind: 'sign'; readonly id: string; readonly sign: BodySign }
   /** "About six more, not logged": they move the policy, never the evidence. */
   | { readonly kind: 'unlogged'; readonly id: string; readonly count: number };

@@ -1,6 +1,7 @@
-export { type ArticleEvent, type ArticleState, articleStates, type Layout, layOut } from './articles';
+export { LAID, LAYOUT_SHAPES, type Laid, type LayoutShape, type Spot, spotsOf } from './article-layout';
+export { type ArticleEvent, type ArticleState, articleStates, type Layout, layOut, type NextRun, nextRun } from './articles';
 export { CALLS, CALLS_AHEAD, type CallKind, callOrder } from './caller';
-export { type CueTransferState, paymentOf, type Stage, transferOf } from './cue-transfer';
+export { type CueTransferState, paymentOf, transferOf } from './cue-transfer';
 export { FIRST_RULES, RULE_WORDS, type RuleWords, USUAL_RULES } from './describe';
 export {
   type Advice,
@@ -12,6 +13,8 @@ export {
   REFUSALS,
   type Refusal,
   type RepTold,
+  STAGES,
+  type Stage,
   type Timing,
 } from './events';
 export { type FeelEvent, type FeelRecord, feelRecord } from './feel-record';

@@ -101,7 +101,7 @@ describe('fair orders', () => {
 
 describe('articles', () => {
   const run = (laid: number[], target: number, pick: number | null, firstTouch: number | null = pick) =>
-    ({ kind: 'run', laid, target, pick, firstTouch }) as const;
+    ({ kind: 'run', laid, target, pick, firstTouch, aided: false }) as const;
   it('carry every touch until they are washed', () => {
     const states = articleStates(5, [run([3, 1, 2], 1, 1), run([1, 4, 5], 0, 2, 1)]);
     expect([...states]).toEqual([

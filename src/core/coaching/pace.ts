@@ -53,6 +53,7 @@ export function countPace(pace: Pace, state: PaceState, event: Happening, rungBe
     case 'sign':
       return { ...state, signs: [...state.signs, event.sign] };
     case 'answered':
+    case 'staged':
     case 'time-out':
       return state;
   }

@@ -1,5 +1,5 @@
 export { type Assessed, assessElement, type ElementEvidence, type Question } from './assess';
-export { evidenceAgainstLuck, type PickRun, SETTLED } from './discrimination';
+export { evidenceAgainstLuck, luckOf, type PickRun, type PositionBias, positionBias, SETTLED } from './discrimination';
 export { type Estimate, estimateElement, type Interval, type Reach } from './estimate';
 export { type Before, FALLING_OFF, fallingOff, type Suspicion, type WatchedRep } from './falling-off';
 export { type Fit, fitElement, parametersAt, predictor } from './fit';

@@ -9,6 +9,8 @@ export type ElementId = Id<'element'>;
 export type SessionId = Id<'session'>;
 export type EntryId = Id<'entry'>;
 export type TrialId = Id<'trial'>;
+export type ForecastId = Id<'forecast'>;
+export type ResultId = Id<'result'>;
 export type KitId = Id<'kit'>;
 
 /** Ids inside a rule book are written by people in a file: short words, unique within their parent. */

@@ -148,7 +148,7 @@ describe('the kennel file', () => {
   });
 
   it('never crashes on a file with something else in its place, and never takes it half', () => {
-    const saved = [1, 2].map((version) => JSON.parse(readFileSync(`src/data/fixtures/kennel-v${version}.json`, 'utf8')) as Loose);
+    const saved = [1, 2, 3].map((version) => JSON.parse(readFileSync(`src/data/fixtures/kennel-v${version}.json`, 'utf8')) as Loose);
     const strange = fc.constantFrom<unknown>(null, -1, 0, Number.POSITIVE_INFINITY, '', 'x', [], {}, true, Number.NaN);
     fc.assert(
       fc.property(fc.nat(), strange, fc.constantFrom(...saved), (pick, value, old) => {
@@ -169,9 +169,25 @@ describe('the kennel file', () => {
     expect(must(readKennelFile(old)).tables).toMatchObject({ dogs: [{ name: 'Wren' }], entries: [{ kind: 'rep', latency: 1.25 }, { kind: 'undo' }] });
   });
 
-  it('reads what version 2 saved, unchanged', () => {
-    const saved = JSON.parse(readFileSync('src/data/fixtures/kennel-v2.json', 'utf8')) as Loose;
+  it('reads what version 3 saved, unchanged', () => {
+    const saved = JSON.parse(readFileSync('src/data/fixtures/kennel-v3.json', 'utf8')) as Loose;
     expect(must(readKennelFile(JSON.stringify(saved))).tables).toEqual(saved.tables);
+  });
+
+  it('“forecasts are kept” gives version 2 the marker, a set-out, and articles in a line', () => {
+    const old = JSON.parse(readFileSync('src/data/fixtures/kennel-v2.json', 'utf8')) as Loose;
+    Object.assign(old.tables.elements?.[0] ?? {}, { articles: 6 });
+    const run = { laid: [1, 2], target: 0, firstTouch: 0, pick: 0, known: false };
+    Object.assign(old.tables.entries?.find((entry) => entry.kind === 'rep') ?? {}, { details: { articles: run } });
+    const { tables: now } = must(readKennelFile(JSON.stringify(old)));
+    expect(old.tables.elements?.[0]).not.toHaveProperty('setOut');
+    expect(now.elements[0]).toMatchObject({ setOut: '', articles: { count: 6, shape: 'line', laid: 'hidden', nearer: false } });
+    expect(now.entries.find((entry) => entry.kind === 'rep')).toMatchObject({
+      marker: null,
+      details: { articles: { ...run, shape: 'line', seen: false, nearer: null } },
+    });
+    expect(now.sessions.every((session) => session.runsFixed === null)).toBe(true);
+    expect([now.forecasts, now.results]).toEqual([[], []]);
   });
 
   it.each([

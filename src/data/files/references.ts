@@ -62,6 +62,15 @@ function checkLinks(tables: Tables): Failure | null {
       { at: `trials[${i}].dogId`, to: 'dogs', id: record.dogId },
       { at: `trials[${i}].ruleBookId`, to: 'ruleBooks', id: record.ruleBookId },
     ]),
+    ...(['forecasts', 'results'] as const).flatMap((name) =>
+      tables[name].flatMap((record, i) => [
+        { at: `${name}[${i}].dogId`, to: 'dogs', id: record.dogId },
+        { at: `${name}[${i}].trialId`, to: 'trials', id: record.trialId },
+      ]),
+    ),
+    ...tables.results.flatMap((record, i) =>
+      record.forecastId === null ? [] : [{ at: `results[${i}].forecastId`, to: 'forecasts', id: record.forecastId }],
+    ),
   ];
   const lost = links.find((link) => !ids[link.to]?.has(link.id));
   return lost ? fail('reference', `tables.${lost.at}`, `It points at “${lost.id}”, which is not among the ${lost.to} of this file.`) : null;

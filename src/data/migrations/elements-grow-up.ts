@@ -1,6 +1,4 @@
-import type { AnyTables, Migration } from './migration';
-
-type Loose = Readonly<Record<string, unknown>>;
+import { type AnyTables, eachRow, isRow, type Loose, type Migration } from './migration';
 
 /** Faults and kit of the three methods of version 1, as they stood then: elements made from them had none of their own. */
 const METHODS: Readonly<
@@ -58,11 +56,6 @@ export const elementsGrowUp: Migration = {
     kit: [],
   }),
 };
-
-// What is not a record is left as it is: it is refused afterwards, with its place, by the schemas.
-const isRow = (value: unknown): value is Loose => typeof value === 'object' && value !== null && !Array.isArray(value);
-const eachRow = (list: unknown, change: (row: Loose) => Loose): readonly unknown[] =>
-  Array.isArray(list) ? list.map((one: unknown) => (isRow(one) ? change(one) : one)) : [];
 
 function grown({ methodId, policy, axes, ...element }: Loose): Loose {
   const method = METHODS[String(methodId)];

@@ -1,6 +1,7 @@
 import { fail, ok, type Result } from '@/core/shared';
 
 import { elementsGrowUp } from './elements-grow-up';
+import { forecastsAreKept } from './forecasts-are-kept';
 import type { AnyTables, Migration } from './migration';
 
 export type { Migration } from './migration';
@@ -8,7 +9,7 @@ export type { Migration } from './migration';
 export const FIRST_VERSION = 1;
 
 /** In order, without gaps: the first leads to version 2. Version 1 is where the kennel begins. */
-export const MIGRATIONS: readonly Migration[] = [elementsGrowUp];
+export const MIGRATIONS: readonly Migration[] = [elementsGrowUp, forecastsAreKept];
 
 export const CURRENT_VERSION = FIRST_VERSION + MIGRATIONS.length;
 

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { axisSchema, cellEditSchema, countsFromSchema, handRungSchema, LADDER_RULES, WORK_TAGS, watchedFaultSchema } from '@/core/breakdown';
-import { DEFAULT_PACE, type Policy, policySchema, USUAL_RULES } from '@/core/coaching';
+import { DEFAULT_PACE, LAID, LAYOUT_SHAPES, type Policy, policySchema, USUAL_RULES } from '@/core/coaching';
 import type { DogId, ElementId, SessionId } from '@/core/shared';
 import { countField, idField } from './fields';
 
@@ -9,7 +9,7 @@ const words = v.pipe(v.string(), v.trim(), v.minLength(1));
 /**
  * One element as this dog trains it. The ladder is built from axes, rule and hand-set values, never stored. Version 1: axes, hand-set cells, a
  * policy. Version 2: everything else: form, ladder rule, which faults count from where, conditions, prerequisites, faults and kit of its own,
- * where it came from, and what became of it.
+ * where it came from, and what became of it. Version 3: what is set out, and how articles are laid.
  */
 export const elementSchema = v.strictObject({
   id: idField<ElementId>(),
@@ -33,8 +33,17 @@ export const elementSchema = v.strictObject({
   faults: v.array(watchedFaultSchema),
   kit: v.array(words),
   work: v.array(v.picklist(WORK_TAGS)),
-  /** How many numbered articles there are for it; null where it is not about articles. */
-  articles: v.nullable(v.pipe(v.number(), v.integer(), v.minValue(2), v.maxValue(60))),
+  /** What is set out where, in the person's own words. */
+  setOut: v.pipe(v.string(), v.maxLength(500)),
+  /** The numbered articles and how they are laid; null where it is not about articles. `nearer`: in every other run a decoy lies nearer. */
+  articles: v.nullable(
+    v.strictObject({
+      count: v.pipe(v.number(), v.integer(), v.minValue(2), v.maxValue(60)),
+      shape: v.picklist(LAYOUT_SHAPES),
+      laid: v.picklist(LAID),
+      nearer: v.boolean(),
+    }),
+  ),
   policy: policySchema,
   method: v.nullable(v.strictObject({ id: words, element: words })),
   /** An element that was split or merged keeps its reps; they count for what came of it only where `assigned` says so. */
@@ -58,6 +67,7 @@ export const PLAIN_ELEMENT = {
   faults: [],
   kit: [],
   work: [],
+  setOut: '',
   articles: null,
   policy: DEFAULT_POLICY,
   method: null,

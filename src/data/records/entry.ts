@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import type { Criteria } from '@/core/breakdown';
-import { BODY_SIGNS, REFUSALS } from '@/core/coaching';
+import { BODY_SIGNS, LAYOUT_SHAPES, REFUSALS, STAGES } from '@/core/coaching';
 import { PURPOSES } from '@/core/evidence';
 import type { DogId, ElementId, EntryId, SessionId } from '@/core/shared';
 import { countField, idField, instantField } from './fields';
@@ -8,7 +8,8 @@ import { countField, idField, instantField } from './fields';
 /**
  * The log. Append-only: nothing is ever overwritten or deleted. An undo or a correction is an entry of its own that supersedes an earlier
  * one of the same session. Version 1: reps, corrections, undo, moves, rests. Version 2: when an answer came (`timing`), what else can be tapped of a rep
- * (`details`, then or afterwards), why it was refused, body signs, reps that were not logged, a silent wait that ran out, and notes.
+ * (`details`, then or afterwards), why it was refused, body signs, reps that were not logged, a silent wait that ran out, and notes. Version 3: the marker's stamp, the
+ * shape of a layout and whether the dog saw it, articles out of use, and a stage set by hand.
  */
 const common = {
   id: idField<EntryId>(),
@@ -60,7 +61,13 @@ const detailsSchema = v.strictObject({
   ),
   /** The link at which a chain broke, from 0; earlier ones held, later ones were not reached. */
   brokeAt: v.optional(countField),
-  /** A run among numbered articles: numbers by place, and places from 0. `known`: the coach knew the layout, so that it proves nothing. */
+  /** Calmness with worn kit: as it was put on, while it was worn, and after it came off. */
+  calmOn: v.optional(scale),
+  calmOff: v.optional(scale),
+  /**
+   * A run among numbered articles: numbers by place, and places from 0. `known`: the coach knew the layout; `seen`: the dog saw it laid. Neither proves anything.
+   * `nearer`: the place of a decoy that lay nearer than the rest.
+   */
   articles: v.optional(
     v.strictObject({
       laid: v.pipe(v.array(countField), v.minLength(1)),
@@ -68,6 +75,9 @@ const detailsSchema = v.strictObject({
       firstTouch: v.nullable(countField),
       pick: v.nullable(countField),
       known: v.boolean(),
+      shape: v.picklist(LAYOUT_SHAPES),
+      seen: v.boolean(),
+      nearer: v.nullable(countField),
     }),
   ),
 });
@@ -85,6 +95,8 @@ export const entrySchema = v.variant('kind', [
     details: detailsSchema,
     /** Seconds from cue to response, where both were stamped. */
     latency: v.nullable(v.pipe(v.number(), v.finite(), v.minValue(0))),
+    /** Seconds from cue to marker, where both were stamped. */
+    marker: v.nullable(v.pipe(v.number(), v.finite(), v.minValue(0))),
   }),
   v.strictObject({ kind: v.literal('correction'), ...common, ...judgement, supersedes: idField<EntryId>() }),
   v.strictObject({ kind: v.literal('undo'), ...common, supersedes: idField<EntryId>() }),
@@ -97,6 +109,10 @@ export const entrySchema = v.variant('kind', [
   /** One dummy more lies there, and somebody has looked. */
   v.strictObject({ kind: v.literal('laid'), ...common }),
   v.strictObject({ kind: v.literal('washed'), ...common }),
+  /** An article that is never to be laid again. */
+  v.strictObject({ kind: v.literal('out-of-use'), ...common, article: v.pipe(countField, v.minValue(1)) }),
+  /** The stage of a cue transfer, set by hand. */
+  v.strictObject({ kind: v.literal('stage'), ...common, stage: v.picklist(STAGES) }),
   v.strictObject({ kind: v.literal('note'), ...common, text: v.pipe(v.string(), v.trim(), v.minLength(1), v.maxLength(2000)) }),
   v.strictObject({ kind: v.literal('answer'), ...common, why: v.picklist(REFUSALS) }),
 ]);

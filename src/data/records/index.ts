@@ -3,6 +3,7 @@ import { breakdownSchema } from './breakdown';
 import { dogSchema } from './dog';
 import { elementSchema } from './element';
 import { entrySchema } from './entry';
+import { forecastSchema, resultSchema } from './forecast';
 import { kitSchema } from './kit';
 import { ruleBookRecordSchema } from './rule-book';
 import { sessionSchema } from './session';
@@ -12,6 +13,7 @@ export type { Breakdown } from './breakdown';
 export { type Dog, UNKNOWN_DOG } from './dog';
 export { DEFAULT_POLICY, type ElementRecord, PLAIN_ELEMENT } from './element';
 export type { Details, Entry, Judgement, RepEntry } from './entry';
+export type { ForecastRecord, ResultRecord } from './forecast';
 export type { Kit } from './kit';
 export type { RuleBookRecord } from './rule-book';
 export type { Session } from './session';
@@ -27,6 +29,8 @@ export const tablesSchema = v.strictObject({
   entries: v.array(entrySchema),
   trials: v.array(trialSchema),
   kit: v.array(kitSchema),
+  forecasts: v.array(forecastSchema),
+  results: v.array(resultSchema),
 });
 export type Tables = v.InferOutput<typeof tablesSchema>;
 export type TableName = keyof Tables;

@@ -41,6 +41,7 @@ function logOf(deeds: readonly Deed[]): Entry[] {
         rung: standingRung({ startRung: 1 }, log),
         criteria: {},
         latency: null,
+        marker: null,
         timing: null,
         details: {},
       });

@@ -36,8 +36,9 @@ export function articleEvents(entries: readonly Entry[]): ArticleEvent[] {
   const undone = undoneIds(entries);
   return entries.flatMap((entry): ArticleEvent[] => {
     if (entry.kind === 'washed') return undone.has(entry.id) ? [] : [{ kind: 'washed' }];
-    const run = entry.kind === 'rep' ? reps.get(entry.id)?.details.articles : undefined;
-    return run ? [{ kind: 'run', ...run }] : [];
+    if (entry.kind === 'out-of-use') return undone.has(entry.id) ? [] : [{ kind: 'out-of-use', article: entry.article }];
+    const rep = entry.kind === 'rep' ? reps.get(entry.id) : undefined;
+    return rep?.details.articles ? [{ kind: 'run', ...rep.details.articles, aided: rep.aided }] : [];
   });
 }
 
@@ -99,11 +100,14 @@ function eventOf(entry: Entry, reps: ReadonlyMap<EntryId, StandingRep>): CoachEv
       return { kind: 'unlogged', id: entry.id, count: entry.count };
     case 'time-out':
       return { kind: 'time-out', id: entry.id };
+    case 'stage':
+      return { kind: 'staged', id: entry.id, stage: entry.stage };
     case 'undo':
     case 'correction':
     case 'detail':
     case 'laid':
     case 'washed':
+    case 'out-of-use':
     case 'note':
       return null;
   }

@@ -1,6 +1,6 @@
 import Dexie from 'dexie';
 import type { Criteria } from '@/core/breakdown';
-import type { BodySign, Refusal, Timing } from '@/core/coaching';
+import type { BodySign, Refusal, Stage, Timing } from '@/core/coaching';
 import { type Day, type DogId, type EntryId, fail, ok, type Result, type SessionId } from '@/core/shared';
 import type { Details, ElementRecord, Entry, Judgement, Session } from '@/data/records';
 import { undoTarget } from './fold';
@@ -14,6 +14,7 @@ export type RepDraft = Judgement & {
   readonly rung: number;
   readonly criteria: Criteria;
   readonly latency: number | null;
+  readonly marker?: number | null;
   readonly timing?: Timing | null;
   readonly details?: Details;
 };
@@ -35,6 +36,7 @@ export async function startSession(
     readonly conditions?: Session['conditions'];
     readonly helper?: string;
     readonly temperature?: number | null;
+    readonly runsFixed?: number | null;
   },
 ): Promise<Session> {
   const session: Session = {
@@ -49,6 +51,7 @@ export async function startSession(
     conditions: start.conditions ?? {},
     helper: start.helper ?? '',
     temperature: start.temperature ?? null,
+    runsFixed: start.runsFixed ?? null,
     debrief: null,
   };
   const { database } = kennel;
@@ -106,7 +109,7 @@ export function sessionEntries(kennel: Kennel, id: SessionId): Promise<Entry[]> 
 }
 
 export function recordRep(kennel: Kennel, session: Session, rep: RepDraft): Promise<Result<Entry>> {
-  return append(kennel, session, { kind: 'rep', ...rep, timing: rep.timing ?? null, details: rep.details ?? {} });
+  return append(kennel, session, { kind: 'rep', ...rep, marker: rep.marker ?? null, timing: rep.timing ?? null, details: rep.details ?? {} });
 }
 
 export function recordCorrection(kennel: Kennel, session: Session, supersedes: EntryId, judgement: Judgement, at: number): Promise<Result<Entry>> {
@@ -149,6 +152,16 @@ export function recordLaid(kennel: Kennel, session: Session, at: number): Promis
 
 export function recordWashed(kennel: Kennel, session: Session, at: number): Promise<Result<Entry>> {
   return append(kennel, session, { kind: 'washed', at });
+}
+
+/** An article that is never to be laid again. */
+export function recordOutOfUse(kennel: Kennel, session: Session, article: number, at: number): Promise<Result<Entry>> {
+  return append(kennel, session, { kind: 'out-of-use', article, at });
+}
+
+/** The stage of a cue transfer, set by hand. */
+export function recordStage(kennel: Kennel, session: Session, stage: Stage, at: number): Promise<Result<Entry>> {
+  return append(kennel, session, { kind: 'stage', stage, at });
 }
 
 export function recordNote(kennel: Kennel, session: Session, text: string, at: number): Promise<Result<Entry>> {

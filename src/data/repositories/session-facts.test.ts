@@ -42,7 +42,7 @@ const element: ElementRecord = {
   dogId: DOG,
   title: 'Send',
   axes: [testAxis({ step: 1, limit: 1 })],
-  articles: 6,
+  articles: { count: 6, shape: 'line', laid: 'hidden', nearer: false },
 };
 let count = 0;
 async function open(): Promise<Kennel> {
@@ -159,7 +159,7 @@ describe('what a session begins with', () => {
   it('knows this rung’s reps and the articles’ touches from before, not from itself', async () => {
     const kennel = await open();
     const first = await begin(kennel, '2026-06-01');
-    const run = { laid: [3, 1], target: 1, firstTouch: 0, pick: 1, known: false };
+    const run = { laid: [3, 1], target: 1, firstTouch: 0, pick: 1, known: false, shape: 'line' as const, seen: false, nearer: null };
     must(await recordRep(kennel, first, draft(1, { details: { articles: run } })));
     must(await recordRep(kennel, first, draft(2, { outcome: 'miss' })));
     must(await recordRep(kennel, first, draft(3, { criteria: { distance: 10 } as never })));
@@ -168,7 +168,7 @@ describe('what a session begins with', () => {
     const second = await begin(kennel, '2026-06-02');
     must(await recordRep(kennel, second, draft(6)));
     expect(await beforeSession(kennel, second, { distance: 5 } as never)).toEqual({ clean: 1, total: 2 });
-    expect(await articlesBefore(kennel, second)).toEqual([{ kind: 'run', ...run }, { kind: 'washed' }]);
+    expect(await articlesBefore(kennel, second)).toEqual([{ kind: 'run', ...run, aided: false }, { kind: 'washed' }]);
     expect(articleEvents(await sessionEntries(kennel, second.id))).toEqual([]);
   });
 

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { buildLadder, openness, WORK_TAGS, type WorkTag } from '@/core/breakdown';
 import { type ElementRecord, namedFaults, nodesOf, useKit } from '@/data/repositories';
-import { ListField, Notice, Sheet, TextField } from '@/ui';
+import { ListField, Notice, SelectField, Sheet, TextField } from '@/ui';
+import { ArticlesFields, SetOutField } from './articles-fields';
 import { AssignSessions } from './assign-sessions';
 import { ConditionFields } from './condition-fields';
 import { ElementFrame, type Opened } from './element-frame';
@@ -35,7 +36,8 @@ function Page(opened: Opened) {
         <FaultFields {...opened} />
       </Sheet>
       <Sheet title="Kit and kind of work">
-        <ArticlesField element={element} />
+        <SetOutField element={element} />
+        <ArticlesFields element={element} />
         <KitField element={element} onTake={(kit) => change({ kit }, 'Kit changed.')} />
         <fieldset className="mt-4">
           <legend className="text-sm font-semibold">What the work loads or risks (cautions hang on it)</legend>
@@ -115,20 +117,16 @@ function FormFields({ element, state }: Opened) {
   };
   return (
     <>
-      <label className="block text-sm font-semibold">
-        Kind
-        <select
-          className="mt-1 block min-h-11 w-full border-b-2 border-ink bg-paper px-2 text-base font-normal"
-          value={form.kind}
-          onChange={(event) => choose(event.target.value as keyof typeof FORM_WORDS)}
-        >
-          {(Object.keys(FORM_WORDS) as (keyof typeof FORM_WORDS)[]).map((kind) => (
-            <option key={kind} value={kind} disabled={kind === 'chain' && !exercise && form.kind !== 'chain'}>
-              {FORM_WORDS[kind]}
-            </option>
-          ))}
-        </select>
-      </label>
+      <SelectField
+        label="Kind"
+        value={form.kind}
+        options={(Object.keys(FORM_WORDS) as (keyof typeof FORM_WORDS)[]).map((kind) => ({
+          value: kind,
+          words: FORM_WORDS[kind],
+          disabled: kind === 'chain' && !exercise && form.kind !== 'chain',
+        }))}
+        onChange={choose}
+      />
       {form.kind === 'continuous' && (
         <div className="mt-3">
           <ListField
@@ -161,30 +159,6 @@ function ChainLinks({ element, links, state }: Pick<Opened, 'element' | 'state'>
         </label>
       ))}
     </fieldset>
-  );
-}
-
-/** How many numbered articles there are; the field then logs by first touch and pick. */
-function ArticlesField({ element }: { readonly element: ElementRecord }) {
-  const change = useElementChange(element);
-  const [text, setText] = useState(String(element.articles ?? ''));
-  const value = Number(text);
-  const fits = text.trim() === '' || (Number.isInteger(value) && value >= 2 && value <= 60);
-  const commit = (): void => {
-    const next = text.trim() === '' ? null : value;
-    if (fits && next !== element.articles) change({ articles: next }, next === null ? 'No articles.' : `${next} numbered articles.`);
-  };
-  return (
-    <TextField
-      label="Numbered articles (empty: none)"
-      className="mb-3"
-      inputMode="numeric"
-      value={text}
-      problem={fits ? undefined : 'A whole number from 2 to 60.'}
-      onChange={(event) => setText(event.target.value)}
-      onBlur={commit}
-      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-    />
   );
 }
 

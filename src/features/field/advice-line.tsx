@@ -1,9 +1,11 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { type Advice, REFUSALS, type Refusal } from '@/core/coaching';
 import { useKennel } from '@/data/repositories';
 import { Button, RepMarks } from '@/ui';
+import { useHand } from './hand-store';
 import { usePad } from './pad-store';
 import type { PadView } from './pad-view';
+import { restIsOver } from './signal';
 import type { PadActions } from './use-pad-actions';
 
 type Props = { readonly view: PadView; readonly actions: PadActions };
@@ -99,19 +101,28 @@ function RefusalAnswers({ actions }: { readonly actions: PadActions }) {
   );
 }
 
-/** Seconds since the last rep, while a rest is due. */
+/** The rest that is left since the last rep, counted down; then the hand is told. */
 function RestClock({ since }: { readonly since: number | null }) {
   const { now } = useKennel();
+  const rest = useHand((state) => state.rest);
   const [shown, setShown] = useState(() => now());
   useEffect(() => {
     const timer = setInterval(() => setShown(now()), 1000);
     return () => clearInterval(timer);
   }, [now]);
+  const left = since === null ? 0 : Math.max(0, rest - Math.floor((shown - since) / 1000));
+  const waited = useRef(false);
+  useEffect(() => {
+    if (left > 0) waited.current = true;
+    else if (waited.current) {
+      waited.current = false;
+      restIsOver();
+    }
+  }, [left]);
   if (since === null) return null;
-  const seconds = Math.max(0, Math.round((shown - since) / 1000));
   return (
     <span aria-hidden="true" className="text-base font-normal">
-      {Math.floor(seconds / 60)}:{String(seconds % 60).padStart(2, '0')}
+      {left === 0 ? 'rest is over' : `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}`}
     </span>
   );
 }

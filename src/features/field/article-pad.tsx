@@ -1,9 +1,9 @@
 import { useEffect, useMemo, useState } from 'react';
-import { type ArticleEvent, articleStates, layOut } from '@/core/coaching';
-import { evidenceAgainstLuck, type PickRun, SETTLED } from '@/core/evidence';
-import { mixSeed, seeded, seedFromText } from '@/core/shared';
-import { articleEvents, articlesBefore, type ElementRecord, type Entry, type Session, standingReps, useKennel } from '@/data/repositories';
+import { type ArticleEvent, articleStates, type NextRun, nextRun } from '@/core/coaching';
+import { seedFromText } from '@/core/shared';
+import { articleEvents, articlesBefore, type ElementRecord, type Entry, type Session, useKennel } from '@/data/repositories';
 import { Button, Notice } from '@/ui';
+import { ArticleVerdict } from './article-verdict';
 import type { PadView } from './pad-view';
 import type { PadActions } from './use-pad-actions';
 
@@ -43,31 +43,28 @@ export function ArticlePad({ element, session, entries, view, actions }: Props) 
     setShown(false);
     setKnown(!byHelper);
   }, [runs]);
-  if (!before) return <p className="text-lg">Reading the log …</p>;
+  if (!before || element.articles === null) return <p className="text-lg">Reading the log …</p>;
   const count = element.axes.find((axis) => axis.quantity === 'count');
   const choices = count ? (view.criteria[count.key] ?? count.start) : 2;
-  const layout = layOut(
-    articleStates(element.articles ?? 0, [...before, ...events]),
-    choices,
-    runs,
-    seeded(mixSeed(seedFromText(session.id), choices)),
-  );
-  if (!layout.ok)
+  const { shape, laid: how, nearer: nearerAtTimes } = element.articles;
+  const states = articleStates(element.articles.count, [...before, ...events]);
+  const next = nextRun(states, { choices, shape, laid: how, nearer: nearerAtTimes }, runs, seedFromText(session.id));
+  if (!next.ok)
     return (
       <div className="grid gap-2.5">
         <Notice tone="alert" role="alert">
-          {layout.message}
+          {next.message}
         </Notice>
         <Button size="big" disabled={actions.busy} onClick={actions.washed}>
           All are washed and aired
         </Button>
       </div>
     );
-  const { laid, target, scentIt } = layout.value;
+  const { laid, target, seen, nearer } = next.value;
   const covered = byHelper && !shown;
   const tap = (place: number | null): void => {
     if (firstTouch === null && place !== null && place !== target) setFirstTouch(place);
-    else actions.picked({ laid: [...laid], target, firstTouch: firstTouch ?? place, pick: place, known });
+    else actions.picked({ laid: [...laid], target, firstTouch: firstTouch ?? place, pick: place, known, shape, seen, nearer });
   };
   return (
     <section aria-label="Articles" className="grid gap-2.5">
@@ -92,58 +89,92 @@ export function ArticlePad({ element, session, entries, view, actions }: Props) 
           </Button>
         )}
       </div>
-      <p className="text-lg font-semibold leading-snug">
-        {covered
-          ? coveredWords(known)
-          : `Lay from the left; the right one is number ${laid[target]}${scentIt ? ', scent it first' : ', which has your scent'}.`}
-      </p>
-      <fieldset className="flex flex-wrap gap-2" aria-label={firstTouch === null ? 'First touch or pick' : 'Final pick'}>
-        {laid.map((number, place) => (
-          <Button
-            key={number}
-            size="huge"
-            className="min-w-20 flex-1 flex-col px-2"
-            look={!covered && place === target ? 'signal' : firstTouch === place ? 'ink' : 'plain'}
-            disabled={actions.busy}
-            aria-label={`Place ${place + 1}${covered ? '' : `, article ${number}`}`}
-            onClick={() => tap(place)}
-          >
-            {covered ? place + 1 : number}
-          </Button>
-        ))}
-      </fieldset>
+      <p className="text-lg font-semibold leading-snug">{covered ? coveredWords(known) : layoutWords(next.value, shape)}</p>
+      <Plan run={next.value} covered={covered} firstTouch={firstTouch} busy={actions.busy} onTap={tap} />
       <Button size="big" disabled={actions.busy} onClick={() => tap(null)}>
         None picked
       </Button>
       <p className="leading-snug text-ink-soft">
         {firstTouch === null ? 'Tap what it touches first.' : 'It touched a wrong one first. Now tap what it brings.'}
       </p>
-      <Verdict entries={entries} />
+      <ArticleVerdict entries={entries} fixed={session.runsFixed} />
+      {!covered && <TakeOut laid={laid} actions={actions} />}
     </section>
   );
+}
+
+type PlanProps = {
+  readonly run: NextRun;
+  readonly covered: boolean;
+  readonly firstTouch: number | null;
+  readonly busy: boolean;
+  readonly onTap: (place: number) => void;
+};
+
+/** The layout from above, you at the bottom; every article is a button where it lies. */
+function Plan({ run, covered, firstTouch, busy, onTap }: PlanProps) {
+  const { laid, target, spots, nearer } = run;
+  const flat = spots.every((spot, i) => i === nearer || spot.y === spots[0]?.y) && laid.length <= 6 && nearer === null;
+  return (
+    <fieldset
+      className={`relative border-2 border-rule bg-sheet ${flat ? 'h-24' : 'h-80'}`}
+      aria-label={firstTouch === null ? 'First touch or pick' : 'Final pick'}
+    >
+      {laid.map((number, place) => {
+        const spot = spots[place] ?? { x: 0.5, y: 0.5 };
+        // In a long line every second one stands a little back, so that each keeps its size under a thumb.
+        const back = !flat && spots.every((one) => one.y === spots[0]?.y) ? (place % 2) * 0.25 : 0;
+        const look = !covered && place === target ? 'bg-signal text-on-signal' : firstTouch === place ? 'bg-ink text-paper' : 'bg-paper';
+        return (
+          <button
+            key={number}
+            type="button"
+            disabled={busy}
+            aria-label={`Place ${place + 1}${covered ? '' : `, article ${number}`}${place === nearer ? ', nearer' : ''}`}
+            className={`absolute size-14 -translate-x-1/2 -translate-y-1/2 border-2 border-ink text-2xl font-bold ${look}`}
+            style={{ left: `${10 + spot.x * 80}%`, top: flat ? '50%' : `${12 + (spot.y - back) * 76}%` }}
+            onClick={() => onTap(place)}
+          >
+            {covered ? place + 1 : number}
+          </button>
+        );
+      })}
+      {!flat && <span className="absolute bottom-1 left-2 text-base text-ink-soft">you stand below</span>}
+    </fieldset>
+  );
+}
+
+const SHAPE_WORDS = { line: 'in a line, from the left', circle: 'in a circle, from the far end to the right', scatter: 'as drawn' } as const;
+
+function layoutWords({ laid, target, scentIt, seen, nearer }: NextRun, shape: keyof typeof SHAPE_WORDS): string {
+  const right = `the right one is number ${laid[target]}${scentIt ? ', scent it first' : ', which has your scent'}`;
+  const near = nearer === null ? '' : ` Number ${laid[nearer]} lies nearer: a decoy.`;
+  return `Lay ${laid.length} ${SHAPE_WORDS[shape]}, ${seen ? 'the dog may watch' : 'out of the dog’s sight'}; ${right}.${near}`;
 }
 
 const coveredWords = (known: boolean): string =>
   known ? 'Covered now; this run was seen, so the next one counts.' : 'Covered: only the helper knows.';
 
-/** Better than luck? Only hidden, unaided runs that the coach did not know count; looked at after each, settled at 20. */
-function Verdict({ entries }: { readonly entries: readonly Entry[] }) {
-  const runs = standingReps(entries).flatMap((rep): PickRun[] => {
-    const run = rep.details.articles;
-    return run && !run.known && !rep.aided && run.laid.length > 1 ? [{ choices: run.laid.length, right: run.pick === run.target }] : [];
-  });
-  if (runs.length === 0) return <p className="leading-snug">No hidden run yet: what the coach knows proves nothing.</p>;
-  const evidence = evidenceAgainstLuck(runs);
-  const right = runs.filter((run) => run.right).length;
-  const words = !evidence.ok
-    ? evidence.message
-    : evidence.value >= SETTLED
-      ? `settled: it knows. Luck gets this far in fewer than 1 of 20 series.`
-      : `${evidence.value.toFixed(1)} of ${SETTLED}: not settled yet. It may be luck.`;
+/** One that is worn or spoilt for good is never offered again. */
+function TakeOut({ laid, actions }: { readonly laid: readonly number[]; readonly actions: PadActions }) {
   return (
-    <p role="status" aria-label="Better than luck" className="border-l-[6px] border-rule bg-sheet px-3 py-2 text-lg leading-snug">
-      <span className="font-bold">Better than luck? </span>
-      {right} of {runs.length} hidden runs right; {words}
-    </p>
+    <details className="border-2 border-rule px-3">
+      <summary className="flex min-h-14 cursor-pointer items-center text-lg underline decoration-rule underline-offset-4">
+        Take one out of use
+      </summary>
+      <div className="flex flex-wrap gap-2 pb-3">
+        {laid.map((number) => (
+          <Button
+            key={number}
+            size="big"
+            disabled={actions.busy}
+            aria-label={`Article ${number} out of use`}
+            onClick={() => actions.outOfUse(number)}
+          >
+            {number}
+          </Button>
+        ))}
+      </div>
+    </details>
   );
 }

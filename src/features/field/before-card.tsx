@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { buildLadder, describeRung } from '@/core/breakdown';
+import { axisInWords, buildLadder, describeRung, type Ladder } from '@/core/breakdown';
 import { startRung } from '@/core/coaching';
 import { parseOne, type Result } from '@/core/shared';
 import {
@@ -14,7 +14,7 @@ import {
   startSession,
   useKennelWithDog,
 } from '@/data/repositories';
-import { Button, buttonClass, Sheet, TextField } from '@/ui';
+import { Button, buttonClass, SelectField, Sheet, TextField } from '@/ui';
 import { Debrief } from './debrief';
 import { TickedCautions } from './ticked-cautions';
 import { missingOf, useDevice } from './use-device';
@@ -38,6 +38,7 @@ export function BeforeCard({ element, work, reps, last, entries, twins }: Props)
   const [away, setAway] = useState(false);
   const [conditions, setConditions] = useState<Readonly<Record<string, string>>>({});
   const [weather, setWeather] = useState({ helper: '', temperature: '' });
+  const [runsFixed, setRunsFixed] = useState<number | null>(null);
   const temperature = readTemperature(weather.temperature);
   const cautions = cautionsOf(element, dog, reps, work, today, {
     surface: surfaceOf(conditions),
@@ -53,6 +54,7 @@ export function BeforeCard({ element, work, reps, last, entries, twins }: Props)
       conditions,
       helper: weather.helper.trim(),
       temperature: temperature.value,
+      runsFixed,
     });
   };
   const place = (value: boolean, words: string) => (
@@ -80,6 +82,7 @@ export function BeforeCard({ element, work, reps, last, entries, twins }: Props)
             </Button>
           </div>
         </div>
+        <SetOut element={element} ladder={ladder} rung={rung} />
         <fieldset>
           <legend className="mb-1 font-semibold">Place</legend>
           <div className="grid grid-cols-2 gap-2">
@@ -97,6 +100,7 @@ export function BeforeCard({ element, work, reps, last, entries, twins }: Props)
             }
           />
         ))}
+        {element.articles && <FixedRuns value={runsFixed} onChange={setRunsFixed} />}
         <Bring element={element} rewards={dog.rewards} />
         <TickedCautions cautions={cautions} />
         <Button look="signal" size="huge" onClick={begin}>
@@ -134,6 +138,31 @@ export function BeforeCard({ element, work, reps, last, entries, twins }: Props)
         <Missing />
       </div>
     </Sheet>
+  );
+}
+
+/** What this rung asks, in words, and what is set out where. */
+function SetOut({ element, ladder, rung }: { readonly element: ElementRecord; readonly ladder: Ladder; readonly rung: number }) {
+  const criteria = ladder.rungs[rung]?.criteria ?? {};
+  return (
+    <p className="leading-snug">
+      <span className="font-semibold">Set out </span>
+      {element.axes.map((axis) => axisInWords(axis, criteria[axis.key] ?? axis.start)).join('; ')}.{element.setOut !== '' && ` ${element.setOut}`}
+    </p>
+  );
+}
+
+const RUNS = [8, 10, 12, 16, 20];
+
+/** For "better than luck?" either the number of runs is fixed now, or the series is looked at after each and needs more to settle. */
+function FixedRuns({ value, onChange }: { readonly value: number | null; readonly onChange: (value: number | null) => void }) {
+  return (
+    <SelectField
+      label="Better than luck? Hidden runs to be counted"
+      value={String(value ?? '')}
+      options={[{ value: '', words: 'look after every run' }, ...RUNS.map((runs) => ({ value: String(runs), words: `fixed now: ${runs} runs` }))]}
+      onChange={(chosen) => onChange(chosen === '' ? null : Number(chosen))}
+    />
   );
 }
 

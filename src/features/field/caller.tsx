@@ -1,7 +1,11 @@
+import { useEffect, useRef } from 'react';
 import { CALLS, CALLS_AHEAD, type CallKind, callOrder } from '@/core/coaching';
 import { mixSeed, seeded, seedFromText } from '@/core/shared';
 import { type Session, useKennelWithDog } from '@/data/repositories';
+import { TextField } from '@/ui';
 import { useCaller } from './caller-store';
+import { useHand } from './hand-store';
+import { speak } from './signal';
 
 const WORDS: Readonly<Record<CallKind, string>> = {
   cues: 'cue words',
@@ -13,8 +17,8 @@ const WORDS: Readonly<Record<CallKind, string>> = {
 };
 
 /**
- * The next thing to do, large, and the one after it, from an order that cannot be foreseen. It is read, never spoken. The order belongs to the session:
- * a reload shows the same one.
+ * The next thing to do, large, and the one after it, from an order that cannot be foreseen. It is read; it is spoken only in the person's own code words and only where
+ * that is switched on. The order belongs to the session: a reload shows the same one.
  */
 export function Caller({ session, repCount }: { readonly session: Session; readonly repCount: number }) {
   const { dog } = useKennelWithDog();
@@ -24,6 +28,15 @@ export function Caller({ session, repCount }: { readonly session: Session; reado
   const round = Math.floor(repCount / CALLS_AHEAD);
   const order = kind && callOrder(kind, cues, seeded(mixSeed(seedFromText(session.id), CALLS.indexOf(kind), round)));
   const at = repCount % CALLS_AHEAD;
+  const { speech, codes } = useHand();
+  const next = order?.ok ? order.value[at] : undefined;
+  // Spoken when a rep has been logged, never when the page opens.
+  const spokenFor = useRef(repCount);
+  useEffect(() => {
+    if (spokenFor.current !== repCount && next !== undefined)
+      speak(codes[next]?.trim().toLowerCase() === next.toLowerCase() ? undefined : codes[next]);
+    spokenFor.current = repCount;
+  }, [repCount, next, codes]);
   return (
     <section aria-label="Caller" className="grid gap-2">
       <label className="flex min-h-14 items-center justify-between gap-3 border-2 border-rule px-3">
@@ -50,6 +63,30 @@ export function Caller({ session, repCount }: { readonly session: Session; reado
         ) : (
           <p className="leading-snug">Two cue words at least are needed; they are written down under Kennel.</p>
         ))}
+      {speech && order?.ok && <CodeWords calls={[...new Set(order.value)]} />}
     </section>
+  );
+}
+
+/** A neutral word for each call, so that the dog never hears the cue from the telephone. A call without one stays silent. */
+function CodeWords({ calls }: { readonly calls: readonly string[] }) {
+  const { codes, set } = useHand();
+  return (
+    <details className="border-2 border-rule px-3">
+      <summary className="flex min-h-14 cursor-pointer items-center text-lg underline decoration-rule underline-offset-4">Code words</summary>
+      <p className="mb-2 leading-snug">A word that the dog does not know, for each call. A call without one is not spoken.</p>
+      <div className="grid gap-2 pb-3 sm:grid-cols-2">
+        {calls.map((call) => (
+          <TextField
+            key={call}
+            label={`Spoken for “${call}”`}
+            value={codes[call] ?? ''}
+            maxLength={30}
+            problem={codes[call]?.trim().toLowerCase() === call.toLowerCase() ? 'That is the call itself: the dog may know it.' : undefined}
+            onChange={(event) => set({ codes: { ...codes, [call]: event.target.value } })}
+          />
+        ))}
+      </div>
+    </details>
   );
 }

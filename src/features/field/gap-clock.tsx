@@ -1,18 +1,20 @@
 import { useEffect, useRef, useState } from 'react';
+import { STAGES, type Stage } from '@/core/coaching';
 import { usePad } from './pad-store';
 import type { PadView } from './pad-view';
+import { signal } from './signal';
 
-type Props = { readonly transfer: NonNullable<PadView['transfer']>; readonly onTimeOut: () => void };
-
-/** Milliseconds of one short and one double pulse: felt in the hand, heard by nobody. */
-const ONCE = 80;
-const TWICE = [80, 120, 80];
+type Props = {
+  readonly transfer: NonNullable<PadView['transfer']>;
+  readonly onTimeOut: () => void;
+  readonly onStage: (stage: Stage) => void;
+};
 
 /**
  * The wait between new cue and old prompt, counted for the handler. From the stamped cue: in stages A and B a pulse when the gap is over, in a probe two when
- * the silence is, and the log is told. No sound: the telephone must not become the cue.
+ * the silence is, and the log is told. By default no sound: the telephone must not become the cue. The stage can be set by hand.
  */
-export function GapClock({ transfer, onTimeOut }: Props) {
+export function GapClock({ transfer, onTimeOut, onStage }: Props) {
   const { stage, gap, wait } = transfer;
   const { cueAt, responseAt } = usePad();
   const running = cueAt !== null && responseAt === null;
@@ -29,21 +31,38 @@ export function GapClock({ transfer, onTimeOut }: Props) {
     const left = Math.max(0, cueAt + limit * 1000 - performance.now());
     const timer = setTimeout(() => {
       setOver(true);
-      navigator.vibrate?.(stage === 'probe' ? TWICE : ONCE);
+      signal(stage === 'probe' ? 'twice' : 'once');
       if (stage === 'probe') tell.current();
     }, left);
     return () => clearTimeout(timer);
   }, [running, cueAt, limit, stage]);
   return (
-    <p
-      role="status"
-      aria-label="Gap clock"
-      className={`border-2 border-ink px-4 py-2.5 text-xl font-bold leading-snug ${over ? 'bg-signal text-on-signal' : 'bg-sheet'}`}
-    >
-      {inWords(stage, limit, running, over)}
-    </p>
+    <>
+      <p
+        role="status"
+        aria-label="Gap clock"
+        className={`border-2 border-ink px-4 py-2.5 text-xl font-bold leading-snug ${over ? 'bg-signal text-on-signal' : 'bg-sheet'}`}
+      >
+        {inWords(stage, limit, running, over)}
+      </p>
+      <fieldset className="flex gap-1.5" aria-label="Stage, set by hand">
+        {STAGES.map((one) => (
+          <button
+            key={one}
+            type="button"
+            aria-pressed={one === stage}
+            onClick={() => one !== stage && onStage(one)}
+            className={`min-h-14 flex-1 border-2 border-ink px-2 text-base leading-tight ${one === stage ? 'bg-ink font-bold text-paper' : 'bg-sheet'}`}
+          >
+            {STAGE_WORDS[one]}
+          </button>
+        ))}
+      </fieldset>
+    </>
   );
 }
+
+const STAGE_WORDS: Readonly<Record<Stage, string>> = { A: 'A, always paid', B: 'B, half paid', probe: 'Probe' };
 
 function inWords(stage: Props['transfer']['stage'], limit: number, running: boolean, over: boolean): string {
   if (!running)

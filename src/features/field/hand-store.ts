@@ -3,7 +3,8 @@ import { persist } from 'zustand/middleware';
 
 /** Everything on the pad that a key can do, in the order of the help. */
 export const PAD_KEYS = [
-  { action: 'stamp', usual: ' ', does: 'Stamp the cue, then the response' },
+  { action: 'stamp', usual: ' ', does: 'Stamp the cue, the response, the marker' },
+  { action: 'mark', usual: 'k', does: 'Stamp the marker alone' },
   { action: 'clean', usual: 'c', does: 'Clean' },
   { action: 'flawed', usual: 'f', does: 'Flawed; then a number names the fault' },
   { action: 'miss', usual: 'm', does: 'Miss' },
@@ -41,13 +42,40 @@ export function shownKey(key: string): string {
 type HandState = {
   readonly keys: KeyMap;
   readonly leftHanded: boolean;
+  /** One button logs a whole rep: the marker logs it clean, holding the button logs a miss. */
+  readonly oneButton: boolean;
+  /** A low hum where the telephone would vibrate: into an earpiece, by the person's word. */
+  readonly earpiece: boolean;
+  /** A hum from the loudspeaker when a rest is over; never before a response. */
+  readonly sounds: boolean;
+  /** Calls are spoken, each by its own neutral code word. */
+  readonly speech: boolean;
+  readonly codes: Readonly<Record<string, string>>;
+  /** Seconds of a rest after a full set. */
+  readonly rest: number;
   readonly setKeys: (keys: KeyMap) => void;
-  readonly setLeftHanded: (left: boolean) => void;
+  readonly set: (change: Partial<Omit<HandState, 'set' | 'setKeys'>>) => void;
 };
 
 /** How somebody's hands work the pad. It belongs to the device, so it stays in its own small store. */
 export const useHand = create<HandState>()(
-  persist((set) => ({ keys: USUAL_KEYS, leftHanded: false, setKeys: (keys) => set({ keys }), setLeftHanded: (leftHanded) => set({ leftHanded }) }), {
-    name: 'regulon-hand',
-  }),
+  persist(
+    (set) => ({
+      keys: USUAL_KEYS,
+      leftHanded: false,
+      oneButton: false,
+      earpiece: false,
+      sounds: false,
+      speech: false,
+      codes: {},
+      rest: 60,
+      setKeys: (keys) => set({ keys }),
+      set: (change) => set(change),
+    }),
+    {
+      name: 'regulon-hand',
+      // A device that kept its keys before a new one was thought of has the usual key for it.
+      merge: (kept, now) => ({ ...now, ...(kept as Partial<HandState>), keys: { ...USUAL_KEYS, ...(kept as Partial<HandState> | undefined)?.keys } }),
+    },
+  ),
 );

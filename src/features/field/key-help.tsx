@@ -1,10 +1,11 @@
 import { useEffect, useState } from 'react';
 import { Button, Dialog } from '@/ui';
 import { PAD_KEYS, type PadAction, shownKey, USUAL_KEYS, useHand, withKey } from './hand-store';
+import { SignalSettings } from './signal-settings';
 
 /** What each key does, and how to change it: for a remote, or another hand. */
 export function KeyHelp({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
-  const { keys, setKeys, leftHanded, setLeftHanded } = useHand();
+  const { keys, setKeys } = useHand();
   const [changing, setChanging] = useState<PadAction | null>(null);
   const [refused, setRefused] = useState<string | null>(null);
   useEffect(() => {
@@ -23,7 +24,7 @@ export function KeyHelp({ open, onClose }: { readonly open: boolean; readonly on
     return () => window.removeEventListener('keydown', take, true);
   }, [changing, keys, setKeys]);
   return (
-    <Dialog open={open} onClose={onClose} title="Keys on the pad">
+    <Dialog open={open} onClose={onClose} title="Keys and signals">
       <ul className="grid gap-1 text-lg">
         {PAD_KEYS.map(({ action, does }) => (
           <li key={action} className="grid grid-cols-[6rem_1fr_auto] items-center gap-2">
@@ -40,13 +41,10 @@ export function KeyHelp({ open, onClose }: { readonly open: boolean; readonly on
           {refused}
         </p>
       )}
-      <div className="mt-3 flex flex-wrap items-center justify-between gap-3 border-t border-rule pt-3">
-        <label className="inline-flex min-h-14 items-center gap-2 text-lg">
-          <input type="checkbox" className="size-6 accent-(--ink)" checked={leftHanded} onChange={() => setLeftHanded(!leftHanded)} />
-          For the left hand
-        </label>
-        <Button onClick={() => setKeys(USUAL_KEYS)}>The usual keys</Button>
-      </div>
+      <Button className="mt-2" onClick={() => setKeys(USUAL_KEYS)}>
+        The usual keys
+      </Button>
+      <SignalSettings />
     </Dialog>
   );
 }

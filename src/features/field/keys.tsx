@@ -7,12 +7,14 @@ import type { PadActions } from './use-pad-actions';
 export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => void): void {
   const choosing = usePad((state) => state.choosing);
   const keys = useHand((state) => state.keys);
+  const held = useRef(false);
   const faults = choosing === 'miss' ? view.misses : view.flaws;
   const advised = view.advice.find((advice) => advice.kind === 'advance' || advice.kind === 'drop-back');
   // Where a rep is judged by a grade or by when the answer came, the numbers say it; an outcome alone would not.
   const plain = view.transfer === null && view.grades.length === 0 && !view.articles && view.legs.length === 0;
   const act: Readonly<Record<PadAction, () => void>> = {
     stamp: actions.stamp,
+    mark: actions.mark,
     clean: () => plain && actions.outcome('clean'),
     flawed: () => plain && actions.outcome('flawed'),
     miss: () => plain && actions.outcome('miss'),
@@ -26,10 +28,15 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
     rested: actions.rested,
   };
   const onKey = (event: KeyboardEvent): void => {
+    if (event.repeat && useHand.getState().oneButton && !held.current && keys.stamp === keyOf(event)) {
+      // Held down: the browser repeats the key after about half a second. The cue that its first press stamped belongs to this miss.
+      held.current = true;
+      actions.outcome('miss');
+    }
     if (event.repeat || event.ctrlKey || event.metaKey || event.altKey || busyElsewhere()) return;
+    held.current = false;
     if (event.key === '?') showHelp();
-    // By what the key prints, not by its place: keyboards and remotes differ.
-    const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
+    const key = keyOf(event);
     const action = PAD_KEYS.find((one) => keys[one.action] === key)?.action;
     // A focused button keeps its own Space and Enter, for those who go by Tab.
     if (action && !((key === ' ' || key === 'Enter') && document.activeElement instanceof HTMLButtonElement)) {
@@ -53,6 +60,9 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
     return () => window.removeEventListener('keydown', listen);
   }, []);
 }
+
+/** By what the key prints, not by its place: keyboards and remotes differ. */
+const keyOf = (event: KeyboardEvent): string => (event.key.length === 1 ? event.key.toLowerCase() : event.key);
 
 /** True while somebody types or an open dialog takes the keys; pocket mode lets a remote through. */
 function busyElsewhere(): boolean {

@@ -1,30 +1,46 @@
 import { create } from 'zustand';
 
-/** What is on the pad and not yet in the log: the stamps of the rep in hand, and which choice is open. */
-type PadState = {
-  /** Milliseconds of the page's own monotonic clock. */
-  readonly cueAt: number | null;
-  readonly responseAt: number | null;
+/** What is on the pad and not yet in the log: the stamps of the rep in hand, a hold's clock, and which choice is open. Milliseconds of the page's own monotonic clock. */
+export type Stamps = { readonly cueAt: number | null; readonly responseAt: number | null; readonly markerAt: number | null };
+export type Hold = { readonly from: number | null; readonly to: number | null };
+type PadState = Stamps & {
+  readonly hold: Hold;
   readonly choosing: 'outcome' | 'flaw' | 'miss';
+  /** The next stamp in turn: cue, response, marker. */
   readonly stamp: (at: number) => void;
+  /** The marker out of turn: the response was not stamped. */
+  readonly mark: (at: number) => void;
+  /** Begins a hold, or ends it. */
+  readonly holding: (at: number) => void;
   readonly choose: (choosing: PadState['choosing']) => void;
   readonly clear: () => void;
 };
 
+const NOTHING = { cueAt: null, responseAt: null, markerAt: null, hold: { from: null, to: null }, choosing: 'outcome' } as const;
+
 export const usePad = create<PadState>((set, get) => ({
-  cueAt: null,
-  responseAt: null,
-  choosing: 'outcome',
-  // First the cue, then the response; a third stamp is a new cue, since the dog was set up again.
+  ...NOTHING,
+  // After the marker a further stamp is a new cue, since the dog was set up again.
   stamp: (at) => {
-    const { cueAt, responseAt } = get();
-    set(cueAt === null || responseAt !== null ? { cueAt: at, responseAt: null } : { responseAt: at });
+    const { cueAt, responseAt, markerAt } = get();
+    if (cueAt === null || markerAt !== null) set({ cueAt: at, responseAt: null, markerAt: null });
+    else if (responseAt === null) set({ responseAt: at });
+    else set({ markerAt: at });
+  },
+  mark: (at) => set({ markerAt: at }),
+  holding: (at) => {
+    const { from, to } = get().hold;
+    set({ hold: from === null || to !== null ? { from: at, to: null } : { from, to: at } });
   },
   choose: (choosing) => set({ choosing }),
-  clear: () => set({ cueAt: null, responseAt: null, choosing: 'outcome' }),
+  clear: () => set(NOTHING),
 }));
 
-/** Seconds from cue to response to the hundredth, or null where one was not stamped. */
-export function latencyOf({ cueAt, responseAt }: Pick<PadState, 'cueAt' | 'responseAt'>): number | null {
-  return cueAt === null || responseAt === null ? null : Math.round((responseAt - cueAt) / 10) / 100;
+/** Seconds between two stamps to the hundredth, or null where one is missing. `secondsFrom(1000, 2250)` → 1.25. */
+export function secondsFrom(from: number | null, to: number | null): number | null {
+  return from === null || to === null ? null : Math.round((to - from) / 10) / 100;
 }
+
+/** Seconds from cue to response, and from cue to marker. */
+export const latencyOf = ({ cueAt, responseAt }: Pick<Stamps, 'cueAt' | 'responseAt'>): number | null => secondsFrom(cueAt, responseAt);
+export const markerOf = ({ cueAt, markerAt }: Stamps): number | null => secondsFrom(cueAt, markerAt);

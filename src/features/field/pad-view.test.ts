@@ -6,7 +6,7 @@ import type { Entry, Session } from '@/data/repositories';
 import { makeSampleKennel } from '@/demo/sample-kennel';
 import { stateOf, TODAY } from '@/demo/sample-state.test-helper';
 import { shownKey, USUAL_KEYS, withKey } from './hand-store';
-import { latencyOf, usePad } from './pad-store';
+import { latencyOf, markerOf, usePad } from './pad-store';
 import { judgementFor, onlyMiss, padView, TIMINGS, timedJudgement } from './pad-view';
 import { readPaper } from './paper';
 import { missingOf } from './use-device';
@@ -34,6 +34,7 @@ const rep = (change: Partial<Extract<Entry, { kind: 'rep' }>> = {}): Entry => ({
   rung: 2,
   criteria: {},
   latency: null,
+  marker: null,
   timing: null,
   details: {},
   ...change,
@@ -128,7 +129,10 @@ describe('other ways to log a rep', () => {
     const broken = padView(chain, work, open, [rep({ outcome: 'miss', details: { brokeAt: 1 } })], facts);
     expect(broken.lastInWords).toBe(`miss, broke at ${second.title}`);
     expect(variant({ form: { kind: 'continuous', legs: ['slow', 'fast'] } }).legs).toEqual(['slow', 'fast']);
-    expect([variant({ articles: 8 }).articles, variant({}).articles]).toEqual([true, false]);
+    expect([variant({ articles: { count: 8, shape: 'circle', laid: 'hidden', nearer: false } }).articles, variant({}).articles]).toEqual([
+      true,
+      false,
+    ]);
     expect([variant({ work: ['laid'] }).lying, variant({}).lying]).toEqual([-1, null]);
   });
 
@@ -176,10 +180,25 @@ describe('stamps', () => {
     [[], null],
     [[1000], null],
     [[1000, 2234], 1.23],
-    [[1000, 2000, 5000], null],
-    [[1000, 2000, 5000, 5500], 0.5],
+    [[1000, 2000, 5000], 1],
+    [[1000, 2000, 5000, 6000], null],
+    [[1000, 2000, 5000, 6000, 6500], 0.5],
   ])('%j → %s s', (stamps, latency) => {
     for (const at of stamps) usePad.getState().stamp(at);
     expect(latencyOf(usePad.getState())).toBe(latency);
+  });
+
+  it('the marker counts from the cue, with a response or without; a hold has its own clock', () => {
+    const { stamp, mark, holding, clear } = usePad.getState();
+    for (const at of [1000, 2200, 2600]) stamp(at);
+    expect([latencyOf(usePad.getState()), markerOf(usePad.getState())]).toEqual([1.2, 1.6]);
+    clear();
+    stamp(1000);
+    mark(1750);
+    expect([latencyOf(usePad.getState()), markerOf(usePad.getState())]).toEqual([null, 0.75]);
+    for (const at of [100, 4600]) holding(at);
+    expect(usePad.getState().hold).toEqual({ from: 100, to: 4600 });
+    holding(9000);
+    expect(usePad.getState().hold).toEqual({ from: 9000, to: null });
   });
 });

@@ -1,4 +1,4 @@
-import { type Axis, buildLadder, type Criteria, describeRung, type Ladder, writeValue } from '@/core/breakdown';
+import { askedOf, buildLadder, type Criteria, describeRung, type Ladder } from '@/core/breakdown';
 import { type Advice, type Stage, type Timing, transferOf } from '@/core/coaching';
 import { type RodData, rodOf } from '@/core/evidence';
 import {
@@ -39,6 +39,10 @@ export type PadView = {
   readonly transfer: { readonly stage: Stage; readonly gap: number; readonly wait: number } | null;
   /** The steps of the response scale, worst first, where the policy goes by grades. */
   readonly grades: readonly string[];
+  /** Seconds of a hold or stay that this rung asks, for its clock; null where none is timed. */
+  readonly hold: number | null;
+  /** Whether calmness is told as kit is put on, worn and taken off. */
+  readonly worn: boolean;
   /** Whether crookedness can be said of it. */
   readonly angled: boolean;
   /** The links of a chain, for the one that broke. */
@@ -68,7 +72,7 @@ export function padView(element: ElementRecord, work: DogWork, session: Session,
     rung,
     criteria,
     place: `Rung ${describeRung(ladder, rung)}`,
-    asked: element.axes.map((axis) => ({ title: axis.title, value: askedOf(axis, criteria) })),
+    asked: element.axes.map((axis) => ({ title: axis.title, value: askedOf(axis, criteria[axis.key] ?? axis.start) })),
     marks: reps.map((rep) => repMark(rep, label(rep))),
     tally: tallyOf(reps),
     rods: element.axes.flatMap((axis) => rodOf(axis, ladder, rung, null) ?? []),
@@ -83,6 +87,8 @@ export function padView(element: ElementRecord, work: DogWork, session: Session,
         ? { stage: transfer.stage, gap: element.policy.rule.gap, wait: element.policy.rule.wait }
         : null,
     grades: element.policy.rule.kind === 'distribution' ? gradesOf(element) : [],
+    hold: element.form.kind === 'piece' ? holdOf(element, criteria) : null,
+    worn: element.work.includes('worn-kit') || element.conditions.some((condition) => /worn/i.test(condition.title)),
     angled: element.axes.some((axis) => axis.quantity === 'angle'),
     links: linksOf(element, work),
     legs: element.form.kind === 'continuous' ? element.form.legs : [],
@@ -91,6 +97,12 @@ export function padView(element: ElementRecord, work: DogWork, session: Session,
     repCount: reps.length,
     reps,
   };
+}
+
+/** A time that is harder the longer it is must be held; one that is harder the shorter it is is a latency, and has its stamps. */
+function holdOf(element: ElementRecord, criteria: Criteria): number | null {
+  const axis = element.axes.find((one) => one.quantity === 'duration' && one.harder === 'more' && one.role === 'criterion');
+  return axis ? (criteria[axis.key] ?? axis.start) : null;
 }
 
 /** The element's own list where it has one, and a plain scale of three where it has not. */
@@ -104,11 +116,6 @@ function linksOf(element: ElementRecord, work: DogWork): readonly string[] {
   return form.kind === 'chain' ? form.links.map((id) => work.elements.find((one) => one.id === id)?.title ?? 'a link that is gone') : [];
 }
 
-function askedOf(axis: Axis, criteria: Criteria): string {
-  const value = writeValue(axis, criteria[axis.key] ?? axis.start);
-  return axis.harder === 'less' ? `at most ${value}` : value;
-}
-
 function tallyOf(reps: readonly StandingRep[]): string {
   if (reps.length === 0) return 'No reps yet';
   const clean = reps.filter((rep) => rep.outcome === 'clean').length;
@@ -120,6 +127,8 @@ function repInWords(rep: StandingRep, fault: string | null, links: readonly stri
     fault ? `${rep.outcome}${rep.outcome === 'clean' ? ', noted' : ''}: ${fault}` : rep.outcome,
     rep.timing === null ? '' : TIMING_WORDS[rep.timing],
     rep.latency === null ? '' : `${rep.latency.toFixed(1)} s`,
+    rep.marker === null ? '' : `marked at ${rep.marker.toFixed(1)} s`,
+    rep.details.held === undefined ? '' : `held ${rep.details.held.toFixed(1)} s`,
     rep.cause === 'dog' ? '' : CAUSE_WORDS[rep.cause],
     rep.aided ? 'aided' : '',
     rep.details.brokeAt === undefined ? '' : `broke at ${links[rep.details.brokeAt] ?? 'a link that is gone'}`,

@@ -8,6 +8,7 @@ import { ContinuousPad } from './continuous-pad';
 import { FallingOffLine } from './falling-off-line';
 import { GapClock } from './gap-clock';
 import { useHand } from './hand-store';
+import { HoldClock } from './hold-clock';
 import { KeyHelp } from './key-help';
 import { usePadKeys } from './keys';
 import { LastRep } from './last-rep';
@@ -82,7 +83,8 @@ export function Pad({ element, work, session, entries, facts, onEnd }: Props) {
           </Notice>
         )}
         <StampButton onStamp={actions.stamp} />
-        {view.transfer && <GapClock transfer={view.transfer} onTimeOut={actions.timeOut} />}
+        {view.transfer && <GapClock transfer={view.transfer} onTimeOut={actions.timeOut} onStage={actions.staged} />}
+        {view.hold !== null && <HoldClock asked={view.hold} />}
         {view.lying !== null && (
           <Button size="big" look={view.lying <= 0 ? 'ink' : 'plain'} className="justify-between" disabled={actions.busy} onClick={actions.laid}>
             <span>{view.lying <= 0 ? 'Nothing lies there' : `${view.lying} ${view.lying === 1 ? 'lies' : 'lie'} there`}</span>

@@ -30,6 +30,17 @@ const CROOKED = row('Crooked', 'crooked', [
   ['slightly-right', 'right'],
   ['badly-right', 'badly right'],
 ]);
+const CALM_STEPS = [
+  [0, 'fights it'],
+  [1, 'tense'],
+  [3, 'bears it'],
+  [5, 'calm'],
+] as const;
+const CALM = [
+  row('As it was put on', 'calmOn', CALM_STEPS),
+  row('While it was worn', 'calm', CALM_STEPS),
+  row('After it came off', 'calmOff', CALM_STEPS),
+];
 const CUES = row('Extra cues', 'extraCues', [
   [0, 'none'],
   [1, '1'],
@@ -57,7 +68,7 @@ const VOID = row('Void', 'isVoid', [
 export function RepDetails({ view, actions }: { readonly view: PadView; readonly actions: PadActions }) {
   const details = view.last?.details;
   if (!details) return null;
-  const rows = [PURPOSE, CUES, ...(view.angled ? [CROOKED] : []), PAY, LANDED, DRIVE, VOID];
+  const rows = [PURPOSE, CUES, ...(view.angled ? [CROOKED] : []), ...(view.worn ? CALM : []), PAY, LANDED, DRIVE, VOID];
   return (
     <details className="border-2 border-t-0 border-rule px-3">
       <summary className="flex min-h-14 cursor-pointer items-center text-lg underline decoration-rule underline-offset-4">

@@ -1,13 +1,11 @@
 import { useEffect, useState } from 'react';
 import { KeyHint } from './keys';
-import { latencyOf, usePad } from './pad-store';
+import { latencyOf, markerOf, type Stamps, usePad } from './pad-store';
 
-/** One target for both stamps: first the cue, then the response. Silent: the telephone must not become the cue. */
+/** One target for all stamps: the cue, the response, the marker. Silent: the telephone must not become the cue. */
 export function StampButton({ onStamp }: { readonly onStamp: () => void }) {
-  const { cueAt, responseAt } = usePad();
-  const latency = latencyOf({ cueAt, responseAt });
-  const running = cueAt !== null && responseAt === null;
-  const label = cueAt === null ? 'Cue' : running ? 'Response' : 'Cue again';
+  const { cueAt, responseAt, markerAt } = usePad();
+  const running = cueAt !== null && responseAt === null && markerAt === null;
   return (
     <button
       type="button"
@@ -18,15 +16,32 @@ export function StampButton({ onStamp }: { readonly onStamp: () => void }) {
       className={`flex min-h-16 items-center lg:min-h-20 justify-between border-2 border-ink px-5 text-2xl font-bold ${running ? 'bg-ink text-paper' : 'bg-sheet'}`}
     >
       <span>
-        {label}
+        {nextStamp({ cueAt, responseAt, markerAt })}
         <KeyHint action="stamp" />
       </span>
-      <span className="text-3xl">{running ? <Running since={cueAt} /> : latency === null ? '' : `${latency.toFixed(2)} s`}</span>
+      <span className="text-3xl leading-none">{running ? <Running since={cueAt} /> : <Stamped stamps={{ cueAt, responseAt, markerAt }} />}</span>
     </button>
   );
 }
 
-function Running({ since }: { readonly since: number }) {
+function nextStamp({ cueAt, responseAt, markerAt }: Stamps): string {
+  if (cueAt === null) return 'Cue';
+  if (markerAt !== null) return 'Cue again';
+  return responseAt === null ? 'Response' : 'Marker';
+}
+
+function Stamped({ stamps }: { readonly stamps: Stamps }) {
+  const [latency, marker] = [latencyOf(stamps), markerOf(stamps)];
+  const after = marker === null ? '' : latency === null ? `marked at ${marker.toFixed(1)} s` : `marked ${(marker - latency).toFixed(1)} s after`;
+  return (
+    <>
+      {latency === null ? '' : `${latency.toFixed(2)} s`}
+      {after !== '' && <span className="block text-right text-base font-normal">{after}</span>}
+    </>
+  );
+}
+
+export function Running({ since }: { readonly since: number }) {
   const [now, setNow] = useState(since);
   useEffect(() => {
     const timer = setInterval(() => setNow(performance.now()), 100);

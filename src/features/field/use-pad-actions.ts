@@ -1,7 +1,7 @@
 import { useCallback, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import type { BodySign, Refusal, Timing } from '@/core/coaching';
+import type { BodySign, Refusal, Stage, Timing } from '@/core/coaching';
 import { type Failure, fail, type Result } from '@/core/shared';
 import {
   type Details,
@@ -17,9 +17,11 @@ import {
   recordLaid,
   recordMove,
   recordNote,
+  recordOutOfUse,
   recordRep,
   recordRest,
   recordSign,
+  recordStage,
   recordTimeOut,
   recordUndo,
   recordUnlogged,
@@ -28,7 +30,8 @@ import {
   type Session,
   useKennelWithDog,
 } from '@/data/repositories';
-import { latencyOf, usePad } from './pad-store';
+import { useHand } from './hand-store';
+import { latencyOf, markerOf, secondsFrom, usePad } from './pad-store';
 import { judgementFor, onlyMiss, type PadView, timedJudgement } from './pad-view';
 
 export type PadActions = {
@@ -57,6 +60,9 @@ export type PadActions = {
   /** A run among articles: right at the first touch is clean, right after another was touched is flawed, anything else a miss. */
   readonly picked: (run: NonNullable<Details['articles']>) => void;
   readonly washed: () => void;
+  readonly outOfUse: (article: number) => void;
+  readonly staged: (stage: Stage) => void;
+  readonly mark: () => void;
   /** A run of continuous work: how long, and what was stamped in it. The first fault that counts here names it. */
   readonly ran: (run: { readonly held: number; readonly stamps: NonNullable<Details['stamps']> }) => void;
   /** A set entered afterwards, in order, without latencies. */
@@ -78,7 +84,7 @@ export function usePadActions(session: Session, view: PadView, onEnd?: () => voi
   const [busy, setBusy] = useState(false);
   const [failure, setFailure] = useState<Failure | null>(null);
   const [unsaved, setUnsaved] = useState<RepDraft | null>(null);
-  const { choosing, choose, clear, stamp } = usePad();
+  const { choosing, choose, clear, stamp, mark } = usePad();
 
   const write = useCallback(async (entry: Promise<Result<Entry>>): Promise<boolean> => {
     setBusy(true);
@@ -94,8 +100,18 @@ export function usePadActions(session: Session, view: PadView, onEnd?: () => voi
     // The pad is cleared at once, since the next fault may be chosen while this rep is being written; what failed comes back.
     const inHand = usePad.getState();
     const latency = judgement.outcome === 'miss' ? null : latencyOf(inHand);
+    const held = secondsFrom(inHand.hold.from, inHand.hold.to ?? performance.now());
     clear();
-    const rep: RepDraft = { ...judgement, at: now(), rung: view.rung, criteria: view.criteria, latency, timing, details };
+    const rep: RepDraft = {
+      ...judgement,
+      at: now(),
+      rung: view.rung,
+      criteria: view.criteria,
+      latency,
+      marker: markerOf(inHand),
+      timing,
+      details: { ...(held === null ? {} : { held }), ...details },
+    };
     const stored = await write(recordRep(kennel, session, rep));
     setUnsaved(stored ? null : rep);
     if (!stored) usePad.setState(inHand);
@@ -122,7 +138,12 @@ export function usePadActions(session: Session, view: PadView, onEnd?: () => voi
     busy,
     failure,
     unsaved,
-    stamp: () => stamp(performance.now()),
+    stamp: () => {
+      stamp(performance.now());
+      // With one button the marker says that it was right.
+      if (useHand.getState().oneButton && usePad.getState().markerAt !== null) void log(judgementFor('clean', null));
+    },
+    mark: () => mark(performance.now()),
     outcome: (outcome) => {
       const miss = onlyMiss(view);
       if (outcome === 'clean') void log(judgementFor('clean', null));
@@ -160,13 +181,19 @@ export function usePadActions(session: Session, view: PadView, onEnd?: () => voi
       const right = run.pick === run.target;
       const outcome = !right ? 'miss' : run.firstTouch === run.target ? 'clean' : 'flawed';
       const option = !right ? 'wrong-pick' : outcome === 'flawed' ? 'touched-first' : null;
-      // A layout that the coach knew is shown, and proves nothing.
-      void log({ outcome, option, cause: 'dog', aided: false }, null, { articles: run, ...(run.known ? { isVoid: true } : {}) });
+      // A layout that the coach knew, or that the dog saw laid, is shown, and proves nothing.
+      void log({ outcome, option, cause: 'dog', aided: false }, null, { articles: run, ...(run.known || run.seen ? { isVoid: true } : {}) });
     },
     ran: (run) => {
       const spoiling = run.stamps.filter((stamp) => !view.noted.includes(stamp.option));
       const [first] = spoiling;
       void log({ outcome: first ? 'flawed' : 'clean', option: first?.option ?? null, cause: 'dog', aided: false }, null, run);
+    },
+    outOfUse: (article) => {
+      if (!busy) void write(recordOutOfUse(kennel, session, article, now()));
+    },
+    staged: (stage) => {
+      if (!busy) void write(recordStage(kennel, session, stage, now()));
     },
     washed: () => {
       if (!busy) void write(recordWashed(kennel, session, now()));

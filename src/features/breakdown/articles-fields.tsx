@@ -1,0 +1,83 @@
+import { useState } from 'react';
+import { LAID, LAYOUT_SHAPES } from '@/core/coaching';
+import type { ElementRecord } from '@/data/repositories';
+import { SelectField, TextField } from '@/ui';
+import { useElementChange } from './use-element-change';
+
+const SHAPES: Readonly<Record<(typeof LAYOUT_SHAPES)[number], string>> = { line: 'in a line', circle: 'in a circle', scatter: 'scattered' };
+const HOW: Readonly<Record<(typeof LAID)[number], string>> = {
+  hidden: 'out of the dog’s sight',
+  seen: 'while the dog watches',
+  turns: 'now seen, now hidden',
+};
+
+/** How many numbered articles there are, and how they are laid; the field then logs by first touch and pick. */
+export function ArticlesFields({ element }: { readonly element: ElementRecord }) {
+  const change = useElementChange(element);
+  const { articles } = element;
+  const [text, setText] = useState(String(articles?.count ?? ''));
+  const value = Number(text);
+  const fits = text.trim() === '' || (Number.isInteger(value) && value >= 2 && value <= 60);
+  const commit = (): void => {
+    const count = text.trim() === '' ? null : value;
+    if (!fits || count === (articles?.count ?? null)) return;
+    if (count === null) change({ articles: null }, 'No articles.');
+    else change({ articles: { shape: 'line', laid: 'hidden', nearer: false, ...articles, count } }, `${count} numbered articles.`);
+  };
+  return (
+    <div className="mb-3 grid gap-3">
+      <TextField
+        label="Numbered articles (empty: none)"
+        inputMode="numeric"
+        value={text}
+        problem={fits ? undefined : 'A whole number from 2 to 60.'}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={commit}
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      />
+      {articles && (
+        <>
+          <SelectField
+            label="Laid"
+            value={articles.shape}
+            options={LAYOUT_SHAPES.map((shape) => ({ value: shape, words: SHAPES[shape] }))}
+            onChange={(shape) => change({ articles: { ...articles, shape } }, 'Layout changed.')}
+          />
+          <SelectField
+            label="Laid how"
+            value={articles.laid}
+            options={LAID.map((how) => ({ value: how, words: HOW[how] }))}
+            onChange={(laid) => change({ articles: { ...articles, laid } }, 'Layout changed.')}
+          />
+          <label className="inline-flex min-h-11 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5 accent-(--ink)"
+              checked={articles.nearer}
+              onChange={() => change({ articles: { ...articles, nearer: !articles.nearer } }, 'Layout changed.')}
+            />
+            In every other run a decoy lies nearer than the rest
+          </label>
+        </>
+      )}
+    </div>
+  );
+}
+
+/** What is set out where, as one would tell a helper. It stands on the card before a session. */
+export function SetOutField({ element }: { readonly element: ElementRecord }) {
+  const change = useElementChange(element);
+  const [text, setText] = useState(element.setOut);
+  return (
+    <TextField
+      label="Set out, in your words"
+      className="mb-3"
+      hint="for example: cone at 20 m upwind, you at the gate, decoy dog behind the fence"
+      maxLength={500}
+      value={text}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={() => text.trim() !== element.setOut && change({ setOut: text.trim() }, 'Set-out kept.')}
+      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+    />
+  );
+}

@@ -1,0 +1,35 @@
+import { useEffect } from 'react';
+import { secondsFrom, usePad } from './pad-store';
+import { signal } from './signal';
+import { Running } from './stamp-button';
+
+/** The clock of a hold or a stay: one tap begins it, one ends it, and the seconds go into the rep that is logged next. At the time that is asked the hand is told, silently. */
+export function HoldClock({ asked }: { readonly asked: number }) {
+  const { hold, holding } = usePad();
+  const running = hold.from !== null && hold.to === null;
+  const held = secondsFrom(hold.from, hold.to);
+  useEffect(() => {
+    if (!running || hold.from === null) return;
+    const timer = setTimeout(() => signal('once'), Math.max(0, hold.from + asked * 1000 - performance.now()));
+    return () => clearTimeout(timer);
+  }, [running, hold.from, asked]);
+  return (
+    <button
+      type="button"
+      aria-label={running ? 'Hold ends' : 'Hold begins'}
+      onClick={(event) => {
+        if (event.detail > 0) event.currentTarget.blur();
+        holding(performance.now());
+      }}
+      className={`flex min-h-14 items-center justify-between border-2 border-ink px-5 text-xl font-bold ${running ? 'bg-ink text-paper' : 'bg-sheet'}`}
+    >
+      <span>
+        {running ? 'Hold ends' : held === null ? 'Hold begins' : 'Hold again'}
+        <span className="ml-3 text-base font-normal">asked {asked} s</span>
+      </span>
+      <span className="text-2xl">
+        {running && hold.from !== null ? <Running since={hold.from} /> : held === null ? '' : `held ${held.toFixed(1)} s`}
+      </span>
+    </button>
+  );
+}

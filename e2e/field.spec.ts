@@ -6,6 +6,21 @@ async function begin(page: Page, element: string): Promise<void> {
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByRole('button', { name: 'Cue', exact: true })).toBeVisible();
 }
+/** Breaks scent work down with six numbered articles, and stands on its page of parts. */
+async function articleElement(page: Page): Promise<void> {
+  await page.goto('/sample/breakdown/new?from=method:scent-discrimination');
+  await page.getByLabel('Start, Distance to the article').fill('2 m');
+  await page.getByLabel('Demand, Distance to the article').fill('10 m');
+  await page.getByLabel('Start, Articles in all').fill('3');
+  await page.getByLabel('Start, Gap to the next article').fill('60 cm');
+  await page.getByLabel('Demand, Gap to the next article').fill('10 cm');
+  await page.getByRole('button', { name: 'Break it down' }).click();
+  await page.getByRole('link', { name: 'Ladder of Choose among several' }).click();
+  await page.getByRole('link', { name: 'Parts and needs' }).click();
+  await page.getByLabel('Numbered articles').fill('6');
+  await page.getByLabel('Numbered articles').blur();
+  await expect(page.getByText('6 numbered articles.')).toBeVisible();
+}
 const advice = (page: Page) => page.getByRole('status', { name: 'Advice' });
 
 test('cue transfer: five prompted, a silent probe that fails, half pay, and unprompted to the end', async ({ page }) => {
@@ -48,6 +63,10 @@ test('cue transfer: five prompted, a silent probe that fails, half pay, and unpr
   await expect(advice(page)).toContainText('3 unprompted in a row; a good place to end');
   await page.reload();
   await expect(advice(page)).toContainText('3 unprompted in a row; a good place to end');
+  await page.getByRole('button', { name: 'Probe', exact: true }).click();
+  await expect(advice(page)).toContainText('Probe. Set by hand.');
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(advice(page)).toContainText('3 unprompted in a row');
 });
 
 test('one thumb: a set from memory, more about a rep, body signs, what was not logged, a note, the debrief', async ({ page }) => {
@@ -228,18 +247,7 @@ test('pocket mode ignores a tap and opens on holding; afterwards a rep is correc
 });
 
 test('articles: a helper lays them, first touch and pick, mouthed ones are not laid again, and better than luck in the end', async ({ page }) => {
-  await page.goto('/sample/breakdown/new?from=method:scent-discrimination');
-  await page.getByLabel('Start, Distance to the article').fill('2 m');
-  await page.getByLabel('Demand, Distance to the article').fill('10 m');
-  await page.getByLabel('Start, Articles in all').fill('3');
-  await page.getByLabel('Start, Gap to the next article').fill('60 cm');
-  await page.getByLabel('Demand, Gap to the next article').fill('10 cm');
-  await page.getByRole('button', { name: 'Break it down' }).click();
-  await page.getByRole('link', { name: 'Ladder of Choose among several' }).click();
-  await page.getByRole('link', { name: 'Parts and needs' }).click();
-  await page.getByLabel('Numbered articles').fill('6');
-  await page.getByLabel('Numbered articles').blur();
-  await expect(page.getByText('6 numbered articles.')).toBeVisible();
+  await articleElement(page);
   await page.getByRole('link', { name: 'Train it' }).click();
   await page.getByRole('button', { name: 'Begin' }).click();
   const articles = page.getByRole('region', { name: 'Articles' });
@@ -275,6 +283,62 @@ test('articles: a helper lays them, first touch and pick, mouthed ones are not l
     }
     await expect(page.getByRole('status', { name: 'Better than luck' })).toContainText('4 of 4 hidden runs right; settled: it knows.');
   });
+});
+
+test('a number of runs fixed beforehand: no verdict on the way, an exact one at the end, and a worn article is laid no more', async ({ page }) => {
+  await articleElement(page);
+  await page.getByLabel('Laid', { exact: true }).selectOption('scatter');
+  await page.getByLabel('Laid how').selectOption('hidden');
+  await page.getByRole('link', { name: 'Train it' }).click();
+  await page.getByLabel(/^Better than luck/).selectOption('8');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  const articles = page.getByRole('region', { name: 'Articles' });
+  await expect(articles).toContainText('as drawn');
+  await articles.getByText('Take one out of use').click();
+  await articles
+    .getByRole('button', { name: /out of use$/ })
+    .first()
+    .click();
+  await articles.getByLabel('A helper lays them').click();
+  await articles.getByRole('button', { name: /^Place 1/ }).click();
+  // It was seen by the coach, and right or wrong it is no evidence; a wrong first touch waits for the pick.
+  const logged = page.getByText(/^1 rep/).first();
+  await expect(logged.or(articles.getByText('Now tap what it brings.')).first()).toBeAttached();
+  if (await articles.getByText('Now tap what it brings.').isVisible()) await articles.getByRole('button', { name: /^Place 2/ }).click();
+  const verdict = page.getByRole('status', { name: 'Better than luck' });
+  for (let i = 0; i < 8; i++) {
+    await articles.getByRole('button', { name: 'Helper: show it' }).click();
+    const number = /number (\d+)/.exec(await articles.innerText())?.[1] ?? '';
+    const place = (await articles.getByRole('button', { name: new RegExp(`article ${number}$`) }).getAttribute('aria-label'))?.split(',')[0] ?? '';
+    await articles.getByRole('button', { name: 'Cover it' }).click();
+    await articles.getByRole('button', { name: place, exact: true }).click();
+    await expect(verdict).toContainText(
+      i < 7 ? `${i + 1} of the 8 runs fixed beforehand are done` : '8 of 8 right: luck alone gets so many in fewer than 1 of 1000 series',
+    );
+  }
+  await expect(verdict).toContainText('better than luck');
+});
+
+test('cue, response and marker by one button; a held one is a miss; and a hold has its clock', async ({ page }) => {
+  await begin(page, 'sample-wait');
+  await page.keyboard.press('?');
+  await page.getByLabel(/One button logs a rep/).check();
+  await page.keyboard.press('Escape');
+  for (let i = 0; i < 3; i++) {
+    await page.keyboard.press(' ');
+    await page.waitForTimeout(120);
+  }
+  await expect(page.getByLabel('Last rep')).toContainText(/clean, 0\.\d s, marked at 0\.\d s/);
+  await page.keyboard.down(' ');
+  await page.keyboard.down(' ');
+  await page.keyboard.up(' ');
+  if (await page.getByText('What happened?').isVisible()) await page.keyboard.press('1');
+  await expect(page.getByText(/^2 reps, 1 clean/).first()).toBeAttached();
+  await page.getByRole('button', { name: 'Hold begins' }).click();
+  await page.waitForTimeout(400);
+  await page.getByRole('button', { name: 'Hold ends' }).click();
+  await page.keyboard.press('c');
+  await expect(page.getByLabel('Last rep')).toContainText(/held 0\.\d s/);
 });
 
 test('continuous work: a clock, legs and stamped faults make one rep', async ({ page }) => {
@@ -317,7 +381,7 @@ test('storage that is full is said at once, the rep is kept and offered as a fil
 test('every key can be changed: one button of a remote logs a whole rep, also from the pocket', async ({ page }) => {
   await begin(page, 'sample-give');
   await page.keyboard.press('?');
-  const dialog = page.getByRole('dialog', { name: 'Keys on the pad' });
+  const dialog = page.getByRole('dialog', { name: 'Keys and signals' });
   await dialog.getByRole('button', { name: 'Change the key: Clean' }).click();
   await page.keyboard.press('5');
   await expect(dialog.getByRole('alert')).toContainText('5 is needed for something else');

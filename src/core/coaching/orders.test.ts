@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest';
 import { must, type Random, seeded } from '@/core/shared';
 import {
   articlePlaces,
-  articleStates,
   CALLS,
   CALLS_AHEAD,
   callOrder,
@@ -13,7 +12,6 @@ import {
   foreseen,
   gellermann,
   isGellermann,
-  layOut,
   operatingPoint,
   type Policy,
   type Rule,
@@ -96,37 +94,6 @@ describe('fair orders', () => {
   it('finds little in its own orders', () => {
     const flagged = Array.from({ length: 500 }, (_, seed) => foreseen(must(fairOrder(['l', 'r'], 20, 3, seeded(seed)))).length).filter((n) => n > 0);
     expect(flagged.length / 500).toBeLessThan(0.15);
-  });
-});
-
-describe('articles', () => {
-  const run = (laid: number[], target: number, pick: number | null, firstTouch: number | null = pick) =>
-    ({ kind: 'run', laid, target, pick, firstTouch, aided: false }) as const;
-  it('carry every touch until they are washed', () => {
-    const states = articleStates(5, [run([3, 1, 2], 1, 1), run([1, 4, 5], 0, 2, 1)]);
-    expect([...states]).toEqual([
-      [1, 'handler'],
-      [2, 'clean'],
-      [3, 'clean'],
-      [4, 'mouthed'],
-      [5, 'mouthed'],
-    ]);
-    expect([...articleStates(2, [run([1, 2], 0, 1), { kind: 'washed' }]).values()]).toEqual(['clean', 'clean']);
-  });
-
-  it('are laid with the right one in every place once, clean decoys only, and the same for the same seed', () => {
-    const states = articleStates(8, [run([3, 1, 2], 1, 1), run([1, 4, 5], 0, 1)]);
-    const layouts = [0, 1, 2, 3].map((i) => must(layOut(states, 4, i, seeded(7))));
-    expect([...layouts.map((one) => one.target)].sort()).toEqual([0, 1, 2, 3]);
-    for (const { laid, target, scentIt } of layouts)
-      expect([laid[target], laid.includes(4), new Set(laid).size, scentIt]).toEqual([1, false, 4, false]);
-    expect(layOut(states, 4, 2, seeded(7))).toEqual(layOut(states, 4, 2, seeded(7)));
-    expect(must(layOut(articleStates(3, []), 1, 0, seeded(1))).scentIt).toBe(true);
-  });
-
-  it('ask to be washed when too few are clean', () => {
-    expect(layOut(articleStates(3, [run([1, 2, 3], 0, 1)]), 3, 0, seeded(1))).toMatchObject({ ok: false, code: 'wash' });
-    expect(layOut(articleStates(3, []), 0, 0, seeded(1))).toMatchObject({ ok: false, code: 'choices' });
   });
 });
 

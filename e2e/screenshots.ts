@@ -54,14 +54,6 @@ test('field in the hand', async ({ page }) => {
   await page.screenshot({ path: `${FOLDER}/field-phone.png` });
 });
 
-test('field in the hand at dusk', async ({ page }) => {
-  await page.setViewportSize(phone);
-  await themed(page, 'dusk');
-  await trainSomeReps(page);
-  await page.getByRole('button', { name: 'Flawed' }).click();
-  await page.screenshot({ path: `${FOLDER}/field-phone-dusk.png` });
-});
-
 for (const theme of ['light', 'dusk'] as const) {
   test(`readiness, ${theme}`, async ({ page }) => {
     await themed(page, theme);
@@ -118,48 +110,8 @@ test('prerequisites and the kennel', async ({ page }) => {
   await page.screenshot({ path: `${FOLDER}/kennel.png` });
 });
 
-test('a method, and breaking down from it', async ({ page }) => {
+test('a method', async ({ page }) => {
   await page.goto('/sample/breakdown/methods/scent-discrimination');
   await expect(page.getByText('Where schools differ')).toBeVisible();
   await page.screenshot({ path: `${FOLDER}/method.png` });
-  await page.getByRole('link', { name: 'Break it down for Quill' }).click();
-  await page.getByLabel('Start, Distance to the article').fill('2 m');
-  await page.getByLabel('Demand, Distance to the article').fill('10 m');
-  await page.screenshot({ path: `${FOLDER}/break-down.png` });
-});
-
-test('rules compared', async ({ page }) => {
-  await page.setViewportSize({ width: 1280, height: 1500 });
-  await page.goto('/sample/breakdown/sample-run-out/rule');
-  await page.getByRole('button', { name: 'Compare the rules' }).click();
-  await expect(page.getByText(/So many in a row: \d+ % arrived/)).toBeVisible({ timeout: 45_000 });
-  await page.getByRole('heading', { name: 'Rules compared on dogs like this one' }).scrollIntoViewIfNeeded();
-  await page.screenshot({ path: `${FOLDER}/rules-compared.png` });
-});
-
-test('articles in the hand', async ({ page }) => {
-  await page.goto('/sample/breakdown/new?from=method:scent-discrimination');
-  await page.getByLabel('Start, Distance to the article').fill('2 m');
-  await page.getByLabel('Demand, Distance to the article').fill('10 m');
-  await page.getByLabel('Start, Articles in all').fill('4');
-  await page.getByLabel('Start, Gap to the next article').fill('60 cm');
-  await page.getByLabel('Demand, Gap to the next article').fill('10 cm');
-  await page.getByRole('button', { name: 'Break it down' }).click();
-  await page.getByRole('link', { name: 'Ladder of Choose among several' }).click();
-  await page.getByRole('link', { name: 'Parts and needs' }).click();
-  await page.getByLabel('Numbered articles').fill('8');
-  await page.getByLabel('Numbered articles').blur();
-  await expect(page.getByText('8 numbered articles.')).toBeVisible();
-  await page.setViewportSize(phone);
-  await page.getByRole('link', { name: 'Train it' }).click();
-  await page.getByRole('button', { name: 'Begin' }).click();
-  const articles = page.getByRole('region', { name: 'Articles' });
-  await articles.getByLabel('A helper lays them').click();
-  await articles.getByRole('button', { name: /^Place 1/ }).click();
-  await articles.getByRole('button', { name: /^Place 2/ }).click();
-  await expect(page.getByText(/^1 rep/).first()).toBeAttached();
-  // The messages from setting it up go by themselves.
-  await expect(page.getByText('8 numbered articles.')).toHaveCount(0);
-  await page.evaluate(() => scrollTo(0, 260));
-  await page.screenshot({ path: `${FOLDER}/field-articles-phone.png` });
 });

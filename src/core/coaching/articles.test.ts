@@ -61,7 +61,7 @@ describe('the next run', () => {
       { kind: 'run', laid: [2, 3], target: 0, pick: 0, firstTouch: 0, aided: false },
     ]);
     expect([states.get(5), states.get(2)]).toEqual(['aided', 'out-of-use']);
-    for (let i = 0; i < 3; i++) expect(must(nextRun(states, { ...plan, choices: 3, laid: 'hidden' }, i, 4)).laid.sort()).toEqual([1, 3, 4]);
+    for (let i = 0; i < 3; i++) expect(must(nextRun(states, { ...plan, choices: 3, laid: 'hidden' }, i, 4)).laid.toSorted()).toEqual([1, 3, 4]);
     expect([...articleStates(3, [{ kind: 'out-of-use', article: 2 }, { kind: 'washed' }]).values()]).toEqual(['clean', 'out-of-use', 'clean']);
   });
 

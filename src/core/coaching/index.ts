@@ -1,5 +1,5 @@
-export { LAID, LAYOUT_SHAPES, type Laid, type LayoutShape, type Spot, spotsOf } from './article-layout';
-export { type ArticleEvent, type ArticleState, articleStates, type Layout, layOut, type NextRun, nextRun } from './articles';
+export { LAID, LAYOUT_SHAPES, type Laid, type LayoutShape, type Spot } from './article-layout';
+export { type ArticleEvent, type ArticleState, articleStates, type Layout, type NextRun, nextRun } from './articles';
 export { CALLS, CALLS_AHEAD, type CallKind, callOrder } from './caller';
 export { type CueTransferState, paymentOf, transferOf } from './cue-transfer';
 export { FIRST_RULES, RULE_WORDS, type RuleWords, USUAL_RULES } from './describe';

@@ -82,16 +82,17 @@ export function Pad({ element, work, session, entries, facts, onEnd }: Props) {
             )}
           </Notice>
         )}
-        <StampButton onStamp={actions.stamp} />
+        {!view.articles && <StampButton onStamp={actions.stamp} />}
         {view.transfer && <GapClock transfer={view.transfer} onTimeOut={actions.timeOut} onStage={actions.staged} />}
-        {view.hold !== null && <HoldClock asked={view.hold} />}
+        {view.hold !== null && !view.transfer && <HoldClock asked={view.hold} />}
         {view.lying !== null && (
-          <Button size="big" look={view.lying <= 0 ? 'ink' : 'plain'} className="justify-between" disabled={actions.busy} onClick={actions.laid}>
+          <Button size="big" look={view.lying <= 0 ? 'ink' : 'plain'} className="!justify-between" disabled={actions.busy} onClick={actions.laid}>
             <span>{view.lying <= 0 ? 'Nothing lies there' : `${view.lying} ${view.lying === 1 ? 'lies' : 'lie'} there`}</span>
             <span>I have laid one</span>
           </Button>
         )}
         <RepPad element={element} session={session} entries={entries} view={view} actions={actions} />
+        {view.articles && <StampButton onStamp={actions.stamp} />}
         <div>
           <LastRep view={view} actions={actions} />
           <RepDetails view={view} actions={actions} />

@@ -1,0 +1,141 @@
+import type { Page } from '@playwright/test';
+import { expect, SHIFTED_CLOCK, test } from './fixtures';
+
+const FOLDER = 'docs/screenshots';
+
+/** Several small pictures on one sheet, each with its words. */
+async function sheet(page: Page, path: string, shots: readonly { readonly words: string; readonly picture: Buffer }[], width: number): Promise<void> {
+  const cells = shots.map(
+    ({ words, picture }) =>
+      `<figure style="margin:0"><figcaption style="font:600 18px sans-serif;margin-bottom:8px">${words}</figcaption><img style="width:${width}px;border:1px solid #888" src="data:image/png;base64,${picture.toString('base64')}"></figure>`,
+  );
+  const sheetPage = await page.context().newPage();
+  await sheetPage.setContent(
+    `<div id="sheet" style="display:grid;grid-template-columns:repeat(3,${width}px);gap:24px;padding:24px;width:max-content">${cells.join('')}</div>`,
+  );
+  await sheetPage.locator('#sheet').screenshot({ path });
+}
+
+async function begin(page: Page, element: string): Promise<void> {
+  await page.goto(`/sample/field/${element}`);
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('button', { name: 'Cue', exact: true })).toBeVisible();
+}
+
+async function transfer(page: Page): Promise<void> {
+  await page.goto('/sample/breakdown/sample-send/rule');
+  await page.getByRole('button', { name: 'More rules' }).click();
+  await page.getByRole('radio', { name: /^From an old cue/ }).click();
+  await page.getByLabel('Seconds of silence in a probe').fill('15');
+  await page.getByRole('button', { name: 'Take these numbers' }).click();
+  await expect(page.getByText('Rule changed.')).toBeVisible();
+  await begin(page, 'sample-send');
+  for (let i = 1; i <= 5; i++) {
+    await page.getByRole('button', { name: 'After the prompt' }).click();
+    await expect(page.getByText(new RegExp(`^${i} reps?, `)).first()).toBeAttached();
+  }
+  await page.getByRole('button', { name: 'Cue', exact: true }).click();
+}
+
+async function articles(page: Page): Promise<void> {
+  await page.goto('/sample/breakdown/new?from=method:scent-discrimination');
+  await page.getByLabel('Start, Distance to the article').fill('2 m');
+  await page.getByLabel('Demand, Distance to the article').fill('10 m');
+  await page.getByLabel('Start, Articles in all').fill('6');
+  await page.getByLabel('Start, Gap to the next article').fill('60 cm');
+  await page.getByLabel('Demand, Gap to the next article').fill('10 cm');
+  await page.getByRole('button', { name: 'Break it down' }).click();
+  await page.getByRole('link', { name: 'Ladder of Choose among several' }).click();
+  await page.getByRole('link', { name: 'Parts and needs' }).click();
+  await page.getByLabel('Numbered articles').fill('12');
+  await page.getByLabel('Numbered articles').blur();
+  await page.getByLabel('Laid', { exact: true }).selectOption('circle');
+  await page.getByLabel('In every other run').click();
+  await page.getByRole('link', { name: 'Train it' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('region', { name: 'Articles' })).toBeVisible();
+  await expect(page.getByText('12 numbered articles.')).toHaveCount(0);
+}
+
+async function round(page: Page): Promise<void> {
+  await page.goto('/sample/breakdown/sample-wait/dogs');
+  for (const dog of ['Juniper', 'Otto']) {
+    await page.getByLabel(`Start for ${dog}: time down`).fill('2 s');
+    await page.getByRole('button', { name: `Copy to ${dog}` }).click();
+    await expect(page.getByRole('button', { name: `Copy to ${dog}` })).toHaveCount(0);
+  }
+  await page.goto('/sample/field/sample-wait/round');
+  for (const [dog, keys] of [
+    ['Juniper', 'ccccc'],
+    ['Otto', 'mm'],
+  ] as const) {
+    await page
+      .getByRole('toolbar')
+      .getByRole('button', { name: new RegExp(dog) })
+      .click();
+    await page.getByRole('button', { name: `Begin with ${dog}` }).click();
+    await expect(page.getByRole('button', { name: 'Cue', exact: true })).toBeVisible();
+    for (const [i, key] of [...keys].entries()) {
+      await page.keyboard.press(key);
+      await expect(page.getByText(new RegExp(`^${i + 1} reps?, `)).first()).toBeAttached();
+    }
+  }
+  await page.getByRole('button', { name: 'End the round' }).click();
+  await expect(page.getByText(/Goes on to rung/).first()).toBeVisible();
+}
+
+async function blind(page: Page): Promise<void> {
+  await page.goto('/sample/today');
+  await page.getByLabel('Dog').selectOption({ label: 'Juniper' });
+  await page.getByRole('link', { name: 'Field', exact: true }).click();
+  await page.getByRole('link', { name: /^Blind retrieve/ }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('button', { name: /I have laid one/ }).click();
+  await expect(page.getByText('1 lies there')).toBeVisible();
+  await page.getByRole('button', { name: 'Miss' }).click();
+  await expect(page.getByRole('button', { name: 'Chewing' })).toBeVisible();
+}
+
+async function hold(page: Page): Promise<void> {
+  await begin(page, 'sample-wait');
+  for (const stamp of ['Cue', 'Response', 'Marker']) await page.getByRole('button', { name: new RegExp(`^${stamp}`) }).click();
+  await page.keyboard.press('c');
+  await expect(page.getByText(/^1 rep/).first()).toBeAttached();
+  await page.getByRole('button', { name: 'Hold begins' }).click();
+}
+
+async function paper(page: Page): Promise<void> {
+  await page.goto('/sample/field/sample-present/log');
+  await page.getByLabel('Reps in order').fill('c c f m c');
+}
+
+const KINDS = [
+  ['Cue transfer: a probe', transfer],
+  ['Articles in a circle', articles],
+  ['A round: who goes on', round],
+  ['A blind, refused', blind],
+  ['A hold', hold],
+  ['Typed in from paper', paper],
+] as const;
+
+for (const [name, size, width, dusk] of [
+  ['field-kinds-phone', { width: 390, height: 844 }, 390, ['A hold', 'A blind, refused']],
+  ['field-kinds', { width: 1280, height: 800 }, 800, []],
+] satisfies [string, { width: number; height: number }, number, string[]][]) {
+  test(name, async ({ browser, page }) => {
+    test.setTimeout(180_000);
+    const shots: { words: string; picture: Buffer }[] = [];
+    for (const [words, walk] of KINDS) {
+      // Each begins with a sample kennel of its own.
+      const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, timezoneId: 'Europe/Vienna', locale: 'en-GB' });
+      const one = await context.newPage();
+      await one.addInitScript(SHIFTED_CLOCK);
+      await one.setViewportSize(size);
+      if (dusk.includes(words)) await one.addInitScript(() => localStorage.setItem('regulon-theme', 'dusk'));
+      await walk(one);
+      shots.push({ words, picture: await one.screenshot() });
+      await context.close();
+    }
+    await sheet(page, `${FOLDER}/${name}.png`, shots, width);
+  });
+}

@@ -1,8 +1,10 @@
 import type { Axis, Criteria } from '@/core/breakdown';
 import { type Day, type ElementId, ok, type Result, seeded, seedFromText } from '@/core/shared';
 import { type Estimate, estimateElement } from './estimate';
-import { fitElement } from './fit';
-import { type EvidenceRep, type Summary, summarise } from './summary';
+import { drawPosterior, fitElement, type Posterior } from './fit';
+import type { EvidenceRep } from './rep';
+import { type Beliefs, EVIDENCE } from './settings';
+import { type Grounds, groundsOf, type Summary, summarise } from './summary';
 
 export type ElementEvidence = { readonly id: ElementId; readonly axes: readonly Axis[]; readonly reps: readonly EvidenceRep[] };
 export type Question = ElementEvidence & {
@@ -10,17 +12,27 @@ export type Question = ElementEvidence & {
   readonly at: Criteria;
   readonly here: Criteria;
 };
-export type Assessed = { readonly id: ElementId; readonly summary: Summary; readonly estimate: Estimate };
+export type Assessed = { readonly id: ElementId; readonly grounds: Grounds; readonly estimate: Estimate };
 
-/**
- * From reps to what they say, for one element. The draws are seeded by the element's id, so the same reps give the same figures.
- * Fails as `summarise`, `fitElement` and `estimateElement` do.
- */
-export function assessElement(question: Question, today: Day): Result<Assessed> {
-  const summary = summarise(question.reps, today);
+/** Counts and posterior draws of one element. Seeded by its id, so that the same reps give the same figures. Fails as `summarise` and `fitElement` do. */
+export function weighElement(
+  { id, axes, reps }: ElementEvidence,
+  today: Day,
+  beliefs?: Beliefs,
+  draws: number = EVIDENCE.draws,
+): Result<{ readonly summary: Summary; readonly posterior: Posterior }> {
+  const summary = summarise(reps, today);
   if (!summary.ok) return summary;
-  const fit = fitElement(question.axes, summary.value, today);
+  const fit = fitElement(axes, summary.value, today, beliefs);
   if (!fit.ok) return fit;
-  const estimate = estimateElement(question.axes, fit.value, question.at, question.here, seeded(seedFromText(question.id)));
-  return estimate.ok ? ok({ id: question.id, summary: summary.value, estimate: estimate.value }) : estimate;
+  return ok({ summary: summary.value, posterior: drawPosterior(fit.value, seeded(seedFromText(id)), draws) });
+}
+
+/** From reps to what they say, for one element. Fails as `weighElement` and `estimateElement` do. */
+export function assessElement(question: Question, today: Day): Result<Assessed> {
+  const weighed = weighElement(question, today);
+  if (!weighed.ok) return weighed;
+  const { summary, posterior } = weighed.value;
+  const estimate = estimateElement(question.axes, posterior, question.at, question.here);
+  return estimate.ok ? ok({ id: question.id, grounds: groundsOf(summary), estimate: estimate.value }) : estimate;
 }

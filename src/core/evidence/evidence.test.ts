@@ -1,153 +1,217 @@
-import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { testAxis } from '@/core/breakdown/axis.test-helper';
-import { asId, type Day, type EntryId, must, type SessionId, seeded } from '@/core/shared';
+import { addDays, asId, type ElementId, must, type SessionId, seeded } from '@/core/shared';
 import { logistic, mean } from '@/core/statistics';
-import { EVIDENCE, type EvidenceRep, estimateElement, fitElement, parametersAt, predictor, summarise } from '.';
+import { assessElement, chancesAt, DRAW, drawPosterior, EVIDENCE, type EvidenceRep, estimateElement, fitElement, summarise, targetAt } from '.';
+import { designOf } from './design';
+import { AXIS, at, many, rep, TODAY } from './evidence.test-helper';
+import { benchFor, marginalCurvature, marginalLog, swingOf } from './marginal';
 
-const today = '2026-06-30' as Day;
-const axis = testAxis();
-let count = 0;
-const rep = (change: Partial<EvidenceRep> = {}, distance = 5): EvidenceRep => ({
-  id: asId<EntryId>(`r${count++}`),
-  session: asId<SessionId>('s'),
-  day: today,
-  at: count,
-  away: false,
-  outcome: 'clean',
-  option: null,
-  cause: 'dog',
-  aided: false,
-  criteria: { [axis.key]: distance },
-  ...change,
-});
-const many = (n: number, change: Partial<EvidenceRep>, distance = 5): EvidenceRep[] => Array.from({ length: n }, () => rep(change, distance));
-const fitOf = (reps: readonly EvidenceRep[]) => must(fitElement([axis], must(summarise(reps, today)), today));
-const at = (distance: number) => ({ [axis.key]: distance });
+const posteriorOf = (reps: readonly EvidenceRep[], draws?: number, proposals?: number) =>
+  drawPosterior(must(fitElement([AXIS], must(summarise(reps, TODAY)), TODAY)), seeded(3), draws, proposals);
 const cleanAt = (reps: readonly EvidenceRep[], distance: number) =>
-  must(estimateElement([axis], fitOf(reps), at(distance), at(distance), seeded(3))).clean;
+  must(estimateElement([AXIS], posteriorOf(reps), at(distance), at(distance))).clean;
+/** Reps in several sessions, `days` apart, the last of them today. */
+const sessions = (n: number, days: number, each: (s: number) => EvidenceRep[]): EvidenceRep[] =>
+  Array.from({ length: n }, (_, s) =>
+    each(s).map((one) => ({ ...one, day: addDays(TODAY, (s - n + 1) * days), session: asId<SessionId>(`s${String(s).padStart(2, '0')}`) })),
+  ).flat();
 
-describe('summary', () => {
-  it('leaves out aided reps and other causes, and finds the cold one', () => {
-    const summary = must(summarise([rep({ aided: true }), rep({ cause: 'apparatus' }), rep(), rep({ outcome: 'miss', option: 'no-go' })], today));
-    expect(summary).toMatchObject({ counted: 2, notCounted: 2, coldReps: 1, faults: { 'no-go': 1 } });
-    expect(summary.cells.map((cell) => [cell.cold, cell.clean, cell.notClean])).toEqual([
-      [false, 0, 1],
-      [true, 1, 0],
-    ]);
+const MIXED = sessions(4, 5, (s) => [...many(3, {}, 5 + 3 * s), ...many(2, { outcome: 'miss' }, 12), rep({ away: true }, 10)]);
+
+describe('the marginal likelihood', () => {
+  const design = must(designOf([AXIS], must(summarise(MIXED, TODAY)), TODAY));
+  const theta = [-0.4, -0.2, 1.2, 0.07, 0.9];
+
+  it.each([0.25, 0.5, 1])('integrates a session’s swing of %d out as a fine sum over the reps does', (tau) => {
+    const swing = swingOf(tau);
+    const found = marginalLog(design, swing, theta, benchFor(design, swing));
+    let slow = 0;
+    for (let k = 0; k < design.weight.length; k++) {
+      let [sum, all] = [0, 0];
+      for (let z = -8; z <= 8; z += 0.001) {
+        let likelihood = Math.exp(-0.5 * z * z);
+        all += likelihood;
+        for (let r = design.first[k] as number; r < (design.first[k + 1] as number); r++) {
+          const row = design.rows.slice(r * design.width, (r + 1) * design.width);
+          const eta =
+            row.slice(0, 4).reduce((total, one, j) => total + one * (theta[j] as number), 0) - Math.exp(theta[4] as number) * (row[4] as number);
+          const p = logistic(eta + tau * z);
+          likelihood *= p ** (design.clean[r] as number) * (1 - p) ** ((design.total[r] as number) - (design.clean[r] as number));
+        }
+        sum += likelihood;
+      }
+      slow += (design.weight[k] as number) * Math.log(sum / all);
+    }
+    expect(found).toBeCloseTo(slow, 3);
   });
 
-  it('is the same in any order', () => {
-    const reps = [
-      ...many(3, {}),
-      rep({ outcome: 'flawed', option: 'x' }, 10),
-      rep({ day: '2026-06-01' as Day }),
-      rep({ cause: 'handler', outcome: 'flawed', option: 'y' }),
-    ];
-    fc.assert(
-      fc.property(fc.shuffledSubarray(reps, { minLength: reps.length }), (order) => {
-        expect(summarise(order, today)).toEqual(summarise(reps, today));
-      }),
-    );
+  it('has the derivatives that small steps show', () => {
+    const swing = swingOf(0.5);
+    const bench = benchFor(design, swing);
+    const value = (change: readonly number[]) =>
+      marginalLog(
+        design,
+        swing,
+        theta.map((one, i) => one + (change[i] ?? 0)),
+        bench,
+      );
+    const { gradient, exact } = marginalCurvature(design, swing, theta, bench);
+    const unit = (i: number, by: number) => theta.map((_, j) => (i === j ? by : 0));
+    const h = 1e-4;
+    for (let i = 0; i < theta.length; i++) {
+      expect(gradient[i]).toBeCloseTo((value(unit(i, h)) - value(unit(i, -h))) / (2 * h), 5);
+      for (let j = 0; j < theta.length; j++) {
+        const mixed = (a: number, b: number) => value(unit(i, a).map((one, k) => one + (unit(j, b)[k] ?? 0)));
+        const second = (mixed(h, h) - mixed(h, -h) - mixed(-h, h) + mixed(-h, -h)) / (4 * h * h);
+        expect(exact[i * theta.length + j]).toBeCloseTo(-second, 3);
+      }
+    }
   });
 
-  it('refuses a rep from the future', () => {
-    expect(summarise([rep({ day: '2026-07-01' as Day })], today)).toMatchObject({ ok: false, code: 'future' });
+  it('leaves out sessions that have lost their say, and still counts them', () => {
+    const old = sessions(3, 200, () => many(2));
+    const { weight, next } = must(designOf([AXIS], must(summarise(old, TODAY)), TODAY));
+    expect([weight.length, weight[0], next]).toEqual([1, 1, 3]);
+    expect(designOf([AXIS], must(summarise(old, TODAY)), addDays(TODAY, -1))).toMatchObject({ ok: false, code: 'future' });
   });
 });
 
-describe('fit', () => {
+describe('the posterior', () => {
   it('is the prior without reps, and wide', () => {
-    const fit = fitOf([]);
-    expect(fit.mode).toEqual([EVIDENCE.away.mean, EVIDENCE.cold.mean, EVIDENCE.level.mean, Math.log(3)]);
+    const { draws, width, effective, proposed } = posteriorOf([], 4000, 12_000);
+    const column = (j: number) => Array.from({ length: 4000 }, (_, i) => draws[i * width + j] as number);
+    expect(mean(column(DRAW.away))).toBeCloseTo(EVIDENCE.away.mean, 1);
+    expect(mean(column(DRAW.slopes))).toBeCloseTo(Math.log(3), 1);
+    expect(effective / proposed).toBeGreaterThan(0.5);
     const clean = cleanAt([], 20);
     expect(clean.high - clean.low).toBeGreaterThan(0.5);
   });
 
-  it('stays inside 0 and 1 with all clean and with all misses, and narrows with reps', () => {
-    const all = cleanAt(many(40, {}), 5);
-    const none = cleanAt(many(40, { outcome: 'miss' }), 5);
-    expect([all.mid > 0.9, all.high < 1, none.mid < 0.1, none.low > 0]).toEqual([true, true, true, true]);
-    const few = cleanAt([...many(3, {}, 20), ...many(2, { outcome: 'miss' }, 20)], 20);
-    const more = cleanAt([...many(30, {}, 20), ...many(20, { outcome: 'miss' }, 20)], 20);
-    expect(more.high - more.low).toBeLessThan((few.high - few.low) * 0.7);
-  });
-
-  it('forgets with a half-life: 20 old clean reps weigh less than 20 of today', () => {
-    const old = cleanAt(many(20, { day: '2026-04-28' as Day, outcome: 'miss' }), 5).mid;
-    const fresh = cleanAt(many(20, { outcome: 'miss' }), 5).mid;
-    expect(old).toBeGreaterThan(fresh + 0.1);
-  });
-
-  it('stands where the posterior is flat: a slow search finds nothing better', () => {
-    const reps = [...many(12, {}), ...many(5, { outcome: 'miss' }, 12), ...many(6, {}, 12), ...many(3, { outcome: 'flawed' }, 20)];
-    const rows = must(summarise(reps, today)).cells;
-    const prior = [EVIDENCE.away, EVIDENCE.cold, EVIDENCE.level, { mean: Math.log(3), sd: EVIDENCE.slope.sd }];
-    const density = (theta: readonly number[]): number =>
-      rows.reduce((sum, cell) => {
-        const p = logistic(predictor(theta, [Math.log((cell.criteria[axis.key] ?? 0) / 5) / Math.log(4)], 0, cell.cold ? 1 : 0));
-        return sum + cell.clean * Math.log(p) + cell.notClean * Math.log(1 - p);
-      }, 0) - prior.reduce((sum, part, i) => sum + (((theta[i] ?? 0) - part.mean) / part.sd) ** 2 / 2, 0);
-    const { mode } = fitOf(reps);
-    for (const [i, step] of [0, 1, 2, 3].flatMap(
-      (i) =>
-        [
-          [i, 0.01],
-          [i, -0.01],
-          [i, 0.3],
-          [i, -0.3],
-        ] as const,
-    )) {
-      expect(density(mode.map((value, j) => (i === j ? value + step : value)))).toBeLessThan(density(mode));
+  it('agrees with a hundred thousand draws from the prior, weighed by the reps', () => {
+    const reps = sessions(3, 4, (s) => [...many(4, {}, 5 + 5 * s), ...many(2, { outcome: 'miss' }, 15)]);
+    const design = must(designOf([AXIS], must(summarise(reps, TODAY)), TODAY));
+    const random = seeded(12);
+    const priors = [EVIDENCE.away, EVIDENCE.cold, EVIDENCE.level, EVIDENCE.gain, { mean: Math.log(3), sd: EVIDENCE.slope.sd }];
+    const swings = EVIDENCE.swing.values.map(swingOf);
+    const shares = EVIDENCE.swing.values.map((tau) => Math.exp(-0.5 * (Math.log(tau / EVIDENCE.swing.middle) / EVIDENCE.swing.sd) ** 2));
+    let [sum, all] = [0, 0];
+    for (let i = 0; i < 100_000; i++) {
+      const theta = priors.map((prior) => prior.mean + prior.sd * random.normal());
+      const swing = swings[i % 3];
+      if (!swing) continue;
+      const weight = (shares[i % 3] ?? 0) * Math.exp(marginalLog(design, swing, theta, benchFor(design, swing)));
+      const eta = (theta[2] ?? 0) + design.next * (theta[3] ?? 0) + EVIDENCE.drift * random.normal() - Math.exp(theta[4] ?? 0);
+      sum += weight * logistic(eta / Math.sqrt(1 + (Math.PI * swing.tau ** 2) / 8));
+      all += weight;
     }
+    const found = mean(chancesAt(posteriorOf(reps, 4000, 12_000), must(targetAt([AXIS], at(20), 'either'))));
+    expect(Math.abs(found - sum / all)).toBeLessThan(0.012);
   });
 
-  it('recovers known dogs: the 80 % interval for the demand covers the truth about as often as it says', () => {
-    const random = seeded(20);
-    const dogs = Array.from({ length: 120 }, () => ({ level: 1.4 + 1.2 * random.normal(), slope: 3 * Math.exp(0.6 * random.normal()) }));
-    const errors: number[] = [];
-    const covered = dogs.filter((dog) => {
-      const reps = [5, 10, 20].flatMap((distance) =>
-        Array.from({ length: 40 }, () => {
-          const clean = random.uniform() < logistic(dog.level - dog.slope * (Math.log(distance / 5) / Math.log(4)));
-          return rep({ outcome: clean ? 'clean' : 'miss' }, distance);
-        }),
+  it('is the same for the same reps, and says how much its draws are worth', () => {
+    expect(posteriorOf(MIXED)).toEqual(posteriorOf([...MIXED].reverse()));
+    expect(posteriorOf(MIXED).effective).toBeGreaterThan(100);
+  });
+
+  it('stays inside 0 and 1 with all clean and with all misses, and narrows with reps', () => {
+    const all = cleanAt(
+      sessions(4, 1, () => many(10)),
+      5,
+    );
+    const none = cleanAt(
+      sessions(4, 1, () => many(10, { outcome: 'miss' })),
+      5,
+    );
+    expect([all.mid > 0.9, all.high < 1, none.mid < 0.15, none.low > 0]).toEqual([true, true, true, true]);
+    const mixed = (n: number) =>
+      cleanAt(
+        sessions(n, 1, () => [...many(6, {}, 20), ...many(4, { outcome: 'miss' }, 20)]),
+        20,
       );
-      const found = cleanAt(reps, 20);
-      const truth = logistic(dog.level - dog.slope);
-      errors.push(found.mid - truth);
-      return found.low <= truth && truth <= found.high;
-    }).length;
-    expect(covered / dogs.length).toBeGreaterThan(0.7);
-    expect(covered / dogs.length).toBeLessThan(0.92);
-    expect(Math.abs(mean(errors))).toBeLessThan(0.03);
+    const [few, more] = [mixed(1), mixed(12)];
+    expect(more.high - more.low).toBeLessThan((few.high - few.low) * 0.75);
+  });
+
+  it('knows that forty reps of one session say less than ten of each of four', () => {
+    const width = ({ low, high }: { low: number; high: number }) => high - low;
+    const reps = (n: number) => [...many(n * 0.7, {}, 20), ...many(n * 0.3, { outcome: 'miss' }, 20)];
+    expect(
+      width(
+        cleanAt(
+          sessions(1, 1, () => reps(40)),
+          20,
+        ),
+      ),
+    ).toBeGreaterThan(
+      width(
+        cleanAt(
+          sessions(4, 1, () => reps(10)),
+          20,
+        ),
+      ) * 1.1,
+    );
+  });
+
+  it('forgets with a half-life: old misses weigh less than those of today', () => {
+    const old = cleanAt(many(20, { day: addDays(TODAY, -63), outcome: 'miss' }), 5).mid;
+    expect(old).toBeGreaterThan(cleanAt(many(20, { outcome: 'miss' }), 5).mid + 0.1);
+  });
+
+  it('expects a dog that gains to go on gaining, and one that does not to stay', () => {
+    const share = (s: number) => Math.round(2 + s * 0.8);
+    const rising = sessions(10, 2, (s) => [...many(share(s), {}, 20), ...many(10 - share(s), { outcome: 'miss' }, 20)]);
+    const flat = sessions(10, 2, () => [...many(6, {}, 20), ...many(4, { outcome: 'miss' }, 20)]);
+    const gain = (reps: EvidenceRep[]) => must(estimateElement([AXIS], posteriorOf(reps), at(20), at(20))).gain;
+    expect(gain(rising).low).toBeGreaterThan(gain(flat).mid);
+    expect(Math.abs(gain(flat).mid)).toBeLessThan(0.08);
+  });
+
+  it('keeps a signed axis’s sides apart, and a trial asks the weaker', () => {
+    const signed = testAxis({ key: 'angle', quantity: 'angle', unit: '°', harder: 'both', start: 0, demand: 60 });
+    const turn = (angle: number, outcome: EvidenceRep['outcome']) => rep({ outcome, criteria: { [signed.key]: angle } });
+    const reps = sessions(6, 2, () => [
+      ...[60, 60, 60, 60].map((angle) => turn(angle, 'clean')),
+      ...[-60, -60, -60, -60].map((angle) => turn(angle, 'miss')),
+    ]);
+    const assessed = must(
+      assessElement({ id: asId<ElementId>('e'), axes: [signed], reps, at: { [signed.key]: 60 }, here: { [signed.key]: 30 } }, TODAY),
+    );
+    const [reach] = assessed.estimate.reach;
+    expect(reach?.sides?.right.low).toBeGreaterThan(reach?.sides?.left.high ?? 9);
+    expect(reach?.mid).toBeCloseTo(reach?.sides?.left.mid ?? 9, 1);
+    expect(assessed.estimate.clean.mid).toBeLessThan(0.3);
   });
 });
 
-describe('reach and draws', () => {
-  it('lies where a clean rep is 80 % likely, and further for a better dog', () => {
-    const reach = (reps: EvidenceRep[]) => must(estimateElement([axis], fitOf(reps), at(20), at(5), seeded(3))).reach[0];
-    const weak = reach([...many(20, {}), ...many(20, { outcome: 'miss' }, 20)]);
-    const strong = reach([...many(20, {}), ...many(20, {}, 20)]);
-    expect(strong?.low ?? 0).toBeGreaterThan(weak?.high ?? 0);
-    expect(weak && weak.low < weak.mid && weak.mid < weak.high).toBe(true);
+describe('wide, sensible and finite', () => {
+  const strange: [string, EvidenceRep[]][] = [
+    ['no rep', []],
+    ['one clean rep', [rep()]],
+    ['one miss', [rep({ outcome: 'miss' })]],
+    ['all clean', sessions(10, 2, () => many(12, {}, 20))],
+    ['all misses', sessions(10, 2, () => many(12, { outcome: 'miss' }))],
+    ['contradictory: the hard clean, the easy missed', sessions(6, 2, () => [...many(6, {}, 20), ...many(6, { outcome: 'miss' })])],
+    ['one rung only', sessions(8, 2, () => [...many(5, {}, 10), ...many(3, { outcome: 'miss' }, 10)])],
+    ['far beyond the demand', sessions(4, 2, () => many(8, {}, 400))],
+    ['200 reps in one session', many(200, {}, 8)],
+  ];
+  it.each(strange)('%s', (_, reps) => {
+    const { clean, coldAway, reach, effective } = must(estimateElement([AXIS], posteriorOf(reps), at(20), at(5)));
+    for (const { low, mid, high } of [clean, coldAway]) expect(0 < low && low <= mid && mid <= high && high < 1).toBe(true);
+    for (const { low, mid, high } of reach) expect([low, mid, high].every(Number.isFinite) && low <= mid && mid <= high).toBe(true);
+    expect(effective).toBeGreaterThan(60);
   });
 
-  it('draws with the covariance of the factor, place and cold first', () => {
-    const fit = fitOf(many(30, {}, 10));
-    const random = seeded(9);
-    const draws = Array.from({ length: 20_000 }, () =>
-      parametersAt(
-        fit,
-        fit.mode.map(() => random.normal()),
-      ),
-    );
-    expect(mean(draws.map((draw) => draw[0] ?? 0))).toBeCloseTo(EVIDENCE.away.mean, 1);
-    expect(
-      parametersAt(
-        fit,
-        fit.mode.map(() => 0),
-      ),
-    ).toEqual(fit.mode);
+  it('a stranger place and a first try are worse than home and warm, before any rep says so', () => {
+    const { clean, coldAway } = must(estimateElement([AXIS], posteriorOf(MIXED), at(20), at(5)));
+    expect(coldAway.mid).toBeLessThan(clean.mid);
+  });
+
+  it('reach lies further for a better dog', () => {
+    const reach = (reps: EvidenceRep[]) => must(estimateElement([AXIS], posteriorOf(reps), at(20), at(5))).reach[0];
+    const weak = reach(sessions(4, 2, () => [...many(6), ...many(6, { outcome: 'miss' }, 20)]));
+    const strong = reach(sessions(4, 2, () => [...many(6), ...many(6, {}, 20)]));
+    expect(strong?.low ?? 0).toBeGreaterThan(weak?.high ?? 0);
   });
 });

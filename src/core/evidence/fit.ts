@@ -1,165 +1,229 @@
-import { type Axis, difficulties } from '@/core/breakdown';
-import { type Day, daysBetween, fail, ok, type Result } from '@/core/shared';
-import { cholesky, inverseFromCholesky, logistic, type Matrix, softplus, solveCholesky } from '@/core/statistics';
-import { EVIDENCE } from './settings';
+import type { Axis } from '@/core/breakdown';
+import { type Day, fail, ok, type Random, type Result } from '@/core/shared';
+import { cholesky, drawGamma, inverseFromCholesky, type Matrix, solveCholesky } from '@/core/statistics';
+import { columnsOf, type Design, designOf, FIXED } from './design';
+import { type Bench, benchFor, marginalCurvature, marginalLog, type Swing, swingOf } from './marginal';
+import { type Beliefs, EVIDENCE, type Shift, USUAL_BELIEFS } from './settings';
 import type { Summary } from './summary';
 
-/**
- * A fitted element. Parameters in this order: δ (away), κ (cold), α (level at the start), b₁ … b_A (log slopes).
- * δ and κ come first so that the first two numbers of a draw through the lower-triangular factor are theirs: a simulation
- * can share them between elements.
- */
-export type Fit = {
-  readonly mode: readonly number[];
-  /** Lower-triangular L with L·Lᵀ = covariance. */
-  readonly factor: Matrix;
-  readonly axes: number;
-};
+type Peak = { readonly swing: Swing; readonly mode: readonly number[]; readonly factor: Matrix; readonly evidence: number };
 
-type Row = {
-  readonly x: readonly number[];
-  readonly away: number;
-  readonly cold: number;
-  readonly weight: number;
-  readonly clean: number;
-  readonly total: number;
-};
+/** A fitted element before drawing: the peak of the marginal posterior for each swing, with its curvature. */
+export type Fit = { readonly design: Design; readonly prior: readonly Shift[]; readonly peaks: readonly Peak[]; readonly iterations: number };
 
-const MAX_ITERATIONS = 60;
-const TOLERANCE = 1e-10;
+const NEWTON = { most: 60, tolerance: 1e-9, shortest: 1e-6 } as const;
 
 /**
- * Static Bayesian logistic fit of the chance of a clean rep, with a Laplace approximation (Tierney & Kadane 1986):
- * η = α + δ·away + κ·cold − Σ exp(b_a)·x_a, x_a the difficulty of axis a (0 at its start, 1 at its demand), priors of
- * `EVIDENCE`, and each session weighted by 2^(−age/half-life). No trend and no session effect: intervals are narrower than
- * a model with them would give.
+ * The marginal modes of η = α₀ + G·s + δ·away + κ·cold − Σ exp(b_a)·x_a + u_s with u_s ~ N(0, τ²) integrated out session by session, for each τ of `EVIDENCE.swing`; s
+ * counts sessions from 0, x_a is the difficulty of axis a (a signed axis has a slope for each side). Priors of `EVIDENCE`; `beliefs` replace those of place and first try.
+ * Each session's log likelihood weighs 2^(−age/half-life). Never a joint mode over u and τ: it would take all swing for nothing.
  *
- * `axes` are the element's axes, `today` a calendar day. Without reps the result is the prior. Fails with `future`, the codes
- * of `axisScale`, or `no-mode` (curvature not positive at the end; not seen).
- * Example: 40 of 40 clean at the start gives P(clean at the start) near 0.95, not 1.
+ * `axes` are the element's, `today` a calendar day. Without reps the result is the prior. Fails with `future`, as `axisScale` does, or with `no-mode` (no finite peak; not seen).
  */
-export function fitElement(axes: readonly Axis[], summary: Summary, today: Day): Result<Fit> {
-  const rows = rowsOf(axes, summary, today);
-  if (!rows.ok) return rows;
-  const prior = priorOf(axes.length);
-  let theta = prior.map((part) => part.mean);
-  let value = logPosterior(theta, rows.value, prior);
-  for (let iteration = 0; iteration < MAX_ITERATIONS; iteration++) {
-    const step = newtonStep(theta, rows.value, prior, 'expected');
-    if (!step) return fail('no-mode', '', 'The evidence could not be weighed: its curvature is not positive.');
-    const moved = lineSearch(theta, step, value, rows.value, prior);
-    const gain = moved.value - value;
-    theta = moved.theta;
-    value = moved.value;
-    if (gain < TOLERANCE) break;
+export function fitElement(axes: readonly Axis[], summary: Summary, today: Day, beliefs: Beliefs = USUAL_BELIEFS): Result<Fit> {
+  const design = designOf(axes, summary, today);
+  if (!design.ok) return design;
+  const columns = columnsOf(axes);
+  const slope: Shift = { mean: Math.log(EVIDENCE.slope.total / Math.max(1, axes.length)), sd: EVIDENCE.slope.sd };
+  const prior = [beliefs.away, beliefs.cold, EVIDENCE.level, EVIDENCE.gain, ...Array.from({ length: columns }, () => slope)];
+  const peaks: Peak[] = [];
+  let [start, iterations] = [prior.map((part) => part.mean), 0];
+  // From the middle outwards: each peak is near the last, and few steps are left.
+  for (const tau of [...EVIDENCE.swing.values].sort((a, b) => Math.abs(a - EVIDENCE.swing.middle) - Math.abs(b - EVIDENCE.swing.middle))) {
+    const found = climb(design.value, prior, swingOf(tau), start);
+    if (!found) return fail('no-mode', '', 'The evidence could not be weighed: its curvature is not positive.');
+    peaks.push(found.peak);
+    iterations += found.iterations;
+    start = [...found.peak.mode];
   }
-  const factor = covarianceFactor(theta, rows.value, prior);
-  return factor ? ok({ mode: theta, factor, axes: axes.length }) : fail('no-mode', '', 'The evidence could not be weighed at its peak.');
+  return ok({ design: design.value, prior, peaks, iterations });
 }
 
-function rowsOf(axes: readonly Axis[], summary: Summary, today: Day): Result<Row[]> {
-  const rows: Row[] = [];
-  for (const cell of summary.cells) {
-    const age = daysBetween(cell.day, today);
-    if (age < 0) return fail('future', cell.session, `A session is dated ${cell.day}, after today (${today}).`);
-    const weight = 2 ** (-age / EVIDENCE.halfLifeDays);
-    if (weight < EVIDENCE.leastWeight) continue;
-    const x = difficulties(axes, cell.criteria);
-    if (!x.ok) return x;
-    rows.push({ x: x.value, away: cell.away ? 1 : 0, cold: cell.cold ? 1 : 0, weight, clean: cell.clean, total: cell.clean + cell.notClean });
+function logPosterior(design: Design, prior: readonly Shift[], swing: Swing, theta: ArrayLike<number>, bench: Bench): number {
+  let value = marginalLog(design, swing, theta, bench);
+  for (let i = 0; i < prior.length; i++) {
+    const { mean, sd } = prior[i] as Shift;
+    value -= 0.5 * (((theta[i] as number) - mean) / sd) ** 2;
   }
-  return ok(rows);
+  return value;
 }
 
-type Prior = readonly { readonly mean: number; readonly sd: number }[];
-
-function priorOf(axes: number): Prior {
-  const slopes = Array.from({ length: axes }, () => ({ mean: Math.log(EVIDENCE.slope.total / axes), sd: EVIDENCE.slope.sd }));
-  return [EVIDENCE.away, EVIDENCE.cold, EVIDENCE.level, ...slopes];
-}
-
-/** The linear predictor η of parameters at difficulties x; `away` and `cold` are 0 or 1 (or a share). */
-export function predictor(theta: readonly number[], x: readonly number[], away: number, cold: number): number {
-  let eta = (theta[2] as number) + away * (theta[0] as number) + cold * (theta[1] as number);
-  for (let a = 0; a < x.length; a++) eta -= Math.exp(theta[3 + a] as number) * (x[a] as number);
-  return eta;
-}
-
-function logPosterior(theta: readonly number[], rows: readonly Row[], prior: Prior): number {
-  let sum = 0;
-  for (const row of rows) {
-    const eta = predictor(theta, row.x, row.away, row.cold);
-    sum += row.weight * (row.clean * eta - row.total * softplus(eta));
-  }
-  prior.forEach((part, i) => {
-    sum -= 0.5 * (((theta[i] as number) - part.mean) / part.sd) ** 2;
-  });
-  return sum;
-}
-
-/** Gradient and (negative) Hessian. 'expected' drops the second derivative of exp(b), so it is positive definite everywhere. */
-function curvature(
-  theta: readonly number[],
-  rows: readonly Row[],
-  prior: Prior,
-  kind: 'expected' | 'observed',
-): { gradient: number[]; hessian: number[][] } {
-  const n = theta.length;
-  const gradient = prior.map((part, i) => -((theta[i] as number) - part.mean) / part.sd ** 2);
-  const hessian = prior.map((part, i) => prior.map((_, j) => (i === j ? 1 / part.sd ** 2 : 0)));
-  const design = new Array<number>(n).fill(0);
-  for (const row of rows) {
-    design[0] = row.away;
-    design[1] = row.cold;
-    design[2] = 1;
-    for (let a = 3; a < n; a++) design[a] = -Math.exp(theta[a] as number) * (row.x[a - 3] as number);
-    const p = logistic(predictor(theta, row.x, row.away, row.cold));
-    const residual = row.weight * (row.clean - row.total * p);
-    const information = row.weight * row.total * p * (1 - p);
-    for (let i = 0; i < n; i++) {
-      const di = design[i] as number;
-      gradient[i] = (gradient[i] as number) + residual * di;
-      const line = hessian[i] as number[];
-      for (let j = 0; j < n; j++) line[j] = (line[j] as number) + information * di * (design[j] as number);
-      // d²η/db² = dη/db for η's −exp(b)x term: the part that only the observed information has.
-      if (kind === 'observed' && i >= 3) line[i] = (line[i] as number) - residual * di;
+function climb(design: Design, prior: readonly Shift[], swing: Swing, start: readonly number[]): { peak: Peak; iterations: number } | null {
+  const bench = benchFor(design, swing);
+  let theta = [...start];
+  let value = logPosterior(design, prior, swing, theta, bench);
+  let iterations = 0;
+  for (; iterations < NEWTON.most; iterations++) {
+    const step = newtonStep(design, prior, swing, theta, bench);
+    if (!step) return null;
+    let moved = theta;
+    let reached = value;
+    for (let length = 1; length > NEWTON.shortest; length /= 2) {
+      const next = theta.map((one, i) => one + length * (step[i] as number));
+      reached = logPosterior(design, prior, swing, next, bench);
+      if (reached >= value) {
+        moved = next;
+        break;
+      }
     }
+    const gain = reached - value;
+    if (!(gain > 0)) break;
+    theta = moved;
+    value = reached;
+    if (gain < NEWTON.tolerance) break;
   }
-  return { gradient, hessian };
+  const { exact, safe } = withPrior(marginalCurvature(design, swing, theta, bench), prior);
+  const factor = covarianceFactor(exact, prior) ?? covarianceFactor(safe, prior);
+  if (!factor) return null;
+  const halfLogDet = factor.reduce((sum, row, i) => sum + Math.log(row[i] as number), 0);
+  return { peak: { swing, mode: theta, factor, evidence: value + halfLogDet }, iterations };
 }
 
-function newtonStep(theta: readonly number[], rows: readonly Row[], prior: Prior, kind: 'expected' | 'observed'): number[] | null {
-  const { gradient, hessian } = curvature(theta, rows, prior, kind);
-  const factor = cholesky(hessian);
+/** Where the exact curvature is nearly flat its inverse is wider than the prior, and proposals from it would all be far off; then null. */
+const WIDEST = 1.5;
+
+function covarianceFactor(curvature: number[][], prior: readonly Shift[]): number[][] | null {
+  const curved = cholesky(curvature);
+  if (!curved) return null;
+  const covariance = inverseFromCholesky(curved);
+  const wide = prior.some(({ sd }, i) => (covariance[i]?.[i] as number) > WIDEST * sd ** 2);
+  return wide ? null : cholesky(covariance);
+}
+
+function newtonStep(design: Design, prior: readonly Shift[], swing: Swing, theta: readonly number[], bench: Bench): number[] | null {
+  const curvature = marginalCurvature(design, swing, theta, bench);
+  const gradient = prior.map(({ mean, sd }, i) => (curvature.gradient[i] as number) - ((theta[i] as number) - mean) / sd ** 2);
+  const { exact, safe } = withPrior(curvature, prior);
+  const factor = cholesky(exact) ?? cholesky(safe);
   return factor ? solveCholesky(factor, gradient) : null;
 }
 
-function lineSearch(
-  theta: readonly number[],
-  step: readonly number[],
-  from: number,
-  rows: readonly Row[],
-  prior: Prior,
-): { theta: number[]; value: number } {
-  for (let length = 1; length > 1e-6; length /= 2) {
-    const candidate = theta.map((value, i) => value + length * (step[i] as number));
-    const value = logPosterior(candidate, rows, prior);
-    if (value >= from) return { theta: candidate, value };
+function withPrior(
+  { exact, safe }: { readonly exact: Float64Array; readonly safe: Float64Array },
+  prior: readonly Shift[],
+): { exact: number[][]; safe: number[][] } {
+  const n = prior.length;
+  const square = (flat: Float64Array): number[][] =>
+    prior.map(({ sd }, i) => Array.from({ length: n }, (_, j) => (flat[i * n + j] as number) + (i === j ? 1 / sd ** 2 : 0)));
+  return { exact: square(exact), safe: square(safe) };
+}
+
+/**
+ * Posterior draws, row by row: δ, κ, level of now (α₀ + G·next session, drift added), G, log slopes, τ. `effective` is the effective sample size of the importance weights
+ * before resampling (Kish 1965), out of `proposed`.
+ */
+export type Posterior = {
+  readonly width: number;
+  readonly count: number;
+  readonly draws: Float64Array;
+  readonly effective: number;
+  readonly proposed: number;
+};
+
+/** Degrees of freedom of the proposal: tails heavier than the posterior's, or a few far draws would carry all the weight. */
+const TAILS = 6;
+
+/**
+ * Draws from the posterior by importance resampling (Rubin 1988): for each τ multivariate t proposals at the mode with the Laplace covariance, as many as τ deserves by
+ * its evidence; weights by the exact marginal posterior, τ weighed by evidence × prior. Where few of them carry the weight (a skewed posterior), the next round proposes from the
+ * weighted mean and covariance of the last (population Monte Carlo, Cappé and others 2004). Then systematic resampling. Same random numbers, same draws.
+ */
+export function drawPosterior(fit: Fit, random: Random, count: number = EVIDENCE.draws, proposals: number = EVIDENCE.proposals): Posterior {
+  let round = propose(fit, fit.peaks, random, proposals);
+  for (let i = 1; i < ROUNDS && round.effective < ENOUGH * proposals; i++) {
+    const next = propose(fit, recentred(fit, round), random, proposals);
+    if (next.effective > round.effective) round = next;
   }
-  return { theta: [...theta], value: from };
+  const p = fit.design.width;
+  const draws = new Float64Array(count * (p + 1));
+  resampled(round.weights, round.sum, count, random).forEach((from, i) => {
+    const row = round.rows[from] as number[];
+    draws.set(row, i * (p + 1));
+    draws[i * (p + 1) + 2] = (row[2] as number) + (row[3] as number) * fit.design.next + EVIDENCE.drift * random.normal();
+  });
+  return { width: p + 1, count, draws, effective: round.effective, proposed: round.rows.length };
 }
 
-function covarianceFactor(theta: readonly number[], rows: readonly Row[], prior: Prior): number[][] | null {
-  const observed = cholesky(curvature(theta, rows, prior, 'observed').hessian);
-  const usable = observed ?? cholesky(curvature(theta, rows, prior, 'expected').hessian);
-  return usable ? cholesky(inverseFromCholesky(usable)) : null;
+/** Rounds of proposals at most, and the share of them that must be worth something for the first to do. */
+const ROUNDS = 4;
+const ENOUGH = 0.15;
+
+type Round = { readonly rows: readonly number[][]; readonly weights: readonly number[]; readonly sum: number; readonly effective: number };
+
+function propose({ design, prior }: Fit, peaks: readonly Peak[], random: Random, proposals: number): Round {
+  const best = Math.max(...peaks.map((peak) => peak.evidence + logPriorOf(peak.swing.tau)));
+  const deserved = peaks.map((peak) => Math.exp(peak.evidence + logPriorOf(peak.swing.tau) - best));
+  const all = deserved.reduce((a, b) => a + b, 0);
+  const rows: number[][] = [];
+  const logs: number[] = [];
+  for (const [i, peak] of peaks.entries()) {
+    const n = Math.max(Math.ceil(proposals / 20), Math.round((proposals * (deserved[i] as number)) / all));
+    const bench = benchFor(design, peak.swing);
+    for (let draw = 0; draw < n; draw++) {
+      const { theta, logDensity } = proposal(peak, random);
+      const value = logPosterior(design, prior, peak.swing, theta, bench);
+      // Odds that overflow leave no likelihood.
+      logs.push(Number.isNaN(value) ? -Infinity : value - logDensity + logPriorOf(peak.swing.tau) - Math.log(n));
+      rows.push([...theta, peak.swing.tau]);
+    }
+  }
+  const highest = Math.max(...logs);
+  const weights = logs.map((log) => Math.exp(log - highest));
+  const sum = weights.reduce((a, b) => a + b, 0);
+  return { rows, weights, sum, effective: sum ** 2 / weights.reduce((a, b) => a + b * b, 0) };
 }
 
-/** Parameters of one posterior draw from standard normals `z` (as many as parameters): mode + L·z. */
-export function parametersAt(fit: Fit, z: readonly number[]): number[] {
-  return fit.mode.map((centre, i) => {
-    let sum = centre;
-    for (let j = 0; j <= i; j++) sum += (fit.factor[i]?.[j] as number) * (z[j] as number);
-    return sum;
+/** Proposals of the next round: one centre and spread for all swings from the weighted draws, a little of Laplace's left in so that no direction collapses. */
+function recentred({ peaks, prior }: Fit, { rows, weights, sum }: Round): Peak[] {
+  const mean = prior.map((_, j) => rows.reduce((total, row, i) => total + (weights[i] as number) * (row[j] as number), 0) / sum);
+  const covariance = prior.map((_, a) =>
+    prior.map((__, b) => {
+      const spread = rows.reduce(
+        (total, row, i) => total + (weights[i] as number) * ((row[a] as number) - (mean[a] as number)) * ((row[b] as number) - (mean[b] as number)),
+        0,
+      );
+      return (1.2 * spread) / sum;
+    }),
+  );
+  return peaks.map((peak) => {
+    const laplace = (a: number, b: number): number => peak.factor[a]?.reduce((total, one, k) => total + one * (peak.factor[b]?.[k] ?? 0), 0) ?? 0;
+    const factor = cholesky(covariance.map((row, a) => row.map((value, b) => value + 0.15 * laplace(a, b))));
+    return factor ? { ...peak, mode: mean, factor } : peak;
   });
 }
+
+const logPriorOf = (tau: number): number => -0.5 * (Math.log(tau / EVIDENCE.swing.middle) / EVIDENCE.swing.sd) ** 2;
+
+/** One t draw, and the log of its density up to a constant that all peaks share. */
+function proposal({ mode, factor }: Peak, random: Random): { readonly theta: number[]; readonly logDensity: number } {
+  const z = mode.map(() => random.normal());
+  const stretch = Math.sqrt(TAILS / (2 * drawGamma(random, TAILS / 2)));
+  const far = stretch ** 2 * z.reduce((sum, one) => sum + one * one, 0);
+  const theta = mode.map((centre, i) => {
+    let sum = centre;
+    for (let j = 0; j <= i; j++) sum += (factor[i]?.[j] as number) * (z[j] as number) * stretch;
+    return sum;
+  });
+  const halfLogDet = factor.reduce((sum, row, i) => sum + Math.log(row[i] as number), 0);
+  return { theta, logDensity: -0.5 * (TAILS + mode.length) * Math.log1p(far / TAILS) - halfLogDet };
+}
+
+/** Systematic resampling (Kitagawa 1996), then shuffled, so that the order of draws says nothing. */
+function resampled(weights: readonly number[], sum: number, count: number, random: Random): number[] {
+  const start = random.uniform();
+  const kept: number[] = [];
+  let [upTo, i] = [weights[0] as number, 0];
+  for (let k = 0; k < count; k++) {
+    const wanted = ((start + k) / count) * sum;
+    while (upTo < wanted && i < weights.length - 1) upTo += weights[++i] as number;
+    kept.push(i);
+  }
+  for (let k = kept.length - 1; k > 0; k--) {
+    const other = random.integer(k + 1);
+    [kept[k], kept[other]] = [kept[other] as number, kept[k] as number];
+  }
+  return kept;
+}
+
+/** Columns of a posterior's rows that are not slopes. */
+export const DRAW = { away: 0, cold: 1, level: 2, gain: 3, slopes: FIXED } as const;

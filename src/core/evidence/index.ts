@@ -1,8 +1,10 @@
-export { type Assessed, assessElement, type ElementEvidence, type Question } from './assess';
-export { evidenceAgainstLuck, luckOf, type PickRun, type PositionBias, positionBias, SETTLED } from './discrimination';
-export { type Estimate, estimateElement, type Interval, type Reach } from './estimate';
+export { type Assessed, assessElement, type ElementEvidence, type Question, weighElement } from './assess';
+export { columnsOf, type Target, targetAt } from './design';
+export { evidenceAgainstLuck, luckOf, type PickRun, positionBias, SETTLED } from './discrimination';
+export { chancesAt, type Estimate, estimateElement, type Interval, interval, predictorOf, type Reach, swingAt } from './estimate';
 export { type Before, FALLING_OFF, fallingOff, type Suspicion, type WatchedRep } from './falling-off';
-export { type Fit, fitElement, parametersAt, predictor } from './fit';
+export { DRAW, drawPosterior, type Fit, fitElement, type Posterior } from './fit';
+export { CROOKED, type Crooked, countsAsEvidence, type EvidenceRep, type Landed, PURPOSES, type Purpose } from './rep';
 export { type RodData, rodOf } from './rod';
-export { EVIDENCE } from './settings';
-export { type Cell, countsAsEvidence, type EvidenceRep, PURPOSES, type Purpose, type Summary, summarise } from './summary';
+export { type Beliefs, EVIDENCE, USUAL_BELIEFS } from './settings';
+export { type Cell, EMPTY_SUMMARY, type Grounds, groundsOf, type Summary, summarise, withoutRep, withRep } from './summary';

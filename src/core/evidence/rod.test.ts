@@ -6,7 +6,7 @@ import { rodOf } from '.';
 const axis = testAxis({ step: 1, limit: 1.2 });
 const rod = (change: Partial<Axis> = {}, rung = 0, reach: [number, number, number] | null = null) => {
   const one = { ...axis, ...change };
-  const found = reach && { axis: one.key, low: reach[0], mid: reach[1], high: reach[2] };
+  const found = reach && { axis: one.key, sides: null, low: reach[0], mid: reach[1], high: reach[2] };
   return rodOf(one, buildLadder({ axes: [one] }), rung, found);
 };
 const plain = (text: string | undefined): string => (text ?? '').replaceAll('\u00a0', ' ');

@@ -1,6 +1,6 @@
 import { buildLadder, checkLadder, type LadderPlan } from '@/core/breakdown';
 import type { Policy, RuleKind } from '@/core/coaching';
-import { type ElementEvidence, fitElement, parametersAt, summarise } from '@/core/evidence';
+import { columnsOf, DRAW, type ElementEvidence, type Posterior, weighElement } from '@/core/evidence';
 import { type Day, fail, mixSeed, ok, type Result, seeded } from '@/core/shared';
 import { quantile } from '@/core/statistics';
 import { climb, type Schedule } from './climb';
@@ -87,19 +87,25 @@ function spreadOf(values: readonly number[]): Spread {
   return { low: quantile(values, 0.1), mid: quantile(values, 0.5), high: quantile(values, 0.9), values };
 }
 
-function drawSkills({ evidence, today, runs, seed }: PolicyQuestion): Result<Skill[]> {
-  const summary = summarise(evidence.reps, today);
-  if (!summary.ok) return summary;
-  const fit = fitElement(evidence.axes, summary.value, today);
-  if (!fit.ok) return fit;
-  const random = seeded(mixSeed(seed, 0x51c0));
+function drawSkills({ evidence, today, runs }: PolicyQuestion): Result<Skill[]> {
+  const weighed = weighElement(evidence, today, undefined, runs);
+  if (!weighed.ok) return weighed;
+  const { posterior } = weighed.value;
   return ok(
-    Array.from({ length: runs }, () => {
-      const theta = parametersAt(
-        fit.value,
-        fit.value.mode.map(() => random.normal()),
-      );
-      return { level: theta[2] as number, slopes: theta.slice(3).map(Math.exp) };
-    }),
+    Array.from({ length: runs }, (_, i) => ({
+      level: posterior.draws[i * posterior.width + DRAW.level] as number,
+      slopes: slopesOf(evidence, posterior, i),
+    })),
   );
+}
+
+/** One slope for each axis; a signed axis has two, and the simulated dog, whose handedness is told apart, has their mean. */
+function slopesOf({ axes }: ElementEvidence, { draws, width }: Posterior, i: number): number[] {
+  let column = DRAW.slopes;
+  return axes.map((axis) => {
+    const own = columnsOf([axis]);
+    const slopes = Array.from({ length: own }, (_, k) => Math.exp(draws[i * width + column + k] as number));
+    column += own;
+    return slopes.reduce((a, b) => a + b, 0) / own;
+  });
 }

@@ -1,5 +1,5 @@
-import { type Criteria, difficulties } from '@/core/breakdown';
-import { type ElementEvidence, fitElement, type Summary, summarise } from '@/core/evidence';
+import type { Criteria } from '@/core/breakdown';
+import { type Beliefs, type ElementEvidence, groundsOf, type Summary, targetAt, weighElement } from '@/core/evidence';
 import { faultOptions, prepareRules, type RuleBook } from '@/core/rulebooks';
 import { type Day, type ElementId, type ElementKey, type ExerciseKey, fail, ok, type Result } from '@/core/shared';
 import type { Assumptions } from './assumptions';
@@ -45,26 +45,26 @@ export function assessClass(
   size: SimulationSize = FULL_SIZE,
   onProgress?: Progress,
 ): Result<Readiness> {
-  const prepared = prepareClass(input);
+  const prepared = prepareClass(input, { away: assumptions.place, cold: assumptions.cold });
   if (!prepared.ok) return prepared;
   const { trial, summaries } = prepared.value;
-  const runs = simulateTrials(trial, assumptions, seed, size, [], (share) => onProgress?.(share * 0.2));
+  const runs = simulateTrials(trial, assumptions, seed, size, {}, (share) => onProgress?.(share * 0.2));
   const labels = trial.rules.exercises.map(faultOptions);
   return ok({
     forecast: forecastOf(trial, runs, labels),
     help: helpRanking(trial, runs, assumptions, seed, (share) => onProgress?.(0.2 + share * 0.8)),
-    grounds: [...summaries].map(([element, summary]) => ({
-      element,
-      counted: summary.counted,
-      sessions: summary.sessions,
-      away: summary.awayReps,
-      cold: summary.coldReps,
-    })),
+    grounds: [...summaries].map(([element, summary]) => {
+      const { counted, sessions, awayReps, coldReps } = groundsOf(summary);
+      return { element, counted, sessions, away: awayReps, cold: coldReps };
+    }),
   });
 }
 
 /** Fits every element and lays the rule book's demands on its axes. */
-function prepareClass(input: ClassEvidence): Result<{ readonly trial: TrialClass; readonly summaries: ReadonlyMap<ElementId, Summary> }> {
+function prepareClass(
+  input: ClassEvidence,
+  beliefs: Beliefs,
+): Result<{ readonly trial: TrialClass; readonly summaries: ReadonlyMap<ElementId, Summary> }> {
   const summaries = new Map<ElementId, Summary>();
   const exercises: TrialClass['exercises'][number][] = [];
   const rules = prepareRules(input.book.rules, input.book.exercises);
@@ -75,7 +75,7 @@ function prepareClass(input: ClassEvidence): Result<{ readonly trial: TrialClass
     for (const part of exercise.parts) {
       const evidence = input.elements.find((candidate) => candidate.id === part.element);
       if (!evidence) return fail('incomplete', `exercises[${e}].${part.part}`, `Nothing trains the element “${part.part}”.`);
-      const element = prepareElement(evidence, part, input.today);
+      const element = prepareElement(evidence, part, input.today, beliefs);
       if (!element.ok) return element;
       summaries.set(part.element, element.value.summary);
       elements.push(element.value);
@@ -89,13 +89,11 @@ function prepareElement(
   evidence: ElementEvidence,
   part: { readonly part: ElementKey; readonly demands: Criteria },
   today: Day,
+  beliefs: Beliefs,
 ): Result<TrialElement> {
-  const summary = summarise(evidence.reps, today);
-  if (!summary.ok) return summary;
-  const fit = fitElement(evidence.axes, summary.value, today);
-  if (!fit.ok) return fit;
+  const weighed = weighElement(evidence, today, beliefs);
+  if (!weighed.ok) return weighed;
   const asked = Object.fromEntries(evidence.axes.map((axis) => [axis.key, part.demands[axis.key] ?? axis.demand]));
-  const x = difficulties(evidence.axes, asked);
-  if (!x.ok) return x;
-  return ok({ id: evidence.id, part: part.part, fit: fit.value, x: x.value, summary: summary.value });
+  const target = targetAt(evidence.axes, asked, 'either');
+  return target.ok ? ok({ id: evidence.id, part: part.part, target: target.value, ...weighed.value }) : target;
 }

@@ -6,8 +6,6 @@ const spread = v.pipe(v.number(), v.minValue(0), v.maxValue(3));
 
 /** What the forecast assumes and reps at home cannot tell. Logits unless said otherwise; shown on the page, changeable. */
 export const assumptionsSchema = v.strictObject({
-  sessionSd: spread,
-  gainPerSession: v.pipe(v.number(), v.minValue(0), v.maxValue(1)),
   /** Share of the swing from session to session which all elements have in common on one day. */
   sharedDay: share,
   /** SD of trial nerves, common to all elements. */
@@ -29,8 +27,6 @@ export const assumptionsSchema = v.strictObject({
 export type Assumptions = v.InferOutput<typeof assumptionsSchema>;
 
 export const DEFAULT_ASSUMPTIONS: Assumptions = {
-  sessionSd: 0.5,
-  gainPerSession: 0.05,
   sharedDay: 0.5,
   nervesSd: 0.4,
   place: { mean: -0.5, sd: 0.5 },

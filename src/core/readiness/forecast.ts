@@ -87,8 +87,8 @@ export function helpRanking(input: TrialClass, runs: Runs, assumptions: Assumpti
   const elements = input.exercises.flatMap((exercise) => exercise.elements);
   const ids = [...new Set(elements.map((element) => element.id))];
   const found = ids.map((id, i) => {
-    const lift = elements.map((element) => (element.id === id ? assumptions.sessions * assumptions.gainPerSession : 0));
-    const helped = simulateTrials(input, assumptions, seed, runs.size, lift);
+    const sessionsOf = elements.map((element) => (element.id === id ? assumptions.sessions : 0));
+    const helped = simulateTrials(input, assumptions, seed, runs.size, { sessionsOf });
     onElement?.((i + 1) / ids.length);
     return { id, ...pairedGain(runs, helped) };
   });

@@ -1,6 +1,6 @@
-import { EVIDENCE, type Fit, parametersAt, predictor, type Summary } from '@/core/evidence';
+import { DRAW, EVIDENCE, type Posterior, predictorOf, type Summary, swingAt, type Target } from '@/core/evidence';
 import type { FaultOption } from '@/core/rulebooks';
-import { type ElementId, type ElementKey, type Random, seeded } from '@/core/shared';
+import { type ElementId, type ElementKey, mixSeed, type Random, seeded } from '@/core/shared';
 import { drawBeta, drawDirichlet } from '@/core/statistics';
 import type { Assumptions } from './assumptions';
 
@@ -8,15 +8,18 @@ import type { Assumptions } from './assumptions';
 export type TrialElement = {
   readonly id: ElementId;
   readonly part: ElementKey;
-  readonly fit: Fit;
-  /** Difficulty of the rule book's demand on each axis. */
-  readonly x: readonly number[];
+  readonly posterior: Posterior;
+  /** The rule book's demand; a signed axis at the dog's weaker side. */
+  readonly target: Target;
   readonly summary: Summary;
 };
 
-/** One posterior draw of an element, ready to run: the logit of a clean rep on the day, and who gets which fault. */
+/** One posterior draw of an element, ready to run: the logit of a clean rep in its average session, its swing, and who gets which fault. */
 export type DrawnElement = {
   readonly eta: number;
+  readonly tau: number;
+  /** Logits that a session more would add. */
+  readonly gain: number;
   /** Options of the exercise by index, with cumulative shares for choosing one by a uniform number. */
   readonly dog: Choice;
   readonly handler: Choice;
@@ -27,6 +30,8 @@ export type Choice = { readonly options: Int32Array; readonly upTo: Float64Array
 /** What does not change from draw to draw: which options can happen, and with what weights. */
 export type DrawPlan = {
   readonly element: TrialElement;
+  /** The draw that each group takes. */
+  readonly order: Int32Array;
   readonly dog: Weighted;
   readonly handler: Weighted;
   /** Weights of the Beta distribution of a slip; null where the handler cannot slip. */
@@ -34,7 +39,7 @@ export type DrawPlan = {
 };
 type Weighted = { readonly options: Int32Array; readonly weights: readonly number[] };
 
-export function planDraws(element: TrialElement, options: readonly FaultOption[], assumptions: Assumptions): DrawPlan {
+export function planDraws(element: TrialElement, options: readonly FaultOption[], assumptions: Assumptions, groups: number, seed: number): DrawPlan {
   const { summary, part } = element;
   const dog = weigh(options, summary.faults, (option) => option.by === 'dog' && option.element === part);
   const handler = weigh(options, summary.handlerFaults, (option) => option.by === 'handler' && (option.element === null || option.element === part));
@@ -42,7 +47,13 @@ export function planDraws(element: TrialElement, options: readonly FaultOption[]
   const { handlerRate, handlerWeight } = assumptions;
   const never = handler.options.length === 0 || handlerRate === 0;
   const kept = (1 - handlerRate) * handlerWeight + summary.counted + summary.notCounted - slips;
-  return { element, dog, handler, slips: never ? null : { happened: handlerRate * handlerWeight + slips, not: kept } };
+  return {
+    element,
+    order: coupledOrder(element.posterior, groups, seed),
+    dog,
+    handler,
+    slips: never ? null : { happened: handlerRate * handlerWeight + slips, not: kept },
+  };
 }
 
 function weigh(options: readonly FaultOption[], counts: Readonly<Record<string, number>>, wanted: (option: FaultOption) => boolean): Weighted {
@@ -50,14 +61,34 @@ function weigh(options: readonly FaultOption[], counts: Readonly<Record<string, 
   return { options: Int32Array.from(which), weights: which.map((o) => EVIDENCE.faultPrior / which.length + (counts[options[o]?.key ?? ''] ?? 0)) };
 }
 
-/** Draws an element for one group of runs. `shared` are the two normals of place and cold, common to all elements. */
-export function drawElement(plan: DrawPlan, shared: readonly [number, number], seed: number): DrawnElement {
+/**
+ * The draw that each group takes: ranked by what a cold start in a strange place costs, and the ranks dealt to the groups in one order that all elements share. A dog
+ * that is bad away is bad away everywhere; the rest of a draw keeps company with its place as the reps have it (rank coupling, Iman & Conover 1982).
+ */
+function coupledOrder({ draws, width, count }: Posterior, groups: number, seed: number): Int32Array {
+  const cost = (i: number): number => (draws[i * width + DRAW.away] as number) + (draws[i * width + DRAW.cold] as number);
+  const ranked = Array.from({ length: count }, (_, i) => i).sort((a, b) => cost(a) - cost(b) || a - b);
+  const shared = seeded(mixSeed(seed, SHARED_ORDER));
+  const ranks = Array.from({ length: groups }, (_, g) => Math.floor(((g + 0.5) / groups) * count));
+  for (let k = ranks.length - 1; k > 0; k--) {
+    const other = shared.integer(k + 1);
+    [ranks[k], ranks[other]] = [ranks[other] as number, ranks[k] as number];
+  }
+  return Int32Array.from(ranks, (rank) => ranked[rank] as number);
+}
+
+const SHARED_ORDER = 0x0dd5;
+
+/** Draws an element for one group of runs; `sessions` more have been trained by the day of the trial. */
+export function drawElement(plan: DrawPlan, group: number, seed: number, sessions = 0): DrawnElement {
   // A stream of its own for each element and group: rejection in the gamma draws must not shift another element's numbers.
   const random = seeded(seed);
-  const { fit, x } = plan.element;
-  const z = fit.mode.map((_, i) => (i < 2 ? (shared[i] as number) : random.normal()));
+  const { posterior, target } = plan.element;
+  const draw = plan.order[group] as number;
   return {
-    eta: predictor(parametersAt(fit, z), x, 1, 1),
+    eta: predictorOf(posterior, draw, target, 1, 1, sessions),
+    tau: swingAt(posterior, draw),
+    gain: posterior.draws[draw * posterior.width + DRAW.gain] as number,
     handlerRate: plan.slips ? drawBeta(random, plan.slips.happened, plan.slips.not) : 0,
     dog: drawChoice(plan.dog, random),
     handler: drawChoice(plan.handler, random),

@@ -36,49 +36,52 @@ const SLOTS_PER_RUN = 2;
 const SLOTS_PER_ELEMENT = 3;
 
 /**
- * Simulates trials: for each of `groups` posterior draws, `runs` days. A day has one effect that all elements share (its SD is
- * √(ρτ² + nerves²)); each element's own swing is averaged out analytically. Elements run as a chain: a fault that stops makes the
- * rest of the exercise impossible. Every run scores by the compiled rules.
+ * Simulates trials: for each of `groups` posterior draws, `runs` days. A day moves all elements together: an element of swing τ by τ√ρ·Z + nerves·Y, Z and Y shared; what
+ * is left of its own swing, (1 − ρ)τ², is averaged out analytically. Elements run as a chain: a fault that stops makes the rest of the exercise impossible. Every
+ * run scores by the compiled rules.
  *
- * Random numbers sit in fixed slots per group, run and element, so that two simulations with the same seed differ only by what
- * was changed between them (`lift`: logits added to each element, in running order). Same seed, same bytes on one engine.
- * `onGroup` is called after each group with the share done, for progress.
+ * Random numbers sit in fixed slots per group, run and element, so that two simulations with the same seed differ only by what was changed between them. `change`
+ * says what: sessions more on all elements by the day of the trial, and on each element (in running order) sessions more or logits. Same seed, same bytes on one
+ * engine. `onGroup` is called after each group with the share done, for progress.
  */
 export function simulateTrials(
   input: TrialClass,
   assumptions: Assumptions,
   seed: number,
   size: SimulationSize = FULL_SIZE,
-  lift: readonly number[] = [],
+  change: Change = {},
   onGroup?: (share: number) => void,
 ): Runs {
   const compiled = compileRules(input.rules);
   const plans = input.exercises.flatMap((exercise, e) =>
-    exercise.elements.map((element) => planDraws(element, compiled.options[e] ?? [], assumptions)),
+    exercise.elements.map((element) => planDraws(element, compiled.options[e] ?? [], assumptions, size.groups, seed)),
   );
   const runs = emptyRuns(compiled, plans.length, size);
   const slots = SLOTS_PER_RUN + SLOTS_PER_ELEMENT * plans.length;
-  const day = dayEffects(assumptions);
   const desk: Desk = {
     counts: Int32Array.from(input.exercises, (exercise) => exercise.elements.length),
     compiled,
     tally: compiled.tally(),
-    day,
+    nerves: assumptions.nervesSd,
     runs,
     uniforms: new Float64Array(slots * size.runs),
     drawn: [],
     against: new Float64Array(plans.length),
+    ownDay: new Float64Array(plans.length),
+    shrink: new Float64Array(plans.length),
     rates: new Float64Array(plans.length),
   };
   for (let group = 0; group < size.groups; group++) {
-    const random = seeded(mixSeed(seed, group));
-    const shared: [number, number] = [random.normal(), random.normal()];
-    desk.drawn = plans.map((plan, i) => lifted(drawElement(plan, shared, mixSeed(seed, group, i + 1)), lift[i] ?? 0, assumptions.ceiling));
+    desk.drawn = plans.map((plan, i) =>
+      lifted(drawElement(plan, group, mixSeed(seed, group, i + 1), change.sessions ?? 0), i, change, assumptions.ceiling),
+    );
     desk.drawn.forEach((element, i) => {
-      desk.against[i] = Math.exp(-element.eta * day.shrink);
+      const shrink = shrinkage((1 - assumptions.sharedDay) * element.tau ** 2);
+      desk.shrink[i] = shrink;
+      desk.against[i] = Math.exp(-element.eta * shrink);
+      desk.ownDay[i] = Math.sqrt(assumptions.sharedDay) * element.tau;
       desk.rates[i] = element.handlerRate;
     });
-    // The two normals above take a varying number of uniforms; the runs get a stream of their own.
     seeded(mixSeed(seed, group, 0)).fill(desk.uniforms);
     for (let run = 0; run < size.runs; run++) runOne(desk, run * slots, group);
     onGroup?.((group + 1) / size.groups);
@@ -91,34 +94,37 @@ type Desk = {
   readonly counts: Int32Array;
   readonly compiled: CompiledRules;
   readonly tally: Tally;
-  readonly day: DayEffects;
+  readonly nerves: number;
   readonly runs: Runs;
   readonly uniforms: Float64Array;
   drawn: readonly DrawnElement[];
-  /** e^−η·shrink of each element: the odds against a clean rep on an average day. */
+  /** e^−η·shrink of each element: the odds against a clean rep on an average day; how far a shared day moves it; and the factor that averages its own swing. */
   readonly against: Float64Array;
+  readonly ownDay: Float64Array;
+  readonly shrink: Float64Array;
   readonly rates: Float64Array;
 };
 
-type DayEffects = { readonly commonSd: number; readonly shrink: number };
+/** What differs from the dog as it is: sessions more for all, and for single elements sessions more or logits. */
+export type Change = { readonly sessions?: number; readonly sessionsOf?: readonly number[]; readonly lift?: readonly number[] };
 
-function dayEffects(assumptions: Assumptions): DayEffects {
-  const { sessionSd, sharedDay, nervesSd } = assumptions;
-  return { commonSd: Math.sqrt(sharedDay * sessionSd ** 2 + nervesSd ** 2), shrink: shrinkage((1 - sharedDay) * sessionSd ** 2) };
-}
-
-function lifted(element: DrawnElement, lift: number, ceiling: number): DrawnElement {
-  if (lift === 0) return element;
-  return { ...element, eta: Math.max(element.eta, Math.min(element.eta + lift, logit(ceiling))) };
+function lifted(element: DrawnElement, i: number, { sessionsOf, lift }: Change, ceiling: number): DrawnElement {
+  const more = (sessionsOf?.[i] ?? 0) * Math.max(0, element.gain);
+  const by = more + (lift?.[i] ?? 0);
+  if (by === 0) return element;
+  // Training does not buy certainty; what is there already is never taken away.
+  const raised = by > 0 ? Math.max(element.eta, Math.min(element.eta + by, logit(ceiling))) : element.eta + by;
+  return { ...element, eta: raised };
 }
 
 function runOne(desk: Desk, base: number, group: number): void {
-  const { counts, tally, day, uniforms, against, rates, runs } = desk;
-  // Box & Muller (1958): a fixed number of slots, which a rejection method would not keep.
-  const common = day.commonSd * Math.sqrt(-2 * Math.log(uniforms[base] as number)) * Math.cos(2 * Math.PI * (uniforms[base + 1] as number));
-  // Clean is u < σ((η + day)·shrink), that is u·(1 + e^−η·shrink · e^−day·shrink) < 1: one factor for each element and group and one
-  // for each run, and no exponential in between.
-  const worse = Math.exp(-common * day.shrink);
+  const { counts, tally, nerves, uniforms, against, ownDay, shrink, rates, runs } = desk;
+  // Box & Muller (1958): a fixed number of slots, which a rejection method would not keep. The cosine is the dog's day, the sine its nerves.
+  const radius = Math.sqrt(-2 * Math.log(uniforms[base] as number));
+  const turn = 2 * Math.PI * (uniforms[base + 1] as number);
+  const [day, nervous] = [radius * Math.cos(turn), nerves * radius * Math.sin(turn)];
+  // Clean is u < σ((η + day)·shrink), that is u·(1 + e^−η·shrink · e^−day·shrink) < 1. With one swing and one factor for all elements there is one exponential a run.
+  let [lastDay, lastShrink, worse] = [Number.NaN, Number.NaN, 1];
   let at = 0;
   tally.start();
   for (let e = 0; e < counts.length; e++) {
@@ -127,6 +133,12 @@ function runOne(desk: Desk, base: number, group: number): void {
     for (let k = at; k < at + count; k++) {
       const slot = base + SLOTS_PER_RUN + SLOTS_PER_ELEMENT * k;
       if ((uniforms[slot + 2] as number) < (rates[k] as number) && slipped(desk, e, k, uniforms[slot + 2] as number)) break;
+      const [own, factor] = [ownDay[k] as number, shrink[k] as number];
+      if (own !== lastDay || factor !== lastShrink) {
+        worse = Math.exp(-(own * day + nervous) * factor);
+        lastDay = own;
+        lastShrink = factor;
+      }
       if ((uniforms[slot] as number) * (1 + (against[k] as number) * worse) < 1) continue;
       if (failed(desk, e, k, uniforms[slot + 1] as number)) break;
     }

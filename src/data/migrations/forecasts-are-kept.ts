@@ -25,6 +25,6 @@ function withMarker(entry: Loose): Loose {
 }
 
 /** The swing from session to session and the gain are measured from now on; place and first try were fixed numbers of the program. */
-function assumed(kept: Loose): Loose {
+function assumed({ sessionSd: _swing, gainPerSession: _gain, ...kept }: Loose): Loose {
   return { ...kept, place: { mean: -0.5, sd: 0.5 }, cold: { mean: -0.3, sd: 0.4 }, sessionsPerWeek: null };
 }

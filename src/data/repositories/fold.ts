@@ -117,6 +117,8 @@ export function judgementOf({ outcome, option, cause, aided }: Judgement): Judge
   return { outcome, option, cause, aided };
 }
 
+const measuresOf = ({ extraCues, held, crooked, measured, pay, landed }: Details) => ({ extraCues, held, crooked, measured, pay, landed });
+
 /** The reps of one session as evidence. */
 export function evidenceReps(session: Session, entries: readonly Entry[]): EvidenceRep[] {
   return standingReps(entries).map((rep) => ({
@@ -128,6 +130,10 @@ export function evidenceReps(session: Session, entries: readonly Entry[]): Evide
     criteria: rep.criteria,
     purpose: rep.details.purpose ?? 'training',
     isVoid: rep.details.isVoid ?? false,
+    conditions: session.conditions,
+    latency: rep.latency,
+    timing: rep.timing,
+    ...measuresOf(rep.details),
     ...judgementOf(rep),
   }));
 }

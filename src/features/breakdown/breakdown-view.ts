@@ -85,7 +85,7 @@ function elementView(element: ElementRecord, state: DogState, assessed: readonly
     rods: rodsOf(element, rung, found ?? null),
     problems: checkLadder(ladder).length,
     chance: found ? chanceInWords(found) : null,
-    strength: found && found.summary.counted > 0 ? found.estimate.clean.mid : null,
+    strength: found && found.grounds.counted > 0 ? found.estimate.clean.mid : null,
     waits: openness(element, nodesOf(state)).waits,
   };
 }
@@ -94,7 +94,7 @@ function elementView(element: ElementRecord, state: DogState, assessed: readonly
 export function rodsOf(element: LadderPlan, rung: number, found: Assessed | null): RodData[] {
   const ladder = buildLadder(element);
   return element.axes.flatMap((axis) => {
-    const reach = found && found.summary.counted > 0 ? found.estimate.reach.find((candidate) => candidate.axis === axis.key) : undefined;
+    const reach = found && found.grounds.counted > 0 ? found.estimate.reach.find((candidate) => candidate.axis === axis.key) : undefined;
     const rod = rodOf(axis, ladder, rung, reach ?? null);
     return rod ? [rod] : [];
   });
@@ -105,11 +105,11 @@ const WIDE = 0.45;
 const FEW = 10;
 
 /** "62 in 100 clean at the demand (48–75, from 118 reps)"; with few reps the width says so, with none the words do. */
-export function chanceInWords({ estimate, summary }: Assessed): string {
-  if (summary.counted === 0) return 'No rep yet: nothing is known.';
+export function chanceInWords({ estimate, grounds }: Assessed): string {
+  if (grounds.counted === 0) return 'No rep yet: nothing is known.';
   const percent = (share: number): number => Math.round(share * 100);
   const { low, mid, high } = estimate.clean;
-  const grounds = `${summary.counted} ${summary.counted === 1 ? 'rep' : 'reps'}`;
-  if (high - low > WIDE || summary.counted < FEW) return `${grounds}: anything from ${percent(low)} to ${percent(high)} in 100 clean at the demand.`;
-  return `${percent(mid)} in 100 clean at the demand (${percent(low)}–${percent(high)}, from ${grounds}).`;
+  const rests = `${grounds.counted} ${grounds.counted === 1 ? 'rep' : 'reps'}`;
+  if (high - low > WIDE || grounds.counted < FEW) return `${rests}: anything from ${percent(low)} to ${percent(high)} in 100 clean at the demand.`;
+  return `${percent(mid)} in 100 clean at the demand (${percent(low)}–${percent(high)}, from ${rests}).`;
 }

@@ -16,7 +16,7 @@ export type SuggestedSession = Suggestion & {
 
 /** What a session today would serve, best first. */
 export function suggestedSessions(dog: Dog, state: DogState, assessed: readonly Assessed[], today: Day): SuggestedSession[] {
-  const candidates = assessed.flatMap(({ id, summary, estimate }) => {
+  const candidates = assessed.flatMap(({ id, grounds, estimate }) => {
     const element = activeElements(state.work).find((candidate) => candidate.id === id);
     // What waits for another piece is not suggested, however little is known of it.
     if (!element || !openness(element, nodesOf(state)).open) return [];
@@ -26,8 +26,8 @@ export function suggestedSessions(dog: Dog, state: DogState, assessed: readonly 
         title: element.title,
         clean: estimate.clean,
         stake: stakeInPoints(id, state.work),
-        counted: summary.counted,
-        lastDay: summary.lastDay,
+        counted: grounds.counted,
+        lastDay: grounds.lastDay,
       },
     ];
   });
@@ -48,8 +48,8 @@ function withRung(suggestion: Suggestion, dog: Dog, state: DogState, found: Asse
   const ladder = buildLadder(element);
   const stood = Math.min(state.rungs.get(element.id) ?? 0, ladder.rungs.length - 1);
   // The next day starts as many rungs below as the pace says; a second session on one day goes on where the first stood.
-  const rung = found?.summary.lastDay === today ? stood : startRung(element.policy.pace, stood);
-  const known = found && found.summary.counted > 0 ? found.estimate.reach : [];
+  const rung = found?.grounds.lastDay === today ? stood : startRung(element.policy.pace, stood);
+  const known = found && found.grounds.counted > 0 ? found.estimate.reach : [];
   return {
     ...suggestion,
     rung,

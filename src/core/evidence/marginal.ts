@@ -1,0 +1,157 @@
+import { type Design, FIXED } from './design';
+
+/** The session effect's grid: values u, e^u, and the log of their share of N(0, τ²). */
+export type Swing = { readonly tau: number; readonly u: Float64Array; readonly f: Float64Array; readonly logShare: Float64Array };
+
+/** How far out and how fine: with a step of .7 τ and at most .35 logits the trapezoid rule is exact to about 1e-5 for sessions of up to 60 reps. */
+const GRID = { out: 4, step: 0.7, finest: 0.35 } as const;
+
+/**
+ * The trapezoid rule over u ~ N(0, τ²). It beats Gauss–Hermite nodes here: a session of many reps makes a peak much narrower than the prior, between whose nodes it would fall;
+ * on a smooth integrand that dies out at both ends an even grid converges exponentially (Trefethen & Weideman 2014).
+ */
+export function swingOf(tau: number): Swing {
+  const half = Math.ceil((GRID.out * tau) / Math.min(GRID.step * tau, GRID.finest));
+  const step = (GRID.out * tau) / half;
+  const u = Float64Array.from({ length: 2 * half + 1 }, (_, i) => (i - half) * step);
+  const density = u.map((value) => Math.exp(-0.5 * (value / tau) ** 2));
+  const sum = density.reduce((a, b) => a + b, 0);
+  return { tau, u, f: u.map(Math.exp), logShare: density.map((one) => Math.log(one / sum)) };
+}
+
+/** Working memory of the evaluations of one design and one grid. */
+export type Bench = { readonly slopes: Float64Array; readonly eta: Float64Array; readonly odds: Float64Array; readonly logs: Float64Array };
+export function benchFor(design: Design, swing: Swing): Bench {
+  return {
+    slopes: new Float64Array(design.width - FIXED),
+    eta: new Float64Array(design.total.length),
+    odds: new Float64Array(design.total.length),
+    logs: new Float64Array(swing.u.length),
+  };
+}
+
+function predict(design: Design, theta: ArrayLike<number>, bench: Bench): void {
+  const { width, rows } = design;
+  const { slopes, eta, odds } = bench;
+  for (let a = 0; a < slopes.length; a++) slopes[a] = Math.exp(theta[FIXED + a] as number);
+  for (let r = 0, at = 0; r < eta.length; r++, at += width) {
+    let sum = 0;
+    for (let j = 0; j < FIXED; j++) sum += (rows[at + j] as number) * (theta[j] as number);
+    for (let a = 0; a < slopes.length; a++) sum -= (slopes[a] as number) * (rows[at + FIXED + a] as number);
+    eta[r] = sum;
+    odds[r] = Math.exp(sum);
+  }
+}
+
+/** Fills `bench.logs` with the log of share × likelihood of session k at each u, and gives the log of their sum. */
+function sessionLog(design: Design, swing: Swing, bench: Bench, k: number): number {
+  const { first, clean, total } = design;
+  const { eta, odds, logs } = bench;
+  const [from, to] = [first[k] as number, first[k + 1] as number];
+  let [base, cleans] = [0, 0];
+  for (let r = from; r < to; r++) {
+    base += (clean[r] as number) * (eta[r] as number);
+    cleans += clean[r] as number;
+  }
+  let highest = -Infinity;
+  for (let q = 0; q < logs.length; q++) {
+    const f = swing.f[q] as number;
+    let value = (swing.logShare[q] as number) + base + cleans * (swing.u[q] as number);
+    for (let r = from; r < to; r++) value -= (total[r] as number) * Math.log(1 + (odds[r] as number) * f);
+    logs[q] = value;
+    if (value > highest) highest = value;
+  }
+  let sum = 0;
+  for (let q = 0; q < logs.length; q++) sum += Math.exp((logs[q] as number) - highest);
+  return highest + Math.log(sum);
+}
+
+/**
+ * The weighted log likelihood: Σ over sessions of weight × log ∫ likelihood(u) N(u; 0, τ²) du. The weight stands outside the log: inside it an old session's
+ * swing would no longer be integrated out, and old sessions would have too much say. θ as in `Design`; may be −∞ where odds overflow.
+ */
+export function marginalLog(design: Design, swing: Swing, theta: ArrayLike<number>, bench: Bench): number {
+  predict(design, theta, bench);
+  let value = 0;
+  for (let k = 0; k < design.weight.length; k++) value += (design.weight[k] as number) * sessionLog(design, swing, bench, k);
+  return value;
+}
+
+export type Curvature = {
+  readonly gradient: Float64Array;
+  /** Negative second derivatives, row by row: exact, and a part of them that is positive semi-definite everywhere. */
+  readonly exact: Float64Array;
+  readonly safe: Float64Array;
+};
+
+/**
+ * First and second derivatives of `marginalLog` at θ. For a session: with π_q the shares of the grid after the reps, s_q = Σ (y − n p_q) d the score at u_q and d = ∂η/∂θ,
+ * gradient Σ π_q s_q and negative Hessian Σ (Σ π_q n p_q (1 − p_q)) d dᵀ − Var_π(s) − Σ (Σ π_q (y − n p_q)) ∂²η/∂θ².
+ */
+export function marginalCurvature(design: Design, swing: Swing, theta: ArrayLike<number>, bench: Bench): Curvature {
+  const { width, first, weight, rows, clean, total } = design;
+  predict(design, theta, bench);
+  const gradient = new Float64Array(width);
+  const exact = new Float64Array(width * width);
+  const safe = new Float64Array(width * width);
+  const d = new Float64Array(width);
+  const nodes = swing.u.length;
+  const scores = new Float64Array(nodes * width);
+  const centre = new Float64Array(width);
+  for (let k = 0; k < weight.length; k++) {
+    const w = weight[k] as number;
+    const log = sessionLog(design, swing, bench, k);
+    scores.fill(0);
+    for (let r = first[k] as number; r < (first[k + 1] as number); r++) {
+      for (let j = 0; j < width; j++) d[j] = (rows[r * width + j] as number) * (j < FIXED ? 1 : -(bench.slopes[j - FIXED] as number));
+      let [left, information] = [0, 0];
+      for (let q = 0; q < nodes; q++) {
+        const share = Math.exp((bench.logs[q] as number) - log);
+        const odds = (bench.odds[r] as number) * (swing.f[q] as number);
+        const p = odds === Infinity ? 1 : odds / (1 + odds);
+        const residual = (clean[r] as number) - (total[r] as number) * p;
+        left += share * residual;
+        information += share * (total[r] as number) * p * (1 - p);
+        for (let j = 0; j < width; j++) scores[q * width + j] = (scores[q * width + j] as number) + residual * (d[j] as number);
+      }
+      for (let i = 0; i < width; i++) {
+        gradient[i] = (gradient[i] as number) + w * left * (d[i] as number);
+        for (let j = 0; j < width; j++) {
+          const part = w * information * (d[i] as number) * (d[j] as number);
+          safe[i * width + j] = (safe[i * width + j] as number) + part;
+          exact[i * width + j] = (exact[i * width + j] as number) + part;
+        }
+        // ∂²η/∂b² = ∂η/∂b for the term −exp(b)x.
+        if (i >= FIXED) exact[i * width + i] = (exact[i * width + i] as number) - w * left * (d[i] as number);
+      }
+    }
+    lessVariance(exact, scores, centre, bench.logs, log, w, width);
+  }
+  return { gradient, exact, safe };
+}
+
+/** Takes w × the variance of the scores over the grid off the negative Hessian. */
+function lessVariance(
+  exact: Float64Array,
+  scores: Float64Array,
+  centre: Float64Array,
+  logs: Float64Array,
+  log: number,
+  w: number,
+  width: number,
+): void {
+  centre.fill(0);
+  for (let q = 0; q < logs.length; q++) {
+    const share = Math.exp((logs[q] as number) - log);
+    for (let j = 0; j < width; j++) centre[j] = (centre[j] as number) + share * (scores[q * width + j] as number);
+  }
+  for (let q = 0; q < logs.length; q++) {
+    const share = w * Math.exp((logs[q] as number) - log);
+    for (let i = 0; i < width; i++) {
+      const from = (scores[q * width + i] as number) - (centre[i] as number);
+      for (let j = 0; j < width; j++) {
+        exact[i * width + j] = (exact[i * width + j] as number) - share * from * ((scores[q * width + j] as number) - (centre[j] as number));
+      }
+    }
+  }
+}

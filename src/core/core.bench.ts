@@ -3,7 +3,7 @@ import { bench, describe } from 'vitest';
 import { difficulties } from './breakdown';
 import { testAxis } from './breakdown/axis.test-helper';
 import { coach, DEFAULT_PACE, startCoaching, USUAL_RULES } from './coaching';
-import { type EvidenceRep, type Fit, fitElement, summarise } from './evidence';
+import { drawPosterior, type EvidenceRep, fitElement, summarise } from './evidence';
 import { DEFAULT_ASSUMPTIONS, FULL_SIZE, simulateTrials, type TrialClass } from './readiness';
 import { prepareRules, type Rules, readRuleBook, scoreSheet } from './rulebooks';
 import {
@@ -47,12 +47,13 @@ describe('20,000 trials of 8 exercises × 5 elements (bound: 8 × the generator)
     exercises: exercises.map((exercise) => ({ exercise, maximum: 40, faults: parts.flatMap((part) => [fault(part, true), fault(part, false)]) })),
   };
   const summary = must(summarise([], today));
-  const fit: Fit = { mode: [-0.5, -0.3, 3, 0.5], factor: [[0.5], [0, 0.4], [0, 0, 0.5], [0, 0, 0, 0.3]], axes: 1 };
+  const posterior = drawPosterior(must(fitElement([testAxis()], summary, today)), seeded(1));
+  const target = { columns: [1], either: [] };
   const input: TrialClass = {
     rules: prepareRules(rules, []),
     exercises: exercises.map((exercise) => ({
       exercise,
-      elements: parts.map((part) => ({ id: asId<ElementId>(part), part, fit, x: [1], summary })),
+      elements: parts.map((part) => ({ id: asId<ElementId>(part), part, posterior, target, summary })),
     })),
   };
   const draws = 20_000 * (2 + 3 * 40);
@@ -111,9 +112,12 @@ describe('fit of 5,000 reps in 100 sessions (bound: 12 × a flat Newton fit)', (
   const y = reps.map((rep) => (rep.outcome === 'clean' ? 1 : 0));
   const summary = must(summarise(reps, today));
 
-  bench('yardstick: flat fixed-effects Newton, 8 iterations over every rep', () => void flatNewton(x, y, 8), slow);
-  bench('fitElement on the summary', () => void fitElement([axis], summary, today), slow);
+  const fitted = must(fitElement([axis], summary, today));
+  // As many iterations as the three marginal modes take together.
+  bench(`yardstick: flat fixed-effects Newton, ${fitted.iterations} iterations over every rep`, () => void flatNewton(x, y, fitted.iterations), slow);
+  bench('fitElement on the summary (bound 12)', () => void fitElement([axis], summary, today), slow);
   bench('summarise and fitElement', () => void fitElement([axis], must(summarise(reps, today)), today), slow);
+  bench('drawPosterior: 1,200 proposals, 400 draws', () => void drawPosterior(fitted, seeded(1)), slow);
 });
 
 function flatNewton(x: readonly number[], y: readonly number[], iterations: number): number[] {

@@ -1,18 +1,20 @@
 import { type Assessed, assessElement } from '@/core/evidence';
 import { comparePolicies } from '@/core/learner';
-import { assessClass } from '@/core/readiness';
+import { assessClass, type Hooks, whatIf } from '@/core/readiness';
 import { ok, type Result } from '@/core/shared';
 import type { Answers, Task } from './protocol';
 
 /** Does a task; pure, so that it is the same in a worker and in a test. */
-export function answer(task: Task, onProgress: (share: number) => void): Result<Answers[Task['kind']]> {
+export function answer(task: Task, onProgress: (share: number) => void, onFirst?: Hooks['onFirst']): Result<Answers[Task['kind']]> {
   switch (task.kind) {
     case 'assess-elements':
       return assessAll(task.questions, task.today);
     case 'compare-policies':
       return comparePolicies(task.question, onProgress);
     case 'assess-class':
-      return assessClass(task.input, task.assumptions, task.seed, task.size, onProgress);
+      return assessClass(task.input, task.assumptions, task.seed, task.size, { onProgress, ...(onFirst ? { onFirst } : {}) });
+    case 'what-if':
+      return whatIf(task.input, task.assumptions, task.seed, task.element, onProgress);
   }
 }
 

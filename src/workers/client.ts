@@ -1,3 +1,4 @@
+import type { Forecast } from '@/core/readiness';
 import { fail, type Result } from '@/core/shared';
 import type { Answers, FromWorker, Task } from './protocol';
 
@@ -5,6 +6,8 @@ export type RunOptions = {
   /** Aborting ends the worker at once; the result is a failure `cancelled`. */
   readonly signal?: AbortSignal;
   readonly onProgress?: (share: number) => void;
+  /** A coarse forecast on the way to a fine one. */
+  readonly onFirst?: (forecast: Forecast) => void;
   /** Milliseconds after which a silent worker is given up (`timeout`). */
   readonly timeout?: number;
   /** For tests: how a worker is made. */
@@ -18,7 +21,7 @@ const spawnCore = (): Worker => new Worker(new URL('./core.worker.ts', import.me
  * abort `cancelled`, and an expected failure of the task comes back as it is.
  */
 export function runTask<T extends Task>(task: T, options: RunOptions = {}): Promise<Result<Answers[T['kind']]>> {
-  const { signal, onProgress, timeout = 30_000, spawn = spawnCore } = options;
+  const { signal, onProgress, onFirst, timeout = 30_000, spawn = spawnCore } = options;
   if (signal?.aborted) return Promise.resolve(cancelled());
   return new Promise((resolve) => {
     const worker = spawn();
@@ -43,7 +46,8 @@ export function runTask<T extends Task>(task: T, options: RunOptions = {}): Prom
         clearTimeout(timer);
         timer = setTimeout(giveUp, timeout);
         onProgress?.(message.share);
-      } else if (message.kind === 'done') settle({ ok: true, value: message.answer });
+      } else if (message.kind === 'first') onFirst?.(message.forecast);
+      else if (message.kind === 'done') settle({ ok: true, value: message.answer });
       else settle(message.failure);
     };
     worker.postMessage(task);

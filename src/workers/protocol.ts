@@ -1,7 +1,7 @@
 import type { Assessed, Question } from '@/core/evidence';
 import type { PolicyOutcome, PolicyQuestion } from '@/core/learner';
-import type { Assumptions, ClassEvidence, Readiness, SimulationSize } from '@/core/readiness';
-import type { Day, Failure } from '@/core/shared';
+import type { Assumptions, ClassEvidence, Forecast, Readiness, SimulationSize, WhatIf } from '@/core/readiness';
+import type { Day, ElementId, Failure } from '@/core/shared';
 
 /** What a worker can be asked; one tagged union, so that a forgotten case is a type error on both sides. */
 export type Task =
@@ -13,12 +13,26 @@ export type Task =
       readonly assumptions: Assumptions;
       readonly seed: number;
       readonly size: SimulationSize;
+    }
+  | {
+      readonly kind: 'what-if';
+      readonly input: ClassEvidence;
+      readonly assumptions: Assumptions;
+      readonly seed: number;
+      readonly element: ElementId;
     };
 
 /** What each task gives back. */
-export type Answers = { 'assess-elements': readonly Assessed[]; 'assess-class': Readiness; 'compare-policies': readonly PolicyOutcome[] };
+export type Answers = {
+  'assess-elements': readonly Assessed[];
+  'assess-class': Readiness;
+  'compare-policies': readonly PolicyOutcome[];
+  'what-if': WhatIf;
+};
 
 export type FromWorker<K extends Task['kind'] = Task['kind']> =
   | { readonly kind: 'progress'; readonly share: number }
+  /** A coarse forecast, before the fine one. */
+  | { readonly kind: 'first'; readonly forecast: Forecast }
   | { readonly kind: 'done'; readonly answer: Answers[K] }
   | { readonly kind: 'failed'; readonly failure: Failure };

@@ -11,7 +11,7 @@ type Peak = { readonly swing: Swing; readonly mode: readonly number[]; readonly 
 /** A fitted element before drawing: the peak of the marginal posterior for each swing, with its curvature. */
 export type Fit = { readonly design: Design; readonly prior: readonly Shift[]; readonly peaks: readonly Peak[]; readonly iterations: number };
 
-const NEWTON = { most: 60, tolerance: 1e-9, shortest: 1e-6 } as const;
+const NEWTON = { most: 60, tolerance: 1e-7, shortest: 1e-6 } as const;
 
 /**
  * The marginal modes of η = α₀ + G·s + δ·away + κ·cold − Σ exp(b_a)·x_a + u_s with u_s ~ N(0, τ²) integrated out session by session, for each τ of `EVIDENCE.swing`; s
@@ -40,7 +40,11 @@ export function fitElement(axes: readonly Axis[], summary: Summary, today: Day, 
 }
 
 function logPosterior(design: Design, prior: readonly Shift[], swing: Swing, theta: ArrayLike<number>, bench: Bench): number {
-  let value = marginalLog(design, swing, theta, bench);
+  return marginalLog(design, swing, theta, bench) + logPriorAt(prior, theta);
+}
+
+function logPriorAt(prior: readonly Shift[], theta: ArrayLike<number>): number {
+  let value = 0;
   for (let i = 0; i < prior.length; i++) {
     const { mean, sd } = prior[i] as Shift;
     value -= 0.5 * (((theta[i] as number) - mean) / sd) ** 2;
@@ -48,35 +52,53 @@ function logPosterior(design: Design, prior: readonly Shift[], swing: Swing, the
   return value;
 }
 
+/** Newton's method with halving. The value comes with the curvature, so that a full step that is taken costs one evaluation. */
 function climb(design: Design, prior: readonly Shift[], swing: Swing, start: readonly number[]): { peak: Peak; iterations: number } | null {
   const bench = benchFor(design, swing);
-  let theta = [...start];
-  let value = logPosterior(design, prior, swing, theta, bench);
+  let here = slopeAt(design, prior, swing, start, bench);
   let iterations = 0;
   for (; iterations < NEWTON.most; iterations++) {
-    const step = newtonStep(design, prior, swing, theta, bench);
-    if (!step) return null;
-    let moved = theta;
-    let reached = value;
+    const factor = cholesky(here.exact) ?? cholesky(here.safe);
+    if (!factor) return null;
+    const step = solveCholesky(factor, here.gradient);
+    let next: Slope | null = null;
     for (let length = 1; length > NEWTON.shortest; length /= 2) {
-      const next = theta.map((one, i) => one + length * (step[i] as number));
-      reached = logPosterior(design, prior, swing, next, bench);
-      if (reached >= value) {
-        moved = next;
+      const tried = slopeAt(
+        design,
+        prior,
+        swing,
+        here.theta.map((one, i) => one + length * (step[i] as number)),
+        bench,
+      );
+      if (tried.value >= here.value) {
+        next = tried;
         break;
       }
     }
-    const gain = reached - value;
-    if (!(gain > 0)) break;
-    theta = moved;
-    value = reached;
+    if (!next) break;
+    const gain = next.value - here.value;
+    here = next;
     if (gain < NEWTON.tolerance) break;
   }
-  const { exact, safe } = withPrior(marginalCurvature(design, swing, theta, bench), prior);
-  const factor = covarianceFactor(exact, prior) ?? covarianceFactor(safe, prior);
+  const factor = covarianceFactor(here.exact, prior) ?? covarianceFactor(here.safe, prior);
   if (!factor) return null;
   const halfLogDet = factor.reduce((sum, row, i) => sum + Math.log(row[i] as number), 0);
-  return { peak: { swing, mode: theta, factor, evidence: value + halfLogDet }, iterations };
+  return { peak: { swing, mode: here.theta, factor, evidence: here.value + halfLogDet }, iterations };
+}
+
+type Slope = {
+  readonly theta: readonly number[];
+  readonly value: number;
+  readonly gradient: number[];
+  readonly exact: number[][];
+  readonly safe: number[][];
+};
+
+/** The log posterior at θ with its derivatives, prior included. */
+function slopeAt(design: Design, prior: readonly Shift[], swing: Swing, theta: readonly number[], bench: Bench): Slope {
+  const curvature = marginalCurvature(design, swing, theta, bench);
+  const gradient = prior.map(({ mean, sd }, i) => (curvature.gradient[i] as number) - ((theta[i] as number) - mean) / sd ** 2);
+  return { theta, value: curvature.value + logPriorAt(prior, theta), gradient, ...withPrior(curvature, prior) };
 }
 
 /** Where the exact curvature is nearly flat its inverse is wider than the prior, and proposals from it would all be far off; then null. */
@@ -88,14 +110,6 @@ function covarianceFactor(curvature: number[][], prior: readonly Shift[]): numbe
   const covariance = inverseFromCholesky(curved);
   const wide = prior.some(({ sd }, i) => (covariance[i]?.[i] as number) > WIDEST * sd ** 2);
   return wide ? null : cholesky(covariance);
-}
-
-function newtonStep(design: Design, prior: readonly Shift[], swing: Swing, theta: readonly number[], bench: Bench): number[] | null {
-  const curvature = marginalCurvature(design, swing, theta, bench);
-  const gradient = prior.map(({ mean, sd }, i) => (curvature.gradient[i] as number) - ((theta[i] as number) - mean) / sd ** 2);
-  const { exact, safe } = withPrior(curvature, prior);
-  const factor = cholesky(exact) ?? cholesky(safe);
-  return factor ? solveCholesky(factor, gradient) : null;
 }
 
 function withPrior(

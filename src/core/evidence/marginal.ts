@@ -43,6 +43,11 @@ function predict(design: Design, theta: ArrayLike<number>, bench: Bench): void {
   }
 }
 
+/** Beyond this a product of odds is taken to its logarithm before it overflows. */
+const LARGE = 1e150;
+/** Places of the grid with less than this share after the reps change no derivative that is used. */
+const NEGLIGIBLE = 1e-9;
+
 /** Fills `bench.logs` with the log of share × likelihood of session k at each u, and gives the log of their sum. */
 function sessionLog(design: Design, swing: Swing, bench: Bench, k: number): number {
   const { first, clean, total } = design;
@@ -57,7 +62,19 @@ function sessionLog(design: Design, swing: Swing, bench: Bench, k: number): numb
   for (let q = 0; q < logs.length; q++) {
     const f = swing.f[q] as number;
     let value = (swing.logShare[q] as number) + base + cleans * (swing.u[q] as number);
-    for (let r = from; r < to; r++) value -= (total[r] as number) * Math.log(1 + (odds[r] as number) * f);
+    // ∏ (1 + odds)ⁿ by multiplying, one logarithm for many rows: it is the dear part of a fit.
+    let product = 1;
+    for (let r = from; r < to; r++) {
+      const factor = 1 + (odds[r] as number) * f;
+      for (let n = total[r] as number; n > 0; n--) {
+        product *= factor;
+        if (product > LARGE) {
+          value -= Math.log(product);
+          product = 1;
+        }
+      }
+    }
+    value -= Math.log(product);
     logs[q] = value;
     if (value > highest) highest = value;
   }
@@ -78,6 +95,7 @@ export function marginalLog(design: Design, swing: Swing, theta: ArrayLike<numbe
 }
 
 export type Curvature = {
+  readonly value: number;
   readonly gradient: Float64Array;
   /** Negative second derivatives, row by row: exact, and a part of them that is positive semi-definite everywhere. */
   readonly exact: Float64Array;
@@ -85,7 +103,7 @@ export type Curvature = {
 };
 
 /**
- * First and second derivatives of `marginalLog` at θ. For a session: with π_q the shares of the grid after the reps, s_q = Σ (y − n p_q) d the score at u_q and d = ∂η/∂θ,
+ * `marginalLog` at θ with its first and second derivatives. For a session: with π_q the shares of the grid after the reps, s_q = Σ (y − n p_q) d the score at u_q and d = ∂η/∂θ,
  * gradient Σ π_q s_q and negative Hessian Σ (Σ π_q n p_q (1 − p_q)) d dᵀ − Var_π(s) − Σ (Σ π_q (y − n p_q)) ∂²η/∂θ².
  */
 export function marginalCurvature(design: Design, swing: Swing, theta: ArrayLike<number>, bench: Bench): Curvature {
@@ -97,16 +115,21 @@ export function marginalCurvature(design: Design, swing: Swing, theta: ArrayLike
   const d = new Float64Array(width);
   const nodes = swing.u.length;
   const scores = new Float64Array(nodes * width);
+  const shares = new Float64Array(nodes);
   const centre = new Float64Array(width);
+  let value = 0;
   for (let k = 0; k < weight.length; k++) {
     const w = weight[k] as number;
     const log = sessionLog(design, swing, bench, k);
+    value += w * log;
+    for (let q = 0; q < nodes; q++) shares[q] = Math.exp((bench.logs[q] as number) - log);
     scores.fill(0);
     for (let r = first[k] as number; r < (first[k + 1] as number); r++) {
       for (let j = 0; j < width; j++) d[j] = (rows[r * width + j] as number) * (j < FIXED ? 1 : -(bench.slopes[j - FIXED] as number));
       let [left, information] = [0, 0];
       for (let q = 0; q < nodes; q++) {
-        const share = Math.exp((bench.logs[q] as number) - log);
+        const share = shares[q] as number;
+        if (share < NEGLIGIBLE) continue;
         const odds = (bench.odds[r] as number) * (swing.f[q] as number);
         const p = odds === Infinity ? 1 : odds / (1 + odds);
         const residual = (clean[r] as number) - (total[r] as number) * p;
@@ -125,33 +148,26 @@ export function marginalCurvature(design: Design, swing: Swing, theta: ArrayLike
         if (i >= FIXED) exact[i * width + i] = (exact[i * width + i] as number) - w * left * (d[i] as number);
       }
     }
-    lessVariance(exact, scores, centre, bench.logs, log, w, width);
+    lessVariance(exact, scores, centre, shares, w, width);
   }
-  return { gradient, exact, safe };
+  return { value, gradient, exact, safe };
 }
 
 /** Takes w × the variance of the scores over the grid off the negative Hessian. */
-function lessVariance(
-  exact: Float64Array,
-  scores: Float64Array,
-  centre: Float64Array,
-  logs: Float64Array,
-  log: number,
-  w: number,
-  width: number,
-): void {
+function lessVariance(exact: Float64Array, scores: Float64Array, centre: Float64Array, shares: Float64Array, w: number, width: number): void {
   centre.fill(0);
-  for (let q = 0; q < logs.length; q++) {
-    const share = Math.exp((logs[q] as number) - log);
+  for (let q = 0; q < shares.length; q++) {
+    const share = shares[q] as number;
+    if (share < NEGLIGIBLE) continue;
     for (let j = 0; j < width; j++) centre[j] = (centre[j] as number) + share * (scores[q * width + j] as number);
   }
-  for (let q = 0; q < logs.length; q++) {
-    const share = w * Math.exp((logs[q] as number) - log);
+  for (let q = 0; q < shares.length; q++) {
+    const share = w * (shares[q] as number);
+    if (share < NEGLIGIBLE * w) continue;
     for (let i = 0; i < width; i++) {
-      const from = (scores[q * width + i] as number) - (centre[i] as number);
-      for (let j = 0; j < width; j++) {
-        exact[i * width + j] = (exact[i * width + j] as number) - share * from * ((scores[q * width + j] as number) - (centre[j] as number));
-      }
+      const from = share * ((scores[q * width + i] as number) - (centre[i] as number));
+      for (let j = 0; j < width; j++)
+        exact[i * width + j] = (exact[i * width + j] as number) - from * ((scores[q * width + j] as number) - (centre[j] as number));
     }
   }
 }

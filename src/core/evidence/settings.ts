@@ -16,6 +16,8 @@ export const EVIDENCE = {
   swing: { values: [0.25, 0.5, 1], middle: 0.5, sd: 0.6 },
   /** What a dog may have drifted since the sessions that speak of it: SD on the level of now. */
   drift: 0.275,
+  /** Variance that a day more adds to it, for a day ahead. */
+  driftPerDay: 0.005,
   /** Days after which a session says half as much about the dog of today. Range 7–60. */
   halfLifeDays: 21,
   /** Sessions whose weight fell below this are left out: under 1/256 they cannot move a figure that is shown. */

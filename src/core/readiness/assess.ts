@@ -1,10 +1,27 @@
 import type { Criteria } from '@/core/breakdown';
-import { type Beliefs, type ElementEvidence, groundsOf, type Summary, targetAt, weighElement } from '@/core/evidence';
+import {
+  type Beliefs,
+  drawPosterior,
+  type ElementEvidence,
+  type Fit,
+  fitElement,
+  groundsOf,
+  type Interval,
+  predictorOf,
+  type Summary,
+  summarise,
+  swingAt,
+  type Target,
+  targetAt,
+} from '@/core/evidence';
 import { faultOptions, prepareRules, type RuleBook } from '@/core/rulebooks';
-import { type Day, type ElementId, type ElementKey, type ExerciseKey, fail, ok, type Result } from '@/core/shared';
+import { type Day, type ElementId, type ElementKey, type ExerciseKey, fail, ok, type Result, seeded, seedFromText } from '@/core/shared';
+import { mean, meanLogistic } from '@/core/statistics';
 import type { Assumptions } from './assumptions';
-import { type Forecast, forecastOf, type Help, helpRanking } from './forecast';
+import { type Forecast, forecastOf, type Help, helpRanking, passOf } from './forecast';
+import { type OutlookPoint, outlookOf, sessionsPerWeek } from './outlook';
 import type { TrialElement } from './posterior';
+import { type Rehearsals, rehearsalsOf } from './rehearsals';
 import { FULL_SIZE, type SimulationSize, simulateTrials, type TrialClass } from './simulate';
 
 /** A class, who trains each link of it, and the reps: all that a forecast depends on, besides assumptions and seed. */
@@ -16,11 +33,20 @@ export type ClassEvidence = {
   }[];
   readonly elements: readonly ElementEvidence[];
   readonly today: Day;
+  /** When the trial is, and when entries close; null where there is none, and then there is no outlook. */
+  readonly trialDay: Day | null;
+  readonly closes: Day | null;
+  /** Minutes of a usual session on each element, where the log shows them. */
+  readonly minutes: readonly (readonly [ElementId, number])[];
 };
 
 export type Readiness = {
   readonly forecast: Forecast;
   readonly help: readonly Help[];
+  readonly outlook: readonly OutlookPoint[];
+  /** Sessions a week that the outlook counts on, by element. */
+  readonly perWeek: readonly (readonly [ElementId, number])[];
+  readonly rehearsals: Rehearsals;
   /** How many counted reps each element's figure rests on. */
   readonly grounds: readonly {
     readonly element: ElementId;
@@ -28,72 +54,151 @@ export type Readiness = {
     readonly sessions: number;
     readonly away: number;
     readonly cold: number;
+    readonly lastDay: Day | null;
   }[];
 };
 
-export type Progress = (share: number) => void;
+/** `onProgress` rises from 0 to 1; `onFirst` is told a coarse forecast before the fine one is begun. */
+export type Hooks = { readonly onProgress?: (share: number) => void; readonly onFirst?: (forecast: Forecast) => void };
+
+/** Enough for a first look: its Monte Carlo error is about 3 %. */
+const FIRST_SIZE: SimulationSize = { groups: 60, runs: 20 };
 
 /**
- * From reps to a forecast: fits every element, simulates the class and ranks what would help. Same input, assumptions and seed give
- * the same bytes on one engine. `onProgress` rises from 0 to 1. Fails with `incomplete` when the breakdowns do not cover the
- * class, and as the fit does.
+ * From reps to a forecast: fits every element, simulates the class, ranks what would help and looks ahead to the trial. Same input, assumptions and seed give
+ * the same bytes on one engine. Fails with `incomplete` when the breakdowns do not cover the class, and as the fit does.
  */
 export function assessClass(
   input: ClassEvidence,
   assumptions: Assumptions,
   seed: number,
   size: SimulationSize = FULL_SIZE,
-  onProgress?: Progress,
+  { onProgress, onFirst }: Hooks = {},
 ): Result<Readiness> {
-  const prepared = prepareClass(input, { away: assumptions.place, cold: assumptions.cold });
-  if (!prepared.ok) return prepared;
-  const { trial, summaries } = prepared.value;
-  const runs = simulateTrials(trial, assumptions, seed, size, {}, (share) => onProgress?.(share * 0.2));
-  const labels = trial.rules.exercises.map(faultOptions);
+  const fitted = fitClass(input, { away: assumptions.place, cold: assumptions.cold });
+  if (!fitted.ok) return fitted;
+  const labels = prepareRules(input.book.rules, input.book.exercises).exercises.map(faultOptions);
+  if (onFirst) {
+    const first = drawn(fitted.value, FIRST_SIZE.groups);
+    onFirst(forecastOf(first, simulateTrials(first, assumptions, seed, FIRST_SIZE), labels));
+  }
+  const trial = drawn(fitted.value, size.groups);
+  onProgress?.(0.2);
+  const runs = simulateTrials(trial, assumptions, seed, size, {}, (share) => onProgress?.(0.2 + share * 0.1));
+  const used = input.elements.filter(({ id }) => fitted.value.fits.has(id));
+  const perWeek = sessionsPerWeek(used, assumptions, input.today);
+  const outlook = input.trialDay === null ? [] : outlookOf(trial, assumptions, seed, input.today, input.trialDay, input.closes, perWeek);
+  onProgress?.(0.4);
   return ok({
     forecast: forecastOf(trial, runs, labels),
-    help: helpRanking(trial, runs, assumptions, seed, (share) => onProgress?.(0.2 + share * 0.8)),
-    grounds: [...summaries].map(([element, summary]) => {
-      const { counted, sessions, awayReps, coldReps } = groundsOf(summary);
-      return { element, counted, sessions, away: awayReps, cold: coldReps };
+    help: helpRanking(trial, runs, assumptions, seed, new Map(input.minutes), (share) => onProgress?.(0.4 + share * 0.6)),
+    outlook,
+    perWeek: [...perWeek],
+    rehearsals: rehearsalsOf(used),
+    grounds: [...fitted.value.fits].map(([element, { summary }]) => {
+      const { counted, sessions, awayReps, coldReps, lastDay } = groundsOf(summary);
+      return { element, counted, sessions, away: awayReps, cold: coldReps, lastDay };
     }),
   });
 }
 
-/** Fits every element and lays the rule book's demands on its axes. */
-function prepareClass(
+/** Logits by which one element is moved in "what if", evenly from one end to the other. */
+export const WHAT_IF = [-2, -1.5, -1, -0.5, 0, 0.5, 1, 1.5, 2, 2.5, 3] as const;
+const WHAT_IF_SIZE: SimulationSize = { groups: 400, runs: 10 };
+
+/** What the chance of passing would be with one element worse or better, at each of `WHAT_IF`. */
+export type WhatIf = {
+  readonly element: ElementId;
+  readonly points: readonly { readonly lift: number; readonly clean: number; readonly pass: Interval }[];
+};
+
+/**
+ * The chance of passing for each of `WHAT_IF` on one element, all else as it is and with the same random numbers, so that the curve never goes down by luck. `clean` is the
+ * element's chance at the trial, cold and away. Fails as `assessClass` does, and with `incomplete` for an element that the class does not use.
+ */
+export function whatIf(
   input: ClassEvidence,
-  beliefs: Beliefs,
-): Result<{ readonly trial: TrialClass; readonly summaries: ReadonlyMap<ElementId, Summary> }> {
-  const summaries = new Map<ElementId, Summary>();
-  const exercises: TrialClass['exercises'][number][] = [];
+  assumptions: Assumptions,
+  seed: number,
+  element: ElementId,
+  onProgress?: (share: number) => void,
+): Result<WhatIf> {
+  const fitted = fitClass(input, { away: assumptions.place, cold: assumptions.cold });
+  if (!fitted.ok) return fitted;
+  const trial = drawn(fitted.value, WHAT_IF_SIZE.groups);
+  const elements = trial.exercises.flatMap((exercise) => exercise.elements);
+  const [one] = elements.filter(({ id }) => id === element);
+  if (!one) return fail('incomplete', element, 'This class does not use that element.');
+  const points = WHAT_IF.map((lift, i) => {
+    const lifts = elements.map(({ id }) => (id === element ? lift : 0));
+    onProgress?.((i + 1) / WHAT_IF.length);
+    const pass = passOf(simulateTrials(trial, { ...assumptions, ceiling: 0.999 }, seed, WHAT_IF_SIZE, { lift: lifts }));
+    return { lift, clean: trialChance(one, lift), pass };
+  });
+  return ok({ element, points });
+}
+
+/** The chance of a clean rep at the trial with so many logits more, averaged over draws and swings. */
+function trialChance({ posterior, target }: TrialElement, lift: number): number {
+  const chances = Array.from({ length: posterior.count }, (_, i) =>
+    meanLogistic(predictorOf(posterior, i, target, 1, 1) + lift, swingAt(posterior, i) ** 2),
+  );
+  return mean(chances);
+}
+
+type FittedClass = {
+  readonly rules: TrialClass['rules'];
+  readonly fits: ReadonlyMap<ElementId, { readonly fit: Fit; readonly summary: Summary }>;
+  readonly exercises: readonly {
+    readonly exercise: ExerciseKey;
+    readonly parts: readonly { readonly part: ElementKey; readonly element: ElementId; readonly target: Target }[];
+  }[];
+};
+
+/** Fits every element once and lays the rule book's demands on its axes. */
+function fitClass(input: ClassEvidence, beliefs: Beliefs): Result<FittedClass> {
+  const fits = new Map<ElementId, { fit: Fit; summary: Summary }>();
+  const exercises: FittedClass['exercises'][number][] = [];
   const rules = prepareRules(input.book.rules, input.book.exercises);
   for (const [e, rule] of rules.exercises.entries()) {
     const exercise = input.exercises[e];
     if (exercise?.exercise !== rule.exercise) return fail('incomplete', `exercises[${e}]`, `The exercise “${rule.exercise}” is not broken down yet.`);
-    const elements: TrialElement[] = [];
-    for (const part of exercise.parts) {
-      const evidence = input.elements.find((candidate) => candidate.id === part.element);
-      if (!evidence) return fail('incomplete', `exercises[${e}].${part.part}`, `Nothing trains the element “${part.part}”.`);
-      const element = prepareElement(evidence, part, input.today, beliefs);
-      if (!element.ok) return element;
-      summaries.set(part.element, element.value.summary);
-      elements.push(element.value);
+    const parts: FittedClass['exercises'][number]['parts'][number][] = [];
+    for (const { part, element, demands } of exercise.parts) {
+      const evidence = input.elements.find((candidate) => candidate.id === element);
+      if (!evidence) return fail('incomplete', `exercises[${e}].${part}`, `Nothing trains the element “${part}”.`);
+      const asked = Object.fromEntries(evidence.axes.map((axis) => [axis.key, demands[axis.key] ?? axis.demand]));
+      const target = targetAt(evidence.axes, asked, 'either');
+      if (!target.ok) return target;
+      if (!fits.has(element)) {
+        const summary = summarise(evidence.reps, input.today);
+        if (!summary.ok) return summary;
+        const fit = fitElement(evidence.axes, summary.value, input.today, beliefs);
+        if (!fit.ok) return fit;
+        fits.set(element, { fit: fit.value, summary: summary.value });
+      }
+      parts.push({ part, element, target: target.value });
     }
-    exercises.push({ exercise: rule.exercise, elements });
+    exercises.push({ exercise: rule.exercise, parts });
   }
-  return ok({ trial: { rules, exercises }, summaries });
+  return ok({ rules, fits, exercises });
 }
 
-function prepareElement(
-  evidence: ElementEvidence,
-  part: { readonly part: ElementKey; readonly demands: Criteria },
-  today: Day,
-  beliefs: Beliefs,
-): Result<TrialElement> {
-  const weighed = weighElement(evidence, today, beliefs);
-  if (!weighed.ok) return weighed;
-  const asked = Object.fromEntries(evidence.axes.map((axis) => [axis.key, part.demands[axis.key] ?? axis.demand]));
-  const target = targetAt(evidence.axes, asked, 'either');
-  return target.ok ? ok({ id: evidence.id, part: part.part, target: target.value, ...weighed.value }) : target;
+/** Three proposals for each draw that is kept. */
+const PROPOSALS_PER_DRAW = 3;
+
+function drawn({ rules, fits, exercises }: FittedClass, draws: number): TrialClass {
+  const posteriors = new Map(
+    [...fits].map(([id, { fit }]) => [id, drawPosterior(fit, seeded(seedFromText(id)), draws, PROPOSALS_PER_DRAW * draws)] as const),
+  );
+  return {
+    rules,
+    exercises: exercises.map(({ exercise, parts }) => ({
+      exercise,
+      elements: parts.flatMap(({ part, element, target }): TrialElement[] => {
+        const [posterior, found] = [posteriors.get(element), fits.get(element)];
+        return posterior && found ? [{ id: element, part, posterior, target, summary: found.summary }] : [];
+      }),
+    })),
+  };
 }

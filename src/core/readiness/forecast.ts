@@ -59,6 +59,13 @@ export function forecastOf(
   };
 }
 
+/** Just the chance of passing. */
+export const passOf = (runs: Runs): Interval =>
+  passInterval(
+    Array.from(runs.passesByGroup, (passes) => passes / runs.size.runs),
+    runs.size.runs,
+  );
+
 function passInterval(shares: readonly number[], runs: number): Interval {
   const centre = mean(shares);
   const total = variance(shares);
@@ -68,12 +75,17 @@ function passInterval(shares: readonly number[], runs: number): Interval {
   return { low: quantile(shrunk, 0.1), mid: centre, high: quantile(shrunk, 0.9) };
 }
 
+/** Minutes of a session on one element where the log has not said. */
+export const USUAL_MINUTES = 10;
+
 export type Help = {
   readonly element: ElementId;
   /** Gain in the chance of passing and in points (units) from the stated number of sessions, with the standard error of the gain. */
   readonly gain: number;
   readonly error: number;
   readonly units: number;
+  /** Gain in the chance of passing for an hour of training on it. */
+  readonly gainPerHour: number;
   /** True when its gain cannot be told from the best one's at two standard errors. */
   readonly tooClose: boolean;
 };
@@ -81,14 +93,21 @@ export type Help = {
 /**
  * What would help most: each element in turn is lifted by sessions × gain per session (never past the ceiling), with the random
  * numbers of `runs` in their slots, so that the difference is paired. An element that serves two exercises is lifted in both.
- * Sorted by gain, largest first.
+ * `minutes` are those of a session on each element; unknown ones count `USUAL_MINUTES`. Sorted by gain, largest first.
  */
-export function helpRanking(input: TrialClass, runs: Runs, assumptions: Assumptions, seed: number, onElement?: (share: number) => void): Help[] {
+export function helpRanking(
+  input: TrialClass,
+  runs: Runs,
+  assumptions: Assumptions,
+  seed: number,
+  minutes: ReadonlyMap<ElementId, number> = new Map(),
+  onElement?: (share: number) => void,
+): Help[] {
   const elements = input.exercises.flatMap((exercise) => exercise.elements);
   const ids = [...new Set(elements.map((element) => element.id))];
   const found = ids.map((id, i) => {
     const sessionsOf = elements.map((element) => (element.id === id ? assumptions.sessions : 0));
-    const helped = simulateTrials(input, assumptions, seed, runs.size, { sessionsOf });
+    const helped = simulateTrials(input, assumptions, seed, runs.size, { sessionsOf, noLoss: true });
     onElement?.((i + 1) / ids.length);
     return { id, ...pairedGain(runs, helped) };
   });
@@ -99,6 +118,7 @@ export function helpRanking(input: TrialClass, runs: Runs, assumptions: Assumpti
     gain: gains.mean,
     error: gains.error,
     units,
+    gainPerHour: gains.mean / ((assumptions.sessions * (minutes.get(id) ?? USUAL_MINUTES)) / 60),
     tooClose: best !== undefined && id !== best.id && best.gains.mean - gains.mean < 2 * Math.hypot(best.gains.error, gains.error),
   }));
 }

@@ -20,6 +20,8 @@ export type DrawnElement = {
   readonly tau: number;
   /** Logits that a session more would add. */
   readonly gain: number;
+  /** A standard normal for how it drifts in days to come. */
+  readonly drift: number;
   /** Options of the exercise by index, with cumulative shares for choosing one by a uniform number. */
   readonly dog: Choice;
   readonly handler: Choice;
@@ -79,19 +81,20 @@ function coupledOrder({ draws, width, count }: Posterior, groups: number, seed: 
 
 const SHARED_ORDER = 0x0dd5;
 
-/** Draws an element for one group of runs; `sessions` more have been trained by the day of the trial. */
-export function drawElement(plan: DrawPlan, group: number, seed: number, sessions = 0): DrawnElement {
+/** Draws an element for one group of runs. */
+export function drawElement(plan: DrawPlan, group: number, seed: number): DrawnElement {
   // A stream of its own for each element and group: rejection in the gamma draws must not shift another element's numbers.
   const random = seeded(seed);
   const { posterior, target } = plan.element;
   const draw = plan.order[group] as number;
   return {
-    eta: predictorOf(posterior, draw, target, 1, 1, sessions),
+    eta: predictorOf(posterior, draw, target, 1, 1),
     tau: swingAt(posterior, draw),
     gain: posterior.draws[draw * posterior.width + DRAW.gain] as number,
     handlerRate: plan.slips ? drawBeta(random, plan.slips.happened, plan.slips.not) : 0,
     dog: drawChoice(plan.dog, random),
     handler: drawChoice(plan.handler, random),
+    drift: random.normal(),
   };
 }
 

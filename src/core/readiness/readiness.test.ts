@@ -1,19 +1,23 @@
 import { describe, expect, it } from 'vitest';
-import { type Fit, type Summary, summarise } from '@/core/evidence';
+import { EMPTY_SUMMARY, type Summary } from '@/core/evidence';
 import { type Fault, faultOptions, prepareRules } from '@/core/rulebooks';
-import { asId, type Day, type ElementId, type ElementKey, type ExerciseKey, type FaultKey, must, NO_BREAK } from '@/core/shared';
+import { asId, type ElementId, type ElementKey, type ExerciseKey, type FaultKey, NO_BREAK, seeded } from '@/core/shared';
 import { logistic } from '@/core/statistics';
 import { DEFAULT_ASSUMPTIONS, forecastOf, helpRanking, simulateTrials, type TrialClass, type TrialElement, writeShare } from '.';
+import { posteriorOf } from './posterior.test-helper';
 
-const empty = must(summarise([], '2026-06-30' as Day));
-const CALM = { ...DEFAULT_ASSUMPTIONS, sessionSd: 0, nervesSd: 0, handlerRate: 0 };
+const empty = EMPTY_SUMMARY;
+const CALM = { ...DEFAULT_ASSUMPTIONS, nervesSd: 0, handlerRate: 0 };
 const cost = { kind: 'each', points: 4 } as const;
 
-/** An element whose logit on the day is known: no spread, no axes. */
-const sure = (name: string, logitOnTheDay: number, summary: Summary = empty): TrialElement => {
-  const fit: Fit = { mode: [0, 0, logitOnTheDay], factor: [[0], [0, 0], [0, 0, 0]], axes: 0 };
-  return { id: asId<ElementId>(`id-${name}`), part: asId<ElementKey>(name), fit, x: [], summary };
-};
+/** An element whose logit on the day is known: one draw, no axes; `tau` is its swing. */
+const sure = (name: string, logitOnTheDay: number, summary: Summary = empty, tau = 0): TrialElement => ({
+  id: asId<ElementId>(`id-${name}`),
+  part: asId<ElementKey>(name),
+  posterior: posteriorOf([[0, 0, logitOnTheDay, 0.05, tau]]),
+  target: { columns: [], either: [] },
+  summary,
+});
 const fault = (element: string, miss = true, stops = false, price: Fault['cost'] = cost) => ({
   id: asId<FaultKey>(`f-${element}-${miss}`),
   title: element,
@@ -75,15 +79,17 @@ describe('what the forecast is made of', () => {
 
   it('has an interval that is narrow when the dog is known and wide when not', () => {
     const known = forecast(two(1, 0.5, 6));
-    const loose: Fit = { mode: [-0.5, -0.3, 1, 0], factor: [[0.5], [0, 0.4], [0, 0, 1.2], [0, 0, 0, 0.6]], axes: 1 };
-    const unknown = forecast(classOf([[{ ...sure('a', 0), fit: loose, x: [1] }]], [[fault('a')]], 10));
+    const random = seeded(4);
+    const loose = posteriorOf(Array.from({ length: 400 }, () => [-0.5, -0.3, 1 + 1.2 * random.normal(), 0, 0.5]));
+    const unknown = forecast(classOf([[{ ...sure('a', 0), posterior: loose }]], [[fault('a')]], 10));
     expect(known.pass.high - known.pass.low).toBeLessThan(0.05);
     expect(unknown.pass.high - unknown.pass.low).toBeGreaterThan(0.3);
   });
 
   it('a day shared by all elements spreads the scores', () => {
     const spread = (sharedDay: number) => {
-      const { histogram } = forecast(two(0.5, 0.5, 10), { ...CALM, sessionSd: 1.5, sharedDay });
+      const swinging = classOf([[sure('a', 0.5, empty, 1.5), sure('b', 0.5, empty, 1.5)]], [[fault('a'), fault('b')]], 10);
+      const { histogram } = forecast(swinging, { ...CALM, sharedDay });
       return (histogram[2] ?? 0) + (histogram[10] ?? 0);
     };
     expect(spread(1)).toBeGreaterThan(spread(0) * 1.1);
@@ -126,7 +132,7 @@ describe('what would help most', () => {
   it('leaves every other slot alone: lifting one element never changes a run that it did not save', () => {
     const input = two(1, 0.5, 6);
     const before = simulateTrials(input, CALM, 3);
-    const after = simulateTrials(input, CALM, 3, before.size, [0.5, 0]);
+    const after = simulateTrials(input, CALM, 3, before.size, { lift: [0.5, 0] });
     expect(before.passesByGroup.every((passes, g) => (after.passesByGroup[g] ?? -1) >= passes)).toBe(true);
     expect(after.lostByElement[1]).toBe(before.lostByElement[1]);
   });

@@ -1,3 +1,4 @@
+import { EVIDENCE } from '@/core/evidence';
 import { type CompiledRules, compileRules, type PreparedRules, type Tally } from '@/core/rulebooks';
 import { type ExerciseKey, mixSeed, seeded } from '@/core/shared';
 import { logit, shrinkage } from '@/core/statistics';
@@ -41,7 +42,7 @@ const SLOTS_PER_ELEMENT = 3;
  * run scores by the compiled rules.
  *
  * Random numbers sit in fixed slots per group, run and element, so that two simulations with the same seed differ only by what was changed between them. `change`
- * says what: sessions more on all elements by the day of the trial, and on each element (in running order) sessions more or logits. Same seed, same bytes on one
+ * says what. Same seed, same bytes on one
  * engine. `onGroup` is called after each group with the share done, for progress.
  */
 export function simulateTrials(
@@ -67,19 +68,17 @@ export function simulateTrials(
     uniforms: new Float64Array(slots * size.runs),
     drawn: [],
     against: new Float64Array(plans.length),
-    ownDay: new Float64Array(plans.length),
-    shrink: new Float64Array(plans.length),
+    swing: new Int32Array(plans.length),
+    swings: { taus: [], ownDay: new Float64Array(plans.length), shrink: new Float64Array(plans.length), worse: new Float64Array(plans.length) },
     rates: new Float64Array(plans.length),
   };
   for (let group = 0; group < size.groups; group++) {
-    desk.drawn = plans.map((plan, i) =>
-      lifted(drawElement(plan, group, mixSeed(seed, group, i + 1), change.sessions ?? 0), i, change, assumptions.ceiling),
-    );
+    desk.drawn = plans.map((plan, i) => changed(drawElement(plan, group, mixSeed(seed, group, i + 1)), i, change, assumptions.ceiling));
+    desk.swings.taus.length = 0;
     desk.drawn.forEach((element, i) => {
-      const shrink = shrinkage((1 - assumptions.sharedDay) * element.tau ** 2);
-      desk.shrink[i] = shrink;
-      desk.against[i] = Math.exp(-element.eta * shrink);
-      desk.ownDay[i] = Math.sqrt(assumptions.sharedDay) * element.tau;
+      const swing = swingOf(desk, element.tau, assumptions.sharedDay);
+      desk.swing[i] = swing;
+      desk.against[i] = Math.exp(-element.eta * (desk.swings.shrink[swing] as number));
       desk.rates[i] = element.handlerRate;
     });
     seeded(mixSeed(seed, group, 0)).fill(desk.uniforms);
@@ -98,19 +97,38 @@ type Desk = {
   readonly runs: Runs;
   readonly uniforms: Float64Array;
   drawn: readonly DrawnElement[];
-  /** e^−η·shrink of each element: the odds against a clean rep on an average day; how far a shared day moves it; and the factor that averages its own swing. */
+  /** e^−η·shrink of each element: the odds against a clean rep on an average day; and which swing it has. */
   readonly against: Float64Array;
-  readonly ownDay: Float64Array;
-  readonly shrink: Float64Array;
+  readonly swing: Int32Array;
+  /** The few different swings of a group's elements: how far a shared day moves one, the factor that averages its own part, and e^−day·shrink of the run. */
+  readonly swings: { readonly taus: number[]; readonly ownDay: Float64Array; readonly shrink: Float64Array; readonly worse: Float64Array };
   readonly rates: Float64Array;
 };
 
-/** What differs from the dog as it is: sessions more for all, and for single elements sessions more or logits. */
-export type Change = { readonly sessions?: number; readonly sessionsOf?: readonly number[]; readonly lift?: readonly number[] };
+/** The place of a swing among those of the group; a new one is worked out once. */
+function swingOf({ swings }: Desk, tau: number, sharedDay: number): number {
+  const known = swings.taus.indexOf(tau);
+  if (known >= 0) return known;
+  const next = swings.taus.push(tau) - 1;
+  swings.ownDay[next] = Math.sqrt(sharedDay) * tau;
+  swings.shrink[next] = shrinkage((1 - sharedDay) * tau ** 2);
+  return next;
+}
 
-function lifted(element: DrawnElement, i: number, { sessionsOf, lift }: Change, ceiling: number): DrawnElement {
-  const more = (sessionsOf?.[i] ?? 0) * Math.max(0, element.gain);
-  const by = more + (lift?.[i] ?? 0);
+/**
+ * What differs from the dog as it is today, in running order of the elements: sessions more, logits more, and days that pass, over which a level drifts. `noLoss`: a
+ * draw in which sessions do harm counts as no gain, for asking what training would help.
+ */
+export type Change = {
+  readonly sessionsOf?: readonly number[];
+  readonly lift?: readonly number[];
+  readonly days?: number;
+  readonly noLoss?: boolean;
+};
+
+function changed(element: DrawnElement, i: number, { sessionsOf, lift, days = 0, noLoss = false }: Change, ceiling: number): DrawnElement {
+  const gain = noLoss ? Math.max(0, element.gain) : element.gain;
+  const by = (sessionsOf?.[i] ?? 0) * gain + (lift?.[i] ?? 0) + Math.sqrt(EVIDENCE.driftPerDay * days) * element.drift;
   if (by === 0) return element;
   // Training does not buy certainty; what is there already is never taken away.
   const raised = by > 0 ? Math.max(element.eta, Math.min(element.eta + by, logit(ceiling))) : element.eta + by;
@@ -118,13 +136,14 @@ function lifted(element: DrawnElement, i: number, { sessionsOf, lift }: Change, 
 }
 
 function runOne(desk: Desk, base: number, group: number): void {
-  const { counts, tally, nerves, uniforms, against, ownDay, shrink, rates, runs } = desk;
+  const { counts, tally, nerves, uniforms, against, swing, swings, rates, runs } = desk;
   // Box & Muller (1958): a fixed number of slots, which a rejection method would not keep. The cosine is the dog's day, the sine its nerves.
   const radius = Math.sqrt(-2 * Math.log(uniforms[base] as number));
   const turn = 2 * Math.PI * (uniforms[base + 1] as number);
   const [day, nervous] = [radius * Math.cos(turn), nerves * radius * Math.sin(turn)];
-  // Clean is u < σ((η + day)·shrink), that is u·(1 + e^−η·shrink · e^−day·shrink) < 1. With one swing and one factor for all elements there is one exponential a run.
-  let [lastDay, lastShrink, worse] = [Number.NaN, Number.NaN, 1];
+  // Clean is u < σ((η + day)·shrink), that is u·(1 + e^−η·shrink · e^−day·shrink) < 1: one exponential for each swing and run, none for an element.
+  const { ownDay, shrink, worse } = swings;
+  for (let t = 0; t < swings.taus.length; t++) worse[t] = Math.exp(-((ownDay[t] as number) * day + nervous) * (shrink[t] as number));
   let at = 0;
   tally.start();
   for (let e = 0; e < counts.length; e++) {
@@ -133,13 +152,7 @@ function runOne(desk: Desk, base: number, group: number): void {
     for (let k = at; k < at + count; k++) {
       const slot = base + SLOTS_PER_RUN + SLOTS_PER_ELEMENT * k;
       if ((uniforms[slot + 2] as number) < (rates[k] as number) && slipped(desk, e, k, uniforms[slot + 2] as number)) break;
-      const [own, factor] = [ownDay[k] as number, shrink[k] as number];
-      if (own !== lastDay || factor !== lastShrink) {
-        worse = Math.exp(-(own * day + nervous) * factor);
-        lastDay = own;
-        lastShrink = factor;
-      }
-      if ((uniforms[slot] as number) * (1 + (against[k] as number) * worse) < 1) continue;
+      if ((uniforms[slot] as number) * (1 + (against[k] as number) * (worse[swing[k] as number] as number)) < 1) continue;
       if (failed(desk, e, k, uniforms[slot + 1] as number)) break;
     }
     at += count;

@@ -2,6 +2,7 @@ import { buildLadder, demandCriteria, demandOf } from '@/core/breakdown';
 import type { EvidenceRep, Question } from '@/core/evidence';
 import type { ClassEvidence } from '@/core/readiness';
 import { type Day, type ElementId, fail, ok, type Result } from '@/core/shared';
+import { quantile } from '@/core/statistics';
 import type { Trial } from '@/data/records';
 import type { DogWork } from './elements';
 
@@ -23,6 +24,17 @@ export function elementQuestions(work: DogWork, reps: RepsByElement, rungs: Rung
   });
 }
 
+/** The middle length of a session, from its first rep to its last and one rep's time more; null without two reps in any. */
+function minutesOf(reps: readonly EvidenceRep[]): number | null {
+  const sessions = new Map<string, number[]>();
+  for (const rep of reps) sessions.set(rep.session, [...(sessions.get(rep.session) ?? []), rep.at]);
+  const lengths = [...sessions.values()].flatMap((at) => {
+    const span = (Math.max(...at) - Math.min(...at)) / 60_000;
+    return at.length > 1 && span > 0 ? [(span * at.length) / (at.length - 1)] : [];
+  });
+  return lengths.length === 0 ? null : quantile(lengths, 0.5);
+}
+
 /** All that a trial's forecast depends on. Fails with `incomplete` when the rule book or a breakdown is missing. */
 export function classEvidence(trial: Trial, work: DogWork, reps: RepsByElement, today: Day): Result<ClassEvidence> {
   const book = work.ruleBooks.find((record) => record.id === trial.ruleBookId)?.book;
@@ -41,5 +53,17 @@ export function classEvidence(trial: Trial, work: DogWork, reps: RepsByElement, 
     exercises.push({ exercise: exercise.id, parts });
   }
   const elements = work.elements.map((element) => ({ id: element.id, axes: element.axes, reps: reps.get(element.id) ?? [] }));
-  return ok({ book: { rules: book.rules, exercises: book.exercises }, exercises, elements, today });
+  const used = new Set(exercises.flatMap((exercise) => exercise.parts.map((part) => part.element)));
+  return ok({
+    book: { rules: book.rules, exercises: book.exercises },
+    exercises,
+    elements: elements.filter((element) => used.has(element.id)),
+    today,
+    trialDay: trial.day >= today ? trial.day : null,
+    closes: trial.entryCloses,
+    minutes: elements.flatMap((element) => {
+      const minutes = minutesOf(element.reps);
+      return minutes === null ? [] : [[element.id, minutes] as const];
+    }),
+  });
 }

@@ -48,7 +48,7 @@ describe('exercises as chains', () => {
     const one = assessed[0];
     if (!one) throw new Error('assessed');
     const told = (counted: number, low: number, high: number): string =>
-      chanceInWords({ ...one, summary: { ...one.summary, counted }, estimate: { ...one.estimate, clean: { low, mid: 0.6, high } } });
+      chanceInWords({ ...one, grounds: { ...one.grounds, counted }, estimate: { ...one.estimate, clean: { low, mid: 0.6, high } } });
     expect(told(0, 0.1, 0.9)).toBe('No rep yet: nothing is known.');
     expect(told(1, 0.5, 0.7)).toBe('1 rep: anything from 50 to 70 in 100 clean at the demand.');
     expect(told(80, 0.2, 0.9)).toContain('anything from 20 to 90');

@@ -158,7 +158,7 @@ const swing = (logits: number): number => Math.round(logistic(logit(0.8) + logit
 /** What the forecast assumes, in words with its numbers. */
 export function assumptionsInWords({ assumptions: a }: Trial): string[] {
   return [
-    `Days differ: an element that is clean 80 times in 100 has days of ${swing(-a.sessionSd)} and days of ${swing(a.sessionSd)}, and ${Math.round(a.sharedDay * 100)} % of that swing is the whole dog’s. Nerves at a trial swing ${swing(-a.nervesSd)} to ${swing(a.nervesSd)}.`,
+    `Days differ as the log shows, element by element; ${Math.round(a.sharedDay * 100)} % of that swing is the whole dog’s. Nerves at a trial swing ${swing(-a.nervesSd)} to ${swing(a.nervesSd)}.`,
     'At the trial every element is a first try in a strange place; until away and cold reps are logged, 90 % becomes about 85 %, and a little less when cold.',
     'Which fault it is when a rep is not clean: as your log says, with two imagined reps spread over all faults that can happen.',
     `A handler’s slip comes at ${(a.handlerRate * 100).toFixed(1)} % of the elements until your log says otherwise.`,

@@ -1,6 +1,6 @@
 import { it } from 'vitest';
 import { testAxis } from '@/core/breakdown/axis.test-helper';
-import { elementCoverage, type StudyPlan } from '@/core/learner';
+import { elementCoverage, passCoverage, type StudyPlan } from '@/core/learner';
 import { type AxisKey, asId } from '@/core/shared';
 
 const DOGS = 300;
@@ -29,4 +29,12 @@ it('80 % intervals against the truth', () => {
   process.stdout.write(
     `\n| dogs | clean covered | width | bias | reach covered | width | bias | naive covered | draws worth |\n|---|---|---|---|---|---|---|---|---|\n${lines.join('\n')}\n`,
   );
+});
+
+it('the chance of passing against the truth', () => {
+  const lines = (['fixed', 'staircase'] as const).map((rungs) => {
+    const { covered, width, bias } = passCoverage({ ...USUAL, rungs }, DOGS, 12);
+    return `| ${rungs} | ${percent(covered)} | ${width.toFixed(2)} | ${bias.toFixed(3)} |`;
+  });
+  process.stdout.write(`\n| rungs | P(pass) covered | width | bias |\n|---|---|---|---|\n${lines.join('\n')}\n`);
 });

@@ -1,10 +1,18 @@
 export { type Assessed, assessElement, type ElementEvidence, type Question, weighElement } from './assess';
+export { type CoverRow, coverOf } from './cover';
 export { columnsOf, type Target, targetAt } from './design';
 export { evidenceAgainstLuck, luckOf, type PickRun, positionBias, SETTLED } from './discrimination';
 export { chancesAt, type Estimate, estimateElement, type Interval, interval, predictorOf, type Reach, swingAt } from './estimate';
 export { type Before, FALLING_OFF, fallingOff, type Suspicion, type WatchedRep } from './falling-off';
 export { DRAW, drawPosterior, type Fit, fitElement, type Posterior } from './fit';
+export { type Habits, habitsOf } from './habits';
+export { type Hold, type Lasting, lastingOf, survivalOf } from './holding';
+export { type Quickness, quicknessOf } from './latency';
+export { byEye, type Deviation, EYE, type Precision, precisionOf, predictiveBelow } from './precision';
 export { CROOKED, type Crooked, countsAsEvidence, type EvidenceRep, type Landed, PURPOSES, type Purpose } from './rep';
+export { coldTries, type Retention, retentionOf } from './retention';
 export { type RodData, rodOf } from './rod';
 export { type Beliefs, EVIDENCE, USUAL_BELIEFS } from './settings';
+export { type Studied, type StudyQuestion, studyElement } from './study';
 export { type Cell, EMPTY_SUMMARY, type Grounds, groundsOf, type Summary, summarise, withoutRep, withRep } from './summary';
+export { WALL, type Wall, wallOf } from './wall';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { testAxis } from '@/core/breakdown/axis.test-helper';
-import { elementCoverage, type StudyPlan } from '.';
+import { elementCoverage, passCoverage, type StudyPlan } from '.';
 
 const USUAL: StudyPlan = { axes: [testAxis()], sessions: 24, reps: 12, everyDays: 3, swing: 0.6, drift: 0.005, rungs: 'fixed', away: 0.15 };
 
@@ -20,5 +20,11 @@ describe('80 % intervals against known dogs', () => {
     const { clean, naive } = elementCoverage({ ...USUAL, sessions: 10, reps: 20, swing: 0.8, rungs: 'demand' }, 60, 6);
     expect(naive.covered).toBeLessThan(0.7);
     expect(clean.covered).toBeGreaterThan(0.68);
+  });
+
+  it('and so does the chance of passing', () => {
+    const { covered, bias } = passCoverage({ ...USUAL, rungs: 'staircase' }, 25, 7);
+    expect(covered).toBeGreaterThan(0.55);
+    expect(Math.abs(bias)).toBeLessThan(0.08);
   });
 });

@@ -1,6 +1,6 @@
 import type { Interval } from '@/core/evidence';
-import { type ElementId, type ElementKey, type ExerciseKey, NO_BREAK } from '@/core/shared';
-import { mean, quantile, variance } from '@/core/statistics';
+import { type ElementId, type ElementKey, type ExerciseKey, NO_BREAK, seeded } from '@/core/shared';
+import { drawBeta, mean, quantile, variance } from '@/core/statistics';
 import type { Assumptions } from './assumptions';
 import { type Runs, type SimulationSize, simulateTrials, type TrialClass } from './simulate';
 
@@ -23,8 +23,8 @@ export type Forecast = {
 };
 
 /**
- * Sums of runs → a forecast. The draws' pass shares are shrunk to their mean by √(1 − V_within/V_total) before quantiles, so that
- * the interval shows what is unknown about the dog and not the dice of 50 runs; the Monte Carlo error is that of the mean over groups.
+ * Sums of runs → a forecast. The interval of the chance shows what is unknown about the dog and not the dice of 50 runs (`passInterval`); the Monte Carlo error is
+ * that of the mean over groups.
  */
 export function forecastOf(
   input: TrialClass,
@@ -66,14 +66,34 @@ export const passOf = (runs: Runs): Interval =>
     runs.size.runs,
   );
 
+/** Values drawn for each group, for quantiles. */
+const DRAWS_PER_GROUP = 5;
+
+/**
+ * The chance of passing over draws, the dice of a group's few runs taken out: passes are binomial in a chance that is Beta over the draws, its two numbers by
+ * moments (V_between = V_total − V_within), and each group's chance is drawn from its own Beta after its runs. Shrinking shares to their mean by
+ * √(1 − V_within/V_total) keeps the same variance and loses the skew: near 0 and 1 its intervals missed (docs/decisions/0009).
+ */
 function passInterval(shares: readonly number[], runs: number): Interval {
   const centre = mean(shares);
-  const total = variance(shares);
   const within = mean(shares.map((p) => (p * (1 - p)) / (runs - 1)));
-  const keep = total > 0 ? Math.sqrt(Math.max(0, 1 - within / total)) : 0;
-  const shrunk = shares.map((p) => centre + keep * (p - centre));
-  return { low: quantile(shrunk, 0.1), mid: centre, high: quantile(shrunk, 0.9) };
+  const between = Math.max(0, variance(shares) - within);
+  const all = shares.length * runs;
+  const random = seeded(DICE);
+  if (between === 0 || centre === 0 || centre === 1) {
+    // Nothing tells the draws apart: what is left is the dice of all runs together.
+    const values = Array.from({ length: 1000 }, () => drawBeta(random, centre * all + 0.5, (1 - centre) * all + 0.5));
+    return { low: Math.min(centre, quantile(values, 0.1)), mid: centre, high: Math.max(centre, quantile(values, 0.9)) };
+  }
+  const weight = Math.max(0.05, (centre * (1 - centre)) / between - 1);
+  const values = shares.flatMap((p) =>
+    Array.from({ length: DRAWS_PER_GROUP }, () => drawBeta(random, centre * weight + p * runs, (1 - centre) * weight + (1 - p) * runs)),
+  );
+  return { low: quantile(values, 0.1), mid: centre, high: quantile(values, 0.9) };
 }
+
+/** Always the same dice: two forecasts that differ only a little must not differ by them. */
+const DICE = 0xbe7a;
 
 /** Minutes of a session on one element where the log has not said. */
 export const USUAL_MINUTES = 10;

@@ -1,0 +1,75 @@
+import type { Axis, Criteria } from '@/core/breakdown';
+import { type Day, ok, type Result } from '@/core/shared';
+import { type Assessed, assessElement, type Question } from './assess';
+import { type CoverRow, coverOf } from './cover';
+import { type Habits, habitsOf } from './habits';
+import { type Lasting, lastingOf } from './holding';
+import { type Quickness, quicknessOf, type Timed } from './latency';
+import { byEye, type Deviation, type Precision, precisionOf } from './precision';
+import { countsAsEvidence, type EvidenceRep } from './rep';
+import { type Retention, retentionOf } from './retention';
+import { type Wall, wallOf } from './wall';
+
+/** Everything that one element's reps can be asked. */
+export type StudyQuestion = Question & {
+  readonly conditions: readonly { readonly title: string; readonly options: readonly string[] }[];
+  /** The ends of the rule book's bands for crookedness, degrees; the eye's own words where it has none. */
+  readonly bands: readonly number[];
+};
+
+export type Studied = Assessed & {
+  readonly holding: Lasting | null;
+  readonly latency: (Quickness & { readonly limit: number }) | null;
+  readonly precision: Precision | null;
+  readonly cover: readonly CoverRow[];
+  readonly habits: Habits;
+  readonly retention: Retention | null;
+  readonly wall: Wall | null;
+};
+
+/** One element from every side. What nobody logged is null. Fails as `assessElement` does. */
+export function studyElement(question: StudyQuestion, today: Day): Result<Studied> {
+  const assessed = assessElement(question, today);
+  if (!assessed.ok) return assessed;
+  const { id, axes, reps, here, at, conditions, bands } = question;
+  const wall = wallOf(id, axes, reps, here, today);
+  if (!wall.ok) return wall;
+  const counted = reps.filter(countsAsEvidence);
+  const holdAxis = axes.find((axis) => axis.quantity === 'duration' && axis.harder === 'more' && axis.role === 'criterion');
+  const limit = limitOf(axes, at);
+  const holds = counted.flatMap((rep) =>
+    rep.held === undefined ? [] : [{ seconds: rep.held, endedBy: rep.outcome === 'clean' ? ('handler' as const) : ('dog' as const) }],
+  );
+  const quickness = quicknessOf(timesOf(counted, limit), limit);
+  return ok({
+    ...assessed.value,
+    holding: holdAxis && holds.length > 0 ? lastingOf(holds, at[holdAxis.key] ?? holdAxis.demand) : null,
+    latency: quickness && { ...quickness, limit },
+    precision: precisionOf(counted.flatMap(deviationOf), bands),
+    cover: coverOf(reps, conditions),
+    habits: habitsOf(reps),
+    retention: retentionOf(reps, today),
+    wall: wall.value,
+  });
+}
+
+/** Seconds in which an answer is wanted where no axis says so. */
+const USUAL_LIMIT = 3;
+
+function limitOf(axes: readonly Axis[], at: Criteria): number {
+  const axis = axes.find((one) => one.quantity === 'latency');
+  return axis ? (at[axis.key] ?? axis.demand) : USUAL_LIMIT;
+}
+
+/** Stamped answers; where others were stamped, a plain miss is an answer that had not come by the limit. */
+function timesOf(reps: readonly EvidenceRep[], limit: number): Timed[] {
+  const stamped = reps.flatMap((rep): Timed[] => (typeof rep.latency === 'number' ? [{ seconds: rep.latency, came: true }] : []));
+  if (stamped.length === 0) return [];
+  const misses = reps.filter((rep) => rep.outcome === 'miss' && typeof rep.latency !== 'number');
+  return [...stamped, ...misses.map(() => ({ seconds: Math.max(limit, 0.1), came: false }))];
+}
+
+function deviationOf(rep: EvidenceRep): Deviation[] {
+  if (rep.measured !== undefined) return [{ from: rep.measured, to: rep.measured }];
+  return rep.crooked === undefined ? [] : [byEye(rep.crooked)];
+}

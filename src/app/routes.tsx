@@ -41,6 +41,7 @@ export const router = createBrowserRouter([
           { path: 'breakdown/methods/:method', lazy: async () => ({ Component: (await import('@/features/breakdown')).MethodPage }) },
           { path: 'breakdown/prerequisites', lazy: async () => ({ Component: (await import('@/features/breakdown')).PrerequisitesPage }) },
           { path: 'breakdown/:element', lazy: async () => ({ Component: (await import('@/features/breakdown')).LadderPage }) },
+          { path: 'breakdown/:element/evidence', lazy: async () => ({ Component: (await import('@/features/breakdown')).EvidencePage }) },
           { path: 'breakdown/:element/rule', lazy: async () => ({ Component: (await import('@/features/breakdown')).RulePage }) },
           { path: 'breakdown/:element/parts', lazy: async () => ({ Component: (await import('@/features/breakdown')).PartsPage }) },
           { path: 'breakdown/:element/dogs', lazy: async () => ({ Component: (await import('@/features/breakdown')).DogsPage }) },

@@ -1,8 +1,8 @@
 import { difficulties, type Ladder } from '@/core/breakdown';
 import { type CoachState, coach, startCoaching } from '@/core/coaching';
 import { performRep, restFor, type Skill, type Temperament } from '@/core/learner';
-import { addDays, asId, type Day, dayNumber, type EntryId, must, type Random, type SessionId } from '@/core/shared';
-import type { ElementRecord, Entry, Judgement, RepEntry, Session } from '@/data/records';
+import { addDays, asId, type Day, dayNumber, type EntryId, mixSeed, must, type Random, type SessionId, seeded, seedFromText } from '@/core/shared';
+import type { Details, ElementRecord, Entry, Judgement, RepEntry, Session } from '@/data/records';
 
 /** One element of a simulated dog in training: how it goes wrong, and where it stands. */
 export type Work = {
@@ -97,7 +97,16 @@ function doRep(work: Work, occasion: Occasion, away: boolean, rep: number, rando
   const done = performRep(work.skill, work.temperament, x, conditions, random);
   work.skill = done.skill;
   const latency = Number((work.latency * Math.exp(0.3 * random.normal())).toFixed(2));
-  return { ...judge(work, done, random), rung: work.rung, criteria, latency: done.missed ? null : latency, marker: null, timing: null, details: {} };
+  const judged = judge(work, done, random);
+  return {
+    ...judged,
+    rung: work.rung,
+    criteria,
+    latency: done.missed ? null : latency,
+    marker: null,
+    timing: null,
+    details: detailsOf(work, occasion, judged, rep),
+  };
 }
 
 function judge(work: Work, done: { readonly clean: boolean; readonly missed: boolean }, random: Random): Judgement {
@@ -117,4 +126,27 @@ function weighted(weights: Readonly<Record<string, number>>, random: Random): st
     if (left < 0) return key;
   }
   return null;
+}
+
+/** What the owner also tapped: how it was paid and where that landed, holds, and how straight it was, every other time measured. From numbers of its own, so that the reps stay what they are. */
+function detailsOf(work: Work, occasion: Occasion, judged: Judgement, rep: number): Details {
+  const random = seeded(mixSeed(seedFromText(occasion.id), rep));
+  const hold = work.element.axes.find((axis) => axis.quantity === 'duration' && axis.harder === 'more' && axis.role === 'criterion');
+  const asked = hold ? (work.ladder.rungs[work.rung]?.criteria[hold.key] ?? hold.start) : 0;
+  const held = judged.outcome === 'clean' ? asked : asked * (0.2 + 0.7 * random.uniform());
+  return {
+    pay: rep % 5 === 4 ? 'none' : 'small',
+    landed: (['spot', 'ahead', 'behind'] as const)[random.integer(3)] ?? 'spot',
+    ...(hold ? { held: Number(held.toFixed(1)) } : {}),
+    ...(work.element.axes.some((axis) => axis.quantity === 'angle') ? straightness(judged, rep, random) : {}),
+    ...(occasion.day % 9 === 8 ? { purpose: 'rehearsal' as const } : {}),
+  };
+}
+
+/** A crooked front leans to the left, as this dog's does. */
+function straightness(judged: Judgement, rep: number, random: Random): Details {
+  const off = judged.outcome === 'clean' ? -3 + 4 * random.normal() : -14 + 6 * random.normal();
+  if (rep % 2 === 0) return { measured: Number(off.toFixed(0)) };
+  const side = off < 0 ? 'left' : 'right';
+  return { crooked: Math.abs(off) <= 5 ? 'straight' : Math.abs(off) <= 15 ? `slightly-${side}` : `badly-${side}` };
 }

@@ -1,12 +1,14 @@
 import { BarController, BarElement, CategoryScale, Chart, type ChartOptions, LinearScale, Tooltip } from 'chart.js';
 import annotation from 'chartjs-plugin-annotation';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { Bar } from 'react-chartjs-2';
+import { ChartFigure } from './chart-figure';
+import { type Tokens, useTokens } from './chart-tokens';
 import type { HistogramProps } from './histogram';
 
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip, annotation);
 
-/** Shares of runs by score, with the pass line. Bars past the line are solid, short of it hatched; the table says the same. */
+/** Shares of runs by score, with the pass line. Bars past the line are solid, short of it hatched. */
 export default function HistogramChart({ bins, lineAfter, lineLabel, axisLabel, sentence }: HistogramProps) {
   const tokens = useTokens();
   const data = useMemo(
@@ -26,65 +28,14 @@ export default function HistogramChart({ bins, lineAfter, lineLabel, axisLabel, 
     [bins, tokens],
   );
   return (
-    <figure>
-      <div className="h-56">
-        <Bar aria-label={sentence} data={data} options={optionsFor(tokens, lineAfter, lineLabel, axisLabel)} />
-      </div>
-      <figcaption className="mt-1 text-sm text-ink-soft">{sentence}</figcaption>
-      <details className="mt-1 text-sm">
-        <summary className="min-h-6 cursor-pointer underline underline-offset-4">The same as a table</summary>
-        <table className="mt-1">
-          <thead>
-            <tr>
-              <th className="pr-6 text-left">{axisLabel}</th>
-              <th className="text-right">share of runs</th>
-            </tr>
-          </thead>
-          <tbody>
-            {bins.map((bin) => (
-              <tr key={bin.label}>
-                <td>{bin.label}</td>
-                <td className="text-right">{(bin.share * 100).toFixed(1)} %</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </details>
-    </figure>
+    <ChartFigure
+      sentence={sentence}
+      name="scores"
+      table={{ head: [axisLabel, 'share of runs, %'], rows: bins.map((bin) => [bin.label, (bin.share * 100).toFixed(1)]) }}
+    >
+      <Bar aria-label={sentence} data={data} options={optionsFor(tokens, lineAfter, lineLabel, axisLabel)} />
+    </ChartFigure>
   );
-}
-
-type Tokens = {
-  readonly ink: string;
-  readonly soft: string;
-  readonly hair: string;
-  readonly sheet: string;
-  readonly signal: string;
-  readonly font: string;
-};
-
-// A canvas inherits nothing from the page: colours and font are read from it, again whenever the theme changes.
-function useTokens(): Tokens {
-  const [tokens, setTokens] = useState(readTokens);
-  useEffect(() => {
-    const watch = new MutationObserver(() => setTokens(readTokens()));
-    watch.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] });
-    return () => watch.disconnect();
-  }, []);
-  return tokens;
-}
-
-function readTokens(): Tokens {
-  const style = getComputedStyle(document.documentElement);
-  const token = (name: string): string => style.getPropertyValue(name).trim();
-  return {
-    ink: token('--ink'),
-    soft: token('--ink-soft'),
-    hair: token('--hair'),
-    sheet: token('--sheet'),
-    signal: token('--signal'),
-    font: style.fontFamily,
-  };
 }
 
 function hatched(tokens: Tokens): CanvasPattern | string {

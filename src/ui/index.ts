@@ -6,6 +6,7 @@ export { Dialog } from './dialog';
 export { FileButton } from './file-button';
 export { Histogram, type HistogramBin } from './histogram';
 export { ListField } from './list-field';
+export { Plot, type PlotProps } from './plot';
 export { type RepMark, RepMarkKey, RepMarks, repMark } from './rep-marks';
 export { Rod } from './rod';
 export { saveText } from './save-text';

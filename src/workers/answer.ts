@@ -1,4 +1,4 @@
-import { type Assessed, assessElement } from '@/core/evidence';
+import { type Assessed, assessElement, studyElement } from '@/core/evidence';
 import { comparePolicies } from '@/core/learner';
 import { assessClass, type Hooks, whatIf } from '@/core/readiness';
 import { ok, type Result } from '@/core/shared';
@@ -9,6 +9,8 @@ export function answer(task: Task, onProgress: (share: number) => void, onFirst?
   switch (task.kind) {
     case 'assess-elements':
       return assessAll(task.questions, task.today);
+    case 'study-element':
+      return studyElement(task.question, task.today);
     case 'compare-policies':
       return comparePolicies(task.question, onProgress);
     case 'assess-class':

@@ -1,4 +1,4 @@
-import type { Assessed, Question } from '@/core/evidence';
+import type { Assessed, Question, Studied, StudyQuestion } from '@/core/evidence';
 import type { PolicyOutcome, PolicyQuestion } from '@/core/learner';
 import type { Assumptions, ClassEvidence, Forecast, Readiness, SimulationSize, WhatIf } from '@/core/readiness';
 import type { Day, ElementId, Failure } from '@/core/shared';
@@ -6,6 +6,7 @@ import type { Day, ElementId, Failure } from '@/core/shared';
 /** What a worker can be asked; one tagged union, so that a forgotten case is a type error on both sides. */
 export type Task =
   | { readonly kind: 'assess-elements'; readonly questions: readonly Question[]; readonly today: Day }
+  | { readonly kind: 'study-element'; readonly question: StudyQuestion; readonly today: Day }
   | { readonly kind: 'compare-policies'; readonly question: PolicyQuestion }
   | {
       readonly kind: 'assess-class';
@@ -28,6 +29,7 @@ export type Answers = {
   'assess-class': Readiness;
   'compare-policies': readonly PolicyOutcome[];
   'what-if': WhatIf;
+  'study-element': Studied;
 };
 
 export type FromWorker<K extends Task['kind'] = Task['kind']> =

@@ -47,7 +47,7 @@ export {
 } from './log';
 export { elementFromMethod, methodOf, rungAtShare } from './make-element';
 export { nodesOf } from './nodes';
-export { classEvidence, elementQuestions, type RepsByElement, type RungByElement } from './questions';
+export { classEvidence, elementQuestions, type RepsByElement, type RungByElement, studyQuestion } from './questions';
 export { listRuleBooks, putRuleBook, restoreRuleBook } from './rule-books';
 export { ensureSample, renewSample } from './sample';
 export {

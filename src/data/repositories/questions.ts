@@ -1,10 +1,11 @@
 import { buildLadder, demandCriteria, demandOf } from '@/core/breakdown';
-import type { EvidenceRep, Question } from '@/core/evidence';
+import { type EvidenceRep, EYE, type Question, type StudyQuestion } from '@/core/evidence';
 import type { ClassEvidence } from '@/core/readiness';
+import { prepareRules } from '@/core/rulebooks';
 import { type Day, type ElementId, fail, ok, type Result } from '@/core/shared';
 import { quantile } from '@/core/statistics';
-import type { Trial } from '@/data/records';
-import type { DogWork } from './elements';
+import type { ElementRecord, Trial } from '@/data/records';
+import { type DogWork, placesOf } from './elements';
 
 export type RepsByElement = ReadonlyMap<ElementId, readonly EvidenceRep[]>;
 export type RungByElement = ReadonlyMap<ElementId, number>;
@@ -22,6 +23,22 @@ export function elementQuestions(work: DogWork, reps: RepsByElement, rungs: Rung
       here: rung?.criteria ?? demandOf(element.axes),
     };
   });
+}
+
+/** The same for one element, with what its page needs besides: conditions, and the ends of the rule book's bands of angle. */
+export function studyQuestion(element: ElementRecord, work: DogWork, reps: RepsByElement, rungs: RungByElement): StudyQuestion | null {
+  const [question] = elementQuestions({ ...work, elements: work.elements.filter((one) => one.id === element.id) }, reps, rungs);
+  return question ? { ...question, conditions: element.conditions, bands: bandsOf(element, work) } : null;
+}
+
+function bandsOf(element: ElementRecord, work: DogWork): number[] {
+  const ends = placesOf(element.id, work).flatMap(({ book, exercise, part }) => {
+    const scored = prepareRules(book.rules, book.exercises).exercises.find((one) => one.exercise === exercise.id);
+    return (scored?.faults ?? []).flatMap(({ fault }) =>
+      fault.element === part && fault.cost.kind === 'band' && fault.cost.quantity === 'angle' ? fault.cost.bands.map((band) => band.over) : [],
+    );
+  });
+  return ends.length > 0 ? [...new Set(ends)].sort((a, b) => a - b) : [EYE.straight, EYE.badly];
 }
 
 /** The middle length of a session, from its first rep to its last and one rep's time more; null without two reps in any. */

@@ -18,6 +18,7 @@ export type Opened = {
 
 const PAGES = [
   { to: '', title: 'Ladder' },
+  { to: '/evidence', title: 'Evidence' },
   { to: '/rule', title: 'Rule' },
   { to: '/parts', title: 'Parts and needs' },
   { to: '/dogs', title: 'Other dogs' },

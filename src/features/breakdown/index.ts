@@ -1,5 +1,6 @@
 export { BreakdownRoom } from './breakdown-room';
 export { DogsPage } from './dogs-page';
+export { EvidencePage } from './evidence-page';
 export { LadderPage } from './ladder-page';
 export { MethodPage } from './method-page';
 export { MethodsPage } from './methods-page';

@@ -64,6 +64,6 @@ describe('words', () => {
     expect(failureReasons(forecast)[0]?.words).toBe('fewer than 60 points in all');
     const untouched = { ...readiness, grounds: readiness.grounds.map((ground, i) => (i === 0 ? { ...ground, counted: 0 } : ground)) };
     expect(neverTrained(untouched, state)[0]).toBe('Set up at heel: no rep at all');
-    expect(assumptionsInWords(trial)[0]).toContain('80 times in 100 has days of 71 and days of 87');
+    expect(assumptionsInWords(trial)[0]).toContain('50 % of that swing is the whole dog’s');
   });
 });

@@ -1,0 +1,136 @@
+import { useMemo } from 'react';
+import { buildLadder, describeRung, type Ladder } from '@/core/breakdown';
+import type { CoverRow, EvidenceRep } from '@/core/evidence';
+import type { AxisKey } from '@/core/shared';
+import { namedFaults, studyQuestion, useKennel } from '@/data/repositories';
+import { Notice, newestOf, RepMarkKey, RepMarks, Rod, repMark, Sheet, useLatest } from '@/ui';
+import { runTask } from '@/workers/client';
+import { rodsOf } from './breakdown-view';
+import { ElementFrame, type Opened } from './element-frame';
+import { EvidencePlots } from './evidence-plots';
+import { elementSentence, findings } from './evidence-words';
+
+/** One element as its reps show it: where it stands, its history, and everything that was logged beside clean or not. */
+export function EvidencePage() {
+  return <ElementFrame>{(opened) => <Page {...opened} />}</ElementFrame>;
+}
+
+function Page({ element, state, rung }: Opened) {
+  const { today } = useKennel();
+  const reps = state.reps.get(element.id) ?? [];
+  const job = useMemo(() => {
+    const question = studyQuestion(element, state.work, state.reps, state.rungs);
+    return question && ((signal: AbortSignal) => runTask({ kind: 'study-element', question, today }, { signal }));
+  }, [element, state, today]);
+  const latest = useLatest(job);
+  const studied = newestOf(latest);
+  if (latest.state === 'failed') return <Notice tone="alert">{latest.failure.message}</Notice>;
+  if (!studied) return <p className="text-lg">Weighing the reps …</p>;
+  return (
+    <div className="grid grid-cols-1 gap-6">
+      <p role="status" aria-label="In one sentence" className="border-l-[6px] border-signal bg-sheet px-4 py-3 text-xl font-bold leading-snug">
+        {elementSentence(element, studied, rung, today)}
+      </p>
+      <div className="grid items-start gap-6 lg:grid-cols-2">
+        <Sheet title="Where it stands" aside={`${studied.grounds.counted} counted reps, ${studied.grounds.notCounted} shown only`}>
+          <div className="grid gap-6">
+            {rodsOf(element, rung, studied).map((rod) => (
+              <Rod key={rod.title} data={rod} />
+            ))}
+          </div>
+          <p className="mt-4 text-sm leading-snug text-ink-soft">
+            The band is an 80 % interval of how far it is clean 8 times in 10 in the next session, at home, the other criteria as they stand. It rests
+            on what {Math.round(studied.estimate.effective)} independent draws would say.
+          </p>
+        </Sheet>
+        <Sheet title="What the reps say">
+          <dl className="grid gap-2 leading-snug">
+            {findings(studied, today).map(({ title, words }) => (
+              <div key={title}>
+                <dt className="font-bold">{title}</dt>
+                <dd>{words}</dd>
+              </div>
+            ))}
+          </dl>
+        </Sheet>
+      </div>
+      <EvidencePlots reps={reps} studied={studied} />
+      <History element={element} state={state} reps={reps} />
+      <Coverage rows={studied.cover} />
+    </div>
+  );
+}
+
+const SESSIONS = 12;
+
+type HistoryProps = Pick<Opened, 'element' | 'state'> & { readonly reps: readonly EvidenceRep[] };
+
+/** The last sessions as tally sticks, with the rung of each and where it changed. */
+function History({ element, state, reps }: HistoryProps) {
+  const ladder = buildLadder(element);
+  const labels = new Map(namedFaults(element, state.work).map((fault) => [fault.key, fault.label]));
+  const bySession = new Map<string, EvidenceRep[]>();
+  for (const rep of reps) bySession.set(rep.session, [...(bySession.get(rep.session) ?? []), rep]);
+  const sessions = [...bySession].slice(-SESSIONS).reverse();
+  return (
+    <Sheet title="History" aside={<RepMarkKey />}>
+      {sessions.length === 0 && <p>No session yet.</p>}
+      <ul>
+        {sessions.map(([id, log]) => (
+          <li key={id} className="grid gap-x-4 gap-y-1 border-b border-hair py-2 sm:grid-cols-[7rem_16rem_1fr] sm:items-center">
+            <span className="font-semibold">
+              {log[0]?.day}
+              {log[0]?.away && <span className="block text-sm font-normal text-ink-soft">away</span>}
+            </span>
+            <span className="text-sm leading-snug">{rungsInWords(ladder, log)}</span>
+            <RepMarks marks={log.map((rep) => repMark(rep, labels.get(rep.option ?? '') ?? null))} label={`Reps of ${log[0]?.day}`} />
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  );
+}
+
+/** Which rungs a session went through. What was done off today's ladder is said so, since a ladder may have been rebuilt. */
+function rungsInWords(ladder: Ladder, log: readonly EvidenceRep[]): string {
+  const places = log.map((rep) =>
+    ladder.rungs.findIndex((rung) => Object.entries(rep.criteria).every(([key, value]) => rung.criteria[key as AxisKey] === value)),
+  );
+  const [first, ...more] = places.filter((place, i) => place !== places[i - 1]);
+  if (first !== undefined && more.length === 0 && first >= 0) return `rung ${describeRung(ladder, first)}`;
+  return `rungs ${[first ?? -1, ...more].map((place) => (place < 0 ? 'off this ladder' : place + 1)).join(' → ')}`;
+}
+
+function Coverage({ rows }: { readonly rows: readonly CoverRow[] }) {
+  return (
+    <Sheet title="Where it has been trained" aside="clean rates, small ones drawn towards the rest">
+      <table className="w-full text-left leading-snug">
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.condition} className="border-b border-hair align-top">
+              <th scope="row" className="py-1.5 pr-4">
+                {row.condition}
+              </th>
+              <td className="py-1.5">
+                <ul className="flex flex-wrap gap-x-6 gap-y-1">
+                  {row.cells.map((cell) => (
+                    <li key={cell.option}>
+                      {cell.option}:{' '}
+                      {cell.rate === null ? (
+                        <span className="font-bold text-signal-ink">never</span>
+                      ) : (
+                        <>
+                          <span className="font-semibold">{Math.round(cell.rate * 100)} %</span> of {cell.reps}
+                        </>
+                      )}
+                    </li>
+                  ))}
+                </ul>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Sheet>
+  );
+}

@@ -1,0 +1,71 @@
+import { byEye, countsAsEvidence, type EvidenceRep, type Studied } from '@/core/evidence';
+import { Plot, Sheet } from '@/ui';
+
+/** So many of the last reps are drawn. */
+const LAST = 60;
+
+/** Response times and deviations, rep by rep, beside the limits that count. */
+export function EvidencePlots({ reps, studied }: { readonly reps: readonly EvidenceRep[]; readonly studied: Studied }) {
+  const { latency, precision } = studied;
+  const counted = reps.filter(countsAsEvidence);
+  const times = counted.flatMap((rep) => (typeof rep.latency === 'number' ? [{ y: rep.latency, day: rep.day }] : [])).slice(-LAST);
+  const turns = counted.flatMap((rep) => deviationsOf(rep)).slice(-LAST);
+  if (times.length === 0 && turns.length === 0) return null;
+  return (
+    <div className="grid items-start gap-6 lg:grid-cols-2">
+      {latency && times.length > 0 && (
+        <Sheet title="Quickness">
+          <Plot
+            name="latency"
+            series={[{ label: 'seconds', kind: 'points', points: times.map((one, i) => ({ x: i + 1, y: one.y })) }]}
+            marks={[
+              { axis: 'y', at: latency.limit, label: `wanted ${latency.limit} s`, strong: true },
+              { axis: 'y', at: latency.median.mid, label: 'its middle' },
+            ]}
+            xLabel={`rep, the last ${times.length}`}
+            yLabel="s"
+            sentence={`Response times of the last ${times.length} timed reps; the middle is ${latency.median.mid.toFixed(1)} s.`}
+            table={{ head: ['rep', 'day', 'seconds'], rows: times.map((one, i) => [i + 1, one.day, one.y]) }}
+          />
+        </Sheet>
+      )}
+      {precision && turns.length > 0 && (
+        <Sheet title="Straightness: middle and spread">
+          <Plot
+            name="straightness"
+            series={[
+              { label: 'measured', kind: 'points', points: turns.flatMap((one, i) => (one.measured ? [{ x: i + 1, y: one.y }] : [])) },
+              { label: 'by eye', kind: 'hollow', points: turns.flatMap((one, i) => (one.measured ? [] : [{ x: i + 1, y: one.y }])) },
+            ]}
+            marks={[
+              ...precision.within.flatMap(({ limit }) => [
+                { axis: 'y' as const, at: limit, label: `${limit}° right` },
+                { axis: 'y' as const, at: -limit, label: `${limit}° left` },
+              ]),
+              { axis: 'y', at: precision.bias.mid, label: 'its middle', strong: true },
+            ]}
+            xLabel={`rep, the last ${turns.length}`}
+            yLabel="degrees, + right"
+            sentence={`Deviations of the last ${turns.length} reps, filled where measured, hollow where judged by eye; dashed lines are the ends of the rule book’s bands.`}
+            table={{
+              head: ['rep', 'day', 'degrees', 'how'],
+              rows: turns.map((one, i) => [i + 1, one.day, one.y, one.measured ? 'measured' : 'by eye']),
+            }}
+          />
+        </Sheet>
+      )}
+    </div>
+  );
+}
+
+/** How far past an open end a word of the eye is drawn, degrees. */
+const PAST = 5;
+
+function deviationsOf(rep: EvidenceRep): { readonly y: number; readonly measured: boolean; readonly day: string }[] {
+  if (rep.measured !== undefined) return [{ y: rep.measured, measured: true, day: rep.day }];
+  if (rep.crooked === undefined) return [];
+  const { from, to } = byEye(rep.crooked);
+  // What was only seen is drawn in the middle of what its word may mean.
+  const y = Number.isFinite(from) && Number.isFinite(to) ? (from + to) / 2 : Number.isFinite(from) ? from + PAST : to - PAST;
+  return [{ y, measured: false, day: rep.day }];
+}

@@ -1,0 +1,137 @@
+import { type Axis, axisScale, buildLadder, describeRung, proofValue, writeValue } from '@/core/breakdown';
+import type { Interval, Studied } from '@/core/evidence';
+import { type Day, daysBetween, NO_BREAK } from '@/core/shared';
+import { logistic, logit } from '@/core/statistics';
+import type { ElementRecord } from '@/data/repositories';
+
+/** Below so many reps a figure would promise more than is known; and after so many days away the first thing to say is the gap. */
+const FEW = 10;
+const LONG_AGO = 30;
+
+/**
+ * The one sentence at the top of an element's page: which element, which axis holds it, where, from how many reps, and which rung is next. Every figure in it is
+ * worked out from the reps; where they are thin it says so instead.
+ */
+export function elementSentence(element: ElementRecord, studied: Studied, rung: number, today: Day): string {
+  const { grounds, wall } = studied;
+  const ladder = buildLadder(element);
+  const here = Math.min(rung, ladder.rungs.length - 1);
+  const next =
+    here + 1 < ladder.rungs.length ? `Next: rung ${describeRung(ladder, here + 1)}.` : 'It stands on the top rung: keep it, in other places.';
+  if (grounds.counted === 0) return `${element.title}: no rep yet, so nothing is known. Begin on rung ${describeRung(ladder, here)}.`;
+  const rests = `${plural(grounds.counted, 'rep')} in ${plural(grounds.sessions, 'session')}`;
+  const gap = grounds.lastDay === null ? 0 : daysBetween(grounds.lastDay, today);
+  const away = gap > LONG_AGO ? ` Not trained for ${gap} days: begin below where it stood.` : '';
+  if (grounds.counted < FEW)
+    return `${element.title}: ${rests}, too few to say how far it reaches.${away} Stay on rung ${describeRung(ladder, here)}.`;
+  const holding = holdingAxis(element, studied);
+  if (!holding) return `${element.title}: nothing is climbed here, all criteria are held. ${rests}.${away}`;
+  const where = reachWords(holding.axis, holding.reach);
+  if (wall) {
+    const axis = element.axes.find((one) => one.key === wall.axis) ?? holding.axis;
+    return `${element.title}: a wall. ${axis.title} has not risen for ${wall.sessions} sessions; ${where}, from ${rests}.${away} Go back two rungs, or change how it is taught.`;
+  }
+  if (holding.reach.mid >= 1) {
+    const sure = holding.reach.low >= 1 ? 'it reaches the demand' : 'it may reach the demand, and that is not sure yet';
+    return `${element.title}: ${sure}. ${holding.axis.title}: ${where}, from ${rests}.${away} ${next}`;
+  }
+  return `${element.title}: ${holding.axis.title.toLowerCase()} holds it; ${where}, from ${rests}.${away} ${next}`;
+}
+
+/** The axis on which the dog stands furthest short of the demand; null where none is climbed. */
+function holdingAxis(element: ElementRecord, studied: Studied): { readonly axis: Axis; readonly reach: Interval } | null {
+  const found = studied.estimate.reach.flatMap((reach) => {
+    const axis = element.axes.find((one) => one.key === reach.axis);
+    return axis ? [{ axis, reach }] : [];
+  });
+  return found.length === 0 ? null : found.reduce((least, one) => (one.reach.mid < least.reach.mid ? one : least));
+}
+
+function reachWords(axis: Axis, reach: Interval): string {
+  const [low, mid, high] = [valueAt(axis, reach.low), valueAt(axis, reach.mid), valueAt(axis, reach.high)];
+  if (reach.mid < 0) return `not clean 8 times in 10 even at its start (${valueAt(axis, 0)})`;
+  if (low === high) return `clean 8 times in 10 at ${mid}`;
+  return `clean 8 times in 10 up to about ${mid} (${low} to ${high})`;
+}
+
+/** A difficulty as a value; outside the ladder it is named, never given one that nobody tried. */
+function valueAt(axis: Axis, at: number): string {
+  const scale = axisScale(axis);
+  if (!scale.ok || scale.value.held) return writeValue(axis, axis.start);
+  if (at < 0) return 'below the start';
+  if (at > scale.value.difficulty(proofValue(axis))) return 'beyond the proof margin';
+  const value = scale.value.value(at);
+  return writeValue(axis, axis.levels === null ? rounded(value) : Math.round(value));
+}
+
+/** Two significant digits: more would claim what an estimate has not. */
+const rounded = (value: number): number => Number(value.toPrecision(2));
+const plural = (n: number, one: string): string => `${n} ${n === 1 ? one : `${one}s`}`;
+const percent = (share: number): string => `${Math.round(share * 100)}${NO_BREAK}%`;
+const range = ({ low, high }: Interval, write: (value: number) => string): string => `${write(low)} to ${write(high)}`;
+const seconds = (value: number): string => `${value.toFixed(1)}${NO_BREAK}s`;
+const degrees = (value: number): string => `${Math.abs(value).toFixed(0)}°${value > 0.5 ? ' right' : value < -0.5 ? ' left' : ''}`;
+/** What a shift in logits makes of eight in ten. */
+const fromEighty = (logits: number): string => percent(logistic(logit(0.8) + logits));
+
+/** What the page says of each thing, in the order in which it stands; only what was logged. */
+export function findings(studied: Studied, today: Day): { readonly title: string; readonly words: string }[] {
+  const { estimate, holding, latency, precision, habits, retention } = studied;
+  const { swing, gain } = estimate;
+  const found: ({ readonly title: string; readonly words: string } | null)[] = [
+    { title: 'At the trial', words: `Cold and in a strange place: ${range(estimate.coldAway, percent)} clean at the demand.` },
+    {
+      title: 'From day to day',
+      words: `What is clean 80${NO_BREAK}% of the time has days of ${fromEighty(-swing.mid)} and days of ${fromEighty(swing.mid)}; one session makes of it ${fromEighty(gain.mid)} (${fromEighty(gain.low)} to ${fromEighty(gain.high)}).`,
+    },
+    holding && {
+      title: 'Holding',
+      words: `${holding.broken} of ${plural(holding.holds, 'hold')} were broken by the dog; ${range(holding.lasts, percent)} would last the demand.`,
+    },
+    latency && {
+      title: 'Quickness',
+      words: `The middle answer comes at ${seconds(latency.median.mid)} (${range(latency.median, seconds)}); ${percent(latency.within.mid)} within ${seconds(latency.limit)}, from ${plural(latency.timed - latency.late, 'time')} and ${latency.late} that did not come.`,
+    },
+    precision && { title: 'Straightness', words: precisionWords(precision) },
+    habits.anticipated.count > 0
+      ? { title: 'Too early', words: `${habits.anticipated.count} of ${habits.anticipated.of} came before the word.` }
+      : null,
+    habits.extraCues.of > 0
+      ? { title: 'Extra cues', words: `${habits.extraCues.count} of ${plural(habits.extraCues.of, 'rep')} needed another cue, where it was said.` }
+      : null,
+    habits.handlers.count > 0
+      ? {
+          title: 'The handler’s',
+          words: `${habits.handlers.count} of ${plural(habits.handlers.of, 'rep')} were your doing: not counted against the dog, and they cost points at a trial.`,
+        }
+      : null,
+    habits.landings.length > 1 ? { title: 'Where the reward landed', words: landingWords(habits.landings) } : null,
+    retention && {
+      title: 'Keeping it',
+      words: `After ${plural(retention.tries.length, 'cold try').replace('trys', 'tries')}: half of it would be gone in about ${plural(Math.round(retention.halfLife), 'day')}; ${percent(retention.today)} would still be there today. ${retention.due <= today ? 'Due now.' : `Due again in ${plural(daysBetween(today, retention.due), 'day')}.`}`,
+    },
+  ];
+  return found.filter((one) => one !== null);
+}
+
+function precisionWords(precision: NonNullable<Studied['precision']>): string {
+  const [first] = precision.within;
+  const advice =
+    precision.train === 'bias'
+      ? ' Straighten its middle first: that is worth more than making it more even.'
+      : precision.train === 'spread'
+        ? ' Make it more even first: its middle is straight enough.'
+        : '';
+  const inside = first ? ` ${percent(first.chance)} within ${first.limit}°.` : '';
+  return `Its middle is ${degrees(precision.bias.mid)} (${range(precision.bias, degrees)}), its spread ${precision.spread.mid.toFixed(0)}°, from ${plural(precision.judged, 'rep')} (${precision.measured} measured).${inside}${advice}`;
+}
+
+const LANDED_WORDS = { spot: 'at the spot', ahead: 'ahead', behind: 'behind', hand: 'to hand', reset: 'to reset' } as const;
+
+function landingWords(landings: Studied['habits']['landings']): string {
+  const parts = landings.map(
+    ({ landed, next, latency }) =>
+      `${LANDED_WORDS[landed]}: next clean ${next.count} of ${next.of}${latency === null ? '' : `, at ${seconds(latency)}`}`,
+  );
+  return `${parts.join('; ')}.`.replace(/^./, (letter) => letter.toUpperCase());
+}

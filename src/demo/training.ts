@@ -146,7 +146,7 @@ function detailsOf(work: Work, occasion: Occasion, judged: Judgement, rep: numbe
 /** A crooked front leans to the left, as this dog's does. */
 function straightness(judged: Judgement, rep: number, random: Random): Details {
   const off = judged.outcome === 'clean' ? -3 + 4 * random.normal() : -14 + 6 * random.normal();
-  if (rep % 2 === 0) return { measured: Number(off.toFixed(0)) };
+  if (rep % 2 === 0) return { measured: Math.round(off) + 0 };
   const side = off < 0 ? 'left' : 'right';
   return { crooked: Math.abs(off) <= 5 ? 'straight' : Math.abs(off) <= 15 ? `slightly-${side}` : `badly-${side}` };
 }

@@ -67,7 +67,8 @@ function optionsFor({ marks = [], xLabel, yLabel, xTicks, yRange }: PlotProps, t
               label: {
                 display: true,
                 content: mark.label,
-                position: 'end' as const,
+                position: mark.strong ? ('start' as const) : ('end' as const),
+                ...(mark.axis === 'y' ? { yAdjust: -11 } : {}),
                 backgroundColor: mark.strong ? tokens.signal : tokens.sheet,
                 color: mark.strong ? '#14100a' : tokens.ink,
                 font,

@@ -86,6 +86,17 @@ describe('what the forecast is made of', () => {
     expect(unknown.pass.high - unknown.pass.low).toBeGreaterThan(0.3);
   });
 
+  it('knows less of a day further away', () => {
+    const input = two(1, 1, 10);
+    const width = (days: number): number => {
+      const { pass } = forecastOf(input, simulateTrials(input, CALM, 1, undefined, { days }), input.rules.exercises.map(faultOptions));
+      return pass.high - pass.low;
+    };
+    expect(width(0)).toBeLessThan(0.05);
+    expect(width(30)).toBeGreaterThan(0.1);
+    expect(width(200)).toBeGreaterThan(width(30) * 1.5);
+  });
+
   it('a day shared by all elements spreads the scores', () => {
     const spread = (sharedDay: number) => {
       const swinging = classOf([[sure('a', 0.5, empty, 1.5), sure('b', 0.5, empty, 1.5)]], [[fault('a'), fault('b')]], 10);

@@ -1,4 +1,19 @@
-export type { Breakdown, Details, Dog, ElementRecord, Entry, Judgement, Kit, RepEntry, RuleBookRecord, Session, Tables, Trial } from '@/data/records';
+export type {
+  Breakdown,
+  Details,
+  Dog,
+  ElementRecord,
+  Entry,
+  ForecastRecord,
+  Judgement,
+  Kit,
+  RepEntry,
+  ResultRecord,
+  RuleBookRecord,
+  Session,
+  Tables,
+  Trial,
+} from '@/data/records';
 export { PLAIN_ELEMENT } from '@/data/records';
 export { cautionsOf } from './cautions';
 export { coachFacts } from './coach-facts';
@@ -47,7 +62,7 @@ export {
 } from './log';
 export { elementFromMethod, methodOf, rungAtShare } from './make-element';
 export { nodesOf } from './nodes';
-export { classEvidence, elementQuestions, type RepsByElement, type RungByElement, studyQuestion } from './questions';
+export { broken, type ClassOfDog, classEvidence, elementQuestions, type RepsByElement, type RungByElement, studyQuestion } from './questions';
 export { listRuleBooks, putRuleBook, restoreRuleBook } from './rule-books';
 export { ensureSample, renewSample } from './sample';
 export {
@@ -62,6 +77,7 @@ export {
   removeBreakdown,
   splitElement,
 } from './shape';
+export { addResult, addTrial, changeTrial, keepForecast, keptForecasts, putTrial, removeResult, restoreResult } from './trials';
 export { type Twin, twinsOf } from './twins';
 export { type DogState, useDog } from './use-dog';
 export { type KennelContext, useKennel, useKennelWithDog } from './use-kennel';

@@ -1,11 +1,13 @@
 import { buildLadder, demandCriteria, demandOf } from '@/core/breakdown';
 import { type EvidenceRep, EYE, type Question, type StudyQuestion } from '@/core/evidence';
 import type { ClassEvidence } from '@/core/readiness';
-import { prepareRules } from '@/core/rulebooks';
+import { prepareRules, type RuleBook } from '@/core/rulebooks';
 import { type Day, type ElementId, fail, ok, type Result } from '@/core/shared';
 import { quantile } from '@/core/statistics';
-import type { ElementRecord, Trial } from '@/data/records';
-import { type DogWork, placesOf } from './elements';
+import type { Dog, ElementRecord, Trial } from '@/data/records';
+import { type DogWork, placesOf, workOf } from './elements';
+import { repsOfDog } from './evidence';
+import type { Kennel } from './kennel';
 
 export type RepsByElement = ReadonlyMap<ElementId, readonly EvidenceRep[]>;
 export type RungByElement = ReadonlyMap<ElementId, number>;
@@ -41,6 +43,30 @@ function bandsOf(element: ElementRecord, work: DogWork): number[] {
   return ends.length > 0 ? [...new Set(ends)].sort((a, b) => a - b) : [EYE.straight, EYE.badly];
 }
 
+/** One dog in one class that is wholly broken down for it. */
+export type ClassOfDog = {
+  readonly dog: Dog;
+  readonly book: RuleBook;
+  readonly input: ClassEvidence;
+  /** Names of its elements by their ids. */
+  readonly titles: ReadonlyMap<string, string>;
+};
+
+/** Every dog of the kennel in every class that is wholly broken down for it. */
+export async function broken(kennel: Kennel, today: Day): Promise<ClassOfDog[]> {
+  const found: ClassOfDog[] = [];
+  for (const dog of await kennel.database.dogs.toArray()) {
+    const [work, reps] = await Promise.all([workOf(kennel, dog.id), repsOfDog(kennel, dog.id)]);
+    for (const { book } of work.ruleBooks) {
+      if (!work.breakdowns.some((breakdown) => breakdown.ruleBookId === book.id)) continue;
+      const input = classEvidence({ ruleBookId: book.id, day: today, entryCloses: null }, work, reps, today);
+      const titles = new Map(work.elements.map((element) => [element.id as string, element.title]));
+      if (input.ok) found.push({ dog, book, input: { ...input.value, trialDay: null }, titles });
+    }
+  }
+  return found;
+}
+
 /** The middle length of a session, from its first rep to its last and one rep's time more; null without two reps in any. */
 function minutesOf(reps: readonly EvidenceRep[]): number | null {
   const sessions = new Map<string, number[]>();
@@ -53,7 +79,12 @@ function minutesOf(reps: readonly EvidenceRep[]): number | null {
 }
 
 /** All that a trial's forecast depends on. Fails with `incomplete` when the rule book or a breakdown is missing. */
-export function classEvidence(trial: Trial, work: DogWork, reps: RepsByElement, today: Day): Result<ClassEvidence> {
+export function classEvidence(
+  trial: Pick<Trial, 'ruleBookId' | 'day' | 'entryCloses'>,
+  work: DogWork,
+  reps: RepsByElement,
+  today: Day,
+): Result<ClassEvidence> {
   const book = work.ruleBooks.find((record) => record.id === trial.ruleBookId)?.book;
   if (!book) return fail('incomplete', 'ruleBookId', `The rule book “${trial.ruleBookId}” of this trial is not here. Read it in under Rule books.`);
   const exercises: ClassEvidence['exercises'][number][] = [];

@@ -12,7 +12,7 @@ export function EvidencePlots({ reps, studied }: { readonly reps: readonly Evide
   const turns = counted.flatMap((rep) => deviationsOf(rep)).slice(-LAST);
   if (times.length === 0 && turns.length === 0) return null;
   return (
-    <div className="grid items-start gap-6 lg:grid-cols-2">
+    <div className={`grid items-start gap-6 ${times.length > 0 && turns.length > 0 ? 'lg:grid-cols-2' : ''}`}>
       {latency && times.length > 0 && (
         <Sheet title="Quickness">
           <Plot

@@ -72,7 +72,13 @@ describe('the sentence at the top, of twelve histories', () => {
       0,
       /distance holds it; clean 8 times in 10 up to about [\d.]+ m \(.* to [\d.]+ m\), from 56 reps in 4 sessions\. Next: rung 2 of/,
     ],
-    ['a climber', one, { sessions: 8, each: (s) => [[10, 1, 5 + s]] }, 3, /it may reach the demand, and that is not sure yet\. .* from 88 reps in 8 sessions\. Next: rung 5 of/],
+    [
+      'a climber',
+      one,
+      { sessions: 8, each: (s) => [[10, 1, 5 + s]] },
+      3,
+      /it may reach the demand, and that is not sure yet\. .* from 88 reps in 8 sessions\. Next: rung 5 of/,
+    ],
     ['at the demand', one, { sessions: 10, each: () => [[12, 0, 20]] }, 3, /it reaches the demand\. Distance: clean 8 times in 10 (up to about|at) /],
     ['at the top rung', one, { sessions: 10, each: () => [[12, 0, 20]] }, 99, /It stands on the top rung: keep it, in other places\.$/],
     [

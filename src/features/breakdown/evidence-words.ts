@@ -50,16 +50,20 @@ function holdingAxis(element: ElementRecord, studied: Studied): { readonly axis:
 function reachWords(axis: Axis, reach: Interval): string {
   const [low, mid, high] = [valueAt(axis, reach.low), valueAt(axis, reach.mid), valueAt(axis, reach.high)];
   if (reach.mid < 0) return `not clean 8 times in 10 even at its start (${valueAt(axis, 0)})`;
+  const nothingKnown = reach.low < 0 && high === BEYOND;
+  if (nothingKnown) return 'how far it is clean 8 times in 10 is not known yet';
   if (low === high) return `clean 8 times in 10 at ${mid}`;
   return `clean 8 times in 10 up to about ${mid} (${low} to ${high})`;
 }
+
+const BEYOND = 'beyond the proof margin';
 
 /** A difficulty as a value; outside the ladder it is named, never given one that nobody tried. */
 function valueAt(axis: Axis, at: number): string {
   const scale = axisScale(axis);
   if (!scale.ok || scale.value.held) return writeValue(axis, axis.start);
   if (at < 0) return 'below the start';
-  if (at > scale.value.difficulty(proofValue(axis))) return 'beyond the proof margin';
+  if (at > scale.value.difficulty(proofValue(axis))) return BEYOND;
   const value = scale.value.value(at);
   return writeValue(axis, axis.levels === null ? rounded(value) : Math.round(value));
 }

@@ -19,7 +19,7 @@ export function HelpList({ help, state, sessions, pointsPerUnit }: Props) {
             <span className="shrink-0 text-right leading-snug">
               <span className="font-semibold">+{(one.gain * 100).toFixed(1)} in 100</span>
               <span className="block text-sm text-ink-soft">
-                ± {(one.error * 100).toFixed(1)}, +{(one.units * pointsPerUnit).toFixed(1)} points
+                ± {(one.error * 100).toFixed(1)}, +{(one.units * pointsPerUnit).toFixed(1)} points; {(one.gainPerHour * 100).toFixed(1)} an hour
               </span>
             </span>
           </li>

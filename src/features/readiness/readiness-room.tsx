@@ -1,31 +1,57 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { FULL_SIZE, type Readiness } from '@/core/readiness';
+import { type Forecast, missingRehearsals, type Readiness, writeShare } from '@/core/readiness';
 import { prepareRules, type RuleBook, rulesTotal } from '@/core/rulebooks';
-import { daysBetween } from '@/core/shared';
-import { classEvidence, type DogState, type Trial, useDog, useKennelWithDog } from '@/data/repositories';
-import { buttonClass, Histogram, Notice, newestOf, PageHead, Sheet, useLatest } from '@/ui';
-import { runTask } from '@/workers/client';
+import { daysBetween, type TrialId } from '@/core/shared';
+import { type DogState, type Trial, useDog, useKennelWithDog } from '@/data/repositories';
+import { buttonClass, Histogram, Notice, PageHead, SelectField, Sheet } from '@/ui';
+import { AssumptionFields } from './assumption-fields';
 import { HelpList } from './help-list';
 import { Ledger } from './ledger';
-import { assumptionsInWords, failureReasons, headline, histogramBins, ledger, neverTrained, scoresInWords } from './readiness-view';
+import { NewTrial } from './new-trial';
+import { OutlookSheet } from './outlook-sheet';
+import { failureReasons, headline, histogramBins, ledger, neverTrained, scoresInWords } from './readiness-view';
+import { ResultsSheet } from './results-sheet';
+import { SideBySide } from './side-by-side';
+import { type Forecasting, useForecast } from './use-forecast';
+import { WhatIfSheet } from './what-if';
 
 export function ReadinessRoom() {
   const { dog, today } = useKennelWithDog();
   const state = useDog();
+  const [chosen, setChosen] = useState<TrialId | null>(null);
   if (!state) return <p className="text-lg">Reading the log …</p>;
-  const trial = state.trials.find((candidate) => candidate.day >= today);
-  if (!trial) return <NoTrial name={dog.name} />;
-  return <TrialForecast trial={trial} state={state} />;
+  const ahead = state.trials.filter((candidate) => candidate.day >= today);
+  const trial = state.trials.find((candidate) => candidate.id === chosen) ?? ahead[0] ?? state.trials.at(-1);
+  if (!trial) return <NoTrial name={dog.name} state={state} />;
+  return (
+    <>
+      <TrialForecast key={trial.id} trial={trial} state={state} />
+      <div className="mt-6 grid items-start gap-6 lg:grid-cols-2">
+        {state.trials.length > 1 && (
+          <Sheet title="Other trials">
+            <SelectField
+              label="Trial"
+              value={trial.id as string}
+              options={state.trials.map((one) => ({ value: one.id as string, words: `${one.day}, ${one.title}` }))}
+              onChange={(id) => setChosen(id as TrialId)}
+            />
+          </Sheet>
+        )}
+        <NewTrial state={state} />
+        <SideBySide />
+      </div>
+    </>
+  );
 }
 
-function NoTrial({ name }: { readonly name: string }) {
+function NoTrial({ name, state }: { readonly name: string; readonly state: DogState }) {
   return (
     <>
       <PageHead title={`No trial ahead for ${name}`}>
         A forecast needs a rule book, its exercises broken down, and a trial. Without them, the breakdown says how sure each element is.
       </PageHead>
-      <p className="flex flex-wrap gap-3">
+      <p className="mb-6 flex flex-wrap gap-3">
         <Link className={buttonClass('ink')} to="../breakdown" relative="path">
           How sure is each element?
         </Link>
@@ -33,30 +59,45 @@ function NoTrial({ name }: { readonly name: string }) {
           See a forecast in the sample kennel
         </Link>
       </p>
+      <NewTrial state={state} />
     </>
   );
 }
 
 function TrialForecast({ trial, state }: { readonly trial: Trial; readonly state: DogState }) {
   const { dog, today } = useKennelWithDog();
-  const input = useMemo(() => classEvidence(trial, state.work, state.reps, today), [trial, state, today]);
-  const job = useMemo(() => {
-    if (!input.ok) return null;
-    const task = { kind: 'assess-class', input: input.value, assumptions: trial.assumptions, seed: trial.seed, size: FULL_SIZE } as const;
-    return (signal: AbortSignal, onProgress: (share: number) => void) => runTask(task, { signal, onProgress });
-  }, [input, trial]);
-  const latest = useLatest(job);
-  const readiness = newestOf(latest);
+  const forecasting = useForecast(trial, state);
+  const { latest, readiness, first, problem } = forecasting;
   const book = state.work.ruleBooks.find((record) => record.id === trial.ruleBookId)?.book;
   const days = daysBetween(today, trial.day);
+  const when = days === 0 ? 'today' : days > 0 ? `in ${days} days` : `${-days} days ago`;
   return (
     <>
-      <PageHead title={`${dog.name} at the ${trial.title}, ${days === 0 ? 'today' : `in ${days} days`}`}>If the trial were today.</PageHead>
-      {!input.ok && <Notice tone="alert">{input.message}</Notice>}
-      {latest.state === 'failed' && <Notice tone="alert">{latest.failure.message}</Notice>}
+      <PageHead title={`${dog.name} at the ${trial.title}, ${when}`}>If the trial were today.</PageHead>
+      {problem && <Notice tone="alert">{problem}</Notice>}
       {latest.state === 'working' && <Working share={latest.share} />}
-      {readiness && book && <Answer readiness={readiness} book={book} trial={trial} state={state} fresh={latest.state === 'ready'} />}
+      {!readiness && first && book && <FirstLook forecast={first} book={book} />}
+      {readiness && book && (
+        <Answer readiness={readiness} forecasting={forecasting} book={book} trial={trial} state={state} fresh={latest.state === 'ready'} />
+      )}
     </>
+  );
+}
+
+/** The coarse forecast, while the fine one is worked out. */
+function FirstLook({ forecast, book }: { readonly forecast: Forecast; readonly book: RuleBook }) {
+  const { dog } = useKennelWithDog();
+  const rules = useMemo(() => prepareRules(book.rules, book.exercises), [book]);
+  return (
+    <Sheet title="Would it pass?" aside="a first look" label="First look">
+      <p className="text-2xl font-bold leading-snug">
+        {writeShare(forecast.pass.low)} to {writeShare(forecast.pass.high)} that {dog.name} would pass.
+      </p>
+      <p className="mt-2 text-lg leading-snug">
+        Expected score {(forecast.expectedUnits * rules.pointsPerUnit).toFixed(0)} of {rulesTotal(rules) * rules.pointsPerUnit}; the finer figure
+        follows.
+      </p>
+    </Sheet>
   );
 }
 
@@ -71,14 +112,16 @@ function Working({ share }: { readonly share: number }) {
 
 type AnswerProps = {
   readonly readiness: Readiness;
+  readonly forecasting: Forecasting;
   readonly book: RuleBook;
   readonly trial: Trial;
   readonly state: DogState;
   readonly fresh: boolean;
 };
 
-function Answer({ readiness, book, trial, state, fresh }: AnswerProps) {
-  const { dog } = useKennelWithDog();
+function Answer({ readiness, forecasting, book, trial, state, fresh }: AnswerProps) {
+  const { dog, today } = useKennelWithDog();
+  const missing = missingRehearsals(readiness.rehearsals);
   const { forecast } = readiness;
   const rules = useMemo(() => prepareRules(book.rules, book.exercises), [book]);
   const { bins, lineAfter, line } = useMemo(() => histogramBins(forecast, rules), [forecast, rules]);
@@ -90,7 +133,7 @@ function Answer({ readiness, book, trial, state, fresh }: AnswerProps) {
       <div className="grid gap-6 lg:grid-cols-[5fr_4fr]">
         <Sheet title="Would it pass?" label="Forecast">
           <p className="text-2xl font-bold leading-snug" data-testid="headline" data-fresh={fresh} data-exact={JSON.stringify(forecast.pass)}>
-            {headline(dog.name, forecast)}
+            {headline(dog.name, forecast, missing)}
           </p>
           <p className="mt-2 text-lg leading-snug">
             Expected score {points(forecast.expectedUnits)} of {maximum}
@@ -124,22 +167,31 @@ function Answer({ readiness, book, trial, state, fresh }: AnswerProps) {
         <Ledger exercises={ledger(readiness, book)} expected={points(forecast.expectedUnits)} maximum={maximum} line={line} />
         <div className="grid content-start gap-6">
           <HelpList help={readiness.help} state={state} sessions={trial.assumptions.sessions} pointsPerUnit={rules.pointsPerUnit} />
-          <Sheet title="Not rehearsed yet">
-            <ul className="list-inside list-disc leading-snug">
-              {neverTrained(readiness, state).map((line) => (
-                <li key={line}>{line}</li>
-              ))}
-            </ul>
-          </Sheet>
-          <Sheet title="What this assumes">
-            <ul className="list-inside list-disc text-sm leading-snug">
-              {assumptionsInWords(trial).map((line) => (
-                <li key={line}>{line}</li>
-              ))}
-            </ul>
-          </Sheet>
+          <NotRehearsed lines={neverTrained(readiness, state)} />
+          <WhatIfSheet readiness={readiness} forecasting={forecasting} trial={trial} state={state} />
         </div>
       </div>
+      <div className="grid items-start gap-6 lg:grid-cols-[5fr_4fr]">
+        <OutlookSheet readiness={readiness} trial={trial} today={today} reduced={missing.length > 0} />
+        <ResultsSheet trial={trial} />
+        <AssumptionFields trial={trial} />
+      </div>
     </div>
+  );
+}
+
+function NotRehearsed({ lines }: { readonly lines: readonly string[] }) {
+  return (
+    <Sheet title="Not rehearsed yet">
+      {lines.length === 0 ? (
+        <p>Every element has been away, cold, without pay and as at a trial.</p>
+      ) : (
+        <ul className="list-inside list-disc leading-snug">
+          {lines.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ul>
+      )}
+    </Sheet>
   );
 }

@@ -4,7 +4,7 @@ import { prepareRules } from '@/core/rulebooks';
 import { must } from '@/core/shared';
 import { classEvidence } from '@/data/repositories';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
-import { assumptionsInWords, failureReasons, headline, histogramBins, ledger, neverTrained } from './readiness-view';
+import { failureReasons, headline, histogramBins, ledger, neverTrained, outlookInWords, shiftInWords } from './readiness-view';
 
 const state = sampleState();
 const trial = state.trials[0];
@@ -52,10 +52,14 @@ describe('the histogram', () => {
 
 describe('words', () => {
   it('say the interval with the figure, and only the interval when it is wide', () => {
-    const told = (low: number, mid: number, high: number): string => plain(headline('Quill', { ...forecast, pass: { low, mid, high } }));
+    const told = (low: number, mid: number, high: number, missing: string[] = []): string =>
+      plain(headline('Quill', { ...forecast, pass: { low, mid, high } }, missing));
     expect(told(0.4, 0.58, 0.76)).toBe('About 58 % that Quill would pass: between 40 % and 76 %, as far as the reps can tell.');
     expect(told(0.2, 0.5, 0.9)).toBe('Too little is known: anything from 20 % to 90 % that Quill would pass.');
     expect(told(0.9995, 0.9999, 1)).toContain('> 99.9 %');
+    expect(told(0.4, 0.58, 0.76, ['cold', 'unpaid'])).toBe(
+      'Somewhere from 40 % to 76 % that Quill would pass; no nearer without first tries of a day and reps without pay.',
+    );
   });
 
   it('rank the reasons and name what was never rehearsed', () => {
@@ -64,6 +68,15 @@ describe('words', () => {
     expect(failureReasons(forecast)[0]?.words).toBe('fewer than 60 points in all');
     const untouched = { ...readiness, grounds: readiness.grounds.map((ground, i) => (i === 0 ? { ...ground, counted: 0 } : ground)) };
     expect(neverTrained(untouched, state)[0]).toBe('Set up at heel: no rep at all');
-    expect(assumptionsInWords(trial)[0]).toContain('50 % of that swing is the whole dog’s');
+    const bare = { ...readiness, rehearsals: { away: 3, cold: 3, unpaid: 0, rehearsed: 0 } };
+    expect(neverTrained(bare, state)).toEqual(expect.arrayContaining(['Never without pay, where pay was noted', expect.stringContaining('steward')]));
+  });
+
+  it('say what lies ahead, and what a shift means', () => {
+    const at = (day: string, mid: number) => ({ day: day as typeof TODAY, pass: { low: mid - 0.1, mid, high: mid + 0.1 } });
+    expect(plain(outlookInWords([at('2026-07-01', 0.5), at('2026-07-20', 0.62)]))).toBe(
+      'From 50 % today to 62 % on 2026-07-20, where it lies between 52 % and 72 %.',
+    );
+    expect(plain(shiftInWords(-0.5))).toBe('85 %');
   });
 });

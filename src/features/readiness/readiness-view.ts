@@ -1,4 +1,4 @@
-import { type Forecast, type Readiness, writeShare } from '@/core/readiness';
+import { type Forecast, type OutlookPoint, type Readiness, writeShare } from '@/core/readiness';
 import {
   cellTotal,
   type Fault,
@@ -11,7 +11,7 @@ import {
 } from '@/core/rulebooks';
 import type { ElementId } from '@/core/shared';
 import { logistic, logit } from '@/core/statistics';
-import type { DogState, Trial } from '@/data/repositories';
+import type { DogState } from '@/data/repositories';
 import type { HistogramBin } from '@/ui';
 
 export type LedgerRow = {
@@ -126,11 +126,24 @@ export function scoresInWords(bins: readonly HistogramBin[], line: number | null
   return `${Math.round(reached * 100)} of 100 simulated runs reach ${line} points or more.`;
 }
 
-/** The answer in one sentence; where the interval is wide the sentence is the interval. */
-export function headline(dog: string, forecast: Forecast): string {
+/** The answer in one sentence; where the interval is wide or a rehearsal is missing the sentence is the interval. */
+export function headline(dog: string, forecast: Forecast, missing: readonly string[]): string {
   const { low, mid, high } = forecast.pass;
   if (high - low > 0.5) return `Too little is known: anything from ${writeShare(low)} to ${writeShare(high)} that ${dog} would pass.`;
+  if (missing.length > 0)
+    return `Somewhere from ${writeShare(low)} to ${writeShare(high)} that ${dog} would pass; no nearer without ${listOf(missing.map((one) => MISSING[one] ?? one))}.`;
   return `About ${writeShare(mid)} that ${dog} would pass: between ${writeShare(low)} and ${writeShare(high)}, as far as the reps can tell.`;
+}
+
+const MISSING: Readonly<Record<string, string>> = { away: 'reps in another place', cold: 'first tries of a day', unpaid: 'reps without pay' };
+
+const listOf = (words: readonly string[]): string => (words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`);
+
+/** The fan as a sentence. */
+export function outlookInWords(outlook: readonly OutlookPoint[]): string {
+  const [first, last] = [outlook[0], outlook.at(-1)];
+  if (!first || !last) return 'No day ahead.';
+  return `From ${writeShare(first.pass.mid)} today to ${writeShare(last.pass.mid)} on ${last.day}, where it lies between ${writeShare(last.pass.low)} and ${writeShare(last.pass.high)}.`;
 }
 
 /** Why simulated runs do not pass, most frequent first. */
@@ -141,28 +154,19 @@ export function failureReasons(forecast: Forecast): { readonly key: string; read
     .map((failure) => ({ key: `${failure.code}${failure.exercise}${failure.message}`, words: failure.message, share: writeShare(failure.share) }));
 }
 
-/** Conditions of the trial that no rep has met yet. Without them the answer rests on stated guesses. */
+/** Conditions of the trial that no rep has met yet, and elements that never met them. */
 export function neverTrained(readiness: Readiness, state: DogState): string[] {
   const title = (id: ElementId): string => state.work.elements.find((element) => element.id === id)?.title ?? id;
+  const { rehearsals } = readiness;
   const untouched = readiness.grounds.filter((ground) => ground.counted === 0).map((ground) => `${title(ground.element)}: no rep at all`);
   const home = readiness.grounds.filter((ground) => ground.counted > 0 && ground.away === 0).map((ground) => title(ground.element));
   return [
     ...untouched,
     ...(home.length > 0 ? [`Never away from the usual place: ${home.join(', ')}`] : []),
-    'Without pay on the handler: not logged yet, so not in the answer',
+    ...(rehearsals.unpaid === 0 ? ['Never without pay, where pay was noted'] : []),
+    ...(rehearsals.rehearsed === 0 ? ['Never rehearsed as at the trial, with the steward’s pauses'] : []),
   ];
 }
 
-const swing = (logits: number): number => Math.round(logistic(logit(0.8) + logits) * 100);
-
-/** What the forecast assumes, in words with its numbers. */
-export function assumptionsInWords({ assumptions: a }: Trial): string[] {
-  return [
-    `Days differ as the log shows, element by element; ${Math.round(a.sharedDay * 100)} % of that swing is the whole dog’s. Nerves at a trial swing ${swing(-a.nervesSd)} to ${swing(a.nervesSd)}.`,
-    'At the trial every element is a first try in a strange place; until away and cold reps are logged, 90 % becomes about 85 %, and a little less when cold.',
-    'Which fault it is when a rep is not clean: as your log says, with two imagined reps spread over all faults that can happen.',
-    `A handler’s slip comes at ${(a.handlerRate * 100).toFixed(1)} % of the elements until your log says otherwise.`,
-    '“Would help” means five sessions at the usual gain, never past 97 % clean; the dog’s own learning rate is not measured yet.',
-    'Reps lose half their weight every 21 days. Swings between past sessions are not in the interval yet, so it is narrower than it should be.',
-  ];
-}
+/** What a shift in logits makes of 90 %, as a share to read. */
+export const shiftInWords = (logits: number): string => writeShare(logistic(logit(0.9) + logits));

@@ -1,7 +1,7 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { Day } from '@/core/shared';
-import { runTask } from './client';
 import type { Task } from './protocol';
+import { runTask } from './run-task';
 
 /** Stands in for a worker: says what it is told to, or nothing. */
 class FakeWorker {

@@ -1,0 +1,151 @@
+import { toast } from 'sonner';
+import { type Assumptions, DEFAULT_ASSUMPTIONS } from '@/core/readiness';
+import { changeTrial, putTrial, type Trial, useKennel } from '@/data/repositories';
+import { Button, Sheet } from '@/ui';
+import { shiftInWords } from './readiness-view';
+
+type Field = {
+  readonly label: string;
+  /** What the number means, in words with the number. */
+  readonly words: (a: Assumptions) => string;
+  readonly value: (a: Assumptions) => number;
+  readonly change: (a: Assumptions, value: number) => Assumptions;
+  readonly min: number;
+  readonly max: number;
+  readonly step: number;
+};
+
+const FIELDS: readonly Field[] = [
+  {
+    label: 'Strange place',
+    words: (a) => `Until away reps tell: what is clean 90 % of the time at home is clean ${shiftInWords(a.place.mean)} away.`,
+    value: (a) => a.place.mean,
+    change: (a, mean) => ({ ...a, place: { ...a.place, mean } }),
+    min: -2,
+    max: 0.5,
+    step: 0.1,
+  },
+  {
+    label: 'First try of the day',
+    words: (a) => `Until cold reps tell: 90 % becomes ${shiftInWords(a.cold.mean)}.`,
+    value: (a) => a.cold.mean,
+    change: (a, mean) => ({ ...a, cold: { ...a.cold, mean } }),
+    min: -2,
+    max: 0.5,
+    step: 0.1,
+  },
+  {
+    label: 'Nerves at a trial',
+    words: (a) => `All elements swing together: 90 % becomes ${shiftInWords(-a.nervesSd)} on one day and ${shiftInWords(a.nervesSd)} on another.`,
+    value: (a) => a.nervesSd,
+    change: (a, nervesSd) => ({ ...a, nervesSd }),
+    min: 0,
+    max: 1.5,
+    step: 0.1,
+  },
+  {
+    label: 'Days that the whole dog has',
+    words: (a) =>
+      `${Math.round(a.sharedDay * 100)} % of the swing from day to day is the dog’s, the rest is each element’s own. How wide it swings is measured.`,
+    value: (a) => a.sharedDay,
+    change: (a, sharedDay) => ({ ...a, sharedDay }),
+    min: 0,
+    max: 1,
+    step: 0.05,
+  },
+  {
+    label: 'Your own slips',
+    words: (a) => `${(a.handlerRate * 100).toFixed(1)} % of the elements, a guess worth ${a.handlerWeight} reps of your log.`,
+    value: (a) => a.handlerRate,
+    change: (a, handlerRate) => ({ ...a, handlerRate }),
+    min: 0,
+    max: 0.2,
+    step: 0.005,
+  },
+  {
+    label: 'Sessions for “would help most”',
+    words: (a) =>
+      `${a.sessions} sessions more on one element, at the rate at which this dog learns it, and never past ${Math.round(a.ceiling * 100)} % clean.`,
+    value: (a) => a.sessions,
+    change: (a, sessions) => ({ ...a, sessions }),
+    min: 1,
+    max: 20,
+    step: 1,
+  },
+];
+
+/** What no rep at home can tell, with its default and why; changed here, and the forecast follows. */
+export function AssumptionFields({ trial }: { readonly trial: Trial }) {
+  const { kennel } = useKennel();
+  const { assumptions } = trial;
+  const take = async (next: Assumptions, words: string): Promise<void> => {
+    const before = await changeTrial(kennel, trial.id, { assumptions: next });
+    if (before) toast(words, { action: { label: 'Undo', onClick: () => void putTrial(kennel, before) } });
+  };
+  const own = assumptions.sessionsPerWeek;
+  return (
+    <Sheet
+      title="What this assumes"
+      aside={
+        <Button look="quiet" onClick={() => void take(DEFAULT_ASSUMPTIONS, 'Back to the defaults.')}>
+          Defaults
+        </Button>
+      }
+    >
+      <div className="grid gap-3">
+        {FIELDS.map((field) => (
+          <div key={field.label}>
+            <label className="block font-semibold">
+              {field.label}
+              <input
+                type="range"
+                className="block h-11 w-full accent-(--ink)"
+                aria-valuetext={field.words(assumptions)}
+                min={field.min}
+                max={field.max}
+                step={field.step}
+                value={field.value(assumptions)}
+                onChange={(event) => void take(field.change(assumptions, Number(event.target.value)), `${field.label} changed.`)}
+              />
+            </label>
+            <p className="text-sm leading-snug">
+              {field.words(assumptions)}
+              {field.value(assumptions) !== field.value(DEFAULT_ASSUMPTIONS) && ` (Default: ${field.words(DEFAULT_ASSUMPTIONS)})`}
+            </p>
+          </div>
+        ))}
+        <div>
+          <label className="inline-flex min-h-11 items-center gap-2 font-semibold">
+            <input
+              type="checkbox"
+              className="size-5 accent-(--ink)"
+              checked={own === null}
+              onChange={() => void take({ ...assumptions, sessionsPerWeek: own === null ? 2 : null }, 'Sessions a week changed.')}
+            />
+            Sessions a week as in the last four weeks
+          </label>
+          {own !== null && (
+            <label className="block text-sm">
+              {own} sessions a week on each element
+              <input
+                type="range"
+                aria-label="Sessions a week"
+                className="block h-11 w-full accent-(--ink)"
+                min={0}
+                max={7}
+                step={0.5}
+                value={own}
+                onChange={(event) => void take({ ...assumptions, sessionsPerWeek: Number(event.target.value) }, 'Sessions a week changed.')}
+              />
+            </label>
+          )}
+        </div>
+        <ul className="list-inside list-disc text-sm leading-snug">
+          <li>At the trial every element is a first try in a strange place, without pay.</li>
+          <li>Which fault it is when a rep is not clean: as your log says, with two imagined reps spread over all faults that can happen.</li>
+          <li>Sessions lose half their say every 21 days; a level may have drifted a little since, and drifts on.</li>
+        </ul>
+      </div>
+    </Sheet>
+  );
+}

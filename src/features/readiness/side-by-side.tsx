@@ -1,0 +1,70 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useMemo } from 'react';
+import { DEFAULT_ASSUMPTIONS, type Readiness, writeShare } from '@/core/readiness';
+import { ok, type Result } from '@/core/shared';
+import { broken, type ClassOfDog, useKennel } from '@/data/repositories';
+import { newestOf, Sheet, useLatest } from '@/ui';
+import { runCached } from '@/workers/client';
+
+const SIZE = { groups: 100, runs: 40 } as const;
+const SEED = 1;
+
+type Row = { readonly one: ClassOfDog; readonly readiness: Readiness };
+
+/** Every dog in every class that is broken down for it, by the same coarse simulation. Hidden where there is nothing to compare. */
+export function SideBySide() {
+  const { kennel, today } = useKennel();
+  const classes = useLiveQuery(() => broken(kennel, today), [kennel, today]);
+  const job = useMemo(() => {
+    if (!classes || classes.length < 2) return null;
+    return async (signal: AbortSignal, onProgress: (share: number) => void): Promise<Result<Row[]>> => {
+      const rows: Row[] = [];
+      for (const [i, one] of classes.entries()) {
+        const task = { kind: 'assess-class', input: one.input, assumptions: DEFAULT_ASSUMPTIONS, seed: SEED, size: SIZE } as const;
+        const found = await runCached(task, { signal });
+        if (!found.ok) return found;
+        rows.push({ one, readiness: found.value });
+        onProgress((i + 1) / classes.length);
+      }
+      return ok(rows);
+    };
+  }, [classes]);
+  const rows = newestOf(useLatest(job));
+  if (!rows) return null;
+  const best = Math.max(...rows.map((row) => row.readiness.forecast.pass.mid));
+  return (
+    <Sheet title="Side by side" aside="every class that is broken down, with the usual assumptions">
+      <table className="w-full text-left leading-snug">
+        <thead>
+          <tr className="border-b border-ink">
+            <th scope="col" className="py-1">
+              Dog and class
+            </th>
+            <th scope="col">To pass</th>
+            <th scope="col">Costs most</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ one, readiness }) => {
+            const { low, mid, high } = readiness.forecast.pass;
+            const [loss] = readiness.forecast.losses.toSorted((a, b) => b.units - a.units);
+            return (
+              <tr key={`${one.dog.id} ${one.book.id}`} className="border-b border-hair align-top">
+                <th scope="row" className="py-1.5 pr-3 font-normal">
+                  <span className="font-semibold">{one.dog.name}</span>, {one.book.title}, {one.book.edition}
+                </th>
+                <td className={mid === best ? 'font-bold' : ''}>
+                  {writeShare(mid)}
+                  <span className="block text-sm font-normal text-ink-soft">
+                    {writeShare(low)} to {writeShare(high)}
+                  </span>
+                </td>
+                <td>{one.titles.get(loss?.element ?? '') ?? ''}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </Sheet>
+  );
+}

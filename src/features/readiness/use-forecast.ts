@@ -1,0 +1,62 @@
+import { useEffect, useMemo, useState } from 'react';
+import { type Forecast, FULL_SIZE, type Readiness } from '@/core/readiness';
+import { prepareRules } from '@/core/rulebooks';
+import { classEvidence, type DogState, keepForecast, type Trial, useKennelWithDog } from '@/data/repositories';
+import { type Latest, newestOf, useLatest } from '@/ui';
+import { printOf, runCached } from '@/workers/client';
+
+export type Forecasting = {
+  /** Why there can be none; null where there can. */
+  readonly problem: string | null;
+  readonly latest: Latest<Readiness>;
+  readonly readiness: Readiness | null;
+  /** A coarse forecast of this very question, until the fine one is there. */
+  readonly first: Forecast | null;
+  readonly input: ReturnType<typeof classEvidence>;
+};
+
+/** The forecast of a trial, coarse first and then fine, kept as it was given. The same question is not worked out twice while the page is open. */
+export function useForecast(trial: Trial, state: DogState): Forecasting {
+  const { kennel, dog, today, now } = useKennelWithDog();
+  const [first, setFirst] = useState<Forecast | null>(null);
+  const input = useMemo(() => classEvidence(trial, state.work, state.reps, today), [trial, state, today]);
+  const task = useMemo(
+    () =>
+      input.ok ? ({ kind: 'assess-class', input: input.value, assumptions: trial.assumptions, seed: trial.seed, size: FULL_SIZE } as const) : null,
+    [input, trial],
+  );
+  const job = useMemo(() => {
+    if (!task) return null;
+    return (signal: AbortSignal, onProgress: (share: number) => void) => {
+      setFirst(null);
+      return runCached(task, { signal, onProgress, onFirst: (forecast) => !signal.aborted && setFirst(forecast) });
+    };
+  }, [task]);
+  const latest = useLatest(job);
+  const book = state.work.ruleBooks.find((record) => record.id === trial.ruleBookId)?.book;
+  useEffect(() => {
+    if (latest.state !== 'ready' || !task || !book) return;
+    const { forecast, grounds } = latest.value;
+    void keepForecast(kennel, {
+      dogId: dog.id,
+      trialId: trial.id,
+      at: now(),
+      day: today,
+      forDay: trial.day,
+      pass: forecast.pass,
+      points: forecast.expectedUnits * prepareRules(book.rules, book.exercises).pointsPerUnit,
+      reps: grounds.reduce((sum, one) => sum + one.counted, 0),
+      sessions: grounds.reduce((sum, one) => sum + one.sessions, 0),
+      lastDay: grounds.reduce<typeof today | null>(
+        (last, one) => (one.lastDay !== null && (last === null || one.lastDay > last) ? one.lastDay : last),
+        null,
+      ),
+      edition: `${book.id}, ${book.edition}`,
+      seed: trial.seed,
+      assumptions: trial.assumptions,
+      print: printOf(task),
+    });
+  }, [latest, task, book, kennel, dog.id, trial, today, now]);
+  const failure = latest.state === 'failed' ? latest.failure.message : null;
+  return { problem: input.ok ? failure : input.message, latest, readiness: newestOf(latest), first: latest.state === 'ready' ? null : first, input };
+}

@@ -1,0 +1,91 @@
+import { useMemo, useState } from 'react';
+import { type Readiness, type WhatIf, writeShare } from '@/core/readiness';
+import type { ElementId } from '@/core/shared';
+import type { DogState, Trial } from '@/data/repositories';
+import { newestOf, SelectField, Sheet, useLatest } from '@/ui';
+import { runCached } from '@/workers/client';
+import type { Forecasting } from './use-forecast';
+
+type Props = { readonly readiness: Readiness; readonly forecasting: Forecasting; readonly trial: Trial; readonly state: DogState };
+
+/** What if one element were better, or worse? The curve is worked out once for the element; dragging only reads it, so that the chance moves with the hand. */
+export function WhatIfSheet({ readiness, forecasting, trial, state }: Props) {
+  const [element, setElement] = useState<ElementId | null>(null);
+  const chosen = element ?? readiness.help[0]?.element ?? null;
+  const { input } = forecasting;
+  const job = useMemo(() => {
+    if (!input.ok || chosen === null || element === null) return null;
+    const task = { kind: 'what-if', input: input.value, assumptions: trial.assumptions, seed: trial.seed, element: chosen } as const;
+    return (signal: AbortSignal) => runCached(task, { signal });
+  }, [input, chosen, element, trial]);
+  const latest = useLatest(job);
+  const curve = newestOf(latest);
+  const title = (id: ElementId): string => state.work.elements.find((one) => one.id === id)?.title ?? id;
+  if (chosen === null) return null;
+  return (
+    <Sheet title="What if" aside="one element better or worse, all else as it is">
+      <SelectField
+        label="Element"
+        value={element ?? ''}
+        options={[{ value: '', words: 'choose one' }, ...readiness.help.map((one) => ({ value: one.element as string, words: title(one.element) }))]}
+        onChange={(id) => setElement(id === '' ? null : (id as ElementId))}
+      />
+      {element !== null && latest.state === 'working' && curve?.element !== element && <p className="mt-3">Working it out …</p>}
+      {element !== null && latest.state === 'failed' && <p className="mt-3">{latest.failure.message}</p>}
+      {curve && curve.element === element && <Slider key={element} curve={curve} />}
+    </Sheet>
+  );
+}
+
+/** Steps of the slider between two points of the curve. */
+const FINE = 20;
+
+function Slider({ curve }: { readonly curve: WhatIf }) {
+  const now = curve.points.findIndex((point) => point.lift === 0) * FINE;
+  const [place, setPlace] = useState(now);
+  const at = between(curve, place);
+  const today = between(curve, now);
+  const change = at.pass - today.pass;
+  return (
+    <div className="mt-3 grid gap-2">
+      <label className="block font-semibold">
+        Clean at the trial, cold and away: {writeShare(at.clean)} of the time
+        <input
+          type="range"
+          aria-label="How clean at the trial"
+          aria-valuetext={`${writeShare(at.clean)} clean; ${writeShare(at.pass)} to pass`}
+          className="mt-1 block h-11 w-full accent-(--ink)"
+          min={0}
+          max={(curve.points.length - 1) * FINE}
+          value={place}
+          onChange={(event) => setPlace(Number(event.target.value))}
+        />
+      </label>
+      <p role="status" aria-label="What if" className="text-xl font-bold leading-snug">
+        {writeShare(at.pass)} to pass
+        <span className="text-base font-normal">
+          {' '}
+          ({writeShare(at.low)} to {writeShare(at.high)}), {change >= 0 ? '+' : '−'}
+          {Math.abs(change * 100).toFixed(1)} in 100 against today
+        </span>
+      </p>
+      <p className="text-sm leading-snug text-ink-soft">
+        Today it is {writeShare(today.clean)} clean there, and {writeShare(today.pass)} to pass by this coarser simulation of 4,000 runs.
+      </p>
+    </div>
+  );
+}
+
+function between({ points }: WhatIf, place: number): { readonly clean: number; readonly pass: number; readonly low: number; readonly high: number } {
+  const left = points[Math.floor(place / FINE)] ?? points[0];
+  const right = points[Math.ceil(place / FINE)] ?? left;
+  if (!left || !right) throw new Error('a curve has points');
+  const share = (place % FINE) / FINE;
+  const mix = (a: number, b: number): number => a + share * (b - a);
+  return {
+    clean: mix(left.clean, right.clean),
+    pass: mix(left.pass.mid, right.pass.mid),
+    low: mix(left.pass.low, right.pass.low),
+    high: mix(left.pass.high, right.pass.high),
+  };
+}

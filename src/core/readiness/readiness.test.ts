@@ -92,9 +92,9 @@ describe('what the forecast is made of', () => {
       const { pass } = forecastOf(input, simulateTrials(input, CALM, 1, undefined, { days }), input.rules.exercises.map(faultOptions));
       return pass.high - pass.low;
     };
-    expect(width(0)).toBeLessThan(0.05);
-    expect(width(30)).toBeGreaterThan(0.1);
-    expect(width(200)).toBeGreaterThan(width(30) * 1.5);
+    expect(width(0)).toBeLessThan(0.1);
+    expect(width(30)).toBeGreaterThan(width(0) * 1.5);
+    expect(width(200)).toBeGreaterThan(width(30) * 1.3);
   });
 
   it('a day shared by all elements spreads the scores', () => {

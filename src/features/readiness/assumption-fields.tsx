@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { toast } from 'sonner';
 import { type Assumptions, DEFAULT_ASSUMPTIONS } from '@/core/readiness';
 import { changeTrial, putTrial, type Trial, useKennel } from '@/data/repositories';
@@ -95,23 +96,17 @@ export function AssumptionFields({ trial }: { readonly trial: Trial }) {
       <div className="grid gap-3">
         {FIELDS.map((field) => (
           <div key={field.label}>
-            <label className="block font-semibold">
-              {field.label}
-              <input
-                type="range"
-                className="block h-11 w-full accent-(--ink)"
-                aria-valuetext={field.words(assumptions)}
-                min={field.min}
-                max={field.max}
-                step={field.step}
-                value={field.value(assumptions)}
-                onChange={(event) => void take(field.change(assumptions, Number(event.target.value)), `${field.label} changed.`)}
-              />
-            </label>
-            <p className="text-sm leading-snug">
-              {field.words(assumptions)}
-              {field.value(assumptions) !== field.value(DEFAULT_ASSUMPTIONS) && ` (Default: ${field.words(DEFAULT_ASSUMPTIONS)})`}
-            </p>
+            <Slider
+              key={field.value(assumptions)}
+              label={field.label}
+              field={field}
+              value={field.value(assumptions)}
+              words={(value) => field.words(field.change(assumptions, value))}
+              onTake={(value) => void take(field.change(assumptions, value), `${field.label} changed.`)}
+            />
+            {field.value(assumptions) !== field.value(DEFAULT_ASSUMPTIONS) && (
+              <p className="text-sm leading-snug text-ink-soft">Default: {field.words(DEFAULT_ASSUMPTIONS)}</p>
+            )}
           </div>
         ))}
         <div>
@@ -125,19 +120,14 @@ export function AssumptionFields({ trial }: { readonly trial: Trial }) {
             Sessions a week as in the last four weeks
           </label>
           {own !== null && (
-            <label className="block text-sm">
-              {own} sessions a week on each element
-              <input
-                type="range"
-                aria-label="Sessions a week"
-                className="block h-11 w-full accent-(--ink)"
-                min={0}
-                max={7}
-                step={0.5}
-                value={own}
-                onChange={(event) => void take({ ...assumptions, sessionsPerWeek: Number(event.target.value) }, 'Sessions a week changed.')}
-              />
-            </label>
+            <Slider
+              key={own}
+              label="Sessions a week"
+              field={{ min: 0, max: 7, step: 0.5 }}
+              value={own}
+              words={(value) => `${value} sessions a week on each element.`}
+              onTake={(value) => void take({ ...assumptions, sessionsPerWeek: value }, 'Sessions a week changed.')}
+            />
           )}
         </div>
         <ul className="list-inside list-disc text-sm leading-snug">
@@ -147,5 +137,42 @@ export function AssumptionFields({ trial }: { readonly trial: Trial }) {
         </ul>
       </div>
     </Sheet>
+  );
+}
+
+type SliderProps = {
+  readonly label: string;
+  readonly field: Pick<Field, 'min' | 'max' | 'step'>;
+  readonly value: number;
+  readonly words: (value: number) => string;
+  readonly onTake: (value: number) => void;
+};
+
+/** The words move with the hand; what is let go is taken. Every step on the way would be a forecast of its own. */
+function Slider({ label, field, value, words, onTake }: SliderProps) {
+  const [at, setAt] = useState(value);
+  const letGo = (): void => {
+    if (at !== value) onTake(at);
+  };
+  return (
+    <>
+      <label className="block font-semibold">
+        {label}
+        <input
+          type="range"
+          className="block h-11 w-full accent-(--ink)"
+          aria-valuetext={words(at)}
+          min={field.min}
+          max={field.max}
+          step={field.step}
+          value={at}
+          onChange={(event) => setAt(Number(event.target.value))}
+          onPointerUp={letGo}
+          onKeyUp={letGo}
+          onBlur={letGo}
+        />
+      </label>
+      <p className="text-sm leading-snug">{words(at)}</p>
+    </>
   );
 }

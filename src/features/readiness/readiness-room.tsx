@@ -172,8 +172,10 @@ function Answer({ readiness, forecasting, book, trial, state, fresh }: AnswerPro
         </div>
       </div>
       <div className="grid items-start gap-6 lg:grid-cols-[5fr_4fr]">
-        <OutlookSheet readiness={readiness} trial={trial} today={today} reduced={missing.length > 0} />
-        <ResultsSheet trial={trial} />
+        <div className="grid gap-6">
+          <OutlookSheet readiness={readiness} trial={trial} today={today} reduced={missing.length > 0} />
+          <ResultsSheet trial={trial} />
+        </div>
         <AssumptionFields trial={trial} />
       </div>
     </div>

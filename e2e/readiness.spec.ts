@@ -1,0 +1,115 @@
+import { exactForecast, expect, storedCount, test } from './fixtures';
+
+const chanceOf = (exact: string): number => (JSON.parse(exact) as { mid: number }).mid;
+
+test('ten misses: the chance falls, the leak appears, and opens to the element’s evidence', async ({ page }) => {
+  await page.goto('/sample/readiness');
+  const before = chanceOf(await exactForecast(page));
+  const ledger = page.getByRole('heading', { name: 'The ledger' }).locator('xpath=ancestor::section');
+  const lost = async (): Promise<number> => {
+    const row = await ledger.locator('summary').filter({ hasText: 'Give' }).innerText();
+    return Number(/−([\d.]+)/.exec(row)?.[1]);
+  };
+  const lostBefore = await lost();
+  await page.goto('/sample/field/sample-give');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  for (let i = 1; i <= 10; i++) {
+    await page.keyboard.press('m');
+    if (await page.getByText('What happened?').isVisible()) await page.keyboard.press('1');
+    await expect(page.getByText(new RegExp(`^${i} reps?, 0 clean`)).first()).toBeVisible();
+  }
+  await page.goto('/sample/readiness');
+  const after = chanceOf(await exactForecast(page));
+  expect(after).toBeLessThan(before - 0.02);
+  expect(await lost()).toBeGreaterThan(lostBefore + 0.3);
+
+  await ledger.locator('summary').filter({ hasText: 'Give' }).click();
+  await ledger.getByRole('link', { name: 'See its reps and ladder' }).first().click();
+  await page.getByRole('link', { name: 'Evidence' }).click();
+  await expect(page.getByRole('status', { name: 'In one sentence' })).toContainText(/^Give.* from \d+ reps in \d+ sessions/);
+  await expect(page.getByRole('list', { name: 'Reps of 2026-06-15' }).getByRole('listitem')).toHaveCount(10);
+});
+
+test('what if: the chance moves with the hand, up and down', async ({ page }) => {
+  await page.goto('/sample/readiness');
+  await exactForecast(page);
+  const sheet = page.getByRole('heading', { name: 'What if' }).locator('xpath=ancestor::section');
+  await sheet.getByLabel('Element').selectOption({ index: 1 });
+  const slider = sheet.getByRole('slider', { name: 'How clean at the trial' });
+  const told = sheet.getByRole('status', { name: 'What if' });
+  await expect(told).toContainText('+0.0 in 100 against today', { timeout: 20_000 });
+  const read = async (): Promise<number> => Number.parseFloat((await told.innerText()).replace(/^[<>]\s*/, ''));
+  const today = await read();
+  await slider.press('End');
+  const best = await read();
+  await slider.press('Home');
+  const worst = await read();
+  expect(best).toBeGreaterThan(today);
+  expect(worst).toBeLessThan(today);
+  expect(await storedCount(page, 'regulon-sample', 'trials')).toBe(1);
+});
+
+test('an assumption is changed and taken back, and the forecast follows', async ({ page }) => {
+  await page.goto('/sample/readiness');
+  const before = await exactForecast(page);
+  const nerves = page.getByRole('slider', { name: 'Nerves at a trial' });
+  await nerves.focus();
+  await nerves.press('End');
+  await expect(page.getByText('Nerves at a trial changed.')).toBeVisible();
+  await expect.poll(async () => exactForecast(page)).not.toBe(before);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(async () => exactForecast(page)).toBe(before);
+});
+
+test('results are held against the forecasts, and ten of them are judged', async ({ page }) => {
+  await page.goto('/sample/readiness');
+  await exactForecast(page);
+  const sheet = page.getByRole('heading', { name: 'Said and happened' }).locator('xpath=ancestor::section');
+  await expect(sheet).toContainText('1 forecast of this trial kept');
+  await sheet.getByText('Enter a result').click();
+  for (let i = 0; i < 10; i++) {
+    await sheet.getByLabel('Passed').selectOption(i < 7 ? 'yes' : 'no');
+    await sheet.getByLabel('Points, if there were any').fill(i < 7 ? '64' : '55');
+    await sheet.getByRole('button', { name: 'Keep the result' }).click();
+    await expect(sheet.getByRole('list', { name: 'Results' }).getByRole('listitem')).toHaveCount(i + 1);
+  }
+  await expect(sheet.getByRole('list', { name: 'Results' }).getByRole('listitem').first()).toContainText(
+    /Said on 2026-06-15: \d+\s% .* from \d+ reps/,
+  );
+  await expect(sheet.getByRole('status', { name: 'How good the forecasts are' })).toContainText(/10 results: .* 70 % passed\. Brier score 0\.\d\d/);
+  await sheet.getByRole('button', { name: 'Take out the result of 2026-06-15' }).first().click();
+  await expect(sheet.getByRole('status', { name: 'How good the forecasts are' })).toContainText('9 of 10 results: too few');
+});
+
+test('charts can be taken along as a picture and as a table', async ({ page }) => {
+  await page.goto('/sample/readiness');
+  await exactForecast(page);
+  const sheet = page.getByRole('heading', { name: 'Up to the trial' }).locator('xpath=ancestor::section');
+  await sheet.getByText('The same as a table, and to save').click();
+  const [picture] = await Promise.all([page.waitForEvent('download'), sheet.getByRole('button', { name: 'Save the picture (PNG)' }).click()]);
+  expect(picture.suggestedFilename()).toBe('outlook.png');
+  const [table] = await Promise.all([page.waitForEvent('download'), sheet.getByRole('button', { name: 'Save the table (CSV)' }).click()]);
+  expect(table.suggestedFilename()).toBe('outlook.csv');
+});
+
+test('a first look comes soon after the room opens', async ({ page }) => {
+  await page.goto('/sample/today');
+  await expect(page.getByRole('button', { name: 'Begin this session' })).toBeVisible();
+  await page.getByRole('link', { name: 'Readiness' }).click();
+  await expect(page.getByRole('region', { name: 'First look' }).or(page.getByTestId('headline')).first()).toContainText('would pass');
+  await exactForecast(page);
+});
+
+test('a trial of one’s own needs a class that is broken down, and says so', async ({ page }) => {
+  await page.goto('/sample/today');
+  await page.getByLabel('Dog').selectOption({ label: 'Juniper' });
+  await page.getByRole('link', { name: 'Readiness' }).click();
+  await expect(page.getByText('No trial ahead for Juniper').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Note the trial' }).click();
+  await expect(page.getByRole('alert')).toContainText('A trial needs a name');
+  await page.getByLabel('Name of the trial').fill('Autumn working test');
+  await page.getByLabel('Day of the trial').fill('2026-09-12');
+  await page.getByRole('button', { name: 'Note the trial' }).click();
+  await expect(page.getByText('Juniper at the Autumn working test, in 89 days').first()).toBeVisible();
+  await expect(page.getByText(/is not broken down for this dog yet/)).toBeVisible();
+});

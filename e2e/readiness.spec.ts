@@ -13,6 +13,7 @@ test('ten misses: the chance falls, the leak appears, and opens to the elementâ€
   const lostBefore = await lost();
   await page.goto('/sample/field/sample-give');
   await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('button', { name: 'Cue', exact: true })).toBeVisible();
   for (let i = 1; i <= 10; i++) {
     await page.keyboard.press('m');
     if (await page.getByText('What happened?').isVisible()) await page.keyboard.press('1');
@@ -24,8 +25,7 @@ test('ten misses: the chance falls, the leak appears, and opens to the elementâ€
   expect(await lost()).toBeGreaterThan(lostBefore + 0.3);
 
   await ledger.locator('summary').filter({ hasText: 'Give' }).click();
-  await ledger.getByRole('link', { name: 'See its reps and ladder' }).first().click();
-  await page.getByRole('link', { name: 'Evidence' }).click();
+  await ledger.getByRole('link', { name: 'See its reps' }).first().click();
   await expect(page.getByRole('status', { name: 'In one sentence' })).toContainText(/^Give.* from \d+ reps in \d+ sessions/);
   await expect(page.getByRole('list', { name: 'Reps of 2026-06-15' }).getByRole('listitem')).toHaveCount(10);
 });

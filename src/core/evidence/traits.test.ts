@@ -67,6 +67,26 @@ describe('latency', () => {
     expect(found?.late).toBe(all.filter((seconds) => seconds > 2).length);
   });
 
+  it('weighs late answers as a finer sum by hand does', () => {
+    const times = [
+      { seconds: 0.8, came: true },
+      { seconds: 1.6, came: true },
+      { seconds: 2, came: false },
+    ];
+    let [sum, all] = [0, 0];
+    for (let mu = -2; mu <= 3; mu += 0.01) {
+      for (let logSd = Math.log(0.35) - 1.6; logSd <= Math.log(0.35) + 1.6; logSd += 0.01) {
+        const sd = Math.exp(logSd);
+        const z = times.map((one) => (Math.log(one.seconds) - mu) / sd);
+        const likelihood = Math.exp(-0.5 * ((z[0] ?? 0) ** 2 + (z[1] ?? 0) ** 2)) / sd ** 2;
+        const weight = likelihood * (1 - normalBelow(z[2] ?? 0)) * Math.exp(-0.5 * ((logSd - Math.log(0.35)) / 0.5) ** 2);
+        sum += weight * normalBelow((Math.log(2) - mu) / sd);
+        all += weight;
+      }
+    }
+    expect(quicknessOf(times, 2)?.within.mid).toBeCloseTo(sum / all, 1.7);
+  });
+
   it('says nothing without a time, and widely with one', () => {
     expect(quicknessOf([], 2)).toBeNull();
     const one = quicknessOf([{ seconds: 1, came: true }], 2);

@@ -80,6 +80,20 @@ describe('from reps to a forecast', () => {
     expect(Number.isFinite(nothing.forecast.monteCarloError)).toBe(true);
   });
 
+  it.each<[string, (rep: EvidenceRep) => Partial<EvidenceRep>]>([
+    ['all clean', () => ({ outcome: 'clean', option: null, cause: 'dog', aided: false })],
+    ['all misses', () => ({ outcome: 'miss', option: null, cause: 'dog', aided: false })],
+    ['all the handler’s', () => ({ outcome: 'flawed', option: null, cause: 'handler' })],
+    ['all of one day', () => ({ day: TODAY, at: 1 })],
+  ])('stays a sensible, finite answer with %s', (_, change) => {
+    const reps = new Map([...state.reps].map(([id, list]) => [id, list.map((rep) => ({ ...rep, ...change(rep) }))]));
+    const { forecast, help, outlook } = assess(evidence({ reps }));
+    for (const { low, mid, high } of [forecast.pass, ...outlook.map((point) => point.pass)])
+      expect(low >= 0 && low <= mid && mid <= high && high <= 1).toBe(true);
+    expect(forecast.pass.high - forecast.pass.low).toBeGreaterThan(0);
+    expect(help.every((one) => Number.isFinite(one.gain) && Number.isFinite(one.gainPerHour))).toBe(true);
+  });
+
   it('refuses what is not broken down, and reps from the future', () => {
     const half = { ...state.work, breakdowns: state.work.breakdowns.slice(1) };
     expect(classEvidence(trial, half, state.reps, TODAY)).toMatchObject({ ok: false, code: 'incomplete' });

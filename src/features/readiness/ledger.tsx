@@ -56,8 +56,8 @@ function Row({ row }: { readonly row: LedgerRow }) {
           <p className="text-sm text-ink-soft">
             Rests on {row.grounds}.{' '}
             {row.element !== null && (
-              <Link className="underline underline-offset-4" to={`../breakdown/${row.element}`} relative="path">
-                See its reps and ladder
+              <Link className="underline underline-offset-4" to={`../breakdown/${row.element}/evidence`} relative="path">
+                See its reps
               </Link>
             )}
           </p>

@@ -68,6 +68,17 @@ describe('words', () => {
     expect(failureReasons(forecast)[0]?.words).toBe('fewer than 60 points in all');
     const untouched = { ...readiness, grounds: readiness.grounds.map((ground, i) => (i === 0 ? { ...ground, counted: 0 } : ground)) };
     expect(neverTrained(untouched, state)[0]).toBe('Set up at heel: no rep at all');
+    const noting = state.work.elements.map((element) =>
+      element.id === 'sample-stop-down'
+        ? { ...element, countsFrom: [{ fault: 'slow-down', rung: 99 }], conditions: [{ title: 'Surface', options: ['grass', 'sand'] }] }
+        : element,
+    );
+    expect(neverTrained(readiness, { ...state, work: { ...state.work, elements: noting } })).toEqual(
+      expect.arrayContaining([
+        'Stop and lie down in the square: unproven, since only noted so far: slow to lie down',
+        'Stop and lie down in the square: never with surface grass, surface sand',
+      ]),
+    );
     const bare = { ...readiness, rehearsals: { away: 3, cold: 3, unpaid: 0, rehearsed: 0 } };
     expect(neverTrained(bare, state)).toEqual(expect.arrayContaining(['Never without pay, where pay was noted', expect.stringContaining('steward')]));
   });

@@ -1,3 +1,4 @@
+import { coverOf } from '@/core/evidence';
 import { type Forecast, type OutlookPoint, type Readiness, writeShare } from '@/core/readiness';
 import {
   cellTotal,
@@ -11,7 +12,7 @@ import {
 } from '@/core/rulebooks';
 import type { ElementId } from '@/core/shared';
 import { logistic, logit } from '@/core/statistics';
-import type { DogState } from '@/data/repositories';
+import { type DogState, type ElementRecord, namedFaults } from '@/data/repositories';
 import type { HistogramBin } from '@/ui';
 
 export type LedgerRow = {
@@ -163,10 +164,34 @@ export function neverTrained(readiness: Readiness, state: DogState): string[] {
   return [
     ...untouched,
     ...(home.length > 0 ? [`Never away from the usual place: ${home.join(', ')}`] : []),
+    ...conditionsNeverMet(readiness, state),
+    ...faultsOnlyNoted(readiness, state),
     ...(rehearsals.unpaid === 0 ? ['Never without pay, where pay was noted'] : []),
     ...(rehearsals.rehearsed === 0 ? ['Never rehearsed as at the trial, with the steward’s pauses'] : []),
   ];
 }
+
+/** Options of an element's own conditions (surface, handler …) under which no rep has counted. */
+function conditionsNeverMet(readiness: Readiness, state: DogState): string[] {
+  return trainedElements(readiness, state).flatMap((element) => {
+    const never = coverOf(state.reps.get(element.id) ?? [], element.conditions)
+      .filter((row) => element.conditions.some((condition) => condition.title === row.condition))
+      .flatMap((row) => row.never.map((option) => `${row.condition.toLowerCase()} ${option}`));
+    return never.length > 0 ? [`${element.title}: never with ${never.join(', ')}`] : [];
+  });
+}
+
+/** Faults that do not spoil a rep on the rung where the dog stands: the trial will charge them, and clean reps prove nothing about them. */
+function faultsOnlyNoted(readiness: Readiness, state: DogState): string[] {
+  return trainedElements(readiness, state).flatMap((element) => {
+    const labels = new Map(namedFaults(element, state.work).map((fault) => [fault.key, fault.label.toLowerCase()]));
+    const noted = element.countsFrom.filter((one) => one.rung > (state.rungs.get(element.id) ?? 0)).map((one) => labels.get(one.fault) ?? one.fault);
+    return noted.length > 0 ? [`${element.title}: unproven, since only noted so far: ${noted.join(', ')}`] : [];
+  });
+}
+
+const trainedElements = (readiness: Readiness, state: DogState): ElementRecord[] =>
+  readiness.grounds.flatMap((ground) => state.work.elements.find((element) => element.id === ground.element && ground.counted > 0) ?? []);
 
 /** What a shift in logits makes of 90 %, as a share to read. */
 export const shiftInWords = (logits: number): string => writeShare(logistic(logit(0.9) + logits));

@@ -207,13 +207,17 @@ test('a blind: nothing is sent for nothing, a refusal leaves it lying, a pick-up
   await page.goto('/sample/today');
   await page.getByLabel('Dog').selectOption({ label: 'Juniper' });
   await page.getByRole('link', { name: 'Field', exact: true }).click();
-  await page.getByRole('link', { name: /^Blind retrieve/ }).click();
+  await page
+    .getByRole('link', { name: /^Blind retrieve/ })
+    .first()
+    .click();
   await page.getByRole('button', { name: 'Begin' }).click();
   await page.getByRole('button', { name: 'Clean' }).click();
   await expect(page.getByRole('alert')).toContainText('Nothing lies there. Lay one');
   await page.getByRole('button', { name: /I have laid one/ }).click();
   await expect(page.getByText('1 lies there')).toBeVisible();
   await page.getByRole('button', { name: 'Miss' }).click();
+  await page.getByRole('group', { name: 'What happened?' }).getByRole('button').first().click();
   await advice(page).getByRole('button', { name: 'Something new' }).click();
   await expect(advice(page)).toContainText('let it look, then the same again');
   await expect(page.getByText('1 lies there')).toBeVisible();

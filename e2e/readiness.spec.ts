@@ -46,7 +46,7 @@ test('what if: the chance moves with the hand, up and down', async ({ page }) =>
   const worst = await read();
   expect(best).toBeGreaterThan(today);
   expect(worst).toBeLessThan(today);
-  expect(await storedCount(page, 'regulon-sample', 'trials')).toBe(1);
+  expect(await storedCount(page, 'regulon-sample', 'trials')).toBe(2);
 });
 
 test('an assumption is changed and taken back, and the forecast follows', async ({ page }) => {
@@ -100,16 +100,24 @@ test('a first look comes soon after the room opens', async ({ page }) => {
   await exactForecast(page);
 });
 
+test('two dogs in two classes stand side by side', async ({ page }) => {
+  await page.goto('/sample/readiness');
+  const table = page.getByRole('heading', { name: 'Side by side' }).locator('xpath=ancestor::section').getByRole('row');
+  await expect(table).toHaveCount(3, { timeout: 30_000 });
+  await expect(table.nth(1)).toContainText(/Quill, Vellmoor Obedience/);
+  await expect(table.nth(2)).toContainText(/Juniper, Brackwater/);
+});
+
 test('a trial of one’s own needs a class that is broken down, and says so', async ({ page }) => {
   await page.goto('/sample/today');
-  await page.getByLabel('Dog').selectOption({ label: 'Juniper' });
+  await page.getByLabel('Dog').selectOption({ label: 'Otto' });
   await page.getByRole('link', { name: 'Readiness' }).click();
-  await expect(page.getByText('No trial ahead for Juniper').first()).toBeVisible();
+  await expect(page.getByText('No trial ahead for Otto').first()).toBeVisible();
   await page.getByRole('button', { name: 'Note the trial' }).click();
   await expect(page.getByRole('alert')).toContainText('A trial needs a name');
   await page.getByLabel('Name of the trial').fill('Autumn working test');
   await page.getByLabel('Day of the trial').fill('2026-09-12');
   await page.getByRole('button', { name: 'Note the trial' }).click();
-  await expect(page.getByText('Juniper at the Autumn working test, in 89 days').first()).toBeVisible();
+  await expect(page.getByText('Otto at the Autumn working test, in 89 days').first()).toBeVisible();
   await expect(page.getByText(/is not broken down for this dog yet/)).toBeVisible();
 });

@@ -88,12 +88,17 @@ async function blind(page: Page): Promise<void> {
   await page.goto('/sample/today');
   await page.getByLabel('Dog').selectOption({ label: 'Juniper' });
   await page.getByRole('link', { name: 'Field', exact: true }).click();
-  await page.getByRole('link', { name: /^Blind retrieve/ }).click();
+  await page
+    .getByRole('link', { name: /^Blind retrieve/ })
+    .first()
+    .click();
   await page.getByRole('button', { name: 'Begin' }).click();
   await page.getByRole('button', { name: /I have laid one/ }).click();
   await expect(page.getByText('1 lies there')).toBeVisible();
   await page.getByRole('button', { name: 'Miss' }).click();
+  await page.getByRole('group', { name: 'What happened?' }).getByRole('button').first().click();
   await expect(page.getByRole('button', { name: 'Chewing' })).toBeVisible();
+  await page.evaluate(() => scrollTo(0, 0));
 }
 
 async function hold(page: Page): Promise<void> {

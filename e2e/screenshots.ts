@@ -57,10 +57,22 @@ test('field in the hand', async ({ page }) => {
 for (const theme of ['light', 'dusk'] as const) {
   test(`readiness, ${theme}`, async ({ page }) => {
     await themed(page, theme);
+    await page.setViewportSize({ width: 1280, height: 1650 });
     await page.goto('/sample/readiness');
     await exactForecast(page);
     await expect(page.getByRole('img', { name: /simulated runs/ })).toBeVisible();
     await page.screenshot({ path: `${FOLDER}/readiness${theme === 'dusk' ? '-dusk' : ''}.png` });
+  });
+}
+
+for (const theme of ['light', 'dusk'] as const) {
+  test(`an element’s evidence, ${theme}`, async ({ page }) => {
+    await page.setViewportSize({ width: 1280, height: 1250 });
+    await themed(page, theme);
+    await page.goto('/sample/breakdown/sample-present/evidence');
+    await expect(page.getByRole('status', { name: 'In one sentence' })).toBeVisible();
+    await expect(page.locator('canvas')).toHaveCount(2);
+    await page.screenshot({ path: `${FOLDER}/evidence${theme === 'dusk' ? '-dusk' : ''}.png` });
   });
 }
 

@@ -16,7 +16,16 @@ type Spec = {
 };
 type Mate = { readonly dog: Dog; readonly days: number; readonly temperament: Temperament; readonly specs: readonly Spec[] };
 
-const TEMPERAMENT: Temperament = { daySd: 0.4, away: -0.6, cold: -0.3, learning: 0.03, forgetting: 0.01, fatigue: 0.08, dismay: 0, rightward: 0 };
+export const TEMPERAMENT: Temperament = {
+  daySd: 0.4,
+  away: -0.6,
+  cold: -0.3,
+  learning: 0.03,
+  forgetting: 0.01,
+  fatigue: 0.08,
+  dismay: 0,
+  rightward: 0,
+};
 const skill = (level: number, ...slopes: number[]): Skill => ({ level, slopes });
 
 /** The other two dogs of the sample, both invented: one before a working test, one young, so that cautions have something to say. */

@@ -100,6 +100,7 @@ function optionsFor({ marks = [], xLabel, yLabel, xTicks, yRange }: PlotProps, t
         ticks: { color: tokens.soft, font, maxTicksLimit: 6 },
         grid: { color: tokens.hair },
         border: { display: false },
+        grace: '12%',
         ...(yRange ? { min: yRange[0], max: yRange[1] } : {}),
       },
     },

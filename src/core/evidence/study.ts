@@ -61,12 +61,15 @@ function limitOf(axes: readonly Axis[], at: Criteria): number {
   return axis ? (at[axis.key] ?? axis.demand) : USUAL_LIMIT;
 }
 
-/** Stamped answers; where others were stamped, a plain miss is an answer that had not come by the limit. */
+/**
+ * Stamped answers, and those that a protocol waited for in vain. A plain miss is no late answer: refusals belong to the chance of a clean rep, and counted here too they
+ * would be counted twice.
+ */
 function timesOf(reps: readonly EvidenceRep[], limit: number): Timed[] {
   const stamped = reps.flatMap((rep): Timed[] => (typeof rep.latency === 'number' ? [{ seconds: rep.latency, came: true }] : []));
   if (stamped.length === 0) return [];
-  const misses = reps.filter((rep) => rep.outcome === 'miss' && typeof rep.latency !== 'number');
-  return [...stamped, ...misses.map(() => ({ seconds: Math.max(limit, 0.1), came: false }))];
+  const waited = reps.filter((rep) => rep.timing === 'none' && typeof rep.latency !== 'number');
+  return [...stamped, ...waited.map(() => ({ seconds: Math.max(limit, 0.1), came: false }))];
 }
 
 function deviationOf(rep: EvidenceRep): Deviation[] {

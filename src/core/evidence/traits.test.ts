@@ -249,7 +249,9 @@ describe('wall, and everything of one element', () => {
     }));
     const full = must(studyElement({ ...question, reps: told }, TODAY));
     expect(full.holding?.holds).toBe(192);
-    expect([full.latency?.late, full.precision?.judged]).toEqual([64, 192]);
+    expect([full.latency?.timed, full.latency?.late, full.precision?.judged]).toEqual([128, 0, 192]);
+    const waited = told.map((one, i) => (i < 5 ? { ...one, latency: null, timing: 'none' as const } : one));
+    expect(must(studyElement({ ...question, reps: waited }, TODAY)).latency?.late).toBe(5);
     expect(JSON.stringify(full)).not.toMatch(/NaN|null,"high"/);
   });
 });

@@ -32,17 +32,20 @@ function Page({ element, state, rung }: Opened) {
         {elementSentence(element, studied, rung, today)}
       </p>
       <div className="grid items-start gap-6 lg:grid-cols-2">
-        <Sheet title="Where it stands" aside={`${studied.grounds.counted} counted reps, ${studied.grounds.notCounted} shown only`}>
-          <div className="grid gap-6">
-            {rodsOf(element, rung, studied).map((rod) => (
-              <Rod key={rod.title} data={rod} />
-            ))}
-          </div>
-          <p className="mt-4 text-sm leading-snug text-ink-soft">
-            The band is an 80 % interval of how far it is clean 8 times in 10 in the next session, at home, the other criteria as they stand. It rests
-            on what {Math.round(studied.estimate.effective)} independent draws would say.
-          </p>
-        </Sheet>
+        <div className="grid gap-6">
+          <Sheet title="Where it stands" aside={`${studied.grounds.counted} counted reps, ${studied.grounds.notCounted} shown only`}>
+            <div className="grid gap-6">
+              {rodsOf(element, rung, studied).map((rod) => (
+                <Rod key={rod.title} data={rod} />
+              ))}
+            </div>
+            <p className="mt-4 text-sm leading-snug text-ink-soft">
+              The band is an 80 % interval of how far it is clean 8 times in 10 in the next session, at home, the other criteria as they stand. It
+              rests on what {Math.round(studied.estimate.effective)} independent draws would say.
+            </p>
+          </Sheet>
+          <Coverage rows={studied.cover} />
+        </div>
         <Sheet title="What the reps say">
           <dl className="grid gap-2 leading-snug">
             {findings(studied, today).map(({ title, words }) => (
@@ -56,7 +59,6 @@ function Page({ element, state, rung }: Opened) {
       </div>
       <EvidencePlots reps={reps} studied={studied} />
       <History element={element} state={state} reps={reps} />
-      <Coverage rows={studied.cover} />
     </div>
   );
 }

@@ -94,7 +94,7 @@ export function findings(studied: Studied, today: Day): { readonly title: string
     },
     latency && {
       title: 'Quickness',
-      words: `The middle answer comes at ${seconds(latency.median.mid)} (${range(latency.median, seconds)}); ${percent(latency.within.mid)} within ${seconds(latency.limit)}, from ${plural(latency.timed - latency.late, 'time')} and ${latency.late} that did not come.`,
+      words: `The middle answer comes at ${seconds(latency.median.mid)} (${range(latency.median, seconds)}); ${percent(latency.within.mid)} within ${seconds(latency.limit)}, from ${plural(latency.timed - latency.late, 'time')}${latency.late > 0 ? ` and ${latency.late} that did not come` : ''}.`,
     },
     precision && { title: 'Straightness', words: precisionWords(precision) },
     habits.anticipated.count > 0

@@ -22,6 +22,7 @@ const VIEWS = [
   '/sample/field/sample-give/round',
   '/sample/field/sample-give',
   '/sample/readiness',
+  '/sample/breakdown/sample-present/evidence',
   '/sample/files',
 ];
 
@@ -39,6 +40,7 @@ for (const theme of ['light', 'dusk'] as const) {
         await expect(page.getByRole('heading').first()).toBeVisible();
         if (view.endsWith('write')) await page.getByRole('button', { name: /^Abilities/ }).click();
         if (view.endsWith('readiness')) await exactForecast(page);
+        if (view.endsWith('evidence')) await expect(page.locator('canvas')).toHaveCount(2);
         if (view.endsWith('today')) await expect(page.getByRole('button', { name: 'Begin this session' })).toBeVisible();
         if (view.endsWith('sample-give')) {
           await page.getByRole('button', { name: 'Begin' }).click();

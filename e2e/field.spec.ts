@@ -6,21 +6,6 @@ async function begin(page: Page, element: string): Promise<void> {
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByRole('button', { name: 'Cue', exact: true })).toBeVisible();
 }
-/** Breaks scent work down with six numbered articles, and stands on its page of parts. */
-async function articleElement(page: Page): Promise<void> {
-  await page.goto('/sample/breakdown/new?from=method:scent-discrimination');
-  await page.getByLabel('Start, Distance to the article').fill('2 m');
-  await page.getByLabel('Demand, Distance to the article').fill('10 m');
-  await page.getByLabel('Start, Articles in all').fill('3');
-  await page.getByLabel('Start, Gap to the next article').fill('60 cm');
-  await page.getByLabel('Demand, Gap to the next article').fill('10 cm');
-  await page.getByRole('button', { name: 'Break it down' }).click();
-  await page.getByRole('link', { name: 'Ladder of Choose among several' }).click();
-  await page.getByRole('link', { name: 'Parts and needs' }).click();
-  await page.getByLabel('Numbered articles').fill('6');
-  await page.getByLabel('Numbered articles').blur();
-  await expect(page.getByText('6 numbered articles.')).toBeVisible();
-}
 const advice = (page: Page) => page.getByRole('status', { name: 'Advice' });
 
 test('cue transfer: five prompted, a silent probe that fails, half pay, and unprompted to the end', async ({ page }) => {
@@ -248,79 +233,6 @@ test('pocket mode ignores a tap and opens on holding; afterwards a rep is correc
   expect(await storedCount(page, 'regulon-sample', 'entries')).toBe(entries + 1);
   await page.getByRole('link', { name: 'Back to the session' }).click();
   await expect(page.getByText('1 rep, 0 clean').first()).toBeAttached();
-});
-
-test('articles: a helper lays them, first touch and pick, mouthed ones are not laid again, and better than luck in the end', async ({ page }) => {
-  await articleElement(page);
-  await page.getByRole('link', { name: 'Train it' }).click();
-  await page.getByRole('button', { name: 'Begin' }).click();
-  const articles = page.getByRole('region', { name: 'Articles' });
-  const right = async (): Promise<string> => /number (\d+)/.exec(await articles.innerText())?.[1] ?? '';
-  const count = async (n: number): Promise<void> => expect(page.getByText(new RegExp(`^${n} reps?, `)).first()).toBeVisible();
-
-  await test.step('known to the coach: it proves nothing', async () => {
-    await articles.getByRole('button', { name: `article ${await right()}` }).click();
-    await count(1);
-    await expect(articles).toContainText('No hidden run yet');
-  });
-  await test.step('a wrong one touched first, then the right one: flawed, and that one is not laid again', async () => {
-    const target = await right();
-    const names = await articles.getByRole('button', { name: /^Place/ }).evaluateAll((all) => all.map((one) => one.getAttribute('aria-label') ?? ''));
-    const wrong = names.find((name) => !name.endsWith(`article ${target}`)) ?? '';
-    await articles.getByRole('button', { name: wrong }).click();
-    await articles.getByRole('button', { name: `article ${target}` }).click();
-    await count(2);
-    await expect(page.getByLabel('Last rep')).toContainText('flawed');
-    const number = wrong.replace(/.*article /, '');
-    await expect(articles.getByRole('button', { name: `article ${number}`, exact: true })).toHaveCount(0);
-  });
-  await test.step('hidden runs, the helper alone knowing, until luck is ruled out', async () => {
-    await articles.getByLabel('A helper lays them').click();
-    await expect(articles).toContainText('this run was seen, so the next one counts');
-    for (let i = 0; i < 5; i++) {
-      await articles.getByRole('button', { name: 'Helper: show it' }).click();
-      const place =
-        (await articles.getByRole('button', { name: new RegExp(`article ${await right()}$`) }).getAttribute('aria-label'))?.split(',')[0] ?? '';
-      await articles.getByRole('button', { name: 'Cover it' }).click();
-      await articles.getByRole('button', { name: place, exact: true }).click();
-      await count(3 + i);
-    }
-    await expect(page.getByRole('status', { name: 'Better than luck' })).toContainText('4 of 4 hidden runs right; settled: it knows.');
-  });
-});
-
-test('a number of runs fixed beforehand: no verdict on the way, an exact one at the end, and a worn article is laid no more', async ({ page }) => {
-  await articleElement(page);
-  await page.getByLabel('Laid', { exact: true }).selectOption('scatter');
-  await page.getByLabel('Laid how').selectOption('hidden');
-  await page.getByRole('link', { name: 'Train it' }).click();
-  await page.getByLabel(/^Better than luck/).selectOption('8');
-  await page.getByRole('button', { name: 'Begin' }).click();
-  const articles = page.getByRole('region', { name: 'Articles' });
-  await expect(articles).toContainText('as drawn');
-  await articles.getByText('Take one out of use').click();
-  await articles
-    .getByRole('button', { name: /out of use$/ })
-    .first()
-    .click();
-  await articles.getByLabel('A helper lays them').click();
-  await articles.getByRole('button', { name: /^Place 1/ }).click();
-  // It was seen by the coach, and right or wrong it is no evidence; a wrong first touch waits for the pick.
-  const logged = page.getByText(/^1 rep/).first();
-  await expect(logged.or(articles.getByText('Now tap what it brings.')).first()).toBeAttached();
-  if (await articles.getByText('Now tap what it brings.').isVisible()) await articles.getByRole('button', { name: /^Place 2/ }).click();
-  const verdict = page.getByRole('status', { name: 'Better than luck' });
-  for (let i = 0; i < 8; i++) {
-    await articles.getByRole('button', { name: 'Helper: show it' }).click();
-    const number = /number (\d+)/.exec(await articles.innerText())?.[1] ?? '';
-    const place = (await articles.getByRole('button', { name: new RegExp(`article ${number}$`) }).getAttribute('aria-label'))?.split(',')[0] ?? '';
-    await articles.getByRole('button', { name: 'Cover it' }).click();
-    await articles.getByRole('button', { name: place, exact: true }).click();
-    await expect(verdict).toContainText(
-      i < 7 ? `${i + 1} of the 8 runs fixed beforehand are done` : '8 of 8 right: luck alone gets so many in fewer than 1 of 1000 series',
-    );
-  }
-  await expect(verdict).toContainText('better than luck');
 });
 
 test('cue, response and marker by one button; a held one is a miss; and a hold has its clock', async ({ page }) => {

@@ -53,7 +53,7 @@ describe('20,000 trials of 8 exercises × 5 elements (bound: 8 × the generator)
     rules: prepareRules(rules, []),
     exercises: exercises.map((exercise) => ({
       exercise,
-      elements: parts.map((part) => ({ id: asId<ElementId>(part), part, posterior, target, summary })),
+      elements: parts.map((part) => ({ id: asId<ElementId>(part), part, posterior, target, measured: new Map(), summary })),
     })),
   };
   const draws = 20_000 * (2 + 3 * 40);

@@ -71,7 +71,7 @@ export function designOf(axes: readonly Axis[], summary: Summary, today: Day): R
 }
 
 /** Difficulties in columns: a signed axis fills the column of its side, and at 0 half of each. Fails as `difficulties` does. */
-export function columnsAt(axes: readonly Axis[], at: Criteria): Result<number[]> {
+function columnsAt(axes: readonly Axis[], at: Criteria): Result<number[]> {
   const x = difficulties(axes, at);
   if (!x.ok) return x;
   return ok(

@@ -1,6 +1,6 @@
 import { type Axis, axisScale, type Criteria } from '@/core/breakdown';
 import { type AxisKey, ok, type Result } from '@/core/shared';
-import { logistic, logit, mean, quantile, shrinkage } from '@/core/statistics';
+import { logistic, logit, quantile, shrinkage } from '@/core/statistics';
 import { type Target, targetAt } from './design';
 import { DRAW, type Posterior } from './fit';
 import { EVIDENCE } from './settings';
@@ -105,9 +105,6 @@ function reachDraws(posterior: Posterior, others: Target, column: number): Float
 }
 
 /** The 80 % interval and the mean of draws. */
-export function interval(values: ArrayLike<number>): Interval {
+function interval(values: ArrayLike<number>): Interval {
   return { low: quantile(values, 0.1), mid: quantile(values, 0.5), high: quantile(values, 0.9) };
 }
-
-/** Mean of the draws: what a probability is, all that is unknown averaged. */
-export const meanOf = (values: ArrayLike<number>): number => mean(values);

@@ -14,13 +14,19 @@ export type Fit = { readonly design: Design; readonly prior: readonly Shift[]; r
 const NEWTON = { most: 60, tolerance: 1e-7, shortest: 1e-6 } as const;
 
 /**
- * The marginal modes of η = α₀ + G·s + δ·away + κ·cold − Σ exp(b_a)·x_a + u_s with u_s ~ N(0, τ²) integrated out session by session, for each τ of `EVIDENCE.swing`; s
+ * The marginal modes of η = α₀ + G·s + δ·away + κ·cold − Σ exp(b_a)·x_a + u_s with u_s ~ N(0, τ²) integrated out session by session, for each τ of `swings`; s
  * counts sessions from 0, x_a is the difficulty of axis a (a signed axis has a slope for each side). Priors of `EVIDENCE`; `beliefs` replace those of place and first try.
  * Each session's log likelihood weighs 2^(−age/half-life). Never a joint mode over u and τ: it would take all swing for nothing.
  *
  * `axes` are the element's, `today` a calendar day. Without reps the result is the prior. Fails with `future`, as `axisScale` does, or with `no-mode` (no finite peak; not seen).
  */
-export function fitElement(axes: readonly Axis[], summary: Summary, today: Day, beliefs: Beliefs = USUAL_BELIEFS): Result<Fit> {
+export function fitElement(
+  axes: readonly Axis[],
+  summary: Summary,
+  today: Day,
+  beliefs: Beliefs = USUAL_BELIEFS,
+  swings: readonly number[] = EVIDENCE.swing.values,
+): Result<Fit> {
   const design = designOf(axes, summary, today);
   if (!design.ok) return design;
   const columns = columnsOf(axes);
@@ -29,7 +35,7 @@ export function fitElement(axes: readonly Axis[], summary: Summary, today: Day, 
   const peaks: Peak[] = [];
   let [start, iterations] = [prior.map((part) => part.mean), 0];
   // From the middle outwards: each peak is near the last, and few steps are left.
-  for (const tau of [...EVIDENCE.swing.values].sort((a, b) => Math.abs(a - EVIDENCE.swing.middle) - Math.abs(b - EVIDENCE.swing.middle))) {
+  for (const tau of [...swings].sort((a, b) => Math.abs(a - EVIDENCE.swing.middle) - Math.abs(b - EVIDENCE.swing.middle))) {
     const found = climb(design.value, prior, swingOf(tau), start);
     if (!found) return fail('no-mode', '', 'The evidence could not be weighed: its curvature is not positive.');
     peaks.push(found.peak);

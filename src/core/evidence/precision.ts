@@ -46,12 +46,13 @@ const WORTH = 0.05;
  */
 export function precisionOf(deviations: readonly Deviation[], limits: readonly number[]): Precision | null {
   if (deviations.length === 0) return null;
+  const alike = counted(deviations);
   const log = (bias: number, logSd: number): number => {
     const sd = Math.exp(logSd);
     let sum = -0.5 * (bias / PRIOR.biasSd) ** 2 - 0.5 * ((logSd - PRIOR.spread) / PRIOR.spreadSd) ** 2;
-    for (const { from, to } of deviations) {
-      if (from === to) sum -= 0.5 * ((from - bias) / sd) ** 2 + logSd;
-      else sum += Math.log(Math.max(1e-300, normalBelow((to - bias) / sd) - normalBelow((from - bias) / sd)));
+    for (const { from, to, times } of alike) {
+      if (from === to) sum -= times * (0.5 * ((from - bias) / sd) ** 2 + logSd);
+      else sum += times * Math.log(Math.max(1e-300, normalBelow((to - bias) / sd) - normalBelow((from - bias) / sd)));
     }
     return sum;
   };
@@ -78,6 +79,16 @@ export function precisionOf(deviations: readonly Deviation[], limits: readonly n
             chance((bias, sd) => inside(first, bias, sd / 2)),
           ),
   };
+}
+
+/** Alike ones once, with how often: words of the eye are few, and the grid is large. */
+function counted(deviations: readonly Deviation[]): (Deviation & { readonly times: number })[] {
+  const found = new Map<string, Deviation & { readonly times: number }>();
+  for (const one of deviations) {
+    const key = `${one.from} ${one.to}`;
+    found.set(key, { ...one, times: (found.get(key)?.times ?? 0) + 1 });
+  }
+  return [...found.values()];
 }
 
 function better(now: number, straight: number, tighter: number): Precision['train'] {

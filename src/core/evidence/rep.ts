@@ -2,8 +2,7 @@ import type { Criteria } from '@/core/breakdown';
 import type { Outcome, Timing } from '@/core/coaching';
 import type { Day, EntryId, SessionId } from '@/core/shared';
 
-export const CROOKED = ['badly-left', 'slightly-left', 'straight', 'slightly-right', 'badly-right'] as const;
-export type Crooked = (typeof CROOKED)[number];
+export type Crooked = 'badly-left' | 'slightly-left' | 'straight' | 'slightly-right' | 'badly-right';
 export type Landed = 'spot' | 'ahead' | 'behind' | 'hand' | 'reset';
 
 /** One rep as evidence sees it. `option` is the fault that was named (a FaultOption key, or a method's fault). */

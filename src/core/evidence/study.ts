@@ -65,14 +65,14 @@ function limitOf(axes: readonly Axis[], at: Criteria): number {
  * Stamped answers, and those that a protocol waited for in vain. A plain miss is no late answer: refusals belong to the chance of a clean rep, and counted here too they
  * would be counted twice.
  */
-function timesOf(reps: readonly EvidenceRep[], limit: number): Timed[] {
+export function timesOf(reps: readonly EvidenceRep[], limit: number): Timed[] {
   const stamped = reps.flatMap((rep): Timed[] => (typeof rep.latency === 'number' ? [{ seconds: rep.latency, came: true }] : []));
   if (stamped.length === 0) return [];
   const waited = reps.filter((rep) => rep.timing === 'none' && typeof rep.latency !== 'number');
   return [...stamped, ...waited.map(() => ({ seconds: Math.max(limit, 0.1), came: false }))];
 }
 
-function deviationOf(rep: EvidenceRep): Deviation[] {
+export function deviationOf(rep: EvidenceRep): Deviation[] {
   if (rep.measured !== undefined) return [{ from: rep.measured, to: rep.measured }];
   return rep.crooked === undefined ? [] : [byEye(rep.crooked)];
 }

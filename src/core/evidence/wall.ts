@@ -12,7 +12,7 @@ export type Wall = {
 };
 
 /** Sessions without a rise that make a wall, and the rise that still counts as none (difficulty: 0 is the start, 1 the demand). */
-export const WALL = { sessions: 6, rise: 0.08 } as const;
+const WALL = { sessions: 6, rise: 0.08 } as const;
 
 /**
  * Compares the reach of now with that of six sessions ago, both at the same other values. A wall is where no axis that is short of its demand has risen; the axis

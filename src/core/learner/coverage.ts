@@ -88,8 +88,8 @@ export function passCoverage(plan: StudyPlan, dogs: number, seed: number): Cover
       const id = asId<ElementId>(`e${seed}-${i}-${k}`);
       const target = must(targetAt(plan.axes, demandOf(plan.axes), 'either'));
       const weighed = must(weighElement({ id, axes: plan.axes, reps: trained.reps }, trained.today));
-      estimates.push({ id, part, target, ...weighed });
-      truths.push({ id, part, target, posterior: known(dog, trained.levelNow, plan.swing), summary: EMPTY_SUMMARY });
+      estimates.push({ id, part, target, measured: new Map(), ...weighed });
+      truths.push({ id, part, target, posterior: known(dog, trained.levelNow, plan.swing), measured: new Map(), summary: EMPTY_SUMMARY });
     }
     const pass = (elements: readonly TrialElement[]) => {
       const trial = classOf(elements);

@@ -3,6 +3,7 @@ import {
   type Beliefs,
   drawPosterior,
   type ElementEvidence,
+  EVIDENCE,
   type Fit,
   fitElement,
   groundsOf,
@@ -19,6 +20,7 @@ import { type Day, type ElementId, type ElementKey, type ExerciseKey, fail, ok, 
 import { mean, meanLogistic } from '@/core/statistics';
 import type { Assumptions } from './assumptions';
 import { type Forecast, forecastOf, type Help, helpRanking, passOf } from './forecast';
+import { measuredShares } from './measured-faults';
 import { type OutlookPoint, outlookOf, sessionsPerWeek } from './outlook';
 import type { TrialElement } from './posterior';
 import { type Rehearsals, rehearsalsOf } from './rehearsals';
@@ -61,8 +63,8 @@ export type Readiness = {
 /** `onProgress` rises from 0 to 1; `onFirst` is told a coarse forecast before the fine one is begun. */
 export type Hooks = { readonly onProgress?: (share: number) => void; readonly onFirst?: (forecast: Forecast) => void };
 
-/** Enough for a first look: its Monte Carlo error is about 3 %. */
-const FIRST_SIZE: SimulationSize = { groups: 60, runs: 20 };
+/** Enough for a first look: its Monte Carlo error is about 4 %. */
+const FIRST_SIZE: SimulationSize = { groups: 40, runs: 20 };
 
 /**
  * From reps to a forecast: fits every element, simulates the class, ranks what would help and looks ahead to the trial. Same input, assumptions and seed give
@@ -75,13 +77,17 @@ export function assessClass(
   size: SimulationSize = FULL_SIZE,
   { onProgress, onFirst }: Hooks = {},
 ): Result<Readiness> {
-  const fitted = fitClass(input, { away: assumptions.place, cold: assumptions.cold });
-  if (!fitted.ok) return fitted;
+  const beliefs = { away: assumptions.place, cold: assumptions.cold };
   const labels = prepareRules(input.book.rules, input.book.exercises).exercises.map(faultOptions);
   if (onFirst) {
-    const first = drawn(fitted.value, FIRST_SIZE.groups);
+    // With the usual swing alone: a third of the fitting.
+    const coarse = fitClass(input, beliefs, [EVIDENCE.swing.middle]);
+    if (!coarse.ok) return coarse;
+    const first = drawn(coarse.value, FIRST_SIZE.groups);
     onFirst(forecastOf(first, simulateTrials(first, assumptions, seed, FIRST_SIZE), labels));
   }
+  const fitted = fitClass(input, beliefs);
+  if (!fitted.ok) return fitted;
   const trial = drawn(fitted.value, size.groups);
   onProgress?.(0.2);
   const runs = simulateTrials(trial, assumptions, seed, size, {}, (share) => onProgress?.(0.2 + share * 0.1));
@@ -103,7 +109,7 @@ export function assessClass(
 }
 
 /** Logits by which one element is moved in "what if", evenly from one end to the other. */
-export const WHAT_IF = [-2, -1.5, -1, -0.5, 0, 0.5, 1, 1.5, 2, 2.5, 3] as const;
+const WHAT_IF = [-2, -1.5, -1, -0.5, 0, 0.5, 1, 1.5, 2, 2.5, 3] as const;
 const WHAT_IF_SIZE: SimulationSize = { groups: 400, runs: 10 };
 
 /** What the chance of passing would be with one element worse or better, at each of `WHAT_IF`. */
@@ -151,12 +157,17 @@ type FittedClass = {
   readonly fits: ReadonlyMap<ElementId, { readonly fit: Fit; readonly summary: Summary }>;
   readonly exercises: readonly {
     readonly exercise: ExerciseKey;
-    readonly parts: readonly { readonly part: ElementKey; readonly element: ElementId; readonly target: Target }[];
+    readonly parts: readonly {
+      readonly part: ElementKey;
+      readonly element: ElementId;
+      readonly target: Target;
+      readonly measured: ReadonlyMap<string, number>;
+    }[];
   }[];
 };
 
 /** Fits every element once and lays the rule book's demands on its axes. */
-function fitClass(input: ClassEvidence, beliefs: Beliefs): Result<FittedClass> {
+function fitClass(input: ClassEvidence, beliefs: Beliefs, swings?: readonly number[]): Result<FittedClass> {
   const fits = new Map<ElementId, { fit: Fit; summary: Summary }>();
   const exercises: FittedClass['exercises'][number][] = [];
   const rules = prepareRules(input.book.rules, input.book.exercises);
@@ -173,11 +184,13 @@ function fitClass(input: ClassEvidence, beliefs: Beliefs): Result<FittedClass> {
       if (!fits.has(element)) {
         const summary = summarise(evidence.reps, input.today);
         if (!summary.ok) return summary;
-        const fit = fitElement(evidence.axes, summary.value, input.today, beliefs);
+        const fit = fitElement(evidence.axes, summary.value, input.today, beliefs, swings);
         if (!fit.ok) return fit;
         fits.set(element, { fit: fit.value, summary: summary.value });
       }
-      parts.push({ part, element, target: target.value });
+      // A coarse look goes by the faults that were named.
+      const measured = swings ? new Map<string, number>() : measuredShares(rule, part, evidence.reps);
+      parts.push({ part, element, target: target.value, measured });
     }
     exercises.push({ exercise: rule.exercise, parts });
   }
@@ -195,9 +208,9 @@ function drawn({ rules, fits, exercises }: FittedClass, draws: number): TrialCla
     rules,
     exercises: exercises.map(({ exercise, parts }) => ({
       exercise,
-      elements: parts.flatMap(({ part, element, target }): TrialElement[] => {
+      elements: parts.flatMap(({ part, element, target, measured }): TrialElement[] => {
         const [posterior, found] = [posteriors.get(element), fits.get(element)];
-        return posterior && found ? [{ id: element, part, posterior, target, summary: found.summary }] : [];
+        return posterior && found ? [{ id: element, part, posterior, target, measured, summary: found.summary }] : [];
       }),
     })),
   };

@@ -4,7 +4,7 @@ import { fail, ok, type Result } from '@/core/shared';
 export type Outcome = { readonly said: number; readonly passed: boolean };
 
 /** Below this many results a score of forecasts says nothing. */
-export const ENOUGH_RESULTS = 10;
+const ENOUGH_RESULTS = 10;
 
 export type Calibration = {
   readonly results: number;

@@ -96,7 +96,7 @@ function passInterval(shares: readonly number[], runs: number): Interval {
 const DICE = 0xbe7a;
 
 /** Minutes of a session on one element where the log has not said. */
-export const USUAL_MINUTES = 10;
+const USUAL_MINUTES = 10;
 
 export type Help = {
   readonly element: ElementId;

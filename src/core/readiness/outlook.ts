@@ -53,7 +53,7 @@ export function sessionsPerWeek(
 export type Advice = { readonly what: 'enter' | 'wait' | 'unsure' | 'over'; readonly reason: string };
 
 /** From this chance on entering is worth it, and below the other it is not: declared judgement, said with the advice. */
-export const ENTRY = { enter: 0.7, wait: 0.4 } as const;
+const ENTRY = { enter: 0.7, wait: 0.4 } as const;
 
 /** Enter or wait, from the outlook's last day; the interval decides where the middle cannot. */
 export function entryAdvice(outlook: readonly OutlookPoint[]): Advice {

@@ -12,6 +12,8 @@ export type TrialElement = {
   /** The rule book's demand; a signed axis at the dog's weaker side. */
   readonly target: Target;
   readonly summary: Summary;
+  /** Shares of the bands of measured faults, by option key; an empty map where nothing was measured. */
+  readonly measured: ReadonlyMap<string, number>;
 };
 
 /** One posterior draw of an element, ready to run: the logit of a clean rep in its average session, its swing, and who gets which fault. */
@@ -42,8 +44,12 @@ export type DrawPlan = {
 type Weighted = { readonly options: Int32Array; readonly weights: readonly number[] };
 
 export function planDraws(element: TrialElement, options: readonly FaultOption[], assumptions: Assumptions, groups: number, seed: number): DrawPlan {
-  const { summary, part } = element;
-  const dog = weigh(options, summary.faults, (option) => option.by === 'dog' && option.element === part);
+  const { summary, part, measured } = element;
+  const dog = bySize(
+    options,
+    weigh(options, summary.faults, (option) => option.by === 'dog' && option.element === part),
+    measured,
+  );
   const handler = weigh(options, summary.handlerFaults, (option) => option.by === 'handler' && (option.element === null || option.element === part));
   const slips = Object.values(summary.handlerFaults).reduce((sum, count) => sum + count, 0);
   const { handlerRate, handlerWeight } = assumptions;
@@ -57,6 +63,24 @@ export function planDraws(element: TrialElement, options: readonly FaultOption[]
     slips: never ? null : { happened: handlerRate * handlerWeight + slips, not: kept },
   };
 }
+
+/** Within a measured fault its bands share the weight as they were measured; how heavy the fault is among others stays. */
+function bySize(options: readonly FaultOption[], weighted: Weighted, measured: ReadonlyMap<string, number>): Weighted {
+  if (measured.size === 0) return weighted;
+  const of = (i: number): FaultOption | undefined => options[weighted.options[i] as number];
+  const total = (fault: string): number => weighted.weights.reduce((sum, weight, i) => sum + (of(i)?.fault === fault ? weight : 0), 0);
+  return {
+    options: weighted.options,
+    weights: weighted.weights.map((weight, i) => {
+      const option = of(i);
+      const share = option && measured.get(option.key);
+      return option && share !== undefined ? Math.max(LEAST_WEIGHT, total(option.fault) * share) : weight;
+    }),
+  };
+}
+
+/** A Dirichlet has no weight of 0: a band that was never near still gets this much. */
+const LEAST_WEIGHT = 0.01;
 
 function weigh(options: readonly FaultOption[], counts: Readonly<Record<string, number>>, wanted: (option: FaultOption) => boolean): Weighted {
   const which = options.flatMap((option, i) => (wanted(option) ? [i] : []));

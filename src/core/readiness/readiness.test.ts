@@ -1,14 +1,24 @@
 import { describe, expect, it } from 'vitest';
-import { EMPTY_SUMMARY, type Summary } from '@/core/evidence';
+import { EMPTY_SUMMARY, type EvidenceRep, type Summary } from '@/core/evidence';
 import { type Fault, faultOptions, prepareRules } from '@/core/rulebooks';
 import { asId, type ElementId, type ElementKey, type ExerciseKey, type FaultKey, NO_BREAK, seeded } from '@/core/shared';
 import { logistic } from '@/core/statistics';
 import { DEFAULT_ASSUMPTIONS, forecastOf, helpRanking, simulateTrials, type TrialClass, type TrialElement, writeShare } from '.';
+import { measuredShares } from './measured-faults';
 import { posteriorOf } from './posterior.test-helper';
 
 const empty = EMPTY_SUMMARY;
 const CALM = { ...DEFAULT_ASSUMPTIONS, nervesSd: 0, handlerRate: 0 };
 const cost = { kind: 'each', points: 4 } as const;
+const ANGLES: Fault['cost'] = {
+  kind: 'band',
+  quantity: 'angle',
+  unit: '°',
+  bands: [
+    { over: 10, points: 1 },
+    { over: 30, points: 6 },
+  ],
+};
 
 /** An element whose logit on the day is known: one draw, no axes; `tau` is its swing. */
 const sure = (name: string, logitOnTheDay: number, summary: Summary = empty, tau = 0): TrialElement => ({
@@ -16,6 +26,7 @@ const sure = (name: string, logitOnTheDay: number, summary: Summary = empty, tau
   part: asId<ElementKey>(name),
   posterior: posteriorOf([[0, 0, logitOnTheDay, 0.05, tau]]),
   target: { columns: [], either: [] },
+  measured: new Map(),
   summary,
 });
 const fault = (element: string, miss = true, stops = false, price: Fault['cost'] = cost) => ({
@@ -113,6 +124,54 @@ describe('what the forecast is made of', () => {
     const withThem = forecast(classOf([[sure('a', 0, logged)]], [faults], 5));
     expect(without.pass.mid).toBeLessThan(0.85);
     expect(withThem.pass.mid).toBeGreaterThan(0.95);
+  });
+
+  it('shares a measured fault among its bands as they were measured, and leaves its weight among others', () => {
+    const logged: Summary = { ...empty, faults: { 'f-a-false:0': 30, 'f-a-false:1': 30 }, counted: 60 };
+    const plain = classOf([[sure('a', 0, logged)]], [[fault('a', false, false, ANGLES)]], 5);
+    const element = {
+      ...sure('a', 0, logged),
+      measured: new Map([
+        ['f-a-false:0', 0.95],
+        ['f-a-false:1', 0.05],
+      ]),
+    };
+    const measured = classOf([[element]], [[fault('a', false, false, ANGLES)]], 5);
+    expect(forecast(plain).pass.mid).toBeLessThan(0.8);
+    expect(forecast(measured).pass.mid).toBeGreaterThan(0.95);
+    const cost = (input: TrialClass) => forecast(input).losses[0]?.units ?? 0;
+    expect(cost(measured)).toBeCloseTo(0.5 * (0.95 * 1 + 0.05 * 6), 0.7);
+  });
+
+  it('measures them from the dog’s own deviations, and not from a handful', () => {
+    const { rules } = classOf([[sure('a', 0)]], [[fault('a', false, false, ANGLES)]], 5);
+    const [exercise] = rules.exercises;
+    if (!exercise) throw new Error('one exercise');
+    const random = seeded(2);
+    const reps = Array.from(
+      { length: 60 },
+      () => ({ cause: 'dog', aided: false, outcome: 'clean', measured: -8 + 7 * random.normal() }) as EvidenceRep,
+    );
+    const shares = measuredShares(exercise, asId<ElementKey>('a'), reps);
+    expect([...shares.keys()]).toEqual(['f-a-false:0', 'f-a-false:1']);
+    expect([...shares.values()].reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
+    expect(shares.get('f-a-false:1') ?? 1).toBeLessThan(0.05);
+    expect(measuredShares(exercise, asId<ElementKey>('a'), reps.slice(0, 5)).size).toBe(0);
+    const slow: Fault['cost'] = {
+      kind: 'band',
+      quantity: 'latency',
+      unit: 's',
+      bands: [
+        { over: 2, points: 1 },
+        { over: 4, points: 6 },
+      ],
+    };
+    const timed = classOf([[sure('a', 0)]], [[fault('a', false, false, slow)]], 5).rules.exercises[0];
+    const answers = Array.from(
+      { length: 60 },
+      () => ({ cause: 'dog', aided: false, outcome: 'clean', latency: Math.exp(0.5 + 0.4 * random.normal()) }) as EvidenceRep,
+    );
+    expect(timed && (measuredShares(timed, asId<ElementKey>('a'), answers).get('f-a-false:0') ?? 0)).toBeGreaterThan(0.9);
   });
 
   it('charges the handler for slips', () => {

@@ -13,6 +13,7 @@ function errorFunction(z: number): number {
   for (let n = 1; n < 100; n++) {
     term *= (-z * z) / n;
     sum += term / (2 * n + 1);
+    if (Math.abs(term) < 1e-16) break;
   }
   return (2 / Math.sqrt(Math.PI)) * sum;
 }

@@ -13,7 +13,9 @@ export function Ledger({ exercises, expected, maximum, line }: Props) {
           <h3 className="flex justify-between gap-4 border-b-2 border-ink pb-0.5 font-bold">
             <span>{exercise.title}</span>
             <span>
-              {exercise.kept.toFixed(1)} kept of {exercise.maximum}
+              {exercise.kept >= 0
+                ? `${exercise.kept.toFixed(1)} kept of ${exercise.maximum}`
+                : `its ${exercise.maximum} and ${(-exercise.kept).toFixed(1)} of later ones lost`}
             </span>
           </h3>
           <ul>

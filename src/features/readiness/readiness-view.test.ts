@@ -4,7 +4,7 @@ import { prepareRules } from '@/core/rulebooks';
 import { must } from '@/core/shared';
 import { classEvidence } from '@/data/repositories';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
-import { failureReasons, headline, histogramBins, ledger, neverTrained, outlookInWords, shiftInWords } from './readiness-view';
+import { failureReasons, headline, histogramBins, ledger, neverTrained, outlookInWords, saferClasses, shiftInWords } from './readiness-view';
 
 const state = sampleState();
 const trial = state.trials[0];
@@ -81,6 +81,16 @@ describe('words', () => {
     );
     const bare = { ...readiness, rehearsals: { away: 3, cold: 3, unpaid: 0, rehearsed: 0 } };
     expect(neverTrained(bare, state)).toEqual(expect.arrayContaining(['Never without pay, where pay was noted', expect.stringContaining('steward')]));
+  });
+
+  it('name the safer of two classes, where they can be told apart', () => {
+    const row = (dog: string, title: string, low: number, mid: number, high: number) => ({ dog, title, pass: { low, mid, high } });
+    expect(
+      saferClasses([row('Quill', 'Two', 0.5, 0.7, 0.8), row('Quill', 'Three', 0.05, 0.1, 0.2), row('Juniper', 'Open', 0.1, 0.2, 0.4)]).map(plain),
+    ).toEqual(['Quill: Two is the safer one, 70 % against 10 %.']);
+    expect(saferClasses([row('Quill', 'Two', 0.4, 0.6, 0.8), row('Quill', 'Three', 0.3, 0.5, 0.7)]).map(plain)).toEqual([
+      'Quill: the classes cannot be told apart yet, 60 % against 50 %.',
+    ]);
   });
 
   it('say what lies ahead, and what a shift means', () => {

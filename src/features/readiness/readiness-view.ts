@@ -140,6 +140,17 @@ const MISSING: Readonly<Record<string, string>> = { away: 'reps in another place
 
 const listOf = (words: readonly string[]): string => (words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`);
 
+/** For each dog with several classes: which is the safer one to enter, where the intervals tell them apart, and why. */
+export function saferClasses(rows: readonly { readonly dog: string; readonly title: string; readonly pass: Forecast['pass'] }[]): string[] {
+  return [...new Set(rows.map((row) => row.dog))].flatMap((dog) => {
+    const [best, next] = rows.filter((row) => row.dog === dog).toSorted((a, b) => b.pass.mid - a.pass.mid);
+    if (!best || !next) return [];
+    const both = `${writeShare(best.pass.mid)} against ${writeShare(next.pass.mid)}`;
+    if (best.pass.low <= next.pass.mid && best.pass.mid <= next.pass.high) return [`${dog}: the classes cannot be told apart yet, ${both}.`];
+    return [`${dog}: ${best.title} is the safer one, ${both}.`];
+  });
+}
+
 /** The fan as a sentence. */
 export function outlookInWords(outlook: readonly OutlookPoint[]): string {
   const [first, last] = [outlook[0], outlook.at(-1)];

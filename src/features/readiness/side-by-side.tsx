@@ -5,6 +5,7 @@ import { ok, type Result } from '@/core/shared';
 import { broken, type ClassOfDog, useKennel } from '@/data/repositories';
 import { newestOf, Sheet, useLatest } from '@/ui';
 import { runCached } from '@/workers/client';
+import { saferClasses } from './readiness-view';
 
 const SIZE = { groups: 100, runs: 40 } as const;
 const SEED = 1;
@@ -65,6 +66,13 @@ export function SideBySide() {
           })}
         </tbody>
       </table>
+      {saferClasses(
+        rows.map(({ one, readiness }) => ({ dog: one.dog.name, title: `${one.book.title}, ${one.book.edition}`, pass: readiness.forecast.pass })),
+      ).map((line) => (
+        <p key={line} className="mt-2 leading-snug">
+          {line}
+        </p>
+      ))}
     </Sheet>
   );
 }

@@ -1,0 +1,41 @@
+import { countsAsEvidence, deviationOf, type EvidenceRep, precisionOf, quicknessOf, timesOf } from '@/core/evidence';
+import { faultOptions, type PreparedExercise } from '@/core/rulebooks';
+import { type ElementKey, must, toBase } from '@/core/shared';
+
+/** Below so many measured or judged reps the fault that was named says more than what was measured. */
+const ENOUGH = 15;
+
+/**
+ * For faults that a rule book prices by what is measured (crookedness, slowness): how often each band happens, given that the first is passed, from the predictive of the
+ * dog's own deviations and times. By the key of the fault option; empty where too little was measured. How often the fault happens at all stays with the chance of a clean
+ * rep, so that nothing is counted twice.
+ */
+export function measuredShares(exercise: PreparedExercise, part: ElementKey, reps: readonly EvidenceRep[]): ReadonlyMap<string, number> {
+  const counted = reps.filter(countsAsEvidence);
+  const shares = new Map<string, number>();
+  for (const prepared of exercise.faults) {
+    const { cost, element } = prepared.fault;
+    if (element !== part || cost.kind !== 'band') continue;
+    const limits = cost.bands.map((band) => must(toBase(cost.quantity, band.over, cost.unit)));
+    const beyond = cost.quantity === 'angle' ? beyondAngles(counted, limits) : cost.quantity === 'latency' ? beyondTimes(counted, limits) : null;
+    if (!beyond || !((beyond[0] ?? 0) > 0)) continue;
+    for (const [i, option] of faultOptions({ faults: [prepared] }).entries()) {
+      shares.set(option.key, ((beyond[i] ?? 0) - (beyond[i + 1] ?? 0)) / (beyond[0] as number));
+    }
+  }
+  return shares;
+}
+
+function beyondAngles(reps: readonly EvidenceRep[], limits: readonly number[]): number[] | null {
+  const deviations = reps.flatMap(deviationOf);
+  const precision = deviations.length < ENOUGH ? null : precisionOf(deviations, limits);
+  return precision?.within.map((one) => 1 - one.chance) ?? null;
+}
+
+function beyondTimes(reps: readonly EvidenceRep[], limits: readonly number[]): number[] | null {
+  const found = limits.map((limit) => {
+    const times = timesOf(reps, limit);
+    return times.length < ENOUGH ? null : quicknessOf(times, limit);
+  });
+  return found.some((one) => one === null) ? null : found.map((one) => 1 - (one?.within.mid ?? 1));
+}

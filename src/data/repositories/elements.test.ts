@@ -53,6 +53,14 @@ describe('a person’s own element', () => {
     expect(before).toEqual(element);
     expect((await workOf(kennel, element.dogId)).elements[0]).toMatchObject({ axes: [{ demand: 30 }], edits: [{ rung: 1 }] });
     expect(await changeElement(kennel, 'ghost' as never, {})).toBeNull();
+    // Two changes of parts of one thing, the second made before a page has seen the first.
+    const articles = { count: 6, shape: 'line', laid: 'hidden', nearer: false } as const;
+    await changeElement(kennel, element.id, { articles });
+    await Promise.all([
+      changeElement(kennel, element.id, (stored) => ({ articles: stored.articles && { ...stored.articles, shape: 'circle' } })),
+      changeElement(kennel, element.id, (stored) => ({ articles: stored.articles && { ...stored.articles, nearer: true } })),
+    ]);
+    expect((await kennel.database.elements.get(element.id))?.articles).toEqual({ ...articles, shape: 'circle', nearer: true });
   });
 });
 

@@ -33,16 +33,21 @@ function inRunningOrder(breakdowns: readonly Breakdown[], ruleBooks: readonly Ru
   return [...breakdowns].sort((a, b) => place(a) - place(b));
 }
 
-/** Saves what was changed of an element, and gives back what was there, for undo. */
+type Change = Partial<Omit<ElementRecord, 'id' | 'dogId'>>;
+
+/**
+ * Saves what was changed of an element, and gives back what was there, for undo. A change of a part of something goes by a function of what is stored: the page may not
+ * have seen the last change yet.
+ */
 export async function changeElement(
   kennel: Kennel,
   id: ElementId,
-  change: Partial<Omit<ElementRecord, 'id' | 'dogId'>>,
+  change: Change | ((stored: ElementRecord) => Change),
 ): Promise<ElementRecord | null> {
   return kennel.database.transaction('rw', kennel.database.elements, async () => {
     const before = await kennel.database.elements.get(id);
     if (!before) return null;
-    await kennel.database.elements.put({ ...before, ...change });
+    await kennel.database.elements.put({ ...before, ...(typeof change === 'function' ? change(before) : change) });
     return before;
   });
 }

@@ -9,16 +9,14 @@ export async function addTrial(kennel: Kennel, trial: Omit<Trial, 'id'>): Promis
   return record;
 }
 
-/** Changes a trial and gives back what it was, for undo. */
-export async function changeTrial(
-  kennel: Kennel,
-  id: TrialId,
-  change: Partial<Pick<Trial, 'title' | 'day' | 'entryCloses' | 'assumptions'>>,
-): Promise<Trial | null> {
+type Change = Partial<Pick<Trial, 'title' | 'day' | 'entryCloses' | 'assumptions'>>;
+
+/** Changes a trial and gives back what it was, for undo; by a function of what is stored where only a part of something changes. */
+export async function changeTrial(kennel: Kennel, id: TrialId, change: Change | ((stored: Trial) => Change)): Promise<Trial | null> {
   return kennel.database.transaction('rw', kennel.database.trials, async () => {
     const before = await kennel.database.trials.get(id);
     if (!before) return null;
-    await kennel.database.trials.put({ ...before, ...change });
+    await kennel.database.trials.put({ ...before, ...(typeof change === 'function' ? change(before) : change) });
     return before;
   });
 }

@@ -16,6 +16,8 @@ export function ArticlesFields({ element }: { readonly element: ElementRecord })
   const change = useElementChange(element);
   const { articles } = element;
   const [text, setText] = useState(String(articles?.count ?? ''));
+  const lay = (part: Partial<NonNullable<ElementRecord['articles']>>): void =>
+    change((stored) => ({ articles: stored.articles && { ...stored.articles, ...part } }), 'Layout changed.');
   const value = Number(text);
   const fits = text.trim() === '' || (Number.isInteger(value) && value >= 2 && value <= 60);
   const commit = (): void => {
@@ -41,21 +43,16 @@ export function ArticlesFields({ element }: { readonly element: ElementRecord })
             label="Laid"
             value={articles.shape}
             options={LAYOUT_SHAPES.map((shape) => ({ value: shape, words: SHAPES[shape] }))}
-            onChange={(shape) => change({ articles: { ...articles, shape } }, 'Layout changed.')}
+            onChange={(shape) => lay({ shape })}
           />
           <SelectField
             label="Laid how"
             value={articles.laid}
             options={LAID.map((how) => ({ value: how, words: HOW[how] }))}
-            onChange={(laid) => change({ articles: { ...articles, laid } }, 'Layout changed.')}
+            onChange={(laid) => lay({ laid })}
           />
           <label className="inline-flex min-h-11 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5 accent-(--ink)"
-              checked={articles.nearer}
-              onChange={() => change({ articles: { ...articles, nearer: !articles.nearer } }, 'Layout changed.')}
-            />
+            <input type="checkbox" className="size-5 accent-(--ink)" checked={articles.nearer} onChange={() => lay({ nearer: !articles.nearer })} />
             In every other run a decoy lies nearer than the rest
           </label>
         </>

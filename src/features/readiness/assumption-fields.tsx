@@ -79,8 +79,8 @@ const FIELDS: readonly Field[] = [
 export function AssumptionFields({ trial }: { readonly trial: Trial }) {
   const { kennel } = useKennel();
   const { assumptions } = trial;
-  const take = async (next: Assumptions, words: string): Promise<void> => {
-    const before = await changeTrial(kennel, trial.id, { assumptions: next });
+  const take = async (change: (stored: Assumptions) => Assumptions, words: string): Promise<void> => {
+    const before = await changeTrial(kennel, trial.id, (stored) => ({ assumptions: change(stored.assumptions) }));
     if (before) toast(words, { action: { label: 'Undo', onClick: () => void putTrial(kennel, before) } });
   };
   const own = assumptions.sessionsPerWeek;
@@ -88,7 +88,7 @@ export function AssumptionFields({ trial }: { readonly trial: Trial }) {
     <Sheet
       title="What this assumes"
       aside={
-        <Button look="quiet" onClick={() => void take(DEFAULT_ASSUMPTIONS, 'Back to the defaults.')}>
+        <Button look="quiet" onClick={() => void take(() => DEFAULT_ASSUMPTIONS, 'Back to the defaults.')}>
           Defaults
         </Button>
       }
@@ -102,7 +102,7 @@ export function AssumptionFields({ trial }: { readonly trial: Trial }) {
               field={field}
               value={field.value(assumptions)}
               words={(value) => field.words(field.change(assumptions, value))}
-              onTake={(value) => void take(field.change(assumptions, value), `${field.label} changed.`)}
+              onTake={(value) => void take((stored) => field.change(stored, value), `${field.label} changed.`)}
             />
             {field.value(assumptions) !== field.value(DEFAULT_ASSUMPTIONS) && (
               <p className="text-sm leading-snug text-ink-soft">Default: {field.words(DEFAULT_ASSUMPTIONS)}</p>
@@ -115,7 +115,9 @@ export function AssumptionFields({ trial }: { readonly trial: Trial }) {
               type="checkbox"
               className="size-5 accent-(--ink)"
               checked={own === null}
-              onChange={() => void take({ ...assumptions, sessionsPerWeek: own === null ? 2 : null }, 'Sessions a week changed.')}
+              onChange={() =>
+                void take((stored) => ({ ...stored, sessionsPerWeek: stored.sessionsPerWeek === null ? 2 : null }), 'Sessions a week changed.')
+              }
             />
             Sessions a week as in the last four weeks
           </label>
@@ -126,7 +128,7 @@ export function AssumptionFields({ trial }: { readonly trial: Trial }) {
               field={{ min: 0, max: 7, step: 0.5 }}
               value={own}
               words={(value) => `${value} sessions a week on each element.`}
-              onTake={(value) => void take({ ...assumptions, sessionsPerWeek: value }, 'Sessions a week changed.')}
+              onTake={(value) => void take((stored) => ({ ...stored, sessionsPerWeek: value }), 'Sessions a week changed.')}
             />
           )}
         </div>

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { USUAL_SCHEDULE, USUAL_TEMPERAMENT } from '@/core/learner';
-import { must } from '@/core/shared';
-import { classEvidence, elementQuestions } from '@/data/repositories';
+import { fail, must, ok } from '@/core/shared';
+import { classEvidence, elementQuestions, studyQuestion } from '@/data/repositories';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
 import { answer } from './answer';
 import type { Task } from './protocol';
@@ -11,8 +11,8 @@ const [trial] = state.trials;
 if (!trial) throw new Error('the sample has a trial');
 const elements: Task = { kind: 'assess-elements', questions: elementQuestions(state.work, state.reps, state.rungs), today: TODAY };
 const size = { groups: 40, runs: 20 };
-const classTask: Task = {
-  kind: 'assess-class',
+const classTask = {
+  kind: 'assess-class' as const,
   input: must(classEvidence(trial, state.work, state.reps, TODAY)),
   assumptions: trial.assumptions,
   seed: trial.seed,
@@ -35,9 +35,17 @@ const policies: Task = {
   },
 };
 
+const study: Task = { kind: 'study-element', question: must(studyOf(first)), today: TODAY };
+const what: Task = { kind: 'what-if', input: classTask.input, assumptions: trial.assumptions, seed: 1, element: first.id };
+
+function studyOf(element: typeof first) {
+  const question = element && studyQuestion(element, state.work, state.reps, state.rungs);
+  return question ? ok(question) : fail('none', '', 'no element');
+}
+
 describe('what the worker does', () => {
   it('survives the trip to a worker and back: tasks and answers are plain data', () => {
-    for (const task of [elements, classTask, policies]) {
+    for (const task of [elements, classTask, policies, study, what]) {
       expect(structuredClone(task)).toEqual(task);
       const found = must(answer(structuredClone(task), () => undefined));
       expect(structuredClone(found)).toEqual(found);
@@ -50,6 +58,31 @@ describe('what the worker does', () => {
     must(answer(classTask, (share) => shares.push(share)));
     expect(shares).toEqual([...shares].sort((a, b) => a - b));
     expect(shares.at(-1)).toBeCloseTo(1, 9);
+  });
+
+  it('tells a first, coarse forecast only where somebody listens', () => {
+    const seen: unknown[] = [];
+    const plain = must(answer(classTask, () => undefined));
+    const heard = must(
+      answer(
+        classTask,
+        () => undefined,
+        (forecast) => seen.push(forecast),
+      ),
+    );
+    expect(seen).toHaveLength(1);
+    expect(heard).toEqual(plain);
+  });
+
+  it('reads the rule book’s bands of angle for an element that has them, and the eye’s own elsewhere', () => {
+    const bands = (id: string) => {
+      const element = state.work.elements.find((one) => one.id === id);
+      return element && studyQuestion(element, state.work, state.reps, state.rungs)?.bands;
+    };
+    expect([bands('sample-present'), bands('sample-give')]).toEqual([
+      [10, 30],
+      [5, 15],
+    ]);
   });
 
   it('gives an expected failure back as a value', () => {

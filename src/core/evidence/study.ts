@@ -19,7 +19,8 @@ export type StudyQuestion = Question & {
 
 export type Studied = Assessed & {
   readonly holding: Lasting | null;
-  readonly latency: (Quickness & { readonly limit: number }) | null;
+  /** `asked`: the limit is a criterion's; otherwise a usual one, and said to be. */
+  readonly latency: (Quickness & { readonly limit: number; readonly asked: boolean }) | null;
   readonly precision: Precision | null;
   readonly cover: readonly CoverRow[];
   readonly habits: Habits;
@@ -44,7 +45,7 @@ export function studyElement(question: StudyQuestion, today: Day): Result<Studie
   return ok({
     ...assessed.value,
     holding: holdAxis && holds.length > 0 ? lastingOf(holds, at[holdAxis.key] ?? holdAxis.demand) : null,
-    latency: quickness && { ...quickness, limit },
+    latency: quickness && { ...quickness, limit, asked: axes.some((axis) => axis.quantity === 'latency') },
     precision: precisionOf(counted.flatMap(deviationOf), bands),
     cover: coverOf(reps, conditions),
     habits: habitsOf(reps),

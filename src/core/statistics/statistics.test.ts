@@ -6,11 +6,15 @@ import {
   drawBeta,
   drawDirichlet,
   drawGamma,
+  gridMean,
+  gridPosterior,
+  gridQuantiles,
   inverseFromCholesky,
   logistic,
   logit,
   mean,
   meanLogistic,
+  normalBelow,
   quantile,
   softplus,
   solveCholesky,
@@ -87,4 +91,38 @@ describe('draws', () => {
 it('quantiles interpolate', () => {
   expect([0, 0.5, 0.9, 1].map((p) => quantile([4, 1, 3, 2], p))).toEqual([1, 2.5, 3.7, 4]);
   expect(() => quantile([], 0.5)).toThrow();
+});
+
+describe('a posterior on a grid', () => {
+  const normal = gridPosterior((a, b) => -0.5 * ((a - 2) / 0.5) ** 2 - 0.5 * (b / 1) ** 2, [-1, 5], [-6, 6]);
+
+  it('has the means and quantiles of the normal that it is', () => {
+    expect(normal.share.reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 9);
+    expect(gridMean(normal, (a) => a)).toBeCloseTo(2, 6);
+    expect(gridMean(normal, (a) => (a - 2) ** 2)).toBeCloseTo(0.25, 3);
+    const [low = 0, mid = 0, high = 0] = gridQuantiles(normal, (a) => a, [0.1, 0.5, 0.9]);
+    for (const [found, wanted] of [
+      [low, 2 - 1.2816 * 0.5],
+      [mid, 2],
+      [high, 2 + 1.2816 * 0.5],
+    ] as const)
+      expect(Math.abs(found - wanted)).toBeLessThan(0.05);
+  });
+
+  it('puts all weight on the one place that is possible, and throws where none is', () => {
+    const one = gridPosterior((a, b) => (a === 1 && b === 1 ? 0 : -Infinity), [1, 2], [0, 1]);
+    expect(gridMean(one, (a, b) => a + b)).toBe(2);
+    expect(() => gridPosterior(() => -Infinity, [0, 1], [0, 1])).toThrow('nowhere finite');
+  });
+});
+
+it('the normal distribution function is symmetric, rises, and meets its series where the two methods join', () => {
+  fc.assert(
+    fc.property(fc.double({ min: -8, max: 8, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), (x, step) => {
+      expect(normalBelow(x) + normalBelow(-x)).toBeCloseTo(1, 12);
+      expect(normalBelow(x + step)).toBeGreaterThanOrEqual(normalBelow(x) - 1e-15);
+    }),
+  );
+  const join = 2.5 * Math.SQRT2;
+  expect(Math.abs(normalBelow(join - 1e-9) - normalBelow(join + 1e-9))).toBeLessThan(1e-11);
 });

@@ -19,7 +19,7 @@ export function EvidencePlots({ reps, studied }: { readonly reps: readonly Evide
             name="latency"
             series={[{ label: 'seconds', kind: 'points', points: times.map((one, i) => ({ x: i + 1, y: one.y })) }]}
             marks={[
-              { axis: 'y', at: latency.limit, label: `wanted ${latency.limit} s`, strong: true },
+              { axis: 'y', at: latency.limit, label: `${latency.asked ? 'wanted' : 'usual'} ${latency.limit} s`, strong: latency.asked },
               { axis: 'y', at: latency.median.mid, label: 'its middle' },
             ]}
             xLabel={`rep, the last ${times.length}`}

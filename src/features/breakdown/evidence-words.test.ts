@@ -157,6 +157,8 @@ describe('findings', () => {
     ]);
     expect(found.get('Straightness')).toContain('Its middle is 9° left');
     expect(found.get('Straightness')).toContain('Straighten its middle first');
+    expect(found.get('Quickness')).toContain('over 99');
+    expect(found.get('Quickness')).toContain('no criterion asks for one');
     expect(found.get('Too early')).toBe('6 of 60 came before the word.');
   });
 });

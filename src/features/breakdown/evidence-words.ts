@@ -71,7 +71,12 @@ function valueAt(axis: Axis, at: number): string {
 /** Two significant digits: more would claim what an estimate has not. */
 const rounded = (value: number): number => Number(value.toPrecision(2));
 const plural = (n: number, one: string): string => `${n} ${n === 1 ? one : `${one}s`}`;
-const percent = (share: number): string => `${Math.round(share * 100)}${NO_BREAK}%`;
+/** Whole percents; never a certainty, which no number of reps gives. */
+function percent(share: number): string {
+  if (share > 0.99) return `over 99${NO_BREAK}%`;
+  return share < 0.01 ? `under 1${NO_BREAK}%` : `${Math.round(share * 100)}${NO_BREAK}%`;
+}
+
 const range = ({ low, high }: Interval, write: (value: number) => string): string => `${write(low)} to ${write(high)}`;
 const seconds = (value: number): string => `${value.toFixed(1)}${NO_BREAK}s`;
 const degrees = (value: number): string => `${Math.abs(value).toFixed(0)}°${value > 0.5 ? ' right' : value < -0.5 ? ' left' : ''}`;
@@ -94,7 +99,7 @@ export function findings(studied: Studied, today: Day): { readonly title: string
     },
     latency && {
       title: 'Quickness',
-      words: `The middle answer comes at ${seconds(latency.median.mid)} (${range(latency.median, seconds)}); ${percent(latency.within.mid)} within ${seconds(latency.limit)}, from ${plural(latency.timed - latency.late, 'time')}${latency.late > 0 ? ` and ${latency.late} that did not come` : ''}.`,
+      words: `The middle answer comes at ${seconds(latency.median.mid)} (${range(latency.median, seconds)}); ${percent(latency.within.mid)} within ${seconds(latency.limit)}${latency.asked ? '' : ' (a usual limit: no criterion asks for one)'}, from ${plural(latency.timed - latency.late, 'time')}${latency.late > 0 ? ` and ${latency.late} that did not come` : ''}.`,
     },
     precision && { title: 'Straightness', words: precisionWords(precision) },
     habits.anticipated.count > 0

@@ -57,6 +57,12 @@ type HandState = {
   readonly set: (change: Partial<Omit<HandState, 'set' | 'setKeys'>>) => void;
 };
 
+/** A device that kept its keys before a new one was thought of has the usual key for it. */
+export function withNewKeys(kept: unknown, now: HandState): HandState {
+  const known = kept as Partial<HandState> | undefined;
+  return { ...now, ...known, keys: { ...USUAL_KEYS, ...known?.keys } };
+}
+
 /** How somebody's hands work the pad. It belongs to the device, so it stays in its own small store. */
 export const useHand = create<HandState>()(
   persist(
@@ -74,8 +80,7 @@ export const useHand = create<HandState>()(
     }),
     {
       name: 'regulon-hand',
-      // A device that kept its keys before a new one was thought of has the usual key for it.
-      merge: (kept, now) => ({ ...now, ...(kept as Partial<HandState>), keys: { ...USUAL_KEYS, ...(kept as Partial<HandState> | undefined)?.keys } }),
+      merge: withNewKeys,
     },
   ),
 );

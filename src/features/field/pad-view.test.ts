@@ -5,7 +5,7 @@ import { asId, type EntryId } from '@/core/shared';
 import type { Entry, Session } from '@/data/repositories';
 import { makeSampleKennel } from '@/demo/sample-kennel';
 import { stateOf, TODAY } from '@/demo/sample-state.test-helper';
-import { shownKey, USUAL_KEYS, withKey } from './hand-store';
+import { shownKey, USUAL_KEYS, useHand, withKey, withNewKeys } from './hand-store';
 import { latencyOf, markerOf, usePad } from './pad-store';
 import { judgementFor, onlyMiss, padView, TIMINGS, timedJudgement } from './pad-view';
 import { readPaper } from './paper';
@@ -171,6 +171,15 @@ describe('keys of one’s own', () => {
     for (const key of ['Escape', '3', '?', 'Tab']) expect(withKey(USUAL_KEYS, 'clean', key)).toBeNull();
     expect([shownKey(' '), shownKey('c'), shownKey('PageDown')]).toEqual(['Space', 'C', 'Page Down']);
     expect(new Set(Object.values(USUAL_KEYS)).size).toBe(Object.keys(USUAL_KEYS).length);
+  });
+});
+
+describe('a device that kept its hands before', () => {
+  it('keeps its own keys and has the usual one for what is new; nothing that sounds is on by itself', () => {
+    const now = withNewKeys({ keys: { clean: 'PageDown' }, leftHanded: true }, useHand.getState());
+    expect([now.keys.clean, now.keys.mark, now.leftHanded]).toEqual(['PageDown', USUAL_KEYS.mark, true]);
+    expect([now.earpiece, now.sounds, now.speech, now.oneButton]).toEqual([false, false, false, false]);
+    expect(withNewKeys(undefined, useHand.getState()).keys).toEqual(USUAL_KEYS);
   });
 });
 

@@ -255,6 +255,9 @@ test('cue, response and marker by one button; a held one is a miss; and a hold h
   await page.getByRole('button', { name: 'Hold ends' }).click();
   await page.keyboard.press('c');
   await expect(page.getByLabel('Last rep')).toContainText(/held 0\.\d s/);
+  await page.getByText('More about this rep').click();
+  await page.getByRole('button', { name: 'came back' }).click();
+  await expect(page.getByRole('button', { name: 'came back' })).toHaveAttribute('aria-pressed', 'true');
 });
 
 test('continuous work: a clock, legs and stamped faults make one rep', async ({ page }) => {

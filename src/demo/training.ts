@@ -137,7 +137,7 @@ function detailsOf(work: Work, occasion: Occasion, judged: Judgement, rep: numbe
   return {
     pay: rep % 5 === 4 ? 'none' : 'small',
     landed: (['spot', 'ahead', 'behind'] as const)[random.integer(3)] ?? 'spot',
-    ...(hold ? { held: Number(held.toFixed(1)) } : {}),
+    ...(hold ? { held: Number(held.toFixed(1)), did: (['stood', 'walked-off', 'came-back'] as const)[random.integer(3)] ?? 'stood' } : {}),
     ...(work.element.axes.some((axis) => axis.quantity === 'angle') ? straightness(judged, rep, random) : {}),
     ...(occasion.day % 9 === 8 ? { purpose: 'rehearsal' as const } : {}),
   };

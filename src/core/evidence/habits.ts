@@ -1,5 +1,5 @@
 import { quantile } from '@/core/statistics';
-import type { EvidenceRep, Landed } from './rep';
+import { countsAsEvidence, type EvidenceRep, HANDLER_ACTIONS, type HandlerAction, type Landed } from './rep';
 
 /** How often, out of how many. */
 export type Rate = { readonly of: number; readonly count: number };
@@ -13,6 +13,8 @@ export type Habits = {
   /** Reps that were the handler's doing, of all. */
   readonly handlers: Rate;
   readonly landings: readonly Landing[];
+  /** Reps that were not clean, by what the handler did meanwhile: a dog that holds while you stand may break when you turn to come back. */
+  readonly breaks: readonly { readonly did: HandlerAction; readonly rate: Rate }[];
 };
 
 /** What the rep after a reward was like, by where that landed: a dog paid ahead creeps ahead. */
@@ -29,6 +31,10 @@ export function habitsOf(reps: readonly EvidenceRep[]): Habits {
     extraCues: { of: said.length, count: said.filter((rep) => (rep.extraCues ?? 0) > 0).length },
     handlers: { of: sorted.length, count: sorted.filter((rep) => rep.cause === 'handler').length },
     landings: landingsOf(sorted),
+    breaks: HANDLER_ACTIONS.flatMap((did) => {
+      const found = sorted.filter((rep) => rep.did === did && countsAsEvidence(rep));
+      return found.length === 0 ? [] : [{ did, rate: { of: found.length, count: found.filter((rep) => rep.outcome !== 'clean').length } }];
+    }),
   };
 }
 

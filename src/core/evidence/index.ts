@@ -9,7 +9,7 @@ export { type Habits, habitsOf } from './habits';
 export { type Hold, type Lasting, lastingOf, survivalOf } from './holding';
 export { type Quickness, quicknessOf } from './latency';
 export { byEye, type Deviation, EYE, type Precision, precisionOf, predictiveBelow } from './precision';
-export { type Crooked, countsAsEvidence, type EvidenceRep, type Landed, PURPOSES, type Purpose } from './rep';
+export { type Crooked, countsAsEvidence, type EvidenceRep, HANDLER_ACTIONS, type HandlerAction, type Landed, PURPOSES, type Purpose } from './rep';
 export { coldTries, type Retention, retentionOf } from './retention';
 export { type RodData, rodOf } from './rod';
 export { type Beliefs, EVIDENCE } from './settings';

@@ -5,6 +5,10 @@ import type { Day, EntryId, SessionId } from '@/core/shared';
 export type Crooked = 'badly-left' | 'slightly-left' | 'straight' | 'slightly-right' | 'badly-right';
 export type Landed = 'spot' | 'ahead' | 'behind' | 'hand' | 'reset';
 
+/** What the handler did while the dog held or stayed. */
+export const HANDLER_ACTIONS = ['stood', 'walked-off', 'came-back', 'out-of-sight', 'false-move'] as const;
+export type HandlerAction = (typeof HANDLER_ACTIONS)[number];
+
 /** One rep as evidence sees it. `option` is the fault that was named (a FaultOption key, or a method's fault). */
 export type EvidenceRep = {
   readonly id: EntryId;
@@ -35,6 +39,7 @@ export type EvidenceRep = {
   readonly measured?: number | undefined;
   readonly pay?: 'none' | 'small' | 'large' | undefined;
   readonly landed?: Landed | undefined;
+  readonly did?: HandlerAction | undefined;
 };
 
 export const PURPOSES = ['training', 'warm-up', 'filler', 'probe', 'rehearsal'] as const;

@@ -157,6 +157,19 @@ describe('coverage and habits', () => {
     expect(surface?.never).toEqual(['gravel']);
   });
 
+  it('counts breaks by what the handler did, the dog’s own only', () => {
+    const habits = habitsOf([
+      rep({ did: 'stood' }),
+      rep({ did: 'came-back', outcome: 'flawed' }),
+      rep({ did: 'came-back' }),
+      rep({ did: 'came-back', outcome: 'flawed', cause: 'handler' }),
+    ]);
+    expect(habits.breaks).toEqual([
+      { did: 'stood', rate: { of: 1, count: 0 } },
+      { did: 'came-back', rate: { of: 2, count: 1 } },
+    ]);
+  });
+
   it('counts what comes too early, again, and from the handler', () => {
     const habits = habitsOf([
       rep({ timing: 'before-word', outcome: 'flawed' }),

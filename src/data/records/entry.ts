@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import type { Criteria } from '@/core/breakdown';
 import { BODY_SIGNS, LAYOUT_SHAPES, REFUSALS, STAGES } from '@/core/coaching';
-import { PURPOSES } from '@/core/evidence';
+import { HANDLER_ACTIONS, PURPOSES } from '@/core/evidence';
 import type { DogId, ElementId, EntryId, SessionId } from '@/core/shared';
 import { countField, idField, instantField } from './fields';
 
@@ -55,6 +55,8 @@ const detailsSchema = v.strictObject({
   measured: v.optional(v.pipe(v.number(), v.finite())),
   pay: v.optional(v.picklist(['none', 'small', 'large'])),
   landed: v.optional(v.picklist(['spot', 'ahead', 'behind', 'hand', 'reset'])),
+  /** What the handler did while the dog held or stayed. */
+  did: v.optional(v.picklist(HANDLER_ACTIONS)),
   /** Faults stamped in continuous work: which leg, which fault, how many seconds in. */
   stamps: v.optional(
     v.array(v.strictObject({ leg: v.string(), option: v.pipe(v.string(), v.minLength(1)), at: v.pipe(v.number(), v.finite(), v.minValue(0)) })),

@@ -117,7 +117,7 @@ export function judgementOf({ outcome, option, cause, aided }: Judgement): Judge
   return { outcome, option, cause, aided };
 }
 
-const measuresOf = ({ extraCues, held, crooked, measured, pay, landed }: Details) => ({ extraCues, held, crooked, measured, pay, landed });
+const measuresOf = ({ extraCues, held, crooked, measured, pay, landed, did }: Details) => ({ extraCues, held, crooked, measured, pay, landed, did });
 
 /** The reps of one session as evidence. */
 export function evidenceReps(session: Session, entries: readonly Entry[]): EvidenceRep[] {

@@ -141,6 +141,7 @@ describe('findings', () => {
         landed: i % 2 ? 'ahead' : 'spot',
         timing: i % 10 === 0 ? 'before-word' : 'unprompted',
         cause: i % 20 === 7 ? 'handler' : 'dog',
+        did: i % 3 === 0 ? 'came-back' : 'stood',
       }),
     );
     const found = new Map(findings(studied(one, told).study, TODAY).map((finding) => [finding.title, finding.words]));
@@ -153,6 +154,7 @@ describe('findings', () => {
       'Extra cues',
       'The handler’s',
       'Where the reward landed',
+      'By what you did',
       'Keeping it',
     ]);
     expect(found.get('Straightness')).toContain('Its middle is 9° left');

@@ -115,6 +115,7 @@ export function findings(studied: Studied, today: Day): { readonly title: string
         }
       : null,
     habits.landings.length > 1 ? { title: 'Where the reward landed', words: landingWords(habits.landings) } : null,
+    habits.breaks.length > 0 ? { title: 'By what you did', words: breakWords(habits.breaks) } : null,
     retention && {
       title: 'Keeping it',
       words: `After ${plural(retention.tries.length, 'cold try').replace('trys', 'tries')}: half of it would be gone in about ${plural(Math.round(retention.halfLife), 'day')}; ${percent(retention.today)} would still be there today. ${retention.due <= today ? 'Due now.' : `Due again in ${plural(daysBetween(today, retention.due), 'day')}.`}`,
@@ -133,6 +134,19 @@ function precisionWords(precision: NonNullable<Studied['precision']>): string {
         : '';
   const inside = first ? ` ${percent(first.chance)} within ${first.limit}°.` : '';
   return `Its middle is ${degrees(precision.bias.mid)} (${range(precision.bias, degrees)}), its spread ${precision.spread.mid.toFixed(0)}°, from ${plural(precision.judged, 'rep')} (${precision.measured} measured).${inside}${advice}`;
+}
+
+const DID_WORDS = {
+  stood: 'while you stood',
+  'walked-off': 'as you walked off',
+  'came-back': 'as you came back',
+  'out-of-sight': 'out of your sight',
+  'false-move': 'at a false move',
+} as const;
+
+function breakWords(breaks: Studied['habits']['breaks']): string {
+  const parts = breaks.map(({ did, rate }) => `${DID_WORDS[did]} ${rate.count} of ${rate.of}`);
+  return `Not clean: ${parts.join(', ')}.`;
 }
 
 const LANDED_WORDS = { spot: 'at the spot', ahead: 'ahead', behind: 'behind', hand: 'to hand', reset: 'to reset' } as const;

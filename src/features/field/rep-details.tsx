@@ -30,6 +30,13 @@ const CROOKED = row('Crooked', 'crooked', [
   ['slightly-right', 'right'],
   ['badly-right', 'badly right'],
 ]);
+const DID = row('While it held, you', 'did', [
+  ['stood', 'stood'],
+  ['walked-off', 'walked off'],
+  ['came-back', 'came back'],
+  ['out-of-sight', 'were out of sight'],
+  ['false-move', 'made a false move'],
+]);
 const CALM_STEPS = [
   [0, 'fights it'],
   [1, 'tense'],
@@ -68,7 +75,17 @@ const VOID = row('Void', 'isVoid', [
 export function RepDetails({ view, actions }: { readonly view: PadView; readonly actions: PadActions }) {
   const details = view.last?.details;
   if (!details) return null;
-  const rows = [PURPOSE, CUES, ...(view.angled ? [CROOKED] : []), ...(view.worn ? CALM : []), PAY, LANDED, DRIVE, VOID];
+  const rows = [
+    PURPOSE,
+    CUES,
+    ...(view.angled ? [CROOKED] : []),
+    ...(view.worn ? CALM : []),
+    ...(view.hold !== null ? [DID] : []),
+    PAY,
+    LANDED,
+    DRIVE,
+    VOID,
+  ];
   return (
     <details className="border-2 border-t-0 border-rule px-3">
       <summary className="flex min-h-14 cursor-pointer items-center text-lg underline decoration-rule underline-offset-4">

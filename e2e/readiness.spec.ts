@@ -121,3 +121,22 @@ test('a trial of one’s own needs a class that is broken down, and says so', as
   await expect(page.getByText('Otto at the Autumn working test, in 89 days').first()).toBeVisible();
   await expect(page.getByText(/is not broken down for this dog yet/)).toBeVisible();
 });
+
+test('a simulation can be stopped, and goes on', async ({ page }) => {
+  // Workers of this test are slow to be born, so that there is something to stop.
+  await page.addInitScript(() => {
+    const Real = Worker;
+    globalThis.Worker = class extends Real {
+      override postMessage(message: unknown): void {
+        setTimeout(() => super.postMessage(message), 1500);
+      }
+    };
+  });
+  await page.goto('/sample/readiness');
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByText('The simulation is stopped')).toBeVisible();
+  await page.waitForTimeout(2500);
+  await expect(page.getByTestId('headline')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await exactForecast(page);
+});

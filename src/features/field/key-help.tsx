@@ -25,7 +25,8 @@ export function KeyHelp({ open, onClose }: { readonly open: boolean; readonly on
   }, [changing, keys, setKeys]);
   return (
     <Dialog open={open} onClose={onClose} title="Keys and signals">
-      <ul className="grid gap-1 text-lg">
+      <SignalSettings />
+      <ul className="mt-3 grid gap-1 border-t border-rule pt-3 text-lg">
         {PAD_KEYS.map(({ action, does }) => (
           <li key={action} className="grid grid-cols-[6rem_1fr_auto] items-center gap-2">
             <kbd className="justify-self-start border-2 border-ink px-2 font-sans font-bold">{shownKey(keys[action])}</kbd>
@@ -44,7 +45,6 @@ export function KeyHelp({ open, onClose }: { readonly open: boolean; readonly on
       <Button className="mt-2" onClick={() => setKeys(USUAL_KEYS)}>
         The usual keys
       </Button>
-      <SignalSettings />
     </Dialog>
   );
 }

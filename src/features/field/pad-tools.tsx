@@ -29,7 +29,7 @@ export function PadTools({ actions, view, onHelp }: Props) {
       {tool('Rung up', () => actions.move(view.rung + 1, 'hand'), actions.busy || view.rung === top)}
       {tool('Not logged', () => setOpen('unlogged'))}
       {tool('Note', () => setOpen('note'))}
-      {tool('Keys (?)', onHelp)}
+      {tool('Keys, signals (?)', onHelp)}
       {tool('Pocket', () => setPocket(true))}
       <Link className={buttonClass('plain', 'big')} to="log" relative="path">
         All reps

@@ -15,7 +15,7 @@ export function SignalSettings() {
     </label>
   );
   return (
-    <div className="mt-3 border-t border-rule pt-1">
+    <div>
       {tick('leftHanded', 'For the left hand')}
       {tick('oneButton', 'One button logs a rep', 'Cue, response, marker: the marker logs it clean. Held down for a moment: a miss.')}
       {tick('earpiece', 'I wear an earpiece', 'A low hum in it when a wait is over. Without one the telephone would become the cue.')}

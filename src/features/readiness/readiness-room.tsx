@@ -4,7 +4,7 @@ import { type Forecast, missingRehearsals, type Readiness, writeShare } from '@/
 import { prepareRules, type RuleBook, rulesTotal } from '@/core/rulebooks';
 import { daysBetween, type TrialId } from '@/core/shared';
 import { type DogState, type Trial, useDog, useKennelWithDog } from '@/data/repositories';
-import { buttonClass, Histogram, Notice, PageHead, SelectField, Sheet } from '@/ui';
+import { Button, buttonClass, Histogram, Notice, PageHead, SelectField, Sheet } from '@/ui';
 import { AssumptionFields } from './assumption-fields';
 import { HelpList } from './help-list';
 import { Ledger } from './ledger';
@@ -66,7 +66,8 @@ function NoTrial({ name, state }: { readonly name: string; readonly state: DogSt
 
 function TrialForecast({ trial, state }: { readonly trial: Trial; readonly state: DogState }) {
   const { dog, today } = useKennelWithDog();
-  const forecasting = useForecast(trial, state);
+  const [stopped, setStopped] = useState(false);
+  const forecasting = useForecast(trial, state, stopped);
   const { latest, readiness, first, problem } = forecasting;
   const book = state.work.ruleBooks.find((record) => record.id === trial.ruleBookId)?.book;
   const days = daysBetween(today, trial.day);
@@ -75,7 +76,14 @@ function TrialForecast({ trial, state }: { readonly trial: Trial; readonly state
     <>
       <PageHead title={`${dog.name} at the ${trial.title}, ${when}`}>If the trial were today.</PageHead>
       {problem && <Notice tone="alert">{problem}</Notice>}
-      {latest.state === 'working' && <Working share={latest.share} />}
+      {stopped ? (
+        <p className="mb-4 flex flex-wrap items-center gap-3" role="status">
+          <span>The simulation is stopped; what stands here may be of before.</span>
+          <Button onClick={() => setStopped(false)}>Go on</Button>
+        </p>
+      ) : (
+        latest.state === 'working' && <Working share={latest.share} onStop={() => setStopped(true)} />
+      )}
       {!readiness && first && book && <FirstLook forecast={first} book={book} />}
       {readiness && book && (
         <Answer readiness={readiness} forecasting={forecasting} book={book} trial={trial} state={state} fresh={latest.state === 'ready'} />
@@ -101,11 +109,12 @@ function FirstLook({ forecast, book }: { readonly forecast: Forecast; readonly b
   );
 }
 
-function Working({ share }: { readonly share: number }) {
+function Working({ share, onStop }: { readonly share: number; readonly onStop: () => void }) {
   return (
     <p className="mb-4 flex items-center gap-3" role="status">
       <span>Running the trial 20,000 times …</span>
       <progress value={share} max={1} aria-label="Simulation" className="w-48 accent-(--ink)" />
+      <Button onClick={onStop}>Stop</Button>
     </p>
   );
 }

@@ -16,7 +16,7 @@ export type Forecasting = {
 };
 
 /** The forecast of a trial, coarse first and then fine, kept as it was given. The same question is not worked out twice while the page is open. */
-export function useForecast(trial: Trial, state: DogState): Forecasting {
+export function useForecast(trial: Trial, state: DogState, stopped: boolean): Forecasting {
   const { kennel, dog, today, now } = useKennelWithDog();
   const [first, setFirst] = useState<Forecast | null>(null);
   const input = useMemo(() => classEvidence(trial, state.work, state.reps, today), [trial, state, today]);
@@ -26,12 +26,13 @@ export function useForecast(trial: Trial, state: DogState): Forecasting {
     [input, trial],
   );
   const job = useMemo(() => {
-    if (!task) return null;
+    // Without a job the one that runs is ended.
+    if (!task || stopped) return null;
     return (signal: AbortSignal, onProgress: (share: number) => void) => {
       setFirst(null);
       return runCached(task, { signal, onProgress, onFirst: (forecast) => !signal.aborted && setFirst(forecast) });
     };
-  }, [task]);
+  }, [task, stopped]);
   const latest = useLatest(job);
   const book = state.work.ruleBooks.find((record) => record.id === trial.ruleBookId)?.book;
   useEffect(() => {

@@ -116,40 +116,48 @@ export function marginalCurvature(design: Design, swing: Swing, theta: ArrayLike
   const nodes = swing.u.length;
   const scores = new Float64Array(nodes * width);
   const shares = new Float64Array(nodes);
+  const factors = new Float64Array(nodes);
   const centre = new Float64Array(width);
+  const residuals = new Float64Array(nodes);
   let value = 0;
   for (let k = 0; k < weight.length; k++) {
     const w = weight[k] as number;
     const log = sessionLog(design, swing, bench, k);
     value += w * log;
-    for (let q = 0; q < nodes; q++) shares[q] = Math.exp((bench.logs[q] as number) - log);
-    scores.fill(0);
+    let kept = 0;
+    for (let q = 0; q < nodes; q++) {
+      const share = Math.exp((bench.logs[q] as number) - log);
+      if (share < NEGLIGIBLE) continue;
+      shares[kept] = share;
+      factors[kept++] = swing.f[q] as number;
+    }
+    scores.fill(0, 0, kept * width);
     for (let r = first[k] as number; r < (first[k + 1] as number); r++) {
       for (let j = 0; j < width; j++) d[j] = (rows[r * width + j] as number) * (j < FIXED ? 1 : -(bench.slopes[j - FIXED] as number));
+      const [n, y, odds] = [total[r] as number, clean[r] as number, bench.odds[r] as number];
       let [left, information] = [0, 0];
-      for (let q = 0; q < nodes; q++) {
+      for (let q = 0; q < kept; q++) {
         const share = shares[q] as number;
-        if (share < NEGLIGIBLE) continue;
-        const odds = (bench.odds[r] as number) * (swing.f[q] as number);
-        const p = odds === Infinity ? 1 : odds / (1 + odds);
-        const residual = (clean[r] as number) - (total[r] as number) * p;
+        const against = 1 / (1 + odds * (factors[q] as number));
+        const residual = y - n * (1 - against);
         left += share * residual;
-        information += share * (total[r] as number) * p * (1 - p);
-        for (let j = 0; j < width; j++) scores[q * width + j] = (scores[q * width + j] as number) + residual * (d[j] as number);
+        information += share * n * (1 - against) * against;
+        residuals[q] = residual;
       }
       for (let i = 0; i < width; i++) {
-        gradient[i] = (gradient[i] as number) + w * left * (d[i] as number);
-        for (let j = 0; j < width; j++) {
-          const part = w * information * (d[i] as number) * (d[j] as number);
-          safe[i * width + j] = (safe[i * width + j] as number) + part;
-          exact[i * width + j] = (exact[i * width + j] as number) + part;
-        }
+        const di = d[i] as number;
+        if (di === 0) continue;
+        for (let q = 0, at = i; q < kept; q++, at += width) scores[at] = (scores[at] as number) + (residuals[q] as number) * di;
+        gradient[i] = (gradient[i] as number) + w * left * di;
+        const wide = w * information * di;
+        for (let j = 0; j < width; j++) safe[i * width + j] = (safe[i * width + j] as number) + wide * (d[j] as number);
         // ∂²η/∂b² = ∂η/∂b for the term −exp(b)x.
-        if (i >= FIXED) exact[i * width + i] = (exact[i * width + i] as number) - w * left * (d[i] as number);
+        if (i >= FIXED) exact[i * width + i] = (exact[i * width + i] as number) - w * left * di;
       }
     }
-    lessVariance(exact, scores, centre, shares, w, width);
+    lessVariance(exact, scores, centre, shares.subarray(0, kept), w, width);
   }
+  for (let i = 0; i < exact.length; i++) exact[i] = (exact[i] as number) + (safe[i] as number);
   return { value, gradient, exact, safe };
 }
 
@@ -158,12 +166,10 @@ function lessVariance(exact: Float64Array, scores: Float64Array, centre: Float64
   centre.fill(0);
   for (let q = 0; q < shares.length; q++) {
     const share = shares[q] as number;
-    if (share < NEGLIGIBLE) continue;
     for (let j = 0; j < width; j++) centre[j] = (centre[j] as number) + share * (scores[q * width + j] as number);
   }
   for (let q = 0; q < shares.length; q++) {
     const share = w * (shares[q] as number);
-    if (share < NEGLIGIBLE * w) continue;
     for (let i = 0; i < width; i++) {
       const from = share * ((scores[q * width + i] as number) - (centre[i] as number));
       for (let j = 0; j < width; j++)

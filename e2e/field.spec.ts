@@ -250,6 +250,15 @@ test('cue, response and marker by one button; a held one is a miss; and a hold h
   await page.keyboard.up(' ');
   if (await page.getByText('What happened?').isVisible()) await page.keyboard.press('1');
   await expect(page.getByText(/^2 reps, 1 clean/).first()).toBeAttached();
+  // A key held down while somebody writes is a letter, not a miss.
+  await page.getByRole('button', { name: 'Note' }).click();
+  await page.getByRole('dialog').getByLabel('Note').focus();
+  await page.keyboard.down(' ');
+  await page.keyboard.down(' ');
+  await page.keyboard.up(' ');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(page.getByText(/^2 reps, 1 clean/).first()).toBeAttached();
   await page.getByRole('button', { name: 'Hold begins' }).click();
   await page.waitForTimeout(400);
   await page.getByRole('button', { name: 'Hold ends' }).click();

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { PAD_KEYS, type PadAction, shownKey, useHand } from './hand-store';
 import { usePad } from './pad-store';
-import { type PadView, TIMINGS } from './pad-view';
+import { judgedByOutcome, type PadView, TIMINGS } from './pad-view';
 import type { PadActions } from './use-pad-actions';
 
 export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => void): void {
@@ -11,7 +11,7 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
   const faults = choosing === 'miss' ? view.misses : view.flaws;
   const advised = view.advice.find((advice) => advice.kind === 'advance' || advice.kind === 'drop-back');
   // Where a rep is judged by a grade or by when the answer came, the numbers say it; an outcome alone would not.
-  const plain = view.transfer === null && view.grades.length === 0 && !view.articles && view.legs.length === 0;
+  const plain = judgedByOutcome(view);
   const act: Readonly<Record<PadAction, () => void>> = {
     stamp: actions.stamp,
     mark: actions.mark,
@@ -28,7 +28,7 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
     rested: actions.rested,
   };
   const onKey = (event: KeyboardEvent): void => {
-    if (event.repeat && useHand.getState().oneButton && !held.current && keys.stamp === keyOf(event)) {
+    if (event.repeat && plain && useHand.getState().oneButton && !held.current && keys.stamp === keyOf(event) && !busyElsewhere()) {
       // Held down: the browser repeats the key after about half a second. The cue that its first press stamped belongs to this miss.
       held.current = true;
       actions.outcome('miss');

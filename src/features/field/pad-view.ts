@@ -171,6 +171,11 @@ export function timedJudgement(timing: Timing): Judgement {
   return { outcome, option: null, cause: 'dog', aided: timing === 'prompted' || timing === 'reminded' };
 }
 
+/** Clean, flawed or miss say it all; not where a rep is judged by its timing, a grade, a pick or legs. */
+export function judgedByOutcome(view: Pick<PadView, 'transfer' | 'grades' | 'articles' | 'legs'>): boolean {
+  return view.transfer === null && view.grades.length === 0 && !view.articles && view.legs.length === 0;
+}
+
 /** A miss needs a choice only where several faults of the rule book mean "not done". */
 export function onlyMiss(view: Pick<PadView, 'misses'>): NamedFault | null | 'choose' {
   if (view.misses.length > 1) return 'choose';

@@ -32,7 +32,7 @@ import {
 } from '@/data/repositories';
 import { useHand } from './hand-store';
 import { latencyOf, markerOf, secondsFrom, usePad } from './pad-store';
-import { judgementFor, onlyMiss, type PadView, timedJudgement } from './pad-view';
+import { judgedByOutcome, judgementFor, onlyMiss, type PadView, timedJudgement } from './pad-view';
 
 export type PadActions = {
   /** True while something is being written: the pad takes no further rep until it is on the disk. */
@@ -140,8 +140,8 @@ export function usePadActions(session: Session, view: PadView, onEnd?: () => voi
     unsaved,
     stamp: () => {
       stamp(performance.now());
-      // With one button the marker says that it was right.
-      if (useHand.getState().oneButton && usePad.getState().markerAt !== null) void log(judgementFor('clean', null));
+      // With one button the marker says that it was right; where a rep is judged otherwise, it is only stamped.
+      if (judgedByOutcome(view) && useHand.getState().oneButton && usePad.getState().markerAt !== null) void log(judgementFor('clean', null));
     },
     mark: () => mark(performance.now()),
     outcome: (outcome) => {

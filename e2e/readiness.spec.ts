@@ -1,6 +1,25 @@
+import type { Page } from '@playwright/test';
 import { exactForecast, expect, storedCount, test } from './fixtures';
 
 const chanceOf = (exact: string): number => (JSON.parse(exact) as { mid: number }).mid;
+
+/** The chances of the kept forecasts, oldest first, as they stand in the browser's storage. */
+function keptForecasts(page: Page): Promise<string[]> {
+  return page.evaluate(
+    () =>
+      new Promise<string[]>((resolve, reject) => {
+        const open = indexedDB.open('regulon-sample');
+        open.onerror = () => reject(open.error);
+        open.onsuccess = () => {
+          const all = open.result.transaction('forecasts').objectStore('forecasts').getAll();
+          all.onsuccess = () => {
+            open.result.close();
+            resolve(all.result.sort((a, b) => a.at - b.at).map((one) => JSON.stringify(one.pass)));
+          };
+        };
+      }),
+  );
+}
 
 test('ten misses: the chance falls, the leak appears, and opens to the element’s evidence', async ({ page }) => {
   await page.goto('/sample/readiness');
@@ -57,8 +76,13 @@ test('an assumption is changed and taken back, and the forecast follows', async 
   await nerves.press('End');
   await expect(page.getByText('Nerves at a trial changed.')).toBeVisible();
   await expect.poll(async () => exactForecast(page)).not.toBe(before);
+  await expect(nerves).toBeFocused();
+  const changed = await exactForecast(page);
+  await expect.poll(() => keptForecasts(page)).toEqual([before, changed]);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(async () => exactForecast(page)).toBe(before);
+  // What was given is kept as it was shown, in the order in which it was given.
+  await expect.poll(() => keptForecasts(page)).toEqual([before, changed, before]);
 });
 
 test('results are held against the forecasts, and ten of them are judged', async ({ page }) => {

@@ -1,2 +1,3 @@
 export { printOf, runCached } from './cached';
+export type { Task } from './protocol';
 export { runTask } from './run-task';

@@ -47,6 +47,10 @@ it('keeps each forecast once, never changed, and holds a result against the last
   const kept = await keptForecasts(kennel, DOG);
   expect(kept.forecasts.map((one) => one.print)).toEqual(['a', 'b', 'c']);
 
+  // Assumptions tried and taken back: what was given last holds again.
+  await keepForecast(kennel, { ...forecast('2026-07-19', 'b', 0.6), at: Date.parse('2026-07-19') });
+  expect((await keptForecasts(kennel, DOG)).forecasts.map((one) => one.print)).toEqual(['a', 'b', 'c', 'b']);
+
   const mock = must(
     await addResult(
       kennel,

@@ -38,16 +38,12 @@ export async function keptForecasts(
   return { forecasts: found.sort((a, b) => a.at - b.at), results: entered.sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0)) };
 }
 
-/** Keeps a forecast as it was given. One with the same print for the same trial is there already; it is never changed. */
+/** Keeps a forecast as it was given; it is never changed. Nothing is added where the last one of this trial has the same print; an earlier one that holds again is given again. */
 export async function keepForecast(kennel: Kennel, forecast: Omit<ForecastRecord, 'id'>): Promise<void> {
   const { forecasts } = kennel.database;
   await kennel.database.transaction('rw', forecasts, async () => {
-    const same = await forecasts
-      .where('trialId')
-      .equals(forecast.trialId)
-      .filter((one) => one.print === forecast.print)
-      .first();
-    if (!same) await forecasts.add({ ...forecast, id: newId<ForecastId>() });
+    const given = await forecasts.where('trialId').equals(forecast.trialId).sortBy('at');
+    if (given.at(-1)?.print !== forecast.print) await forecasts.add({ ...forecast, id: newId<ForecastId>() });
   });
 }
 

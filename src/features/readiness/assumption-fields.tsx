@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { type Assumptions, DEFAULT_ASSUMPTIONS } from '@/core/readiness';
 import { changeTrial, putTrial, type Trial, useKennel } from '@/data/repositories';
@@ -97,7 +97,6 @@ export function AssumptionFields({ trial }: { readonly trial: Trial }) {
         {FIELDS.map((field) => (
           <div key={field.label}>
             <Slider
-              key={field.value(assumptions)}
               label={field.label}
               field={field}
               value={field.value(assumptions)}
@@ -123,7 +122,6 @@ export function AssumptionFields({ trial }: { readonly trial: Trial }) {
           </label>
           {own !== null && (
             <Slider
-              key={own}
               label="Sessions a week"
               field={{ min: 0, max: 7, step: 0.5 }}
               value={own}
@@ -133,8 +131,14 @@ export function AssumptionFields({ trial }: { readonly trial: Trial }) {
           )}
         </div>
         <ul className="list-inside list-disc text-sm leading-snug">
-          <li>At the trial every element is a first try in a strange place, without pay.</li>
-          <li>Which fault it is when a rep is not clean: as your log says, with two imagined reps spread over all faults that can happen.</li>
+          <li>
+            At the trial every element is a first try in a strange place. What no pay at the ring does is not estimated: it shows only in what was
+            rehearsed.
+          </li>
+          <li>
+            Which fault it is when a rep is not clean: as your log says, with two imagined reps spread over all faults that can happen; how crooked
+            and how slow by what was measured.
+          </li>
           <li>Sessions lose half their say every 21 days; a level may have drifted a little since, and drifts on.</li>
         </ul>
       </div>
@@ -153,8 +157,17 @@ type SliderProps = {
 /** The words move with the hand; what is let go is taken. Every step on the way would be a forecast of its own. */
 function Slider({ label, field, value, words, onTake }: SliderProps) {
   const [at, setAt] = useState(value);
+  // What was taken last: letting go tells in several ways, and only a change from elsewhere (undo, defaults) moves the slider.
+  const taken = useRef(value);
+  useEffect(() => {
+    if (value === taken.current) return;
+    taken.current = value;
+    setAt(value);
+  }, [value]);
   const letGo = (): void => {
-    if (at !== value) onTake(at);
+    if (at === taken.current) return;
+    taken.current = at;
+    onTake(at);
   };
   return (
     <>

@@ -1,14 +1,19 @@
 import { useEffect, useMemo, useState } from 'react';
 import { type Forecast, FULL_SIZE, type Readiness } from '@/core/readiness';
 import { prepareRules } from '@/core/rulebooks';
+import { ok, type Result } from '@/core/shared';
 import { classEvidence, type DogState, keepForecast, type Trial, useKennelWithDog } from '@/data/repositories';
 import { type Latest, newestOf, useLatest } from '@/ui';
-import { printOf, runCached } from '@/workers/client';
+import { printOf, runCached, type Task } from '@/workers/client';
+
+/** An answer with the question it belongs to: when the question has just changed, the page still holds the answer of before. */
+type Given = { readonly task: ClassTask; readonly readiness: Readiness };
+type ClassTask = Extract<Task, { kind: 'assess-class' }>;
 
 export type Forecasting = {
   /** Why there can be none; null where there can. */
   readonly problem: string | null;
-  readonly latest: Latest<Readiness>;
+  readonly latest: Latest<Given>;
   readonly readiness: Readiness | null;
   /** A coarse forecast of this very question, until the fine one is there. */
   readonly first: Forecast | null;
@@ -21,23 +26,25 @@ export function useForecast(trial: Trial, state: DogState, stopped: boolean): Fo
   const [first, setFirst] = useState<Forecast | null>(null);
   const input = useMemo(() => classEvidence(trial, state.work, state.reps, today), [trial, state, today]);
   const task = useMemo(
-    () =>
-      input.ok ? ({ kind: 'assess-class', input: input.value, assumptions: trial.assumptions, seed: trial.seed, size: FULL_SIZE } as const) : null,
+    (): ClassTask | null =>
+      input.ok ? { kind: 'assess-class', input: input.value, assumptions: trial.assumptions, seed: trial.seed, size: FULL_SIZE } : null,
     [input, trial],
   );
   const job = useMemo(() => {
     // Without a job the one that runs is ended.
     if (!task || stopped) return null;
-    return (signal: AbortSignal, onProgress: (share: number) => void) => {
+    return async (signal: AbortSignal, onProgress: (share: number) => void): Promise<Result<Given>> => {
       setFirst(null);
-      return runCached(task, { signal, onProgress, onFirst: (forecast) => !signal.aborted && setFirst(forecast) });
+      const found = await runCached(task, { signal, onProgress, onFirst: (forecast) => !signal.aborted && setFirst(forecast) });
+      return found.ok ? ok({ task, readiness: found.value }) : found;
     };
   }, [task, stopped]);
   const latest = useLatest(job);
   const book = state.work.ruleBooks.find((record) => record.id === trial.ruleBookId)?.book;
   useEffect(() => {
-    if (latest.state !== 'ready' || !task || !book) return;
-    const { forecast, grounds } = latest.value;
+    // Never an old answer under a new question.
+    if (latest.state !== 'ready' || latest.value.task !== task || !book) return;
+    const { forecast, grounds } = latest.value.readiness;
     void keepForecast(kennel, {
       dogId: dog.id,
       trialId: trial.id,
@@ -53,11 +60,17 @@ export function useForecast(trial: Trial, state: DogState, stopped: boolean): Fo
         null,
       ),
       edition: `${book.id}, ${book.edition}`,
-      seed: trial.seed,
-      assumptions: trial.assumptions,
+      seed: task.seed,
+      assumptions: task.assumptions,
       print: printOf(task),
     });
   }, [latest, task, book, kennel, dog.id, trial, today, now]);
   const failure = latest.state === 'failed' ? latest.failure.message : null;
-  return { problem: input.ok ? failure : input.message, latest, readiness: newestOf(latest), first: latest.state === 'ready' ? null : first, input };
+  return {
+    problem: input.ok ? failure : input.message,
+    latest,
+    readiness: newestOf(latest)?.readiness ?? null,
+    first: latest.state === 'ready' ? null : first,
+    input,
+  };
 }

@@ -11,17 +11,16 @@ type Props = { readonly readiness: Readiness; readonly forecasting: Forecasting;
 /** What if one element were better, or worse? The curve is worked out once for the element; dragging only reads it, so that the chance moves with the hand. */
 export function WhatIfSheet({ readiness, forecasting, trial, state }: Props) {
   const [element, setElement] = useState<ElementId | null>(null);
-  const chosen = element ?? readiness.help[0]?.element ?? null;
   const { input } = forecasting;
   const job = useMemo(() => {
-    if (!input.ok || chosen === null || element === null) return null;
-    const task = { kind: 'what-if', input: input.value, assumptions: trial.assumptions, seed: trial.seed, element: chosen } as const;
+    if (!input.ok || element === null) return null;
+    const task = { kind: 'what-if', input: input.value, assumptions: trial.assumptions, seed: trial.seed, element } as const;
     return (signal: AbortSignal) => runCached(task, { signal });
-  }, [input, chosen, element, trial]);
+  }, [input, element, trial]);
   const latest = useLatest(job);
   const curve = newestOf(latest);
   const title = (id: ElementId): string => state.work.elements.find((one) => one.id === id)?.title ?? id;
-  if (chosen === null) return null;
+  if (readiness.help.length === 0) return null;
   return (
     <Sheet title="What if" aside="one element better or worse, all else as it is">
       <SelectField

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, SHIFTED_CLOCK, storedCount, test } from './fixtures';
+import { expect, fakeWaits, SHIFTED_CLOCK, storedCount, test } from './fixtures';
 
 async function begin(page: Page, element: string): Promise<void> {
   await page.goto(`/sample/field/${element}`);
@@ -9,11 +9,12 @@ async function begin(page: Page, element: string): Promise<void> {
 const advice = (page: Page) => page.getByRole('status', { name: 'Advice' });
 
 test('cue transfer: five prompted, a silent probe that fails, half pay, and unprompted to the end', async ({ page }) => {
+  const skip = await fakeWaits(page);
   await page.goto('/sample/breakdown/sample-send/rule');
   await page.getByRole('button', { name: 'More rules' }).click();
   await page.getByRole('radio', { name: /^From an old cue/ }).click();
   await expect(page.getByLabel('Seconds of silence in a probe')).toHaveValue('20');
-  await page.getByLabel('Seconds of silence in a probe').fill('3');
+  await page.getByLabel('Seconds of silence in a probe').fill('15');
   await page.getByRole('button', { name: 'Take these numbers' }).click();
   await expect(page.getByText('Rule changed.')).toBeVisible();
   await begin(page, 'sample-send');
@@ -27,14 +28,20 @@ test('cue transfer: five prompted, a silent probe that fails, half pay, and unpr
   await test.step('the gap is counted for the handler', async () => {
     await page.getByRole('button', { name: 'Cue', exact: true }).click();
     await expect(clock).toHaveText('Wait …');
+    await skip(1000);
+    await expect(clock).toHaveText('Wait …');
+    await skip(1100);
     await expect(clock).toHaveText('Now the old prompt.');
   });
   for (let i = 0; i < 5; i++) await answer('After the prompt');
-  await expect(advice(page)).toContainText('Probe. Answered the prompt. The new cue, then silence for up to 3');
+  await expect(advice(page)).toContainText('Probe. Answered the prompt. The new cue, then silence for up to 15');
 
   await test.step('the silence runs out, and the log is told', async () => {
     await page.getByRole('button', { name: 'Cue', exact: true }).click();
     await expect(clock).toHaveText('Silence. Do not help, not with a look.');
+    await skip(13_000);
+    await expect(clock).toHaveText('Silence. Do not help, not with a look.');
+    await skip(2100);
     await expect(clock).toHaveText('Over: prompt once now, and do not pay it.');
     await expect(advice(page)).toContainText('prompt once, and do not pay it');
   });

@@ -37,6 +37,36 @@ export async function guard(page: Page, baseURL: string | undefined): Promise<st
   return trouble;
 }
 
+/**
+ * A clock for the waits of a page that a test moves on by hand (`skip`): the monotonic clock jumps, and every timer of two seconds or more that has come due goes off. Playwright's
+ * own clock would take the place of the shifted one and stop the page's short timers.
+ */
+export async function fakeWaits(page: Page): Promise<(milliseconds: number) => Promise<void>> {
+  await page.addInitScript(() => {
+    const [realNow, realSet, realClear] = [performance.now.bind(performance), globalThis.setTimeout, globalThis.clearTimeout];
+    const waiting = new Map<number, { readonly due: number; readonly go: () => void }>();
+    let [skipped, next] = [0, 1e9];
+    performance.now = () => realNow() + skipped;
+    Object.assign(globalThis, {
+      setTimeout: (go: () => void, wait = 0) => {
+        if (wait < 1900) return realSet(go, wait);
+        waiting.set(++next, { due: performance.now() + wait, go });
+        return next;
+      },
+      clearTimeout: (id: number) => (waiting.delete(id) ? undefined : realClear(id)),
+      skip: (by: number) => {
+        skipped += by;
+        for (const [id, { due, go }] of waiting) {
+          if (due > performance.now()) continue;
+          waiting.delete(id);
+          go();
+        }
+      },
+    });
+  });
+  return (milliseconds) => page.evaluate((by) => (globalThis as unknown as { skip: (ms: number) => void }).skip(by), milliseconds);
+}
+
 /** A page that fails its test when the guard has seen trouble. */
 export const test = base.extend<{ guarded: undefined }>({
   guarded: [

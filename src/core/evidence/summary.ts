@@ -44,7 +44,10 @@ export type Grounds = {
   readonly lastDay: Day | null;
 };
 
-/** The summary with one more rep; the cost does not grow with the history. A rep that was there already must be taken out first. */
+/**
+ * The summary with one more rep: one cell changes. The list of cells is copied, so that the cost grows with cells (sessions × criteria), not with reps. A rep that was there already must be
+ * taken out first.
+ */
 export function withRep(summary: Summary, rep: EvidenceRep): Summary {
   const clean = rep.outcome === 'clean';
   const handlerFaults = rep.cause === 'handler' && !clean ? counted(summary.handlerFaults, rep.option ?? '', 1) : summary.handlerFaults;

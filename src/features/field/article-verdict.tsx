@@ -2,7 +2,8 @@ import { evidenceAgainstLuck, luckOf, type PickRun, positionBias, SETTLED } from
 import { type Entry, type StandingRep, standingReps } from '@/data/repositories';
 
 type Props = {
-  readonly entries: readonly Entry[] /** How many runs were fixed before the session; null: looked at after each. */;
+  readonly entries: readonly Entry[];
+  /** How many runs were fixed before the session; null: looked at after each. */
   readonly fixed: number | null;
 };
 

@@ -1,6 +1,6 @@
 /**
- * Own origin only and no inline script. Inline styles stay allowed: the dialog and toast libraries set some, and a style cannot
- * call out while every source is limited to this origin.
+ * Own origin only and no inline script. Inline styles stay allowed: the dialog and toast libraries
+ * set some, and a style cannot call out while every source is limited to this origin.
  */
 const DIRECTIVES = [
   "default-src 'self'",

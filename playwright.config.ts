@@ -7,7 +7,8 @@ export default defineConfig({
   testDir: 'e2e',
   testMatch: '*.spec.ts',
   fullyParallel: true,
-  workers: 2,
+  // One more than the processors of a small machine: pages wait for the disk and for each other.
+  workers: 3,
   forbidOnly: true,
   timeout: 60_000,
   expect: { timeout: 15_000 },
@@ -18,7 +19,12 @@ export default defineConfig({
     timezoneId: 'Europe/Vienna',
     locale: 'en-GB',
     colorScheme: 'light',
-    launchOptions: { executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium', args: ['--disable-dev-shm-usage'] },
+    // Each test would keep the whole application for later; the one without a network does.
+    serviceWorkers: 'block',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+      args: ['--disable-dev-shm-usage'],
+    },
   },
   webServer: {
     command: `node node_modules/vite/bin/vite.js preview --port ${PORT}`,

@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
@@ -6,7 +7,10 @@ import { VitePWA } from 'vite-plugin-pwa';
 import { defineConfig } from 'vitest/config';
 import { POLICY_FOR_HEADER, POLICY_FOR_META } from './content-security-policy.ts';
 
-/** The demo opens on the sample kennel, real use on the person's own; both are served by the same build. */
+/**
+ * The demo opens on the sample kennel, real use on the person's own; both are served by the same
+ * build.
+ */
 function openOn(kennel: string | undefined): Plugin {
   return {
     name: 'regulon-open-on',
@@ -19,18 +23,28 @@ function openOn(kennel: string | undefined): Plugin {
   };
 }
 
-/** Writes the policy into the built page; the development server needs inline scripts for its reloading and goes without. */
+/**
+ * Writes the policy into the built page; the development server needs inline scripts for its
+ * reloading and goes without.
+ */
 function policyInPage(): Plugin {
   return {
     name: 'regulon-policy',
     apply: 'build',
     transformIndexHtml: () => [
-      { tag: 'meta', attrs: { 'http-equiv': 'Content-Security-Policy', content: POLICY_FOR_META }, injectTo: 'head-prepend' },
+      {
+        tag: 'meta',
+        attrs: { 'http-equiv': 'Content-Security-Policy', content: POLICY_FOR_META },
+        injectTo: 'head-prepend',
+      },
     ],
   };
 }
 
-/** Everything is kept at the first visit, so that a field without a signal is as good as the kitchen table. A newer version waits to be asked. */
+/**
+ * Everything is kept at the first visit, so that a field without a signal is as good as the kitchen
+ * table. A newer version waits to be asked.
+ */
 function offline() {
   return VitePWA({
     registerType: 'prompt',
@@ -44,7 +58,8 @@ function offline() {
     manifest: {
       name: 'Regulon',
       short_name: 'Regulon',
-      description: 'Takes a dog-sport exercise apart, coaches it rep by rep, and tells whether it would pass.',
+      description:
+        'Takes a dog-sport exercise apart, coaches it rep by rep, and tells whether it would pass.',
       start_url: '/',
       display: 'standalone',
       background_color: '#f6f1e3',
@@ -68,7 +83,11 @@ export default defineConfig({
     environment: 'node',
     // Property tests take seconds on a busy machine; what hangs still ends.
     testTimeout: 30_000,
-    include: ['src/**/*.test.ts', 'checks/**/*.test.ts'],
+    include: ['src/**/*.test.ts', 'checks/**/*.test.ts', 'studies/**/*.test.ts'],
+    // Files share a worker's modules: loading them anew for each took half the time. What a test sets
+    // up outside itself it takes down again.
+    isolate: false,
+    maxWorkers: Math.max(2, availableParallelism() - 1),
     setupFiles: ['checks/test-setup.ts'],
     benchmark: { include: ['src/**/*.bench.ts'] },
   },

@@ -3,28 +3,44 @@ import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writ
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
+import { wanted, written } from '../scripts/import-rules.mjs';
 
-/** Plants files in a copy of the tree's settings and asks the linter: a rule that no violation can trip guards nothing. */
-const planted: readonly { readonly file: string; readonly code: string; readonly refused: boolean }[] = [
-  { file: 'src/core/shared/a.ts', code: "import { logit } from '@/core/statistics';\nexport const x = logit;", refused: true },
-  { file: 'src/core/shared/b.ts', code: "import { logit } from '../statistics';\nexport const x = logit;", refused: true },
-  { file: 'src/core/evidence/a.ts', code: "import { logit } from '@/core/statistics';\nexport const x = logit;", refused: false },
-  { file: 'src/core/evidence/b.ts', code: "import { logit } from '@/core/statistics/logistic';\nexport const x = logit;", refused: true },
-  { file: 'src/core/evidence/c.ts', code: "import { useState } from 'react';\nexport const x = useState;", refused: true },
-  { file: 'src/core/evidence/d.ts', code: 'export const x = Date.now();', refused: true },
-  { file: 'src/core/evidence/e.ts', code: "export const x = import('@/data/repositories');", refused: true },
-  { file: 'src/core/rulebooks/families/a.ts', code: "import { x } from '@/data/repositories';\nexport const y = x;", refused: true },
-  { file: 'src/core/rulebooks/families/b.ts', code: "import { fail } from '@/core/shared';\nexport const y = fail;", refused: false },
-  { file: 'src/data/records/a.ts', code: "import { fail } from '@/core/shared';\nexport const y = fail;", refused: false },
-  { file: 'src/data/records/b.ts', code: "import { x } from '@/features/field';\nexport const y = x;", refused: true },
-  { file: 'src/workers/a.ts', code: "import { x } from '@/data/repositories';\nexport const y = x;", refused: true },
-  { file: 'src/workers/b.ts', code: "import Dexie from 'dexie';\nexport const y = Dexie;", refused: true },
-  { file: 'src/features/today/a.ts', code: "import { x } from '@/features/field';\nexport const y = x;", refused: true },
-  { file: 'src/features/today/b.ts', code: "import type { x } from '../field/y';\nexport type Y = x;", refused: true },
-  { file: 'src/features/today/c.ts', code: "import { x } from '@/data/repositories';\nexport const y = x;", refused: false },
-  { file: 'src/features/today/d.ts', code: "import { x } from '@/data/database';\nexport const y = x;", refused: true },
-  { file: 'src/ui/a.ts', code: "import { x } from '@/data/repositories';\nexport const y = x;", refused: true },
-  { file: 'src/ui/b.ts', code: "import type { Failure } from '@/core/shared';\nexport type Y = Failure;", refused: false },
+/** Where, what it imports, and whether that is refused. */
+type Planted = readonly [file: string, code: string, refused: boolean];
+const takes = (from: string): string => `import { x } from '${from}';\nexport const y = x;`;
+
+/**
+ * Plants files in a copy of the tree's settings and asks the linter: a rule that no violation can
+ * trip guards nothing.
+ */
+const planted: readonly Planted[] = [
+  ['src/core/shared/a.ts', takes('@/core/statistics'), true],
+  ['src/core/shared/b.ts', takes('../statistics'), true],
+  ['src/core/evidence/a.ts', takes('@/core/statistics'), false],
+  ['src/core/evidence/b.ts', takes('@/core/statistics/logistic'), true],
+  ['src/core/evidence/c.ts', takes('react'), true],
+  ['src/core/evidence/d.ts', 'export const x = Date.now();', true],
+  ['src/core/evidence/e.ts', "export const x = import('@/data/read');", true],
+  ['src/core/evidence/f.ts', takes('@/core/log'), false],
+  ['src/core/coaching/a.ts', takes('@/core/log'), true],
+  ['src/core/rulebooks/families/a.ts', takes('@/data/read'), true],
+  ['src/core/rulebooks/families/b.ts', takes('@/core/shared'), false],
+  ['src/data/records/a.ts', takes('@/core/shared'), false],
+  ['src/data/records/b.ts', takes('@/features/field'), true],
+  ['src/data/write/a.ts', takes('react'), true],
+  ['src/data/live/a.ts', takes('react'), false],
+  ['src/data/migrations/a.ts', takes('@/core/breakdown'), true],
+  ['src/data/migrations/b.ts', takes('@/data/records'), true],
+  ['src/workers/a.ts', takes('@/data/write'), true],
+  ['src/workers/b.ts', takes('dexie'), true],
+  ['src/workers/c.ts', takes('@/data/read'), false],
+  ['src/features/today/a.ts', takes('@/features/field'), true],
+  ['src/features/today/b.ts', "import type { x } from '../field/y';\nexport type Y = x;", true],
+  ['src/features/today/c.ts', takes('@/data/write'), false],
+  ['src/features/today/d.ts', takes('@/data/database'), true],
+  ['src/features/today/parts/e.ts', takes('@/data/records'), true],
+  ['src/ui/a.ts', takes('@/data/read'), true],
+  ['src/ui/b.ts', "import type { Failure } from '@/core/shared';\nexport type Y = Failure;", false],
 ];
 
 const root = mkdtempSync(join(tmpdir(), 'regulon-rules-'));
@@ -32,38 +48,59 @@ afterAll(() => rmSync(root, { recursive: true, force: true }));
 
 function refusedFiles(): Set<string> {
   const settings = JSON.parse(readFileSync('biome.json', 'utf8')) as Record<string, unknown>;
-  writeFileSync(join(root, 'biome.json'), JSON.stringify({ ...settings, vcs: { enabled: false }, $schema: undefined }));
-  cpSync('package.json', join(root, 'package.json'));
-  for (const { file, code } of planted) {
+  writeFileSync(
+    join(root, 'biome.json'),
+    JSON.stringify({ ...settings, vcs: { enabled: false }, $schema: undefined }),
+  );
+  for (const file of ['package.json', 'biome.imports.json']) cpSync(file, join(root, file));
+  for (const [file, code] of planted) {
     mkdirSync(dirname(join(root, file)), { recursive: true });
     writeFileSync(join(root, file), `${code}\n`);
   }
   const report = lint();
-  return new Set(report.diagnostics.filter((finding) => /noRestricted/.test(finding.category)).map((finding) => pathOf(finding)));
+  return new Set(
+    report.diagnostics
+      .filter((finding) => /noRestricted/.test(finding.category))
+      .map((finding) => pathOf(finding)),
+  );
 }
 
-type Finding = { readonly category: string; readonly location: { readonly path: string | { readonly file: string } } };
-const pathOf = ({ location }: Finding): string => (typeof location.path === 'string' ? location.path : location.path.file).replace(`${root}/`, '');
+type Finding = {
+  readonly category: string;
+  readonly location: { readonly path: string | { readonly file: string } };
+};
+const pathOf = ({ location }: Finding): string =>
+  (typeof location.path === 'string' ? location.path : location.path.file).replace(`${root}/`, '');
 
 function lint(): { diagnostics: Finding[] } {
   const program = join(process.cwd(), 'node_modules/@biomejs/biome/bin/biome');
   const args = [program, 'lint', '--reporter=json', '--max-diagnostics=none', '.'];
   try {
-    return JSON.parse(execFileSync('node', args, { cwd: root, encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] }));
+    return JSON.parse(
+      execFileSync('node', args, { cwd: root, encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] }),
+    );
   } catch (error) {
     return JSON.parse((error as { stdout: string }).stdout);
   }
 }
 
 describe('import rules', () => {
+  it('are what the table says', () => {
+    expect(written(), 'run: node scripts/import-rules.mjs').toBe(wanted());
+  });
+
   const refused = refusedFiles();
-  it.each(planted)('$file refused: $refused', ({ file, refused: expected }) => {
+  it.each(planted)('%s: %s is refused: %s', (file, _, expected) => {
     expect(refused.has(file)).toBe(expected);
   });
 });
 
-/** The linter's rule cannot tell types from values, so this one reads the text: `import` without `type`, and dynamic imports. */
-const takesValues = (code: string): boolean => /import\s+(?!type\b)[^;]*?from\s+'@\/core|import\(\s*'@\/core/.test(code);
+/**
+ * The linter's rule cannot tell types from values, so this one reads the text: `import` without
+ * `type`, and dynamic imports.
+ */
+const takesValues = (code: string): boolean =>
+  /import\s+(?!type\b)[^;]*?from\s+'@\/core|import\(\s*'@\/core/.test(code);
 
 describe('ui takes only types from core', () => {
   it.each([
@@ -84,8 +121,12 @@ describe('ui takes only types from core', () => {
 
 describe('purity of core', () => {
   it('has no global randomness', () => {
-    const files = readdirSync('src/core', { recursive: true, encoding: 'utf8' }).filter((file) => file.endsWith('.ts'));
-    const impure = files.filter((file) => /Math\s*(\.\s*random|\[)/.test(readFileSync(join('src/core', file), 'utf8')));
+    const files = readdirSync('src/core', { recursive: true, encoding: 'utf8' }).filter((file) =>
+      file.endsWith('.ts'),
+    );
+    const impure = files.filter((file) =>
+      /Math\s*(\.\s*random|\[)/.test(readFileSync(join('src/core', file), 'utf8')),
+    );
     expect(files.length).toBeGreaterThan(20);
     expect(impure).toEqual([]);
   });

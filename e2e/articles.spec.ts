@@ -17,13 +17,16 @@ async function articleElement(page: Page): Promise<void> {
   await expect(page.getByText('6 numbered articles.')).toBeVisible();
 }
 
-test('articles: a helper lays them, first touch and pick, mouthed ones are not laid again, and better than luck in the end', async ({ page }) => {
+test('articles: a helper lays them, first touch and pick, mouthed ones are not laid again, and better than luck in the end', async ({
+  page,
+}) => {
   await articleElement(page);
   await page.getByRole('link', { name: 'Train it' }).click();
   await page.getByRole('button', { name: 'Begin' }).click();
   const articles = page.getByRole('region', { name: 'Articles' });
   const right = async (): Promise<string> => /number (\d+)/.exec(await articles.innerText())?.[1] ?? '';
-  const count = async (n: number): Promise<void> => expect(page.getByText(new RegExp(`^${n} reps?, `)).first()).toBeVisible();
+  const count = async (n: number): Promise<void> =>
+    expect(page.getByText(new RegExp(`^${n} reps?, `)).first()).toBeVisible();
 
   await test.step('known to the coach: it proves nothing', async () => {
     await articles.getByRole('button', { name: `article ${await right()}` }).click();
@@ -32,7 +35,9 @@ test('articles: a helper lays them, first touch and pick, mouthed ones are not l
   });
   await test.step('a wrong one touched first, then the right one: flawed, and that one is not laid again', async () => {
     const target = await right();
-    const names = await articles.getByRole('button', { name: /^Place/ }).evaluateAll((all) => all.map((one) => one.getAttribute('aria-label') ?? ''));
+    const names = await articles
+      .getByRole('button', { name: /^Place/ })
+      .evaluateAll((all) => all.map((one) => one.getAttribute('aria-label') ?? ''));
     const wrong = names.find((name) => !name.endsWith(`article ${target}`)) ?? '';
     await articles.getByRole('button', { name: wrong }).click();
     await articles.getByRole('button', { name: `article ${target}` }).click();
@@ -47,16 +52,24 @@ test('articles: a helper lays them, first touch and pick, mouthed ones are not l
     for (let i = 0; i < 5; i++) {
       await articles.getByRole('button', { name: 'Helper: show it' }).click();
       const place =
-        (await articles.getByRole('button', { name: new RegExp(`article ${await right()}$`) }).getAttribute('aria-label'))?.split(',')[0] ?? '';
+        (
+          await articles
+            .getByRole('button', { name: new RegExp(`article ${await right()}$`) })
+            .getAttribute('aria-label')
+        )?.split(',')[0] ?? '';
       await articles.getByRole('button', { name: 'Cover it' }).click();
       await articles.getByRole('button', { name: place, exact: true }).click();
       await count(3 + i);
     }
-    await expect(page.getByRole('status', { name: 'Better than luck' })).toContainText('4 of 4 hidden runs right; settled: it knows.');
+    await expect(page.getByRole('status', { name: 'Better than luck' })).toContainText(
+      '4 of 4 hidden runs right; settled: it knows.',
+    );
   });
 });
 
-test('a number of runs fixed beforehand: no verdict on the way, an exact one at the end, and a worn article is laid no more', async ({ page }) => {
+test('a number of runs fixed beforehand: no verdict on the way, an exact one at the end, and a worn article is laid no more', async ({
+  page,
+}) => {
   await articleElement(page);
   await page.getByLabel('Laid', { exact: true }).selectOption('scatter');
   await page.getByLabel('Laid how').selectOption('hidden');
@@ -72,19 +85,28 @@ test('a number of runs fixed beforehand: no verdict on the way, an exact one at 
     .click();
   await articles.getByLabel('A helper lays them').click();
   await articles.getByRole('button', { name: /^Place 1/ }).click();
-  // It was seen by the coach, and right or wrong it is no evidence; a wrong first touch waits for the pick.
+  // It was seen by the coach, and right or wrong it is no evidence; a wrong first touch waits for
+  // the pick.
   const logged = page.getByText(/^1 rep/).first();
   await expect(logged.or(articles.getByText('Now tap what it brings.')).first()).toBeAttached();
-  if (await articles.getByText('Now tap what it brings.').isVisible()) await articles.getByRole('button', { name: /^Place 2/ }).click();
+  if (await articles.getByText('Now tap what it brings.').isVisible())
+    await articles.getByRole('button', { name: /^Place 2/ }).click();
   const verdict = page.getByRole('status', { name: 'Better than luck' });
   for (let i = 0; i < 8; i++) {
     await articles.getByRole('button', { name: 'Helper: show it' }).click();
     const number = /number (\d+)/.exec(await articles.innerText())?.[1] ?? '';
-    const place = (await articles.getByRole('button', { name: new RegExp(`article ${number}$`) }).getAttribute('aria-label'))?.split(',')[0] ?? '';
+    const place =
+      (
+        await articles
+          .getByRole('button', { name: new RegExp(`article ${number}$`) })
+          .getAttribute('aria-label')
+      )?.split(',')[0] ?? '';
     await articles.getByRole('button', { name: 'Cover it' }).click();
     await articles.getByRole('button', { name: place, exact: true }).click();
     await expect(verdict).toContainText(
-      i < 7 ? `${i + 1} of the 8 runs fixed beforehand are done` : '8 of 8 right: luck alone gets so many in fewer than 1 of 1000 series',
+      i < 7
+        ? `${i + 1} of the 8 runs fixed beforehand are done`
+        : '8 of 8 right: luck alone gets so many in fewer than 1 of 1000 series',
     );
   }
   await expect(verdict).toContainText('better than luck');

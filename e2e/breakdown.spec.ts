@@ -3,7 +3,7 @@ import { expect, storedCount, test } from './fixtures';
 test('break an exercise down from a method, and climb two rungs', async ({ page }) => {
   await page.goto('/sample/breakdown');
   await page.getByRole('link', { name: 'Methods' }).click();
-  await page.getByLabel('Search').fill('dumbbell mouthed');
+  await page.getByRole('textbox', { name: 'Search' }).fill('dumbbell mouthed');
   await page.getByRole('link', { name: 'Formal hold' }).click();
   await expect(
     page
@@ -31,7 +31,9 @@ test('break an exercise down from a method, and climb two rungs', async ({ page 
   await page.getByRole('button', { name: 'Break it down' }).click();
   const chain = page.getByRole('list', { name: 'Chain of Formal hold' });
   await expect(chain.getByRole('listitem')).toHaveCount(3);
-  await expect(page.getByText(/Waits: not before “Hold, still and light” is at rung/).first()).toBeVisible();
+  await expect(
+    page.getByText(/Waits: not before “Hold, still and light” is at time held/).first(),
+  ).toBeVisible();
 
   await page.getByRole('link', { name: 'Train Hold, still and light' }).click();
   await page.getByRole('button', { name: 'Begin' }).click();
@@ -49,7 +51,9 @@ test('break an exercise down from a method, and climb two rungs', async ({ page 
   await expect(page.getByText('Rung 3 of').first()).toBeVisible();
 });
 
-test('split an element that has history: its reps stay, and count where they are assigned', async ({ page }) => {
+test('split an element that has history: its reps stay, and count where they are assigned', async ({
+  page,
+}) => {
   await page.goto('/sample/breakdown/sample-wait/parts');
   await page.getByLabel('First part').fill('Lies still');
   await page.getByLabel('Second part').fill('You walk away');
@@ -105,7 +109,9 @@ test('rules: choose, compare, and answer why a send was refused', async ({ page 
   await expect(advice).toContainText('Too far at 25');
 });
 
-test('a start is found, a mark is moved by keys, a circle is refused, another dog gets the ladder', async ({ page }) => {
+test('a start is found, a mark is moved by keys, a circle is refused, another dog gets the ladder', async ({
+  page,
+}) => {
   await page.goto('/sample/breakdown/sample-set-up');
   await page.getByRole('button', { name: /^Find where it can start/ }).click();
   const dialog = page.getByRole('dialog');
@@ -138,7 +144,9 @@ test('a start is found, a mark is moved by keys, a circle is refused, another do
   await expect(page.getByRole('figure', { name: /^Otto: start 6 s/ })).toBeVisible();
 });
 
-test('what the vet says takes the place of the question, and kit that is missing is named', async ({ page }) => {
+test('what the vet says takes the place of the question, and kit that is missing is named', async ({
+  page,
+}) => {
   await page.goto('/sample/today');
   await page.getByLabel('Dog').selectOption({ label: 'Otto' });
   await page.getByRole('link', { name: 'Breakdown' }).click();
@@ -157,4 +165,25 @@ test('what the vet says takes the place of the question, and kit that is missing
   await page.getByRole('link', { name: 'Ladder of With a run-up' }).click();
   await expect(page.getByText('Your vet said: not before next spring')).toBeVisible();
   await expect(page.getByText('“hoop” is not on your kit list')).toHaveCount(0);
+});
+
+test('a finer step leaves the dog at its own values', async ({ page }) => {
+  await page.goto('/sample/breakdown/sample-stop-down');
+  const marked = page
+    .getByRole('row')
+    .filter({ has: page.getByRole('rowheader', { name: /here|just past it/ }) });
+  await expect(marked).toHaveCount(1);
+  await expect(marked).toContainText('here');
+  const step = page.getByLabel(/^Step, Distance/);
+  await step.click();
+  await step.press('Control+A');
+  await page.keyboard.type('12 %');
+  await step.press('Tab');
+  // The ladder has no rung of 20 m and 3.2 s any more; the one that is easier on no axis comes before.
+  await expect(marked).toContainText('just past it');
+  await page.goto('/sample/field/sample-stop-down');
+  await expect(page.getByText(/^Rung between \d+ and \d+ of 26/).first()).toBeVisible();
+  await expect(page.getByText('Distance from you 20 m; Time to lie down at most 3.2 s.')).toBeVisible();
+  await page.getByRole('link', { name: 'Breakdown' }).click();
+  await expect(page.getByText(/^Rung between 18 and 19 of 26/).first()).toBeVisible();
 });

@@ -1,6 +1,7 @@
-import { exactForecast, expect, storedCount, test } from './fixtures';
+import { exactForecast, expect, fakeWaits, storedCount, test } from './fixtures';
 
 test('a practitioner’s day: rules, breakdown, session, forecast', async ({ page }) => {
+  const skip = await fakeWaits(page);
   await page.goto('/sample/today');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Quill: Vellmoor club trial in 26 days');
 
@@ -8,7 +9,11 @@ test('a practitioner’s day: rules, breakdown, session, forecast', async ({ pag
     await page.getByRole('link', { name: 'Rule books' }).click();
     await expect(page.getByText('at least 60 of 80 points')).toBeVisible();
     await expect(page.getByText('at least 50 % of the points of each exercise')).toBeVisible();
-    const square = page.getByRole('region').or(page.locator('section')).filter({ hasText: 'Send-away to the square' }).first();
+    const square = page
+      .getByRole('region')
+      .or(page.locator('section'))
+      .filter({ hasText: 'Send-away to the square' })
+      .first();
     await expect(square).toContainText('Does not leave the handler');
     await expect(square).toContainText('exercise zeroed');
     await expect(square).toContainText('1 point per started metre over 1.5 m, at most 6');
@@ -19,7 +24,9 @@ test('a practitioner’s day: rules, breakdown, session, forecast', async ({ pag
     const chain = page.getByRole('list', { name: 'Chain of Send-away to the square' });
     await expect(chain.getByRole('listitem')).toHaveCount(5);
     await expect(chain).toContainText('in 100 clean');
-    await expect(page.getByRole('figure', { name: /^Distance from you: start 3 m, now .* demanded 25 m/ })).toBeVisible();
+    await expect(
+      page.getByRole('figure', { name: /^Distance from you: start 3 m, now .* demanded 25 m/ }),
+    ).toBeVisible();
     await page.getByRole('link', { name: 'Ladder of Wait for the steward' }).click();
     await expect(page.getByText('Sound: one thing at a time')).toBeVisible();
     const rungs = page.getByRole('region', { name: 'Rungs of the ladder' }).locator('tbody tr');
@@ -65,7 +72,7 @@ test('a practitioner’s day: rules, breakdown, session, forecast', async ({ pag
     const stored = await storedCount(page, 'regulon-sample', 'entries');
     await page.keyboard.press('Space');
     await expect(page.getByRole('button', { name: 'Response' })).toBeVisible();
-    await page.waitForTimeout(400);
+    await skip(400);
     await page.keyboard.press('Space');
     await page.keyboard.press('c');
     await expect(page.getByLabel('Last rep')).toContainText(/clean, \d\.\d s/);
@@ -94,7 +101,9 @@ test('a practitioner’s day: rules, breakdown, session, forecast', async ({ pag
       await page.getByRole('button', { name: 'Clean' }).click();
       await expect(page.getByText(new RegExp(`^${5 + i} reps`)).first()).toBeVisible();
     }
-    await expect(advice).toContainText('5 clean in a row here; your rule is 5 in a row. Rest first: the set is full.');
+    await expect(advice).toContainText(
+      '5 clean in a row here; your rule is 5 in a row. Rest first: the set is full.',
+    );
     await page.getByRole('button', { name: 'Rested' }).click();
     await expect(page.getByRole('button', { name: 'Rested' })).toHaveCount(0);
     await page.getByLabel('Last rep').getByRole('button', { name: 'Undo' }).click();
@@ -114,7 +123,8 @@ test('a practitioner’s day: rules, breakdown, session, forecast', async ({ pag
 test('a reload in the middle of a set goes on where it was', async ({ page }) => {
   await page.goto('/sample/field/sample-give');
   await page.getByRole('button', { name: 'Begin' }).click();
-  for (const outcome of ['Clean', 'Miss', 'Miss', 'Clean']) await page.getByRole('button', { name: outcome }).click();
+  for (const outcome of ['Clean', 'Miss', 'Miss', 'Clean'])
+    await page.getByRole('button', { name: outcome }).click();
   await page.getByRole('radio', { name: 'Kit' }).click();
   await page.getByRole('button', { name: 'Rung down' }).click();
   await expect(page.getByText(/Rung 4 of 5/)).toBeVisible();

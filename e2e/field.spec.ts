@@ -8,7 +8,9 @@ async function begin(page: Page, element: string): Promise<void> {
 }
 const advice = (page: Page) => page.getByRole('status', { name: 'Advice' });
 
-test('cue transfer: five prompted, a silent probe that fails, half pay, and unprompted to the end', async ({ page }) => {
+test('cue transfer: five prompted, a silent probe that fails, half pay, and unprompted to the end', async ({
+  page,
+}) => {
   const skip = await fakeWaits(page);
   await page.goto('/sample/breakdown/sample-send/rule');
   await page.getByRole('button', { name: 'More rules' }).click();
@@ -34,7 +36,9 @@ test('cue transfer: five prompted, a silent probe that fails, half pay, and unpr
     await expect(clock).toHaveText('Now the old prompt.');
   });
   for (let i = 0; i < 5; i++) await answer('After the prompt');
-  await expect(advice(page)).toContainText('Probe. Answered the prompt. The new cue, then silence for up to 15');
+  await expect(advice(page)).toContainText(
+    'Probe. Answered the prompt. The new cue, then silence for up to 15',
+  );
 
   await test.step('the silence runs out, and the log is told', async () => {
     await page.getByRole('button', { name: 'Cue', exact: true }).click();
@@ -46,7 +50,9 @@ test('cue transfer: five prompted, a silent probe that fails, half pay, and unpr
     await expect(advice(page)).toContainText('prompt once, and do not pay it');
   });
   await answer('After the prompt');
-  await expect(advice(page)).toContainText('The probe failed: the prompted answer is not paid, back one stage. Stage A');
+  await expect(advice(page)).toContainText(
+    'The probe failed: the prompted answer is not paid, back one stage. Stage A',
+  );
   for (let i = 0; i < 5; i++) await answer('After the prompt');
   await expect(advice(page)).toContainText(/the coin says (do not )?pay/);
   await answer('Before the word');
@@ -61,19 +67,25 @@ test('cue transfer: five prompted, a silent probe that fails, half pay, and unpr
   await expect(advice(page)).toContainText('3 unprompted in a row');
 });
 
-test('one thumb: a set from memory, more about a rep, body signs, what was not logged, a note, the debrief', async ({ page }) => {
+test('one thumb: a set from memory, more about a rep, body signs, what was not logged, a note, the debrief', async ({
+  page,
+}) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await begin(page, 'sample-present');
   const stored = await storedCount(page, 'regulon-sample', 'entries');
   await page.getByRole('button', { name: 'Set afterwards' }).click();
-  for (const outcome of ['Clean', 'Clean', 'Miss', 'Flawed', 'Clean']) await page.getByRole('dialog').getByRole('button', { name: outcome }).click();
+  for (const outcome of ['Clean', 'Clean', 'Miss', 'Flawed', 'Clean'])
+    await page.getByRole('dialog').getByRole('button', { name: outcome }).click();
   await expect(page.getByText('5 reps, 3 clean').first()).toBeAttached();
   expect(await storedCount(page, 'regulon-sample', 'entries')).toBe(stored + 5);
 
   await page.getByRole('button', { name: 'Rested' }).click();
   await page.getByText('More about this rep').click();
   await page.getByRole('button', { name: 'left', exact: true }).click();
-  await expect(page.getByRole('button', { name: 'left', exact: true })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('button', { name: 'left', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
   await page.getByRole('button', { name: 'behind' }).click();
   await page.getByRole('button', { name: 'warm-up' }).click();
   await expect(page.getByRole('button', { name: 'warm-up' })).toHaveAttribute('aria-pressed', 'true');
@@ -161,7 +173,9 @@ test('two tabs on one session do not fork it', async ({ page, context }) => {
   }
 });
 
-test('a kennel round: three dogs on one element, each with its own rung and log, and a board at the end', async ({ page }) => {
+test('a kennel round: three dogs on one element, each with its own rung and log, and a board at the end', async ({
+  page,
+}) => {
   await page.goto('/sample/breakdown/sample-wait/dogs');
   for (const dog of ['Juniper', 'Otto']) {
     await page.getByLabel(`Start for ${dog}: time down`).fill('2 s');
@@ -195,7 +209,9 @@ test('a kennel round: three dogs on one element, each with its own rung and log,
   await expect(row('Quill')).toContainText('Repeats rung');
 });
 
-test('a blind: nothing is sent for nothing, a refusal leaves it lying, a pick-up uses it up', async ({ page }) => {
+test('a blind: nothing is sent for nothing, a refusal leaves it lying, a pick-up uses it up', async ({
+  page,
+}) => {
   await page.goto('/sample/today');
   await page.getByLabel('Dog').selectOption({ label: 'Juniper' });
   await page.getByRole('link', { name: 'Field', exact: true }).click();
@@ -217,7 +233,9 @@ test('a blind: nothing is sent for nothing, a refusal leaves it lying, a pick-up
   await expect(page.getByText('Nothing lies there', { exact: true })).toBeVisible();
 });
 
-test('pocket mode ignores a tap and opens on holding; afterwards a rep is corrected and both stay', async ({ page }) => {
+test('pocket mode ignores a tap and opens on holding; afterwards a rep is corrected and both stay', async ({
+  page,
+}) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await begin(page, 'sample-give');
   await page.getByRole('button', { name: 'Pocket' }).click();
@@ -228,9 +246,8 @@ test('pocket mode ignores a tap and opens on holding; afterwards a rep is correc
   const box = await pocket.getByRole('button').boundingBox();
   await page.mouse.move((box?.x ?? 0) + 50, (box?.y ?? 0) + 50);
   await page.mouse.down();
-  await page.waitForTimeout(1400);
-  await page.mouse.up();
   await expect(pocket).toHaveCount(0);
+  await page.mouse.up();
   await expect(page.getByText('1 rep, 1 clean').first()).toBeAttached();
 
   const entries = await storedCount(page, 'regulon-sample', 'entries');
@@ -242,16 +259,19 @@ test('pocket mode ignores a tap and opens on holding; afterwards a rep is correc
   await expect(page.getByText('1 rep, 0 clean').first()).toBeAttached();
 });
 
-test('cue, response and marker by one button; a held one is a miss; and a hold has its clock', async ({ page }) => {
+test('cue, response and marker by one button; a held one is a miss; and a hold has its clock', async ({
+  page,
+}) => {
+  const skip = await fakeWaits(page);
   await begin(page, 'sample-wait');
   await page.keyboard.press('?');
   await page.getByLabel(/One button logs a rep/).check();
   await page.keyboard.press('Escape');
   for (let i = 0; i < 3; i++) {
     await page.keyboard.press(' ');
-    await page.waitForTimeout(120);
+    await skip(120);
   }
-  await expect(page.getByLabel('Last rep')).toContainText(/clean, 0\.\d s, marked at 0\.\d s/);
+  await expect(page.getByLabel('Last rep')).toContainText(/clean, \d+\.\d s, marked at \d+\.\d s/);
   await page.keyboard.down(' ');
   await page.keyboard.down(' ');
   await page.keyboard.up(' ');
@@ -267,10 +287,10 @@ test('cue, response and marker by one button; a held one is a miss; and a hold h
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await expect(page.getByText(/^2 reps, 1 clean/).first()).toBeAttached();
   await page.getByRole('button', { name: 'Hold begins' }).click();
-  await page.waitForTimeout(400);
+  await skip(400);
   await page.getByRole('button', { name: 'Hold ends' }).click();
   await page.keyboard.press('c');
-  await expect(page.getByLabel('Last rep')).toContainText(/held 0\.\d s/);
+  await expect(page.getByLabel('Last rep')).toContainText(/held \d+\.\d s/);
   await page.getByText('More about this rep').click();
   await page.getByRole('button', { name: 'came back' }).click();
   await expect(page.getByRole('button', { name: 'came back' })).toHaveAttribute('aria-pressed', 'true');
@@ -308,12 +328,19 @@ test('storage that is full is said at once, the rep is kept and offered as a fil
     };
   });
   await page.getByRole('button', { name: 'Clean' }).click();
-  await expect(page.getByRole('alert')).toContainText('This rep is not stored');
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Keep this rep in a file' }).click()]);
+  await expect(page.getByRole('alert')).toContainText(
+    'Nothing was stored: there is no room left on this device.',
+  );
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Keep this rep in a file' }).click(),
+  ]);
   expect(download.suggestedFilename()).toBe('regulon-rep-2026-06-15.json');
 });
 
-test('every key can be changed: one button of a remote logs a whole rep, also from the pocket', async ({ page }) => {
+test('every key can be changed: one button of a remote logs a whole rep, also from the pocket', async ({
+  page,
+}) => {
   await begin(page, 'sample-give');
   await page.keyboard.press('?');
   const dialog = page.getByRole('dialog', { name: 'Keys and signals' });

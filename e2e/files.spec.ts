@@ -1,19 +1,33 @@
 import { readFileSync } from 'node:fs';
 import { exactForecast, expect, guard, storedCount, test } from './fixtures';
 
-type KennelJson = { version: number; entries: never; tables: { entries: { outcome?: string }[]; trials: unknown[] }; counts: { trials: number } };
+type KennelJson = {
+  version: number;
+  entries: never;
+  tables: { entries: { outcome?: string }[]; trials: unknown[] };
+  counts: { trials: number };
+};
 
-test('saved, cleared and read back, the readiness is the same to the last digit', async ({ page, browser, baseURL }, info) => {
+test('saved, cleared and read back, the readiness is the same to the last digit', async ({
+  page,
+  browser,
+  baseURL,
+}, info) => {
   await page.goto('/sample/readiness');
   const before = await exactForecast(page);
   await page.getByRole('link', { name: 'Files' }).click();
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save everything to one file' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save everything to one file' }).click(),
+  ]);
   const path = info.outputPath(download.suggestedFilename());
   await download.saveAs(path);
   expect(download.suggestedFilename()).toBe('regulon-sample-2026-06-15.json');
 
   // A new context is an empty browser: nothing of the first one is left.
-  const cleared = await (await browser.newContext({ baseURL: baseURL ?? '', timezoneId: 'Europe/Vienna' })).newPage();
+  const cleared = await (
+    await browser.newContext({ baseURL: baseURL ?? '', timezoneId: 'Europe/Vienna' })
+  ).newPage();
   const trouble = await guard(cleared, baseURL);
   await cleared.goto('/own/files');
   await expect(cleared.getByText('0 dogs')).toBeVisible();
@@ -25,17 +39,28 @@ test('saved, cleared and read back, the readiness is the same to the last digit'
   expect(trouble).toEqual([]);
 });
 
-test('a session from the phone reaches the laptop, and twice without doubling', async ({ page, browser, baseURL }, info) => {
+test('a session from the phone reaches the laptop, and twice without doubling', async ({
+  page,
+  browser,
+  baseURL,
+}, info) => {
   const save = async (from: typeof page, name: string): Promise<string> => {
     await from.goto('/sample/files');
-    const [download] = await Promise.all([from.waitForEvent('download'), from.getByRole('button', { name: 'Save everything to one file' }).click()]);
+    const [download] = await Promise.all([
+      from.waitForEvent('download'),
+      from.getByRole('button', { name: 'Save everything to one file' }).click(),
+    ]);
     const path = info.outputPath(name);
     await download.saveAs(path);
     return path;
   };
   // The phone begins with what the laptop has, trains, and saves.
   const phone = await (
-    await browser.newContext({ baseURL: baseURL ?? '', timezoneId: 'Europe/Vienna', viewport: { width: 390, height: 844 } })
+    await browser.newContext({
+      baseURL: baseURL ?? '',
+      timezoneId: 'Europe/Vienna',
+      viewport: { width: 390, height: 844 },
+    })
   ).newPage();
   await guard(phone, baseURL);
   await page.goto('/sample/today');
@@ -61,7 +86,10 @@ test('a session from the phone reaches the laptop, and twice without doubling', 
 
 test('a file that is not sound is refused with its reason, and nothing changes', async ({ page }, info) => {
   await page.goto('/sample/files');
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save everything to one file' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save everything to one file' }).click(),
+  ]);
   const path = info.outputPath('good.json');
   await download.saveAs(path);
   const text = readFileSync(path, 'utf8');
@@ -97,7 +125,9 @@ test('a file that is not sound is refused with its reason, and nothing changes',
     ],
   ];
   for (const [name, body, reason] of wrong) {
-    await page.getByLabel('Kennel file').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(body) });
+    await page
+      .getByLabel('Kennel file')
+      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(body) });
     await expect(page.getByRole('alert').filter({ hasText: name })).toContainText(reason);
     await expect(page.getByRole('dialog')).toHaveCount(0);
     expect(await storedCount(page, 'regulon-sample', 'entries')).toBe(stored);
@@ -107,7 +137,9 @@ test('a file that is not sound is refused with its reason, and nothing changes',
 test('reading a kennel can be taken back', async ({ page }) => {
   await page.goto('/own/files');
   const file = readFileSync('src/data/fixtures/kennel-v1.json', 'utf8');
-  await page.getByLabel('Kennel file').setInputFiles({ name: 'old.json', mimeType: 'application/json', buffer: Buffer.from(file) });
+  await page
+    .getByLabel('Kennel file')
+    .setInputFiles({ name: 'old.json', mimeType: 'application/json', buffer: Buffer.from(file) });
   await page.getByRole('button', { name: 'Replace it' }).click();
   await expect(page.getByText('1 dog: Wren')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -117,13 +149,19 @@ test('reading a kennel can be taken back', async ({ page }) => {
 test('a wrong rule-book file says everything that is wrong, and a right one is read', async ({ page }) => {
   await page.goto('/own/rule-books');
   const text = readFileSync('src/demo/rule-books/vellmoor-obedience-two.json', 'utf8');
-  const broken = text.replace('"atLeast": 60', '"atLeast": 100').replace('"element": "set-up"', '"element": "tunnel"');
-  await page.getByLabel('Rule-book file').setInputFiles({ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from(broken) });
+  const broken = text
+    .replace('"atLeast": 60', '"atLeast": 100')
+    .replace('"part": "set-up"', '"part": "tunnel"');
+  await page
+    .getByLabel('Rule-book file')
+    .setInputFiles({ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from(broken) });
   const alert = page.getByRole('alert');
   await expect(alert).toContainText('The pass line 100 is above the maximum of 80 points.');
-  await expect(alert).toContainText('“tunnel” is not an element of this exercise.');
+  await expect(alert).toContainText('“tunnel” is not a part of this exercise.');
   await expect(page.getByRole('heading', { name: 'No rule book yet' })).toBeVisible();
-  await page.getByLabel('Rule-book file').setInputFiles({ name: 'right.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  await page
+    .getByLabel('Rule-book file')
+    .setInputFiles({ name: 'right.json', mimeType: 'application/json', buffer: Buffer.from(text) });
   await expect(page.getByRole('heading', { name: 'Vellmoor Obedience, Class Two' })).toBeVisible();
   await expect(alert).toHaveCount(0);
 });

@@ -1,6 +1,8 @@
 import { test as base, expect, type Page } from '@playwright/test';
 
-/** Every test runs at this time, so that the sample kennel and its figures are the same on any day. */
+/**
+ * Every test runs at this time, so that the sample kennel and its figures are the same on any day.
+ */
 const NOW = new Date('2026-06-15T16:30:00');
 
 export const SHIFTED_CLOCK = `{
@@ -13,37 +15,46 @@ export const SHIFTED_CLOCK = `{
 }`;
 
 /**
- * Watches a page and returns the list of what went wrong: anything that left this machine, a document without the policy, an error or
- * warning on the console. The page's clock starts at NOW and runs on.
+ * Watches a page and returns the list of what went wrong: anything that left this machine, a
+ * document without the policy, an error or warning on the console. The page's clock starts at NOW
+ * and runs on.
  */
 export async function guard(page: Page, baseURL: string | undefined): Promise<string[]> {
   const trouble: string[] = [];
   await page.addInitScript(SHIFTED_CLOCK);
   page.on('request', (request) => {
     const url = request.url();
-    if (!url.startsWith(baseURL ?? '') && !/^(data|blob):/.test(url)) trouble.push(`left the machine: ${url}`);
+    if (!url.startsWith(baseURL ?? '') && !/^(data|blob):/.test(url))
+      trouble.push(`left the machine: ${url}`);
   });
   page.on('response', async (response) => {
     if (response.request().resourceType() !== 'document') return;
     const headers = await response.allHeaders();
     // A page found unchanged comes without content or policy: those that are stored stay in force.
     if (headers['content-type'] === undefined) return;
-    if (!/script-src 'self'(;|$)/.test(headers['content-security-policy'] ?? '')) trouble.push(`no policy on ${response.url()}`);
+    if (!/script-src 'self'(;|$)/.test(headers['content-security-policy'] ?? ''))
+      trouble.push(`no policy on ${response.url()}`);
   });
   page.on('console', (message) => {
-    if (['error', 'warning'].includes(message.type())) trouble.push(`console: ${message.text()}`);
+    const blocked = message.text().includes('Service Worker registration blocked by Playwright');
+    if (['error', 'warning'].includes(message.type()) && !blocked) trouble.push(`console: ${message.text()}`);
   });
   page.on('pageerror', (error) => trouble.push(`page error: ${error.message}`));
   return trouble;
 }
 
 /**
- * A clock for the waits of a page that a test moves on by hand (`skip`): the monotonic clock jumps, and every timer of two seconds or more that has come due goes off. Playwright's
- * own clock would take the place of the shifted one and stop the page's short timers.
+ * A clock for the waits of a page that a test moves on by hand (`skip`): the monotonic clock jumps,
+ * and every timer of two seconds or more that has come due goes off. Playwright's own clock would
+ * take the place of the shifted one and stop the page's short timers.
  */
 export async function fakeWaits(page: Page): Promise<(milliseconds: number) => Promise<void>> {
   await page.addInitScript(() => {
-    const [realNow, realSet, realClear] = [performance.now.bind(performance), globalThis.setTimeout, globalThis.clearTimeout];
+    const [realNow, realSet, realClear] = [
+      performance.now.bind(performance),
+      globalThis.setTimeout,
+      globalThis.clearTimeout,
+    ];
     const waiting = new Map<number, { readonly due: number; readonly go: () => void }>();
     let [skipped, next] = [0, 1e9];
     performance.now = () => realNow() + skipped;
@@ -64,7 +75,8 @@ export async function fakeWaits(page: Page): Promise<(milliseconds: number) => P
       },
     });
   });
-  return (milliseconds) => page.evaluate((by) => (globalThis as unknown as { skip: (ms: number) => void }).skip(by), milliseconds);
+  return (milliseconds) =>
+    page.evaluate((by) => (globalThis as unknown as { skip: (ms: number) => void }).skip(by), milliseconds);
 }
 
 /** A page that fails its test when the guard has seen trouble. */

@@ -2,7 +2,9 @@ import { expect, test } from './fixtures';
 
 type Said = { said: string[] };
 
-test('calls are spoken in the person’s own code words only, and calmness with worn kit is told at three moments', async ({ page }) => {
+test('calls are spoken in the person’s own code words only, and calmness with worn kit is told at three moments', async ({
+  page,
+}) => {
   await page.addInitScript(() => {
     const heard = globalThis as unknown as Said;
     heard.said = [];

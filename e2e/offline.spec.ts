@@ -1,12 +1,16 @@
 import { expect, storedCount, test } from './fixtures';
 
+test.use({ serviceWorkers: 'allow' });
+
 test('once loaded, a whole session runs with no network', async ({ page, context }) => {
   await page.goto('/sample/today');
   await expect(page.getByRole('button', { name: 'Begin this session' })).toBeVisible();
   await page.evaluate(async () => {
     const { active } = await navigator.serviceWorker.ready;
     if (active?.state === 'activated') return;
-    await new Promise((done) => active?.addEventListener('statechange', () => active.state === 'activated' && done(null)));
+    await new Promise((done) =>
+      active?.addEventListener('statechange', () => active.state === 'activated' && done(null)),
+    );
   });
   await context.setOffline(true);
   await page.reload();

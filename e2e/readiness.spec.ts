@@ -21,10 +21,12 @@ function keptForecasts(page: Page): Promise<string[]> {
   );
 }
 
-test('ten misses: the chance falls, the leak appears, and opens to the element’s evidence', async ({ page }) => {
+test('ten misses: the chance falls, the leak appears, and opens to the element’s evidence', async ({
+  page,
+}) => {
   await page.goto('/sample/readiness');
   const before = chanceOf(await exactForecast(page));
-  const ledger = page.getByRole('heading', { name: 'The ledger' }).locator('xpath=ancestor::section');
+  const ledger = page.getByRole('region', { name: 'The ledger' });
   const lost = async (): Promise<number> => {
     const row = await ledger.locator('summary').filter({ hasText: 'Give' }).innerText();
     return Number(/−([\d.]+)/.exec(row)?.[1]);
@@ -45,19 +47,22 @@ test('ten misses: the chance falls, the leak appears, and opens to the element�
 
   await ledger.locator('summary').filter({ hasText: 'Give' }).click();
   await ledger.getByRole('link', { name: 'See its reps' }).first().click();
-  await expect(page.getByRole('status', { name: 'In one sentence' })).toContainText(/^Give.* from \d+ reps in \d+ sessions/);
+  await expect(page.getByRole('status', { name: 'In one sentence' })).toContainText(
+    /^Give.* from \d+ reps in \d+ sessions/,
+  );
   await expect(page.getByRole('list', { name: 'Reps of 2026-06-15' }).getByRole('listitem')).toHaveCount(10);
 });
 
 test('what if: the chance moves with the hand, up and down', async ({ page }) => {
   await page.goto('/sample/readiness');
   await exactForecast(page);
-  const sheet = page.getByRole('heading', { name: 'What if' }).locator('xpath=ancestor::section');
+  const sheet = page.getByRole('region', { name: 'What if' });
   await sheet.getByLabel('Element').selectOption({ index: 1 });
   const slider = sheet.getByRole('slider', { name: 'How clean at the trial' });
   const told = sheet.getByRole('status', { name: 'What if' });
   await expect(told).toContainText('+0.0 in 100 against today', { timeout: 20_000 });
-  const read = async (): Promise<number> => Number.parseFloat((await told.innerText()).replace(/^[<>]\s*/, ''));
+  const read = async (): Promise<number> =>
+    Number.parseFloat((await told.innerText()).replace(/^[<>]\s*/, ''));
   const today = await read();
   await slider.press('End');
   const best = await read();
@@ -88,7 +93,7 @@ test('an assumption is changed and taken back, and the forecast follows', async 
 test('results are held against the forecasts, and ten of them are judged', async ({ page }) => {
   await page.goto('/sample/readiness');
   await exactForecast(page);
-  const sheet = page.getByRole('heading', { name: 'Said and happened' }).locator('xpath=ancestor::section');
+  const sheet = page.getByRole('region', { name: 'Said and happened' });
   await expect(sheet).toContainText('1 forecast of this trial kept');
   await sheet.getByText('Enter a result').click();
   for (let i = 0; i < 10; i++) {
@@ -100,19 +105,29 @@ test('results are held against the forecasts, and ten of them are judged', async
   await expect(sheet.getByRole('list', { name: 'Results' }).getByRole('listitem').first()).toContainText(
     /Said on 2026-06-15: \d+\s% .* from \d+ reps/,
   );
-  await expect(sheet.getByRole('status', { name: 'How good the forecasts are' })).toContainText(/10 results: .* 70 % passed\. Brier score 0\.\d\d/);
+  await expect(sheet.getByRole('status', { name: 'How good the forecasts are' })).toContainText(
+    /10 results: .* 70 % passed\. Brier score 0\.\d\d/,
+  );
   await sheet.getByRole('button', { name: 'Take out the result of 2026-06-15' }).first().click();
-  await expect(sheet.getByRole('status', { name: 'How good the forecasts are' })).toContainText('9 of 10 results: too few');
+  await expect(sheet.getByRole('status', { name: 'How good the forecasts are' })).toContainText(
+    '9 of 10 results: too few',
+  );
 });
 
 test('charts can be taken along as a picture and as a table', async ({ page }) => {
   await page.goto('/sample/readiness');
   await exactForecast(page);
-  const sheet = page.getByRole('heading', { name: 'Up to the trial' }).locator('xpath=ancestor::section');
+  const sheet = page.getByRole('region', { name: 'Up to the trial' });
   await sheet.getByText('The same as a table, and to save').click();
-  const [picture] = await Promise.all([page.waitForEvent('download'), sheet.getByRole('button', { name: 'Save the picture (PNG)' }).click()]);
+  const [picture] = await Promise.all([
+    page.waitForEvent('download'),
+    sheet.getByRole('button', { name: 'Save the picture (PNG)' }).click(),
+  ]);
   expect(picture.suggestedFilename()).toBe('outlook.png');
-  const [table] = await Promise.all([page.waitForEvent('download'), sheet.getByRole('button', { name: 'Save the table (CSV)' }).click()]);
+  const [table] = await Promise.all([
+    page.waitForEvent('download'),
+    sheet.getByRole('button', { name: 'Save the table (CSV)' }).click(),
+  ]);
   expect(table.suggestedFilename()).toBe('outlook.csv');
 });
 
@@ -120,13 +135,15 @@ test('a first look comes soon after the room opens', async ({ page }) => {
   await page.goto('/sample/today');
   await expect(page.getByRole('button', { name: 'Begin this session' })).toBeVisible();
   await page.getByRole('link', { name: 'Readiness' }).click();
-  await expect(page.getByRole('region', { name: 'First look' }).or(page.getByTestId('headline')).first()).toContainText('would pass');
+  await expect(
+    page.getByRole('region', { name: 'First look' }).or(page.getByTestId('headline')).first(),
+  ).toContainText('would pass');
   await exactForecast(page);
 });
 
 test('two dogs in two classes stand side by side', async ({ page }) => {
   await page.goto('/sample/readiness');
-  const table = page.getByRole('heading', { name: 'Side by side' }).locator('xpath=ancestor::section').getByRole('row');
+  const table = page.getByRole('region', { name: 'Side by side' }).getByRole('row');
   await expect(table).toHaveCount(3, { timeout: 30_000 });
   await expect(table.nth(1)).toContainText(/Quill, Vellmoor Obedience/);
   await expect(table.nth(2)).toContainText(/Juniper, Brackwater/);
@@ -147,19 +164,34 @@ test('a trial of one’s own needs a class that is broken down, and says so', as
 });
 
 test('a simulation can be stopped, and goes on', async ({ page }) => {
-  // Workers of this test are slow to be born, so that there is something to stop.
+  // What the workers of this test are asked waits until the test lets it go, so that there is
+  // something to stop.
   await page.addInitScript(() => {
     const Real = Worker;
+    const held: (() => void)[] = [];
+    let open = false;
     globalThis.Worker = class extends Real {
       override postMessage(message: unknown): void {
-        setTimeout(() => super.postMessage(message), 1500);
+        if (open) super.postMessage(message);
+        else held.push(() => super.postMessage(message));
+      }
+      override terminate(): void {
+        document.documentElement.dataset.terminated = 'true';
+        super.terminate();
       }
     };
+    Object.assign(globalThis, {
+      letGo: () => {
+        open = true;
+        for (const post of held) post();
+      },
+    });
   });
   await page.goto('/sample/readiness');
   await page.getByRole('button', { name: 'Stop' }).click();
   await expect(page.getByText('The simulation is stopped')).toBeVisible();
-  await page.waitForTimeout(2500);
+  await expect(page.locator('html')).toHaveAttribute('data-terminated', 'true');
+  await page.evaluate(() => (globalThis as unknown as { letGo: () => void }).letGo());
   await expect(page.getByTestId('headline')).toHaveCount(0);
   await page.getByRole('button', { name: 'Go on' }).click();
   await exactForecast(page);

@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from './fixtures';
 
-test('what does it cost: tap faults and measures, see the score move, take it back, save it', async ({ page }, info) => {
+test('what does it cost: tap faults and measures, see the score move, take it back, save it', async ({
+  page,
+}, info) => {
   await page.goto('/sample/rule-books');
   await page.getByRole('link', { name: 'What does it cost?' }).click();
   const score = page.getByRole('region', { name: 'Score' });
@@ -25,7 +27,10 @@ test('what does it cost: tap faults and measures, see the score move, take it ba
   await expect(score).toContainText('Passes: Passed well');
   await expect(score).toContainText('12.5 to spare over the pass line.');
 
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as CSV' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as CSV' }).click(),
+  ]);
   const path = info.outputPath('sheet.csv');
   await download.saveAs(path);
   const rows = readFileSync(path, 'utf8').split('\r\n');
@@ -52,7 +57,9 @@ test('every family has its sheet, in its own words', async ({ page }) => {
   await expect(page.getByRole('region', { name: 'Score' })).toContainText('152 points');
 });
 
-test('the digest of a class prints on one page, A4 and Letter; the sheet prints without its buttons', async ({ page }) => {
+test('the digest of a class prints on one page, A4 and Letter; the sheet prints without its buttons', async ({
+  page,
+}) => {
   const longest = ['vellmoor-obedience-three', 'brackwater-working-test', 'thistlemere-trick-title'];
   for (const [book, format] of longest.flatMap(
     (name) =>
@@ -135,10 +142,17 @@ test('write a small rule book by hand and score a run with it', async ({ page })
 
 test('an unsound file is opened to be mended, and a foreign one is refused', async ({ page }) => {
   await page.goto('/own/rule-books/write');
-  const file = (body: string) => ({ name: 'mend.json', mimeType: 'application/json', buffer: Buffer.from(body) });
+  const file = (body: string) => ({
+    name: 'mend.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(body),
+  });
   await page.getByLabel('Rule-book file to change').setInputFiles(file('{"rows": 1}'));
   await expect(page.getByRole('alert')).toContainText('mend.json is no rule-book file');
-  const text = readFileSync('src/demo/rule-books/vellmoor-obedience-two.json', 'utf8').replace('"atLeast": 60', '"atLeast": 100');
+  const text = readFileSync('src/demo/rule-books/vellmoor-obedience-two.json', 'utf8').replace(
+    '"atLeast": 60',
+    '"atLeast": 100',
+  );
   await page.getByLabel('Rule-book file to change').setInputFiles(file(text));
   const check = page.getByRole('region', { name: 'Check' });
   await expect(check).toContainText('The pass line 100 is above the maximum of 80 points.');

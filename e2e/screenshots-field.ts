@@ -4,7 +4,12 @@ import { expect, SHIFTED_CLOCK, test } from './fixtures';
 const FOLDER = 'docs/screenshots';
 
 /** Several small pictures on one sheet, each with its words. */
-async function sheet(page: Page, path: string, shots: readonly { readonly words: string; readonly picture: Buffer }[], width: number): Promise<void> {
+async function sheet(
+  page: Page,
+  path: string,
+  shots: readonly { readonly words: string; readonly picture: Buffer }[],
+  width: number,
+): Promise<void> {
   const cells = shots.map(
     ({ words, picture }) =>
       `<figure style="margin:0"><figcaption style="font:600 18px sans-serif;margin-bottom:8px">${words}</figcaption><img style="width:${width}px;border:1px solid #888" src="data:image/png;base64,${picture.toString('base64')}"></figure>`,
@@ -103,7 +108,8 @@ async function blind(page: Page): Promise<void> {
 
 async function hold(page: Page): Promise<void> {
   await begin(page, 'sample-wait');
-  for (const stamp of ['Cue', 'Response', 'Marker']) await page.getByRole('button', { name: new RegExp(`^${stamp}`) }).click();
+  for (const stamp of ['Cue', 'Response', 'Marker'])
+    await page.getByRole('button', { name: new RegExp(`^${stamp}`) }).click();
   await page.keyboard.press('c');
   await expect(page.getByText(/^1 rep/).first()).toBeAttached();
   await page.getByRole('button', { name: 'Hold begins' }).click();
@@ -132,7 +138,11 @@ for (const [name, size, width, dusk] of [
     const shots: { words: string; picture: Buffer }[] = [];
     for (const [words, walk] of KINDS) {
       // Each begins with a sample kennel of its own.
-      const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, timezoneId: 'Europe/Vienna', locale: 'en-GB' });
+      const context = await browser.newContext({
+        viewport: { width: 1280, height: 800 },
+        timezoneId: 'Europe/Vienna',
+        locale: 'en-GB',
+      });
       const one = await context.newPage();
       await one.addInitScript(SHIFTED_CLOCK);
       await one.setViewportSize(size);

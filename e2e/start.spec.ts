@@ -28,7 +28,9 @@ test('from nothing to the first rep of a person’s own dog: 4 fields and 8 taps
   expect([fields <= 4, taps <= 8]).toEqual([true, true]);
   expect(await storedCount(page, 'regulon-own', 'entries')).toBe(1);
   // The sample kennel has not been touched, nor made.
-  expect(await page.evaluate(async () => (await indexedDB.databases()).map((database) => database.name))).toEqual(['regulon-own']);
+  expect(
+    await page.evaluate(async () => (await indexedDB.databases()).map((database) => database.name)),
+  ).toEqual(['regulon-own']);
 
   await page.getByRole('button', { name: 'Flawed' }).tap();
   await page.getByRole('button', { name: 'Mouthed it' }).tap();
@@ -48,7 +50,9 @@ test('answers that do not fit are said beside their field, and nothing typed is 
   await expect(page.getByText('Write the dog’s name.')).toBeVisible();
   await page.getByLabel('Name').fill('Wren');
   await page.getByRole('button', { name: 'Make the ladder and begin' }).tap();
-  await expect(page.getByText('“s” is not a unit of distance. These fit: m, yd, ft, paces, cm.')).toBeVisible();
+  await expect(
+    page.getByText('“s” is not a unit of distance. These fit: m, yd, ft, paces, cm.'),
+  ).toBeVisible();
   await page.getByLabel('Distance to you wanted').fill('5 yd');
   await expect(page.getByText(/the start is already harder than the demand/)).toBeVisible();
   await expect(page.getByLabel('Distance to you now')).toHaveValue('20 m');

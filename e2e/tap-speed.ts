@@ -3,8 +3,9 @@ import { expect, test } from './fixtures';
 const REPS = 100;
 
 /**
- * From the tap to "it is on the disk and shown", and the tasks that block the page while one logs: `npm run tap-speed` after `npm run build`. Reported, never a bound in
- * a test, since machines differ.
+ * From the tap to "it is on the disk and shown", and the tasks that block the page while one logs:
+ * `npm run tap-speed` after `npm run build`. Reported, never a bound in a test, since machines
+ * differ.
  */
 for (const size of [
   { width: 390, height: 844 },
@@ -17,14 +18,19 @@ for (const size of [
     await expect(page.getByRole('button', { name: 'Clean' })).toBeVisible();
     const times = await page.evaluate(async (reps) => {
       const long: number[] = [];
-      new PerformanceObserver((list) => long.push(...list.getEntries().map((entry) => entry.duration))).observe({ type: 'longtask' });
-      const clean = [...document.querySelectorAll('button')].find((button) => button.textContent?.startsWith('Clean'));
+      new PerformanceObserver((list) =>
+        long.push(...list.getEntries().map((entry) => entry.duration)),
+      ).observe({ type: 'longtask' });
+      const clean = [...document.querySelectorAll('button')].find((button) =>
+        button.textContent?.startsWith('Clean'),
+      );
       const taps: number[] = [];
       for (let i = 0; i < reps; i++) {
         const start = performance.now();
         clean?.click();
         // The tally changes when the live query has read the rep back from the database.
-        while (!document.body.innerText.includes(`${i + 1} rep`)) await new Promise((resolve) => setTimeout(resolve, 1));
+        while (!document.body.innerText.includes(`${i + 1} rep`))
+          await new Promise((resolve) => setTimeout(resolve, 1));
         taps.push(performance.now() - start);
         await new Promise((resolve) => setTimeout(resolve, 30));
       }

@@ -21,18 +21,27 @@ export function ensurePackages() {
 
 const CHROMIUM = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];
 
-/** The path of Debian's Chromium, installed through apt where that is allowed; otherwise a plain sentence and the end. */
+/**
+ * The path of Debian's Chromium, installed through apt where that is allowed; otherwise a plain
+ * sentence and the end.
+ */
 export function ensureChromium() {
-  const found = () => [process.env.CHROMIUM_PATH ?? '', ...CHROMIUM].find((path) => path !== '' && existsSync(path));
+  const found = () =>
+    [process.env.CHROMIUM_PATH ?? '', ...CHROMIUM].find((path) => path !== '' && existsSync(path));
   if (found()) return found();
   const apt = spawnSync('apt-get', ['--version'], { stdio: 'ignore' });
   if (apt.status === 0 && process.getuid?.() === 0) {
     console.log('Installing Chromium for the browser tests through apt …');
     const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
     spawnSync('apt-get', ['update', '-qq'], { stdio: 'inherit', env });
-    spawnSync('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], { stdio: ['ignore', 'ignore', 'inherit'], env });
+    spawnSync('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env,
+    });
   }
   if (found()) return found();
-  console.error('The browser tests need Chromium. Install it with: sudo apt-get install chromium — or set CHROMIUM_PATH to one that is there.');
+  console.error(
+    'The browser tests need Chromium. Install it with: sudo apt-get install chromium — or set CHROMIUM_PATH to one that is there.',
+  );
   process.exit(1);
 }

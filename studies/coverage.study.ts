@@ -1,12 +1,32 @@
 import { it } from 'vitest';
 import { testAxis } from '@/core/breakdown/axis.test-helper';
-import { elementCoverage, passCoverage, type StudyPlan } from '@/core/learner';
 import { type AxisKey, asId } from '@/core/shared';
+import { elementCoverage, passCoverage } from './coverage';
+import type { StudyPlan } from './known-dogs';
 
 const DOGS = 300;
 const one = [testAxis()];
-const two = [testAxis(), testAxis({ key: asId<AxisKey>('second'), title: 'Second', quantity: 'duration', unit: 's', start: 2, demand: 30 })];
-const USUAL: StudyPlan = { axes: one, sessions: 24, reps: 12, everyDays: 3, swing: 0.6, drift: 0.005, rungs: 'fixed', away: 0.15 };
+const two = [
+  testAxis(),
+  testAxis({
+    key: asId<AxisKey>('second'),
+    title: 'Second',
+    quantity: 'duration',
+    unit: 's',
+    start: 2,
+    demand: 30,
+  }),
+];
+const USUAL: StudyPlan = {
+  axes: one,
+  sessions: 24,
+  reps: 12,
+  everyDays: 3,
+  swing: 0.6,
+  drift: 0.005,
+  rungs: 'fixed',
+  away: 0.15,
+};
 
 const PLANS: readonly (readonly [string, StudyPlan])[] = [
   ['fixed, one axis', USUAL],
@@ -36,5 +56,7 @@ it('the chance of passing against the truth', () => {
     const { covered, width, bias } = passCoverage({ ...USUAL, rungs }, DOGS, 12);
     return `| ${rungs} | ${percent(covered)} | ${width.toFixed(2)} | ${bias.toFixed(3)} |`;
   });
-  process.stdout.write(`\n| rungs | P(pass) covered | width | bias |\n|---|---|---|---|\n${lines.join('\n')}\n`);
+  process.stdout.write(
+    `\n| rungs | P(pass) covered | width | bias |\n|---|---|---|---|\n${lines.join('\n')}\n`,
+  );
 });

@@ -2,14 +2,16 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState } from 'react';
 import { Outlet, useParams } from 'react-router';
 import type { Failure, Result } from '@/core/shared';
-import { type Dog, type Kennel, type KennelContext, type KennelName, listDogs } from '@/data/repositories';
-import { Notice, PageHead } from '@/ui';
+import type { KennelContext } from '@/data/live';
+import { type Dog, type Kennel, type KennelName, listDogs } from '@/data/read';
+import { Notice, PageHead, UndoLine } from '@/ui';
 import { useChosenDog } from './chosen-dog';
 import { now, todayOf } from './clock';
 import { rememberKennel } from './last-kennel';
 import { kennelNamed, renewedSample } from './open-kennels';
 import { TopBar } from './top-bar';
 import { LostPage } from './trouble';
+import { useDone } from './use-done';
 
 /** Opens the kennel that the address names and gives every room what it works on. */
 export function KennelFrame() {
@@ -48,19 +50,35 @@ function Frame({ kennel }: { readonly kennel: Kennel }) {
   const chosen = useChosenDog((state) => state.chosen[kennel.name]);
   const today = useToday();
   const dog: Dog | null = dogs?.find((candidate) => candidate.id === chosen) ?? dogs?.[0] ?? null;
+  const done = useDone(kennel);
   const context = useMemo<KennelContext>(
-    () => ({ kennel, dog, now, today, renew: kennel.name === 'sample' ? () => renewedSample(kennel) : null }),
-    [kennel, dog, today],
+    () => ({
+      kennel,
+      dog,
+      now,
+      today,
+      renew: kennel.name === 'sample' ? () => renewedSample(kennel) : null,
+      done,
+    }),
+    [kennel, dog, today, done],
   );
   return (
     <>
-      <a href="#room" className="sr-only focus:not-sr-only focus:absolute focus:left-2 focus:top-2 focus:z-50 focus:bg-sheet focus:p-3">
+      <a
+        href="#room"
+        className="sr-only focus:not-sr-only focus:absolute focus:left-2 focus:top-2 focus:z-50 focus:bg-sheet focus:p-3"
+      >
         Skip to the page
       </a>
       <TopBar kennel={kennel.name} dogs={dogs ?? []} dog={dog} />
-      <main id="room" tabIndex={-1} className="mx-auto w-full max-w-[76rem] px-4 pb-28 pt-5 outline-none sm:px-6 md:pb-12">
+      <main
+        id="room"
+        tabIndex={-1}
+        className="mx-auto w-full max-w-[76rem] px-4 pb-28 pt-5 outline-none sm:px-6 md:pb-12"
+      >
         {dogs === undefined ? <p className="text-lg">Reading the log …</p> : <Outlet context={context} />}
       </main>
+      <UndoLine />
     </>
   );
 }

@@ -1,4 +1,4 @@
-import type { KennelName } from '@/data/repositories';
+import type { KennelName } from '@/data/read';
 
 const KEY = 'regulon-kennel';
 

@@ -15,7 +15,11 @@ function Regulon() {
   return (
     <>
       <RouterProvider router={router} />
-      <Toaster theme={theme === 'dusk' ? 'dark' : 'light'} position="top-center" toastOptions={{ className: 'regulon-toast' }} />
+      <Toaster
+        theme={theme === 'dusk' ? 'dark' : 'light'}
+        position="top-center"
+        toastOptions={{ className: 'regulon-toast' }}
+      />
     </>
   );
 }

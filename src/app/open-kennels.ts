@@ -1,5 +1,7 @@
 import type { Result } from '@/core/shared';
-import { ensureSample, type Kennel, type KennelName, openKennel, renewSample } from '@/data/repositories';
+import { openKennel } from '@/data/kennel';
+import type { Kennel, KennelName } from '@/data/read';
+import { ensureSample, renewSample, type Undo } from '@/data/write';
 import { now, todayOf } from './clock';
 
 /** The sample's seed: one that shows honest trouble and an open question at the trial. */
@@ -7,7 +9,10 @@ const SAMPLE_SEED = 2;
 
 const opened = new Map<KennelName, Promise<Result<Kennel>>>();
 
-/** Opens a kennel once; the sample is filled before anyone sees it. A failed opening is tried again next time. */
+/**
+ * Opens a kennel once; the sample is filled before anyone sees it. A failed opening is tried again
+ * next time.
+ */
 export function kennelNamed(name: KennelName): Promise<Result<Kennel>> {
   const known = opened.get(name);
   if (known) return known;
@@ -20,17 +25,17 @@ export function kennelNamed(name: KennelName): Promise<Result<Kennel>> {
 }
 
 async function open(name: KennelName): Promise<Result<Kennel>> {
-  const kennel = await openKennel(name);
+  const kennel = await openKennel(name, now);
   if (!kennel.ok || name !== 'sample') return kennel;
   const { makeSampleKennel } = await import('@/demo/sample-kennel');
   const today = todayOf(now());
-  await ensureSample(kennel.value, today, () => makeSampleKennel(today, SAMPLE_SEED));
-  return kennel;
+  const filled = await ensureSample(kennel.value, today, () => makeSampleKennel(today, SAMPLE_SEED));
+  return filled.ok ? kennel : filled;
 }
 
 /** The sample as it was made, dated from today; what somebody practised in it is gone. */
-export async function renewedSample(kennel: Kennel): Promise<void> {
+export async function renewedSample(kennel: Kennel): Promise<Result<Undo>> {
   const { makeSampleKennel } = await import('@/demo/sample-kennel');
   const today = todayOf(now());
-  await renewSample(kennel, today, makeSampleKennel(today, SAMPLE_SEED));
+  return renewSample(kennel, today, makeSampleKennel(today, SAMPLE_SEED));
 }

@@ -12,8 +12,9 @@ function LastKennel() {
 }
 
 /**
- * The address names the kennel first, so that a person's own and the sample are never on one page. What the field
- * needs is loaded at once; the rooms of the kitchen table come when they are entered.
+ * The address names the kennel first, so that a person's own and the sample are never on one page.
+ * What the field needs is loaded at once; the rooms of the kitchen table come when they are
+ * entered.
  */
 export const router = createBrowserRouter([
   { path: '/', element: <LastKennel /> },
@@ -25,32 +26,83 @@ export const router = createBrowserRouter([
     children: [
       { index: true, element: <Navigate to="today" replace /> },
       { path: 'start', element: <StartRoom /> },
-      { path: 'rule-books', lazy: async () => ({ Component: (await import('@/features/rule-books')).RuleBooksRoom }) },
-      { path: 'rule-books/write', lazy: async () => ({ Component: (await import('@/features/rule-books')).EditorPage }) },
-      { path: 'rule-books/:book', lazy: async () => ({ Component: (await import('@/features/rule-books')).RuleBooksRoom }) },
-      { path: 'rule-books/:book/compare', lazy: async () => ({ Component: (await import('@/features/rule-books')).ComparePage }) },
-      { path: 'rule-books/:book/sheet', lazy: async () => ({ Component: (await import('@/features/rule-books')).SheetPage }) },
+      {
+        path: 'rule-books',
+        lazy: async () => ({ Component: (await import('@/features/rule-books')).RuleBooksRoom }),
+      },
+      {
+        path: 'rule-books/write',
+        lazy: async () => ({ Component: (await import('@/features/rule-books')).EditorPage }),
+      },
+      {
+        path: 'rule-books/:book',
+        lazy: async () => ({ Component: (await import('@/features/rule-books')).RuleBooksRoom }),
+      },
+      {
+        path: 'rule-books/:book/compare',
+        lazy: async () => ({ Component: (await import('@/features/rule-books')).ComparePage }),
+      },
+      {
+        path: 'rule-books/:book/sheet',
+        lazy: async () => ({ Component: (await import('@/features/rule-books')).SheetPage }),
+      },
       { path: 'files', lazy: async () => ({ Component: (await import('@/features/files')).FilesRoom }) },
       {
         element: <DogGate />,
         children: [
           { path: 'today', element: <TodayRoom /> },
-          { path: 'breakdown', lazy: async () => ({ Component: (await import('@/features/breakdown')).BreakdownRoom }) },
-          { path: 'breakdown/new', lazy: async () => ({ Component: (await import('@/features/breakdown')).NewExercisePage }) },
-          { path: 'breakdown/methods', lazy: async () => ({ Component: (await import('@/features/breakdown')).MethodsPage }) },
-          { path: 'breakdown/methods/:method', lazy: async () => ({ Component: (await import('@/features/breakdown')).MethodPage }) },
-          { path: 'breakdown/prerequisites', lazy: async () => ({ Component: (await import('@/features/breakdown')).PrerequisitesPage }) },
-          { path: 'breakdown/:element', lazy: async () => ({ Component: (await import('@/features/breakdown')).LadderPage }) },
-          { path: 'breakdown/:element/evidence', lazy: async () => ({ Component: (await import('@/features/breakdown')).EvidencePage }) },
-          { path: 'breakdown/:element/rule', lazy: async () => ({ Component: (await import('@/features/breakdown')).RulePage }) },
-          { path: 'breakdown/:element/parts', lazy: async () => ({ Component: (await import('@/features/breakdown')).PartsPage }) },
-          { path: 'breakdown/:element/dogs', lazy: async () => ({ Component: (await import('@/features/breakdown')).DogsPage }) },
-          { path: 'kennel', lazy: async () => ({ Component: (await import('@/features/kennel')).KennelRoom }) },
+          {
+            path: 'breakdown',
+            lazy: async () => ({ Component: (await import('@/features/breakdown')).BreakdownRoom }),
+          },
+          {
+            path: 'breakdown/new',
+            lazy: async () => ({ Component: (await import('@/features/breakdown')).NewExercisePage }),
+          },
+          {
+            path: 'breakdown/methods',
+            lazy: async () => ({ Component: (await import('@/features/breakdown')).MethodsPage }),
+          },
+          {
+            path: 'breakdown/methods/:method',
+            lazy: async () => ({ Component: (await import('@/features/breakdown')).MethodPage }),
+          },
+          {
+            path: 'breakdown/prerequisites',
+            lazy: async () => ({ Component: (await import('@/features/breakdown')).PrerequisitesPage }),
+          },
+          {
+            path: 'breakdown/:element',
+            lazy: async () => ({ Component: (await import('@/features/breakdown')).LadderPage }),
+          },
+          {
+            path: 'breakdown/:element/evidence',
+            lazy: async () => ({ Component: (await import('@/features/breakdown')).EvidencePage }),
+          },
+          {
+            path: 'breakdown/:element/rule',
+            lazy: async () => ({ Component: (await import('@/features/breakdown')).RulePage }),
+          },
+          {
+            path: 'breakdown/:element/parts',
+            lazy: async () => ({ Component: (await import('@/features/breakdown')).PartsPage }),
+          },
+          {
+            path: 'breakdown/:element/dogs',
+            lazy: async () => ({ Component: (await import('@/features/breakdown')).DogsPage }),
+          },
+          {
+            path: 'kennel',
+            lazy: async () => ({ Component: (await import('@/features/kennel')).KennelRoom }),
+          },
           { path: 'field', element: <FieldRoom /> },
           { path: 'field/:element', element: <SessionPage /> },
           { path: 'field/:element/log', element: <LogPage /> },
           { path: 'field/:element/round', element: <RoundPage /> },
-          { path: 'readiness', lazy: async () => ({ Component: (await import('@/features/readiness')).ReadinessRoom }) },
+          {
+            path: 'readiness',
+            lazy: async () => ({ Component: (await import('@/features/readiness')).ReadinessRoom }),
+          },
         ],
       },
       { path: '*', element: <LostPage /> },

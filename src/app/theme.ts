@@ -22,5 +22,7 @@ export function firstTheme(): Theme {
 
 export function showTheme(theme: Theme): void {
   document.documentElement.dataset.theme = theme;
-  document.querySelector('meta[name="theme-color"]')?.setAttribute('content', theme === 'light' ? '#f6f1e3' : '#121719');
+  document
+    .querySelector('meta[name="theme-color"]')
+    ?.setAttribute('content', theme === 'light' ? '#f6f1e3' : '#121719');
 }

@@ -1,11 +1,27 @@
-import { Blocks, FolderOpen, Gauge, House, type LucideIcon, Moon, NotebookText, PawPrint, Sun, Timer } from 'lucide-react';
+import {
+  Blocks,
+  FolderOpen,
+  Gauge,
+  House,
+  type LucideIcon,
+  Moon,
+  NotebookText,
+  PawPrint,
+  Sun,
+  Timer,
+} from 'lucide-react';
 import { Link, NavLink } from 'react-router';
 import { asId, type DogId } from '@/core/shared';
-import type { Dog, KennelName } from '@/data/repositories';
+import type { Dog, KennelName } from '@/data/read';
 import { useChosenDog } from './chosen-dog';
 import { useTheme } from './theme';
 
-type Room = { readonly to: string; readonly title: string; readonly Icon: LucideIcon; readonly needsDog: boolean };
+type Room = {
+  readonly to: string;
+  readonly title: string;
+  readonly Icon: LucideIcon;
+  readonly needsDog: boolean;
+};
 
 /** In the order of the work; a room that has no dog to work on is left out. */
 const ROOMS: readonly Room[] = [
@@ -58,7 +74,9 @@ function RoomTab({ room, kennel }: { readonly room: Room; readonly kennel: Kenne
       to={`/${kennel}/${to}`}
       className={({ isActive }) =>
         `flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-0.5 whitespace-nowrap text-xs leading-tight md:min-h-11 md:flex-none md:flex-row md:gap-1.5 md:border-x-2 md:border-t-2 md:px-2 md:text-base lg:px-2.5 ${
-          isActive ? 'bg-ink font-bold text-paper md:border-ink' : 'text-ink hover:bg-paper md:border-transparent'
+          isActive
+            ? 'bg-ink font-bold text-paper md:border-ink'
+            : 'text-ink hover:bg-paper md:border-transparent'
         }`
       }
     >

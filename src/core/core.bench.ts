@@ -3,37 +3,42 @@ import { bench, describe } from 'vitest';
 import { difficulties } from './breakdown';
 import { testAxis } from './breakdown/axis.test-helper';
 import { coach, DEFAULT_PACE, startCoaching, USUAL_RULES } from './coaching';
-import { drawPosterior, type EvidenceRep, fitElement, summarise } from './evidence';
-import { DEFAULT_ASSUMPTIONS, FULL_SIZE, simulateTrials, type TrialClass } from './readiness';
+import { drawPosterior, fitElement, summarise } from './evidence';
+import type { EvidenceRep } from './log';
+import { DEFAULT_ASSUMPTIONS, FULL_SIZE, type TrialClass } from './readiness';
+import { simulateTrials } from './readiness/simulate';
 import { prepareRules, type Rules, readRuleBook, scoreSheet } from './rulebooks';
 import {
   addDays,
   asId,
+  type BoutId,
   type Day,
   type ElementId,
-  type ElementKey,
   type EntryId,
   type ExerciseKey,
   type FaultKey,
   must,
-  type SessionId,
+  type PartKey,
   seeded,
 } from './shared';
 import { cholesky, logistic, solveCholesky } from './statistics';
 
-/** Ratios within one run are what counts: each group's first row is the yardstick of computation.md, "Speed to reach". */
+/**
+ * Ratios within one run are what counts: each group's first row is the yardstick of computation.md,
+ * "Speed to reach".
+ */
 
 const today = '2026-06-30' as Day;
 const slow = { time: 1500, warmupTime: 300 };
 
 describe('20,000 trials of 8 exercises × 5 elements (bound: 8 × the generator)', () => {
   const exercises = Array.from({ length: 8 }, (_, e) => asId<ExerciseKey>(`e${e}`));
-  const parts = Array.from({ length: 5 }, (_, k) => asId<ElementKey>(`k${k}`));
-  const fault = (part: ElementKey, miss: boolean) =>
+  const parts = Array.from({ length: 5 }, (_, k) => asId<PartKey>(`k${k}`));
+  const fault = (part: PartKey, miss: boolean) =>
     ({
       id: asId<FaultKey>(`${part}-${miss}`),
       title: part,
-      element: part,
+      part,
       by: 'dog',
       miss,
       stops: false,
@@ -44,7 +49,11 @@ describe('20,000 trials of 8 exercises × 5 elements (bound: 8 × the generator)
     smallestPoint: 0.5,
     awards: [],
     pass: [{ kind: 'total', atLeast: 220 }],
-    exercises: exercises.map((exercise) => ({ exercise, maximum: 40, faults: parts.flatMap((part) => [fault(part, true), fault(part, false)]) })),
+    exercises: exercises.map((exercise) => ({
+      exercise,
+      maximum: 40,
+      faults: parts.flatMap((part) => [fault(part, true), fault(part, false)]),
+    })),
   };
   const summary = must(summarise([], today));
   const posterior = drawPosterior(must(fitElement([testAxis()], summary, today)), seeded(1));
@@ -53,12 +62,23 @@ describe('20,000 trials of 8 exercises × 5 elements (bound: 8 × the generator)
     rules: prepareRules(rules, []),
     exercises: exercises.map((exercise) => ({
       exercise,
-      elements: parts.map((part) => ({ id: asId<ElementId>(part), part, posterior, target, measured: new Map(), summary })),
+      elements: parts.map((part) => ({
+        id: asId<ElementId>(part),
+        part,
+        posterior,
+        target,
+        measured: new Map(),
+        summary,
+      })),
     })),
   };
   const draws = 20_000 * (2 + 3 * 40);
 
-  bench('yardstick: an inlined generator fills a Float64Array with as many draws', () => fillInline(draws), slow);
+  bench(
+    'yardstick: an inlined generator fills a Float64Array with as many draws',
+    () => fillInline(draws),
+    slow,
+  );
   const retrieves: Rules = {
     family: 'retrieves',
     smallestPoint: 1,
@@ -68,11 +88,22 @@ describe('20,000 trials of 8 exercises × 5 elements (bound: 8 × the generator)
     letters: [],
     pass: { atLeast: 110 },
     awards: [],
-    exercises: exercises.map((exercise) => ({ exercise, faults: parts.flatMap((part) => [fault(part, true), fault(part, false)]) })),
+    exercises: exercises.map((exercise) => ({
+      exercise,
+      faults: parts.flatMap((part) => [fault(part, true), fault(part, false)]),
+    })),
   };
   const other: TrialClass = { ...input, rules: prepareRules(retrieves, []) };
-  bench('simulateTrials, points off (bound 8)', () => void simulateTrials(input, DEFAULT_ASSUMPTIONS, 1, FULL_SIZE), slow);
-  bench('simulateTrials, retrieves (bound 15)', () => void simulateTrials(other, DEFAULT_ASSUMPTIONS, 1, FULL_SIZE), slow);
+  bench(
+    'simulateTrials, points off (bound 8)',
+    () => void simulateTrials(input, DEFAULT_ASSUMPTIONS, 1, FULL_SIZE),
+    slow,
+  );
+  bench(
+    'simulateTrials, retrieves (bound 15)',
+    () => void simulateTrials(other, DEFAULT_ASSUMPTIONS, 1, FULL_SIZE),
+    slow,
+  );
 });
 
 function fillInline(count: number): void {
@@ -97,12 +128,12 @@ describe('fit of 5,000 reps in 100 sessions (bound: 12 × a flat Newton fit)', (
     const clean = random.uniform() < logistic(2 - 2 * Math.log(distance / 5));
     return {
       id: asId<EntryId>(String(i)),
-      session: asId<SessionId>(String(i % 100)),
+      bout: asId<BoutId>(String(i % 100)),
       day: addDays(today, -(i % 100)),
       at: i,
       away: false,
       outcome: clean ? 'clean' : 'miss',
-      option: null,
+      faults: [],
       cause: 'dog',
       aided: false,
       criteria: { [axis.key]: distance },
@@ -114,7 +145,11 @@ describe('fit of 5,000 reps in 100 sessions (bound: 12 × a flat Newton fit)', (
 
   const fitted = must(fitElement([axis], summary, today));
   // As many iterations as the three marginal modes take together.
-  bench(`yardstick: flat fixed-effects Newton, ${fitted.iterations} iterations over every rep`, () => void flatNewton(x, y, fitted.iterations), slow);
+  bench(
+    `yardstick: flat fixed-effects Newton, ${fitted.iterations} iterations over every rep`,
+    () => void flatNewton(x, y, fitted.iterations),
+    slow,
+  );
   bench('fitElement on the summary (bound 12)', () => void fitElement([axis], summary, today), slow);
   bench('summarise and fitElement', () => void fitElement([axis], must(summarise(reps, today)), today), slow);
   bench('drawPosterior: 1,200 proposals, 400 draws', () => void drawPosterior(fitted, seeded(1)), slow);
@@ -156,7 +191,12 @@ describe('one score sheet, one policy step (bound: 50 µs each; shown against JS
     marks: exercise.faults.slice(0, 6).map(({ fault }) => ({ fault: fault.id, amount: 2 })),
   }));
   const policy = { rule: USUAL_RULES.run, pace: DEFAULT_PACE };
-  const state = coach(policy, startCoaching(policy, { rung: 2, top: 8 }), { kind: 'rep', id: 'a', outcome: 'clean', counts: true }).state;
+  const state = coach(policy, startCoaching(policy, { rung: 2, top: 8 }), {
+    kind: 'rep',
+    id: 'a',
+    outcome: 'clean',
+    counts: true,
+  }).state;
 
   bench('yardstick: JSON.parse of the rule book', () => void JSON.parse(text));
   bench('scoreSheet', () => void scoreSheet(rules, sheet));

@@ -1,22 +1,23 @@
 import Dexie, { type Table } from 'dexie';
+import * as v from 'valibot';
 import { fail, ok, type Result } from '@/core/shared';
 import { CURRENT_VERSION, migrateTables, newerMessage } from './migrations';
-import { TABLE_NAMES, type TableName, type Tables } from './records';
+import { TABLE_NAMES, type TableName, type Tables, tablesSchema } from './records';
+import { checkReferences } from './records/references';
 
 type Meta = { readonly key: string; readonly value: unknown };
 
-/** The kennel's database. Indexes are Dexie's version; the shape of the records is the version row in `meta`. */
+/**
+ * Stores of older versions. One that the newest schema does not list is deleted when the database
+ * opens, before any migration reads it: it stays listed until nobody can still have it.
+ */
+const OLDER_STORES = { sessions: 'id' } as const;
+
+/**
+ * The kennel's database. Indexes are Dexie's version; the shape of the records is the version row
+ * in `meta`.
+ */
 export class KennelDatabase extends Dexie {
-  declare readonly dogs: Table<Tables['dogs'][number], string>;
-  declare readonly ruleBooks: Table<Tables['ruleBooks'][number], string>;
-  declare readonly breakdowns: Table<Tables['breakdowns'][number], string>;
-  declare readonly elements: Table<Tables['elements'][number], string>;
-  declare readonly sessions: Table<Tables['sessions'][number], string>;
-  declare readonly entries: Table<Tables['entries'][number], string>;
-  declare readonly trials: Table<Tables['trials'][number], string>;
-  declare readonly kit: Table<Tables['kit'][number], string>;
-  declare readonly forecasts: Table<Tables['forecasts'][number], string>;
-  declare readonly results: Table<Tables['results'][number], string>;
   declare readonly meta: Table<Meta, string>;
 
   constructor(name: string) {
@@ -24,40 +25,42 @@ export class KennelDatabase extends Dexie {
     super(name, { chromeTransactionDurability: 'strict' });
     this.version(CURRENT_VERSION).stores({
       dogs: 'id',
+      people: 'id',
+      grounds: 'id',
+      kit: 'id',
       ruleBooks: 'id',
       breakdowns: 'id, dogId',
       elements: 'id, dogId',
-      sessions: 'id, dogId, elementId',
-      entries: 'id, &[sessionId+seq], dogId, elementId',
+      outings: 'id, day',
+      bouts: 'id, dogId, outingId, on.element',
+      entries: 'id, [boutId+seq], dogId',
       trials: 'id, dogId',
-      kit: 'id',
       forecasts: 'id, dogId, trialId',
       results: 'id, dogId, trialId',
+      gone: 'id',
+      apart: 'id',
       meta: 'key',
+      ...OLDER_STORES,
     });
   }
 
-  tableOf(name: TableName): Table<unknown, string> {
+  of<N extends TableName>(name: N): Table<Tables[N][number], string> {
     return this.table(name);
   }
 }
 
 /**
- * Opens a kennel's database. One that a newer program wrote is refused with `newer` and left as it is: Dexie by itself would open
- * and rewrite it. Older data is migrated in one transaction together with its version row.
+ * Opens a kennel's database. One that a newer program wrote is refused with `newer` and left as it
+ * is: Dexie by itself would open and rewrite it. Older data is migrated and validated in one
+ * transaction together with its version row; where that fails the old rows and version stay as they
+ * were.
  */
 export async function openDatabase(name: string): Promise<Result<KennelDatabase>> {
-  const stored = await storedVersion(name);
-  if (stored !== null && stored > CURRENT_VERSION) return fail('newer', name, newerMessage(stored));
-  const database = new KennelDatabase(name);
   try {
-    await database.open();
-    const migrated = await bringUpToDate(database);
-    if (migrated.ok) return ok(database);
-    database.close();
-    return migrated;
+    const stored = await storedVersion(name);
+    if (stored !== null && stored > CURRENT_VERSION) return fail('newer', name, newerMessage(stored));
+    return await opened(new KennelDatabase(name));
   } catch (error) {
-    database.close();
     return fail(
       'database',
       name,
@@ -66,37 +69,75 @@ export async function openDatabase(name: string): Promise<Result<KennelDatabase>
   }
 }
 
+async function opened(database: KennelDatabase): Promise<Result<KennelDatabase>> {
+  try {
+    await database.open();
+    const ready = await bringUpToDate(database);
+    if (ready.ok) return ok(database);
+    database.close();
+    return ready;
+  } catch (error) {
+    database.close();
+    throw error;
+  }
+}
+
 async function bringUpToDate(database: KennelDatabase): Promise<Result<null>> {
   return database.transaction('rw', database.tables, async () => {
     const row = await database.meta.get('version');
-    const version = row === undefined ? CURRENT_VERSION : Number(row.value);
-    if (row !== undefined && version === CURRENT_VERSION) return ok(null);
-    const tables = await readTables(database);
-    const migrated = migrateTables(tables, version);
-    if (!migrated.ok) return migrated;
-    if (version !== CURRENT_VERSION) await writeTables(database, migrated.value as Tables);
+    if (row !== undefined && Number(row.value) === CURRENT_VERSION) return ok(null);
+    if (row !== undefined) {
+      const carried = await carriedOver(database, Number(row.value));
+      if (!carried.ok) return carried;
+      await writeTables(database, carried.value);
+      for (const store of Object.keys(OLDER_STORES)) await database.table(store).clear();
+    }
     await database.meta.put({ key: 'version', value: CURRENT_VERSION });
     return ok(null);
   });
 }
 
-/** All records, table by table, in the order of their ids (entries in the order of session and seq). */
+/** The stored rows, older stores too, carried to the newest version and checked as a file is. */
+async function carriedOver(database: KennelDatabase, version: number): Promise<Result<Tables>> {
+  const names = [...TABLE_NAMES, ...Object.keys(OLDER_STORES)];
+  const lists = await Promise.all(names.map((name) => database.table(name).toArray()));
+  const carried = migrateTables(Object.fromEntries(names.map((name, i) => [name, lists[i] ?? []])), version);
+  if (!carried.ok) return carried;
+  const tables = v.safeParse(tablesSchema, carried.value);
+  if (!tables.success) {
+    const [first] = tables.issues;
+    const path = v.getDotPath(first) ?? 'tables';
+    return fail('record', path, unreadable(path, first.message));
+  }
+  const dangling = checkReferences(tables.output);
+  return dangling ? { ...dangling, message: unreadable(dangling.path, dangling.message) } : ok(tables.output);
+}
+
+const unreadable = (place: string, why: string): string =>
+  `This kennel was kept by an older Regulon, and a record cannot be carried over (${place}: ${why}). Nothing was changed: open it with the older program and save a file.`;
+
+/** All records, table by table, in the order of their ids (entries in the order of bout and seq). */
 export async function readTables(database: KennelDatabase): Promise<Tables> {
   const lists = await Promise.all(
-    TABLE_NAMES.map((name) => (name === 'entries' ? database.entries.orderBy('[sessionId+seq]').toArray() : database.tableOf(name).toArray())),
+    TABLE_NAMES.map((name) =>
+      name === 'entries'
+        ? database.of('entries').orderBy('[boutId+seq]').toArray()
+        : database.table(name).toArray(),
+    ),
   );
   return Object.fromEntries(TABLE_NAMES.map((name, i) => [name, lists[i]])) as unknown as Tables;
 }
 
 /** Replaces every record. Call inside a transaction over all tables. */
-export async function writeTables(database: KennelDatabase, tables: Tables): Promise<void> {
+async function writeTables(database: KennelDatabase, tables: Tables): Promise<void> {
   for (const name of TABLE_NAMES) {
-    await database.tableOf(name).clear();
-    await database.tableOf(name).bulkAdd(tables[name]);
+    await database.table(name).clear();
+    await database.table(name).bulkAdd(tables[name] as readonly unknown[]);
   }
 }
 
-// Looks at a database without Dexie, which would upgrade it. Opening one that does not exist would create it, so that is stopped.
+// Looks at a database without Dexie, which would upgrade it. Opening one that does not exist would
+// create it, so that is stopped.
 function storedVersion(name: string): Promise<number | null> {
   return new Promise((resolve, reject) => {
     const request = indexedDB.open(name);

@@ -1,37 +1,60 @@
 import 'fake-indexeddb/auto';
 import { bench, describe } from 'vitest';
 import { testAxis } from '@/core/breakdown/axis.test-helper';
-import { asId, type Day, type DogId, type ElementId, must } from '@/core/shared';
-import { openDatabase } from './database';
-import { type ElementRecord, type Entry, PLAIN_ELEMENT } from './records';
-import { type Kennel, recordRep, startSession } from './repositories';
+import { type Entry, plainRep } from '@/core/log';
+import { type AxisKey, asId, type Day, type DogId, type ElementId, type EntryId, must } from '@/core/shared';
+import { openKennel } from './kennel';
+import { type ElementRecord, type New, PLAIN_ELEMENT } from './records';
+import { endBout, record, startBout } from './write';
 
 /** One rep recorded must not cost more because a hundred thousand stand before it. */
-const element: ElementRecord = {
+const element: New<ElementRecord> = {
   ...PLAIN_ELEMENT,
   id: asId<ElementId>('e'),
   dogId: asId<DogId>('d'),
   title: 'Hold',
-  axes: [testAxis({ key: 't', title: 'Time', quantity: 'duration', unit: 's', start: 1, demand: 8, step: 1, limit: 1 })],
+  axes: [
+    testAxis({
+      key: asId<AxisKey>('t'),
+      title: 'Time',
+      quantity: 'duration',
+      unit: 's',
+      start: 1,
+      demand: 8,
+      step: 1,
+      limit: 1,
+    }),
+  ],
 };
-const rep = { at: 1, outcome: 'clean' as const, option: null, cause: 'dog' as const, aided: false, rung: 0, criteria: { t: 1 }, latency: null };
+const rep = { kind: 'rep' as const, ...plainRep({ [asId<AxisKey>('t')]: 1 }, { outcome: 'clean' }) };
+const start = { day: '2026-06-01' as Day, away: false, start: { [asId<AxisKey>('t')]: 1 } };
 
 async function kennelWith(name: string, entries: number): Promise<() => Promise<void>> {
-  const kennel: Kennel = { name: 'own', database: must(await openDatabase(name)) };
-  const start = { now: 0, day: '2026-06-01' as Day, away: false, rung: 0 };
-  const old = await startSession(kennel, element, start);
-  const { id: sessionId, dogId, elementId } = old;
+  const kennel = must(await openKennel('own', () => 0, name));
+  const begin = async () => must(await startBout(kennel, element, start)).made;
+  let bout = await begin();
   const history = Array.from(
     { length: entries },
-    (_, seq) => ({ kind: 'rep', ...rep, id: `${name}-${seq}`, sessionId, dogId, elementId, seq }) as unknown as Entry,
+    (_, seq): Entry => ({
+      ...rep,
+      id: asId<EntryId>(`${name}-${seq}`),
+      boutId: bout.id,
+      dogId: bout.dogId,
+      seq,
+      by: kennel.device,
+      at: seq,
+      timed: true,
+    }),
   );
-  await kennel.database.entries.bulkAdd(history);
-  // A fresh session for every few reps, as in the field: its own log stays short.
-  let session = await startSession(kennel, element, start);
+  await kennel.database.of('entries').bulkAdd(history);
+  // A fresh bout for every few reps, as in the field: its own log stays short.
   let count = 0;
   return async () => {
-    if (++count % 12 === 0) session = await startSession(kennel, element, start);
-    must(await recordRep(kennel, session, rep));
+    if (count++ % 12 === 0) {
+      must(await endBout(kennel, bout.id));
+      bout = await begin();
+    }
+    must(await record(kennel, bout, rep));
   };
 }
 

@@ -1,10 +1,16 @@
 import type { Skill, Temperament } from '@/core/learner';
 
-/** How Quill, an invented Shetland Sheepdog, trains one element: where it started, and what the simulated dog is like at it. */
+/**
+ * How Quill, an invented Shetland Sheepdog, trains one element: where it started, and what the
+ * simulated dog is like at it.
+ */
 export type ElementSpec = {
   readonly exercise: string;
   readonly part: string;
-  /** For each axis of the rule book's element, in its order. Values in the demand's unit; steps as `Axis.step`. */
+  /**
+   * For each axis of the rule book's element, in its order. Values in the demand's unit; steps as
+   * `Axis.step`.
+   */
   readonly axes: readonly {
     readonly start: number;
     readonly step: number;
@@ -13,17 +19,28 @@ export type ElementSpec = {
     readonly zeroScale?: number;
   }[];
   readonly skill: Skill;
-  /** Which faults spoil a rep, by option key and weight; what is missed altogether is the rule book's own fault for it. */
+  /**
+   * Which faults spoil a rep, by key (and `:step`) and weight; what is missed altogether is the rule
+   * book's own fault for it.
+   */
   readonly flaws: Readonly<Record<string, number>>;
   /** Share of reps that the handler spoils, and how. */
-  readonly slip?: { readonly option: string; readonly share: number };
+  readonly slip?: { readonly fault: string; readonly share: number };
   /** Seconds from cue to response, and how much that varies (log scale). */
   readonly latency: number;
 };
 
-const axis = (start: number, step: number, limit: number, eases: readonly string[] = []) => ({ start, step, limit, eases });
+const axis = (start: number, step: number, limit: number, eases: readonly string[] = []) => ({
+  start,
+  step,
+  limit,
+  eases,
+});
 
-/** Trouble on purpose: the stop at a distance is stuck (a wall), the front stays crooked, and the handler repeats the stop cue. */
+/**
+ * Trouble on purpose: the stop at a distance is stuck (a wall), the front stays crooked, and the
+ * handler repeats the stop cue.
+ */
 export const QUILL: readonly ElementSpec[] = [
   {
     exercise: 'square',
@@ -47,7 +64,7 @@ export const QUILL: readonly ElementSpec[] = [
     axes: [axis(3, 0.3, 0.45), axis(4, 0.3, 0.45, ['distance'])],
     skill: { level: 1.9, slopes: [2.6, 0.8] },
     flaws: { 'slow-down': 6, 'over-tape': 2 },
-    slip: { option: 'extra-cue', share: 0.09 },
+    slip: { fault: 'extra-cue', share: 0.09 },
     latency: 1.6,
   },
   {
@@ -66,7 +83,14 @@ export const QUILL: readonly ElementSpec[] = [
     flaws: { 'crooked-finish:0': 5, 'crooked-finish:1': 1, 'slow-return': 2 },
     latency: 1.1,
   },
-  { exercise: 'hurdle', part: 'send', axes: [axis(1, 0.5, 0.8)], skill: { level: 1.9, slopes: [1.5] }, flaws: { 'goes-early': 5 }, latency: 0.6 },
+  {
+    exercise: 'hurdle',
+    part: 'send',
+    axes: [axis(1, 0.5, 0.8)],
+    skill: { level: 1.9, slopes: [1.5] },
+    flaws: { 'goes-early': 5 },
+    latency: 0.6,
+  },
   {
     exercise: 'hurdle',
     part: 'jump-out',

@@ -8,7 +8,10 @@ import pointsOff from './rule-books/vellmoor-obedience-three.json?raw';
 import quillsClass from './rule-books/vellmoor-obedience-two.json?raw';
 import nextEdition from './rule-books/vellmoor-obedience-two-e2.json?raw';
 
-/** The class that Quill trains for, its next edition, and one invented rule book for each scoring family; all read from their files like any other. */
+/**
+ * The class that Quill trains for, its next edition, and one invented rule book for each scoring
+ * family; all read from their files like any other.
+ */
 export const SAMPLE_RULE_BOOKS: readonly [RuleBook, ...RuleBook[]] = [
   read(quillsClass),
   ...[nextEdition, pointsOff, weightedMarks, abilities, retrieves, checklist, timeAndFaults].map(read),
@@ -16,6 +19,7 @@ export const SAMPLE_RULE_BOOKS: readonly [RuleBook, ...RuleBook[]] = [
 
 function read(text: string): RuleBook {
   const book = readRuleBook(text);
-  if (!book.ok) throw new Error(book.problems.map((problem) => `${problem.path}: ${problem.message}`).join('\n'));
+  if (!book.ok)
+    throw new Error(book.problems.map((problem) => `${problem.path}: ${problem.message}`).join('\n'));
   return book.value;
 }

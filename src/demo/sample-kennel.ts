@@ -1,23 +1,24 @@
+import type { Entry } from '@/core/log';
 import { DEFAULT_ASSUMPTIONS } from '@/core/readiness';
 import {
   addDays,
   asId,
+  type BoutId,
   type BreakdownId,
   type Day,
   type DogId,
   type ElementId,
   type Id,
   type KitId,
-  type SessionId,
   seeded,
   type TrialId,
 } from '@/core/shared';
-import type { Dog, Entry, Session, Tables } from '@/data/records';
+import { type Bout, type Dog, PLAIN_KIT, PLAIN_TRIAL, type Tables, UNKNOWN_DOG } from '@/data/records';
 import { type Owner, workFromBook } from './from-book';
-import { makeMates } from './mates';
+import { makeOtherDogs } from './other-dogs';
 import { QUILL, TEMPERAMENT } from './quill';
 import { SAMPLE_RULE_BOOKS } from './rule-books';
-import { chooseWork, dateOf, instant, trainOnce } from './training';
+import { CHANGED, chooseWork, dateOf, instant, outingsOf, trainOnce } from './training';
 import { makeWorkingTest } from './working-test';
 
 const DOG = asId<DogId>('sample-dog-1');
@@ -28,34 +29,48 @@ const OWNER: Owner = {
   temperament: TEMPERAMENT,
   kit: (spec) => (spec.exercise === 'square' && spec.part !== 'set-up' ? ['tape for a square'] : []),
 };
-/** A fortnight without work, as everyone has one: it shows in what is forgotten and in the width of the figures. */
+/**
+ * A fortnight without work, as everyone has one: it shows in what is forgotten and in the width of
+ * the figures.
+ */
 const GAP = { from: 41, to: 54 };
 
 /**
- * The sample kennel, made by the simulated dog: about three months up to yesterday, from a seed. The same seed and day give the same
- * records, ids included.
+ * The sample kennel, made by the simulated dog: about three months up to yesterday, from a seed.
+ * The same seed and day give the same records, ids included.
  */
 export function makeSampleKennel(today: Day, seed: number): Tables {
   const [book] = SAMPLE_RULE_BOOKS;
   const random = seeded(seed);
   const works = QUILL.map((spec) => workFromBook(spec, book, OWNER));
-  const sessions: Session[] = [];
+  const bouts: Bout[] = [];
   const entries: Entry[] = [];
   for (let day = 0; day < DAYS; day++) {
     if ((day >= GAP.from && day <= GAP.to) || random.uniform() < 0.3) continue;
     const mood = random.normal() * TEMPERAMENT.daySd;
     for (const work of chooseWork(works, day, random)) {
-      const id = asId<SessionId>(`sample-s${sessions.length}`);
-      const trained = trainOnce(work, { id, day, date: dateOf(today, DAYS, day), hour: 15 + (sessions.length % 3), mood }, random);
-      sessions.push(trained.session);
+      const id = asId<BoutId>(`sample-s${bouts.length}`);
+      const trained = trainOnce(
+        work,
+        { id, day, date: dateOf(today, DAYS, day), hour: 15 + (bouts.length % 3), mood },
+        random,
+      );
+      bouts.push(trained.bout);
       entries.push(...trained.entries);
     }
   }
-  const mates = makeMates(today, seed);
+  const others = makeOtherDogs(today, seed);
   const test = makeWorkingTest(today, seed);
+  const all = [...bouts, ...others.bouts, ...test.bouts];
   return {
-    dogs: [quill(today), ...mates.dogs],
-    ruleBooks: SAMPLE_RULE_BOOKS.map((one) => ({ id: one.id, book: one, addedAt: instant(addDays(today, -DAYS), 0) })),
+    dogs: [quill(today), ...others.dogs],
+    ruleBooks: SAMPLE_RULE_BOOKS.map((one) => ({
+      id: one.id,
+      book: one,
+      addedAt: instant(addDays(today, -DAYS), 0),
+      putAway: false,
+      changed: CHANGED,
+    })),
     breakdowns: [
       ...book.exercises.map((exercise) => ({
         id: asId<BreakdownId>(`sample-${exercise.id}`),
@@ -63,13 +78,18 @@ export function makeSampleKennel(today: Day, seed: number): Tables {
         ruleBookId: book.id,
         exercise: exercise.id,
         own: null,
-        links: exercise.elements.map((element) => ({ part: element.id, element: elementId(element.id) })),
+        links: exercise.parts.map((part) => ({ part: part.id, element: elementId(part.id) })),
+        putAway: false,
+        changed: CHANGED,
       })),
       ...test.breakdowns,
     ],
-    elements: [...works.map((work) => work.element), ...mates.elements, ...test.elements],
-    sessions: [...sessions, ...mates.sessions, ...test.sessions],
-    entries: [...entries, ...mates.entries, ...test.entries],
+    elements: [...works.map((work) => work.element), ...others.elements, ...test.elements],
+    people: [],
+    grounds: [],
+    outings: outingsOf(all, today),
+    bouts: all,
+    entries: [...entries, ...others.entries, ...test.entries],
     trials: [
       {
         id: asId<TrialId>('sample-trial'),
@@ -80,20 +100,30 @@ export function makeSampleKennel(today: Day, seed: number): Tables {
         entryCloses: addDays(today, 12),
         seed,
         assumptions: DEFAULT_ASSUMPTIONS,
+        ...PLAIN_TRIAL,
+        changed: CHANGED,
       },
       test.trial,
     ],
     forecasts: [],
     results: [],
-    kit: ['dummies', 'whistle', 'platform', 'tape for a square', 'hurdle', 'dumbbell', 'boxes'].map((title, i) => ({
-      id: asId<KitId>(`sample-kit-${i}`),
-      title,
-    })),
+    gone: [],
+    apart: [],
+    kit: ['dummies', 'whistle', 'platform', 'tape for a square', 'hurdle', 'dumbbell', 'boxes'].map(
+      (title, i) => ({
+        id: asId<KitId>(`sample-kit-${i}`),
+        title,
+        ...PLAIN_KIT,
+        changed: CHANGED,
+      }),
+    ),
   };
 }
 
 function quill(today: Day): Dog {
   return {
+    ...UNKNOWN_DOG,
+    changed: CHANGED,
     id: DOG,
     name: 'Quill',
     breed: 'Shetland Sheepdog',
@@ -113,4 +143,4 @@ function quill(today: Day): Dog {
   };
 }
 
-const elementId = (part: Id<'element-key'>): ElementId => asId<ElementId>(`sample-${part}`);
+const elementId = (part: Id<'part-key'>): ElementId => asId<ElementId>(`sample-${part}`);

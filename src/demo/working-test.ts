@@ -1,19 +1,33 @@
+import type { Entry } from '@/core/log';
 import { DEFAULT_ASSUMPTIONS } from '@/core/readiness';
-import { addDays, asId, type BreakdownId, type Day, type DogId, type ElementId, mixSeed, type SessionId, seeded, type TrialId } from '@/core/shared';
-import type { Breakdown, ElementRecord, Entry, Session, Trial } from '@/data/records';
+import {
+  addDays,
+  asId,
+  type BoutId,
+  type BreakdownId,
+  type Day,
+  type DogId,
+  type ElementId,
+  mixSeed,
+  seeded,
+  type TrialId,
+} from '@/core/shared';
+import { type Bout, type Breakdown, type ElementRecord, PLAIN_TRIAL, type Trial } from '@/data/records';
 import { workFromBook } from './from-book';
-import { TEMPERAMENT } from './mates';
+import { TEMPERAMENT } from './other-dogs';
 import type { ElementSpec } from './quill';
 import { SAMPLE_RULE_BOOKS } from './rule-books';
-import { dateOf, trainOnce } from './training';
+import { CHANGED, dateOf, trainOnce } from './training';
 
 const DOG = asId<DogId>('sample-dog-2');
 const DAYS = 60;
 const idOf = (part: string): ElementId => asId<ElementId>(`sample-dog-2-test-${part}`);
 /** Elements that Juniper has from its methods, and what they do at the test. */
-const [MEMORY, BLIND, CAST] = ['memory-retrieve-memory', 'memory-retrieve-blind', 'directional-casts-cast'].map((name) =>
-  asId<ElementId>(`sample-dog-2-${name}`),
-) as [ElementId, ElementId, ElementId];
+const [MEMORY, BLIND, CAST] = [
+  'memory-retrieve-memory',
+  'memory-retrieve-blind',
+  'directional-casts-cast',
+].map((name) => asId<ElementId>(`sample-dog-2-${name}`)) as [ElementId, ElementId, ElementId];
 
 /** What the test asks and the methods do not: hunting an area, and giving at once. */
 const SPECS: readonly ElementSpec[] = [
@@ -35,27 +49,36 @@ const SPECS: readonly ElementSpec[] = [
   },
 ];
 
-/** Juniper's working test: eight exercises of an invented rule book, broken down onto six elements, and a trial in two months. */
+/**
+ * Juniper's working test: eight exercises of an invented rule book, broken down onto six elements,
+ * and a trial in two months.
+ */
 export function makeWorkingTest(
   today: Day,
   seed: number,
 ): {
   readonly breakdowns: Breakdown[];
   readonly elements: ElementRecord[];
-  readonly sessions: Session[];
+  readonly bouts: Bout[];
   readonly entries: Entry[];
   readonly trial: Trial;
 } {
   const book = SAMPLE_RULE_BOOKS.find((one) => one.rules.family === 'retrieves');
   if (!book) throw new Error('the sample has a book of retrieves');
   const random = seeded(mixSeed(seed, 77));
-  const works = SPECS.map((spec) => workFromBook(spec, book, { dogId: DOG, id: idOf, temperament: TEMPERAMENT, kit: () => ['dummies'] }));
-  const [sessions, entries]: [Session[], Entry[]] = [[], []];
+  const works = SPECS.map((spec) =>
+    workFromBook(spec, book, { dogId: DOG, id: idOf, temperament: TEMPERAMENT, kit: () => ['dummies'] }),
+  );
+  const [bouts, entries]: [Bout[], Entry[]] = [[], []];
   for (let day = 0; day < DAYS; day += 3) {
     for (const [i, work] of works.entries()) {
-      const id = asId<SessionId>(`sample-dog-2-test-s${day}-${i}`);
-      const trained = trainOnce(work, { id, day, date: dateOf(today, DAYS, day), hour: 18 + i, mood: random.normal() * TEMPERAMENT.daySd }, random);
-      sessions.push(trained.session);
+      const id = asId<BoutId>(`sample-dog-2-test-s${day}-${i}`);
+      const trained = trainOnce(
+        work,
+        { id, day, date: dateOf(today, DAYS, day), hour: 18 + i, mood: random.normal() * TEMPERAMENT.daySd },
+        random,
+      );
+      bouts.push(trained.bout);
       entries.push(...trained.entries);
     }
   }
@@ -71,10 +94,12 @@ export function makeWorkingTest(
       ruleBookId: book.id,
       exercise: exercise.id,
       own: null,
-      links: exercise.elements.map((part) => ({ part: part.id, element: element(exercise.id, part.id) })),
+      links: exercise.parts.map((part) => ({ part: part.id, element: element(exercise.id, part.id) })),
+      putAway: false,
+      changed: CHANGED,
     })),
     elements: works.map((work) => work.element),
-    sessions,
+    bouts,
     entries,
     trial: {
       id: asId<TrialId>('sample-trial-2'),
@@ -85,6 +110,8 @@ export function makeWorkingTest(
       entryCloses: addDays(today, 40),
       seed,
       assumptions: DEFAULT_ASSUMPTIONS,
+      ...PLAIN_TRIAL,
+      changed: CHANGED,
     },
   };
 }

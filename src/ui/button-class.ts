@@ -5,7 +5,8 @@ const LOOKS: Readonly<Record<ButtonLook, string>> = {
   signal: 'bg-signal text-on-signal border-ink font-bold hover:brightness-105',
   ink: 'bg-ink text-paper border-ink font-semibold hover:opacity-90',
   plain: 'bg-sheet text-ink border-ink hover:bg-paper',
-  quiet: 'bg-transparent text-ink border-transparent underline underline-offset-4 decoration-rule hover:decoration-ink',
+  quiet:
+    'bg-transparent text-ink border-transparent underline underline-offset-4 decoration-rule hover:decoration-ink',
 };
 /** 44 px where one reads, 56 px and more where one taps in the field. */
 const SIZES: Readonly<Record<ButtonSize, string>> = {

@@ -1,6 +1,9 @@
 import type { ReactNode } from 'react';
 
-/** One link: how heavy (share of the points at stake, 0–1) and how sound (chance of a clean rep, 0–1; null: nothing known). */
+/**
+ * One link: how heavy (share of the points at stake, 0–1) and how sound (chance of a clean rep,
+ * 0–1; null: nothing known).
+ */
 export type ChainLink = {
   readonly key: string;
   readonly title: string;
@@ -16,7 +19,10 @@ type Props = {
   readonly withStrength?: boolean;
 };
 
-/** An exercise as links in performing order: the longer, the more it can cost; the thinner its wire, the weaker. */
+/**
+ * An exercise as links in performing order: the longer, the more it can cost; the thinner its wire,
+ * the weaker.
+ */
 export function Chain({ links, label, withStrength = true }: Props) {
   return (
     <ol aria-label={label} className="flex flex-col gap-1 sm:flex-row sm:gap-0">

@@ -3,7 +3,10 @@ import { type ReactNode, useRef } from 'react';
 import { useTokens } from './chart-tokens';
 import { saveBlob, saveText } from './save-text';
 
-export type ChartTable = { readonly head: readonly string[]; readonly rows: readonly (readonly (string | number)[])[] };
+export type ChartTable = {
+  readonly head: readonly string[];
+  readonly rows: readonly (readonly (string | number)[])[];
+};
 type Props = {
   /** What the chart says, in a sentence. */
   readonly sentence: string;
@@ -35,7 +38,9 @@ export function ChartFigure({ sentence, table, name, children }: Props) {
       <div className="h-56">{children}</div>
       <figcaption className="mt-1 text-sm leading-snug text-ink-soft">{sentence}</figcaption>
       <details className="mt-1 text-sm">
-        <summary className="min-h-6 cursor-pointer underline underline-offset-4">The same as a table, and to save</summary>
+        <summary className="min-h-6 cursor-pointer underline underline-offset-4">
+          The same as a table, and to save
+        </summary>
         <p className="my-1 flex flex-wrap gap-4">
           <button type="button" className="min-h-11 underline underline-offset-4" onClick={savePicture}>
             Save the picture (PNG)
@@ -43,7 +48,13 @@ export function ChartFigure({ sentence, table, name, children }: Props) {
           <button
             type="button"
             className="min-h-11 underline underline-offset-4"
-            onClick={() => saveText(`${name}.csv`, Papa.unparse({ fields: [...table.head], data: table.rows.map((row) => [...row]) }), 'text/csv')}
+            onClick={() =>
+              saveText(
+                `${name}.csv`,
+                Papa.unparse({ fields: [...table.head], data: table.rows.map((row) => [...row]) }),
+                'text/csv',
+              )
+            }
           >
             Save the table (CSV)
           </button>

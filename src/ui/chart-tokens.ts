@@ -9,7 +9,8 @@ export type Tokens = {
   readonly font: string;
 };
 
-// A canvas inherits nothing from the page: colours and font are read from it, again whenever the theme changes.
+// A canvas inherits nothing from the page: colours and font are read from it, again whenever the
+// theme changes.
 export function useTokens(): Tokens {
   const [tokens, setTokens] = useState(readTokens);
   useEffect(() => {

@@ -2,7 +2,12 @@ import { Dialog as Radix } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { Button } from './button';
 
-type Props = { readonly open: boolean; readonly onClose: () => void; readonly title: string; readonly children: ReactNode };
+type Props = {
+  readonly open: boolean;
+  readonly onClose: () => void;
+  readonly title: string;
+  readonly children: ReactNode;
+};
 
 /** A sheet laid over the page; closes by Escape, by the button and by a tap beside it. */
 export function Dialog({ open, onClose, title, children }: Props) {

@@ -1,7 +1,11 @@
 import { useRef } from 'react';
 import { Button } from './button';
 
-type Props = { readonly label: string; readonly inputLabel: string; readonly onFile: (file: File) => void | Promise<void> };
+type Props = {
+  readonly label: string;
+  readonly inputLabel: string;
+  readonly onFile: (file: File) => void | Promise<void>;
+};
 
 /** A button that asks for one JSON file. The same file can be chosen again after it was mended. */
 export function FileButton({ label, inputLabel, onFile }: Props) {

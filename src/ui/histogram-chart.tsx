@@ -1,4 +1,12 @@
-import { BarController, BarElement, CategoryScale, Chart, type ChartOptions, LinearScale, Tooltip } from 'chart.js';
+import {
+  BarController,
+  BarElement,
+  CategoryScale,
+  Chart,
+  type ChartOptions,
+  LinearScale,
+  Tooltip,
+} from 'chart.js';
 import annotation from 'chartjs-plugin-annotation';
 import { useMemo } from 'react';
 import { Bar } from 'react-chartjs-2';
@@ -8,7 +16,9 @@ import type { HistogramProps } from './histogram';
 
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip, annotation);
 
-/** Shares of runs by score, with the pass line. Bars past the line are solid, short of it hatched. */
+/**
+ * Shares of runs by score, with the pass line. Bars past the line are solid, short of it hatched.
+ */
 export default function HistogramChart({ bins, lineAfter, lineLabel, axisLabel, sentence }: HistogramProps) {
   const tokens = useTokens();
   const data = useMemo(
@@ -31,7 +41,10 @@ export default function HistogramChart({ bins, lineAfter, lineLabel, axisLabel, 
     <ChartFigure
       sentence={sentence}
       name="scores"
-      table={{ head: [axisLabel, 'share of runs, %'], rows: bins.map((bin) => [bin.label, (bin.share * 100).toFixed(1)]) }}
+      table={{
+        head: [axisLabel, 'share of runs, %'],
+        rows: bins.map((bin) => [bin.label, (bin.share * 100).toFixed(1)]),
+      }}
     >
       <Bar aria-label={sentence} data={data} options={optionsFor(tokens, lineAfter, lineLabel, axisLabel)} />
     </ChartFigure>
@@ -57,7 +70,12 @@ function hatched(tokens: Tokens): CanvasPattern | string {
   return pen.createPattern(tile, 'repeat') ?? tokens.hair;
 }
 
-function optionsFor(tokens: Tokens, lineAfter: number, lineLabel: string, axisLabel: string): ChartOptions<'bar'> {
+function optionsFor(
+  tokens: Tokens,
+  lineAfter: number,
+  lineLabel: string,
+  axisLabel: string,
+): ChartOptions<'bar'> {
   const font = { family: tokens.font, size: 13 };
   return {
     animation: false,

@@ -5,7 +5,10 @@ type Props = {
   readonly label: string;
   readonly hint?: string;
   readonly items: readonly string[];
-  /** Called when the field is left, with names trimmed and none twice. Returns what is wrong, or nothing. */
+  /**
+   * Called when the field is left, with names trimmed and none twice. Returns what is wrong, or
+   * nothing.
+   */
   readonly onTake: (items: string[]) => string | undefined;
 };
 
@@ -20,7 +23,9 @@ export function ListField({ label, hint, items, onTake }: Props) {
       .split(',')
       .map((item) => item.trim())
       .filter(Boolean);
-    const unique = read.filter((item, i) => read.findIndex((other) => other.toLowerCase() === item.toLowerCase()) === i);
+    const unique = read.filter(
+      (item, i) => read.findIndex((other) => other.toLowerCase() === item.toLowerCase()) === i,
+    );
     setProblem(unique.join(', ') === kept ? undefined : onTake(unique));
   };
   return (

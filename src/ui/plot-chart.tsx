@@ -1,4 +1,14 @@
-import { Chart, type ChartDataset, type ChartOptions, Filler, LinearScale, LineController, LineElement, PointElement, Tooltip } from 'chart.js';
+import {
+  Chart,
+  type ChartDataset,
+  type ChartOptions,
+  Filler,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  Tooltip,
+} from 'chart.js';
 import annotation from 'chartjs-plugin-annotation';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
@@ -19,12 +29,21 @@ export default function PlotChart(props: PlotProps) {
   );
 }
 
-function datasetsOf({ series, band }: PlotProps, tokens: Tokens): ChartDataset<'line', { x: number; y: number }[]>[] {
+function datasetsOf(
+  { series, band }: PlotProps,
+  tokens: Tokens,
+): ChartDataset<'line', { x: number; y: number }[]>[] {
   const edge = { pointRadius: 0, borderWidth: 1, borderColor: tokens.soft };
   const bands: ChartDataset<'line', { x: number; y: number }[]>[] = band
     ? [
         { ...edge, label: `${band.label}, low`, data: [...band.low] },
-        { ...edge, label: `${band.label}, high`, data: [...band.high], fill: '-1', backgroundColor: `${tokens.soft}33` },
+        {
+          ...edge,
+          label: `${band.label}, high`,
+          data: [...band.high],
+          fill: '-1',
+          backgroundColor: `${tokens.soft}33`,
+        },
       ]
     : [];
   return [
@@ -45,7 +64,10 @@ function datasetsOf({ series, band }: PlotProps, tokens: Tokens): ChartDataset<'
   ];
 }
 
-function optionsFor({ marks = [], xLabel, yLabel, xTicks, yRange }: PlotProps, tokens: Tokens): ChartOptions<'line'> {
+function optionsFor(
+  { marks = [], xLabel, yLabel, xTicks, yRange }: PlotProps,
+  tokens: Tokens,
+): ChartOptions<'line'> {
   const font = { family: tokens.font, size: 13 };
   const ticks = new Map(xTicks?.map((tick) => [tick.at, tick.words]));
   return {
@@ -91,7 +113,12 @@ function optionsFor({ marks = [], xLabel, yLabel, xTicks, yRange }: PlotProps, t
               },
             }
           : {}),
-        ticks: { color: tokens.ink, font, maxRotation: 0, callback: (value) => ticks.get(Number(value)) ?? (xTicks ? '' : String(value)) },
+        ticks: {
+          color: tokens.ink,
+          font,
+          maxRotation: 0,
+          callback: (value) => ticks.get(Number(value)) ?? (xTicks ? '' : String(value)),
+        },
         grid: { display: false },
         border: { color: tokens.ink },
       },

@@ -3,10 +3,23 @@ import type { ChartTable } from './chart-figure';
 
 export type PlotPoint = { readonly x: number; readonly y: number };
 export type PlotProps = {
-  readonly series: readonly { readonly label: string; readonly kind: 'line' | 'points' | 'hollow'; readonly points: readonly PlotPoint[] }[];
+  readonly series: readonly {
+    readonly label: string;
+    readonly kind: 'line' | 'points' | 'hollow';
+    readonly points: readonly PlotPoint[];
+  }[];
   /** An area between two edges with the same x: what is not known. */
-  readonly band?: { readonly label: string; readonly low: readonly PlotPoint[]; readonly high: readonly PlotPoint[] };
-  readonly marks?: readonly { readonly axis: 'x' | 'y'; readonly at: number; readonly label: string; readonly strong?: boolean }[];
+  readonly band?: {
+    readonly label: string;
+    readonly low: readonly PlotPoint[];
+    readonly high: readonly PlotPoint[];
+  };
+  readonly marks?: readonly {
+    readonly axis: 'x' | 'y';
+    readonly at: number;
+    readonly label: string;
+    readonly strong?: boolean;
+  }[];
   readonly xLabel: string;
   readonly yLabel: string;
   /** Words for some places on the x axis, e.g. days; numbers otherwise. */

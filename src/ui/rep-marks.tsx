@@ -1,20 +1,46 @@
-/** How a rep is drawn. Shape first: a stroke for clean, a stroke with a notch for flawed, an open circle for a miss. */
+import type { StandingRep } from '@/core/log';
+/**
+ * How a rep is drawn. Shape first: a stroke for clean, a stroke with a notch for flawed, an open
+ * circle for a miss.
+ */
 export type RepMark = {
   readonly key: string;
-  readonly shape: 'clean' | 'flawed' | 'miss';
+  readonly shape: 'clean' | 'flawed' | 'miss' | 'none';
   /** Not the dog's: handler, apparatus or environment; drawn with a roof. */
   readonly notDog: boolean;
   readonly aided: boolean;
   readonly words: string;
 };
 
-type Judged = { readonly id: string; readonly outcome: 'clean' | 'flawed' | 'miss'; readonly cause: string; readonly aided: boolean };
+type Judged = {
+  readonly id: string;
+  readonly outcome: 'clean' | 'flawed' | 'miss' | 'none';
+  readonly cause: string;
+  readonly aided: boolean;
+};
 
 /** A rep's mark, with its words: "flawed: crept towards you, handler". */
 export function repMark(rep: Judged, fault: string | null): RepMark {
-  const words = [`${rep.outcome}${fault ? `: ${fault.toLowerCase()}` : ''}`, rep.cause === 'dog' ? '' : rep.cause, rep.aided ? 'aided' : ''];
-  return { key: rep.id, shape: rep.outcome, notDog: rep.cause !== 'dog', aided: rep.aided, words: words.filter(Boolean).join(', ') };
+  const words = [
+    `${rep.outcome === 'none' ? 'neither' : rep.outcome}${fault ? `: ${fault.toLowerCase()}` : ''}`,
+    rep.cause === 'dog' ? '' : rep.cause,
+    rep.aided ? 'aided' : '',
+  ];
+  return {
+    key: rep.id,
+    shape: rep.outcome,
+    notDog: rep.cause !== 'dog',
+    aided: rep.aided,
+    words: words.filter(Boolean).join(', '),
+  };
 }
+
+/** The same for a rep as it stands in a log. */
+export const standingMark = (
+  { id, judged }: Pick<StandingRep, 'id' | 'judged'>,
+  fault: string | null,
+): RepMark =>
+  repMark({ id, outcome: judged.outcome, cause: judged.cause, aided: judged.aids.length > 0 }, fault);
 
 type Props = { readonly marks: readonly RepMark[]; readonly label: string; readonly big?: boolean };
 
@@ -36,7 +62,15 @@ export function RepMarks({ marks, label, big = false }: Props) {
 function Mark({ mark, big }: { readonly mark: RepMark; readonly big: boolean }) {
   const size = big ? { width: 21, height: 42 } : { width: 13, height: 26 };
   return (
-    <svg {...size} viewBox="0 0 14 28" aria-hidden="true" className="stroke-ink" fill="none" strokeWidth="3" strokeLinecap="round">
+    <svg
+      {...size}
+      viewBox="0 0 14 28"
+      aria-hidden="true"
+      className="stroke-ink"
+      fill="none"
+      strokeWidth="3"
+      strokeLinecap="round"
+    >
       {mark.shape === 'clean' && <path d="M7 8v15" />}
       {mark.shape === 'flawed' && <path d="M7 8v5l4 2.5-4 2.5v5" strokeWidth="2.4" />}
       {mark.shape === 'miss' && <circle cx="7" cy="17" r="4.6" strokeWidth="2.4" />}

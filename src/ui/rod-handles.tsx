@@ -2,22 +2,48 @@ import { type PointerEvent, useRef, useState } from 'react';
 import type { RodData } from '@/core/evidence';
 
 type Mark = 'start' | 'demand';
-type Props = { readonly data: RodData; readonly left: number; readonly right: number; readonly onMove: (which: Mark, at: number) => void };
+type Props = {
+  readonly data: RodData;
+  readonly left: number;
+  readonly right: number;
+  readonly onMove: (which: Mark, at: number) => void;
+};
 
 /** How far one press of an arrow key goes, as a share of the way from start to demand. */
 const NUDGE = 0.05;
 
-/** The two marks of a rod that can be taken hold of: by pointer, or by the arrow keys. The ladder follows when one is let go. */
+/**
+ * The two marks of a rod that can be taken hold of: by pointer, or by the arrow keys. The ladder
+ * follows when one is let go.
+ */
 export function RodHandles({ data, left, right, onMove }: Props) {
   return (
     <>
-      <Handle which="start" at={0} label={`Start of ${data.title}: ${data.start}`} left={left} right={right} onMove={onMove} />
-      <Handle which="demand" at={1} label={`Demand of ${data.title}: ${data.demand}`} left={left} right={right} onMove={onMove} />
+      <Handle
+        which="start"
+        at={0}
+        label={`Start of ${data.title}: ${data.start}`}
+        left={left}
+        right={right}
+        onMove={onMove}
+      />
+      <Handle
+        which="demand"
+        at={1}
+        label={`Demand of ${data.title}: ${data.demand}`}
+        left={left}
+        right={right}
+        onMove={onMove}
+      />
     </>
   );
 }
 
-type HandleProps = Omit<Props, 'data'> & { readonly which: Mark; readonly at: number; readonly label: string };
+type HandleProps = Omit<Props, 'data'> & {
+  readonly which: Mark;
+  readonly at: number;
+  readonly label: string;
+};
 
 function Handle({ which, at, label, left, right, onMove }: HandleProps) {
   const button = useRef<HTMLButtonElement>(null);
@@ -50,7 +76,9 @@ function Handle({ which, at, label, left, right, onMove }: HandleProps) {
         onMove(which, at + step);
       }}
     >
-      <span className={`mt-0.5 block h-5 w-2 rounded-full border-2 border-ink ${held === null ? 'bg-sheet' : 'bg-signal'}`} />
+      <span
+        className={`mt-0.5 block h-5 w-2 rounded-full border-2 border-ink ${held === null ? 'bg-sheet' : 'bg-signal'}`}
+      />
     </button>
   );
 }

@@ -6,11 +6,17 @@ const LEFT = -0.12;
 type Props = {
   readonly data: RodData;
   readonly compact?: boolean;
-  /** Where a mark was let go, on the rod's own scale (0 start, 1 demand). Without it the rod is only read. */
+  /**
+   * Where a mark was let go, on the rod's own scale (0 start, 1 demand). Without it the rod is only
+   * read.
+   */
   readonly onMove?: ((which: 'start' | 'demand', at: number) => void) | null;
 };
 
-/** The rod: a graduated pole for one criterion axis. Reads without colour; the sentence says the same to a screen reader. */
+/**
+ * The rod: a graduated pole for one criterion axis. Reads without colour; the sentence says the
+ * same to a screen reader.
+ */
 export function Rod({ data, compact = false, onMove = null }: Props) {
   const right = Math.max(1.12, data.proofAt + 0.08);
   const place = (at: number): number => ((Math.min(right, Math.max(LEFT, at)) - LEFT) / (right - LEFT)) * 100;
@@ -32,8 +38,13 @@ export function Rod({ data, compact = false, onMove = null }: Props) {
           )}
           <Flag at={place(1)} />
           {data.here && <Here at={place(data.here.at)} label={data.here.label} />}
-          {data.reach && <Reach low={place(data.reach.low)} mid={place(data.reach.mid)} high={place(data.reach.high)} />}
-          <span className="absolute top-[3.75rem] max-w-[45%] truncate text-sm leading-none" style={{ left: `${place(0)}%` }}>
+          {data.reach && (
+            <Reach low={place(data.reach.low)} mid={place(data.reach.mid)} high={place(data.reach.high)} />
+          )}
+          <span
+            className="absolute top-[3.75rem] max-w-[45%] truncate text-sm leading-none"
+            style={{ left: `${place(0)}%` }}
+          >
             {data.start}
           </span>
           <span
@@ -49,7 +60,13 @@ export function Rod({ data, compact = false, onMove = null }: Props) {
   );
 }
 
-function Pole({ marks, place }: { readonly marks: readonly number[]; readonly place: (at: number) => number }) {
+function Pole({
+  marks,
+  place,
+}: {
+  readonly marks: readonly number[];
+  readonly place: (at: number) => number;
+}) {
   return (
     <div>
       {marks.slice(1).map((mark, i) => {
@@ -70,17 +87,39 @@ function Here({ at, label }: { readonly at: number; readonly label: string }) {
   const side = at > 60 ? '-translate-x-full -ml-2.5' : 'ml-2.5';
   return (
     <div className="absolute top-0" style={{ left: `${at}%` }}>
-      <svg className="absolute top-2.5 -ml-[9px]" width="18" height="17" viewBox="0 0 18 17" aria-hidden="true">
-        <path d="M1.5 1.5h15L9 15.5z" className="fill-signal stroke-ink" strokeWidth="2" strokeLinejoin="round" />
+      <svg
+        className="absolute top-2.5 -ml-[9px]"
+        width="18"
+        height="17"
+        viewBox="0 0 18 17"
+        aria-hidden="true"
+      >
+        <path
+          d="M1.5 1.5h15L9 15.5z"
+          className="fill-signal stroke-ink"
+          strokeWidth="2"
+          strokeLinejoin="round"
+        />
       </svg>
-      <span className={`absolute top-2 whitespace-nowrap bg-sheet px-0.5 text-sm font-bold leading-none ${side}`}>{label}</span>
+      <span
+        className={`absolute top-2 whitespace-nowrap bg-sheet px-0.5 text-sm font-bold leading-none ${side}`}
+      >
+        {label}
+      </span>
     </div>
   );
 }
 
 function Flag({ at }: { readonly at: number }) {
   return (
-    <svg className="absolute top-0.5 -ml-[2px]" style={{ left: `${at}%` }} width="24" height="44" viewBox="0 0 24 44" aria-hidden="true">
+    <svg
+      className="absolute top-0.5 -ml-[2px]"
+      style={{ left: `${at}%` }}
+      width="24"
+      height="44"
+      viewBox="0 0 24 44"
+      aria-hidden="true"
+    >
       <path d="M2 1v42" className="stroke-ink" strokeWidth="3" />
       <path d="M3 2l19 6-19 6z" className="fill-ink" />
     </svg>
@@ -94,7 +133,10 @@ function Reach({ low, mid, high }: { readonly low: number; readonly mid: number;
         className="hatch absolute top-[2.95rem] h-2 border-x-2 border-ink-soft"
         style={{ left: `${low}%`, width: `${Math.max(0.8, high - low)}%` }}
       />
-      <div className="absolute top-[2.8rem] h-3 w-[3px] -translate-x-1/2 bg-ink" style={{ left: `${mid}%` }} />
+      <div
+        className="absolute top-[2.8rem] h-3 w-[3px] -translate-x-1/2 bg-ink"
+        style={{ left: `${mid}%` }}
+      />
     </>
   );
 }

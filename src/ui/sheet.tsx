@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useId } from 'react';
 
 type SheetProps = {
   readonly title?: ReactNode;
@@ -8,13 +8,24 @@ type SheetProps = {
   readonly label?: string;
 };
 
-/** One sheet of the notebook: a heading with its rule, and what stands under it. */
+/**
+ * One sheet of the notebook: a heading with its rule, and what stands under it. It is a landmark under
+ * its heading's name, or under `label`.
+ */
 export function Sheet({ title, aside, children, className = '', label }: SheetProps) {
+  const heading = useId();
+  const named = label === undefined && title !== undefined ? heading : undefined;
   return (
-    <section aria-label={label} className={`border-2 border-ink bg-sheet ${className}`}>
+    <section
+      aria-label={label}
+      aria-labelledby={named}
+      className={`border-2 border-ink bg-sheet ${className}`}
+    >
       {title !== undefined && (
         <header className="flex flex-wrap items-baseline justify-between gap-x-4 gap-y-1 border-b border-rule px-4 py-2.5">
-          <h2 className="text-lg font-bold leading-tight">{title}</h2>
+          <h2 id={heading} className="text-lg font-bold leading-tight">
+            {title}
+          </h2>
           {aside !== undefined && <div className="text-sm text-ink-soft">{aside}</div>}
         </header>
       )}
@@ -34,7 +45,11 @@ export function PageHead({ title, children }: { readonly title: string; readonly
   );
 }
 
-type NoticeProps = { readonly tone?: 'plain' | 'alert'; readonly children: ReactNode; readonly role?: 'status' | 'alert' };
+type NoticeProps = {
+  readonly tone?: 'plain' | 'alert';
+  readonly children: ReactNode;
+  readonly role?: 'status' | 'alert';
+};
 
 /** A line that wants to be read: told apart by its bar and word, not by colour alone. */
 export function Notice({ tone = 'plain', children, role }: NoticeProps) {

@@ -10,22 +10,31 @@ export type Latest<T> =
 type Job<T> = (signal: AbortSignal, onProgress: (share: number) => void) => Promise<Result<T>>;
 
 /**
- * Runs a job whenever it changes and keeps the newest answer: an older job still running is stopped, so a late answer never
- * replaces a newer one. `job` must be stable between renders (useMemo); null means there is nothing to do yet.
+ * Runs a job whenever it changes and keeps the newest answer: an older job still running is
+ * stopped, so a late answer never replaces a newer one. `job` must be stable between renders
+ * (useMemo); null means there is nothing to do yet.
  */
 export function useLatest<T>(job: Job<T> | null): Latest<T> {
   const [latest, setLatest] = useState<Latest<T>>({ state: 'waiting' });
   useEffect(() => {
     if (!job) return;
     const stop = new AbortController();
-    const working = (share: number) => (last: Latest<T>) => ({ state: 'working', share, before: newestOf(last) }) as const;
+    const working = (share: number) => (last: Latest<T>) =>
+      ({ state: 'working', share, before: newestOf(last) }) as const;
     setLatest(working(0));
     job(stop.signal, (share) => !stop.signal.aborted && setLatest(working(share))).then(
       (result) => {
-        if (!stop.signal.aborted) setLatest(result.ok ? { state: 'ready', value: result.value } : { state: 'failed', failure: result });
+        if (!stop.signal.aborted)
+          setLatest(
+            result.ok ? { state: 'ready', value: result.value } : { state: 'failed', failure: result },
+          );
       },
       (error: unknown) => {
-        if (!stop.signal.aborted) setLatest({ state: 'failed', failure: { ok: false, code: 'bug', path: '', message: String(error) } });
+        if (!stop.signal.aborted)
+          setLatest({
+            state: 'failed',
+            failure: { ok: false, code: 'bug', path: '', message: String(error) },
+          });
       },
     );
     return () => stop.abort();

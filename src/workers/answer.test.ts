@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { USUAL_SCHEDULE, USUAL_TEMPERAMENT } from '@/core/learner';
 import { fail, must, ok } from '@/core/shared';
-import { classEvidence, elementQuestions, studyQuestion } from '@/data/repositories';
+import { classEvidence, elementQuestions, studyQuestion } from '@/data/read';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
 import { answer } from './answer';
 import type { Task } from './protocol';
@@ -9,7 +9,11 @@ import type { Task } from './protocol';
 const state = sampleState();
 const [trial] = state.trials;
 if (!trial) throw new Error('the sample has a trial');
-const elements: Task = { kind: 'assess-elements', questions: elementQuestions(state.work, state.reps, state.rungs), today: TODAY };
+const elements: Task = {
+  kind: 'assess-elements',
+  questions: elementQuestions(state.work, state.reps, state.stands),
+  today: TODAY,
+};
 const size = { groups: 40, runs: 20 };
 const classTask = {
   kind: 'assess-class' as const,
@@ -36,10 +40,16 @@ const policies: Task = {
 };
 
 const study: Task = { kind: 'study-element', question: must(studyOf(first)), today: TODAY };
-const what: Task = { kind: 'what-if', input: classTask.input, assumptions: trial.assumptions, seed: 1, element: first.id };
+const what: Task = {
+  kind: 'what-if',
+  input: classTask.input,
+  assumptions: trial.assumptions,
+  seed: 1,
+  element: first.id,
+};
 
 function studyOf(element: typeof first) {
-  const question = element && studyQuestion(element, state.work, state.reps, state.rungs);
+  const question = element && studyQuestion(element, state.work, state.reps, state.stands);
   return question ? ok(question) : fail('none', '', 'no element');
 }
 
@@ -77,7 +87,7 @@ describe('what the worker does', () => {
   it('reads the rule book’s bands of angle for an element that has them, and the eye’s own elsewhere', () => {
     const bands = (id: string) => {
       const element = state.work.elements.find((one) => one.id === id);
-      return element && studyQuestion(element, state.work, state.reps, state.rungs)?.bands;
+      return element && studyQuestion(element, state.work, state.reps, state.stands)?.bands;
     };
     expect([bands('sample-present'), bands('sample-give')]).toEqual([
       [10, 30],
@@ -86,6 +96,9 @@ describe('what the worker does', () => {
   });
 
   it('gives an expected failure back as a value', () => {
-    expect(answer({ ...elements, today: '2026-01-01' as typeof TODAY }, () => undefined)).toMatchObject({ ok: false, code: 'future' });
+    expect(answer({ ...elements, today: '2026-01-01' as typeof TODAY }, () => undefined)).toMatchObject({
+      ok: false,
+      code: 'future',
+    });
   });
 });

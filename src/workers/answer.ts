@@ -5,7 +5,11 @@ import { ok, type Result } from '@/core/shared';
 import type { Answers, Task } from './protocol';
 
 /** Does a task; pure, so that it is the same in a worker and in a test. */
-export function answer(task: Task, onProgress: (share: number) => void, onFirst?: Hooks['onFirst']): Result<Answers[Task['kind']]> {
+export function answer(
+  task: Task,
+  onProgress: (share: number) => void,
+  onFirst?: Hooks['onFirst'],
+): Result<Answers[Task['kind']]> {
   switch (task.kind) {
     case 'assess-elements':
       return assessAll(task.questions, task.today);
@@ -14,7 +18,10 @@ export function answer(task: Task, onProgress: (share: number) => void, onFirst?
     case 'compare-policies':
       return comparePolicies(task.question, onProgress);
     case 'assess-class':
-      return assessClass(task.input, task.assumptions, task.seed, task.size, { onProgress, ...(onFirst ? { onFirst } : {}) });
+      return assessClass(task.input, task.assumptions, task.seed, task.size, {
+        onProgress,
+        ...(onFirst ? { onFirst } : {}),
+      });
     case 'what-if':
       return whatIf(task.input, task.assumptions, task.seed, task.element, onProgress);
   }

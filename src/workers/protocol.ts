@@ -1,9 +1,19 @@
 import type { Assessed, Question, Studied, StudyQuestion } from '@/core/evidence';
 import type { PolicyOutcome, PolicyQuestion } from '@/core/learner';
-import type { Assumptions, ClassEvidence, Forecast, Readiness, SimulationSize, WhatIf } from '@/core/readiness';
+import type {
+  Assumptions,
+  ClassEvidence,
+  Forecast,
+  Readiness,
+  SimulationSize,
+  WhatIf,
+} from '@/core/readiness';
 import type { Day, ElementId, Failure } from '@/core/shared';
 
-/** What a worker can be asked; one tagged union, so that a forgotten case is a type error on both sides. */
+/**
+ * What a worker can be asked; one tagged union, so that a forgotten case is a type error on both
+ * sides.
+ */
 export type Task =
   | { readonly kind: 'assess-elements'; readonly questions: readonly Question[]; readonly today: Day }
   | { readonly kind: 'study-element'; readonly question: StudyQuestion; readonly today: Day }

@@ -33,7 +33,11 @@ describe('worker client', () => {
   it('turns a crash, silence and an abort into failures of their own', async () => {
     const crashed = runTask(task, { spawn });
     FakeWorker.last.onerror?.({ message: 'boom', preventDefault: () => undefined });
-    expect(await crashed).toMatchObject({ ok: false, code: 'crashed', message: expect.stringContaining('boom') });
+    expect(await crashed).toMatchObject({
+      ok: false,
+      code: 'crashed',
+      message: expect.stringContaining('boom'),
+    });
 
     vi.useFakeTimers();
     const silent = runTask(task, { spawn, timeout: 1000 });
@@ -50,7 +54,9 @@ describe('worker client', () => {
 
   it('passes on an expected failure as it is', async () => {
     const result = runTask(task, { spawn });
-    FakeWorker.last.onmessage?.({ data: { kind: 'failed', failure: { ok: false, code: 'future', path: 'x', message: 'y' } } });
+    FakeWorker.last.onmessage?.({
+      data: { kind: 'failed', failure: { ok: false, code: 'future', path: 'x', message: 'y' } },
+    });
     expect(await result).toEqual({ ok: false, code: 'future', path: 'x', message: 'y' });
   });
 });

@@ -17,10 +17,14 @@ export type RunOptions = {
 const spawnCore = (): Worker => new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
 
 /**
- * Runs one task in a worker of its own and ends the worker afterwards. Never rejects: a crash is `crashed`, silence `timeout`, an
- * abort `cancelled`, and an expected failure of the task comes back as it is.
+ * Runs one task in a worker of its own and ends the worker afterwards. Never rejects: a crash is
+ * `crashed`, silence `timeout`, an abort `cancelled`, and an expected failure of the task comes
+ * back as it is.
  */
-export function runTask<T extends Task>(task: T, options: RunOptions = {}): Promise<Result<Answers[T['kind']]>> {
+export function runTask<T extends Task>(
+  task: T,
+  options: RunOptions = {},
+): Promise<Result<Answers[T['kind']]>> {
   const { signal, onProgress, onFirst, timeout = 30_000, spawn = spawnCore } = options;
   if (signal?.aborted) return Promise.resolve(cancelled());
   return new Promise((resolve) => {
@@ -33,12 +37,24 @@ export function runTask<T extends Task>(task: T, options: RunOptions = {}): Prom
     };
     const abort = (): void => settle(cancelled());
     const giveUp = (): void =>
-      settle(fail('timeout', task.kind, `The calculation did not answer in ${timeout / 1000} s and was stopped. Try again.`));
+      settle(
+        fail(
+          'timeout',
+          task.kind,
+          `The calculation did not answer in ${timeout / 1000} s and was stopped. Try again.`,
+        ),
+      );
     let timer = setTimeout(giveUp, timeout);
     signal?.addEventListener('abort', abort);
     worker.onerror = (event) => {
       event.preventDefault();
-      settle(fail('crashed', task.kind, `The calculation stopped: ${event.message || 'the worker could not start'}. Your reps are safe.`));
+      settle(
+        fail(
+          'crashed',
+          task.kind,
+          `The calculation stopped: ${event.message || 'the worker could not start'}. Your reps are safe.`,
+        ),
+      );
     };
     worker.onmessage = (event: MessageEvent<FromWorker<T['kind']>>) => {
       const message = event.data;

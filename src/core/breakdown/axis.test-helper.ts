@@ -23,3 +23,24 @@ export function testAxis(change: Partial<Omit<Axis, 'key'>> & { readonly key?: s
     ...rest,
   };
 }
+
+/** Two more: 4 to 2 s, harder with less; and 0.1 to 0.4 m by tenths. */
+export const LATENCY = testAxis({
+  key: 'latency',
+  title: 'Latency',
+  quantity: 'latency',
+  unit: 's',
+  harder: 'less',
+  start: 4,
+  demand: 2,
+});
+export const HEIGHT = testAxis({
+  key: 'height',
+  title: 'Height',
+  quantity: 'height',
+  unit: 'cm',
+  start: 0.1,
+  demand: 0.4,
+  step: 0.1,
+  limit: 0.15,
+});

@@ -1,54 +1,126 @@
 import * as v from 'valibot';
-import { type AxisKey, asId, fail, findUnit, NO_BREAK, ok, parseOne, type Quantity, type Result, writeAmount } from '@/core/shared';
+import {
+  type AxisKey,
+  asId,
+  asLevel,
+  type Failure,
+  fail,
+  findUnit,
+  NO_BREAK,
+  ok,
+  parseOne,
+  type Quantity,
+  type Result,
+  writeAmount,
+} from '@/core/shared';
 
 const positive = v.pipe(v.number(), v.finite(), v.gtValue(0, 'must be more than 0'));
 const finite = v.pipe(v.number(), v.finite());
 
+/** What an axis can be measured in. */
+export const AXIS_QUANTITIES = [
+  'distance',
+  'duration',
+  'latency',
+  'angle',
+  'offset',
+  'height',
+  'area',
+  'volume',
+  'mass',
+  'rate',
+  'count',
+  'level',
+] as const satisfies readonly Quantity[];
+
 /**
- * One criterion axis of an element. Values are in base units (m, s, °). `step` and `limit` are ratios on ratio axes
- * (0.25 = a quarter harder) and base units on even ones; `step` is what the ladder aims at, `limit` what it may not exceed.
+ * One criterion axis of an element. Values are in base units (m, s, °). `step` and `limit` are
+ * ratios on ratio axes (0.25 = a quarter harder) and base units on even ones; `step` is what the
+ * ladder aims at, `limit` what it may not exceed.
  */
 export const axisSchema = v.pipe(
   v.strictObject({
     key: v.pipe(v.string(), v.minLength(1), v.transform(asId<AxisKey>)),
     title: v.pipe(v.string(), v.minLength(1)),
-    quantity: v.picklist(['distance', 'duration', 'latency', 'angle', 'offset', 'height', 'area', 'volume', 'mass', 'rate', 'count', 'level']),
+    quantity: v.picklist(AXIS_QUANTITIES),
     unit: v.string(),
-    /** `both`: a signed axis, easy at 0 and harder to either side (+ is to the dog's right); start and demand are how far to each. */
+    /**
+     * `both`: a signed axis, easy at 0 and harder to either side (+ is to the dog's right); start
+     * and demand are how far to each.
+     */
     harder: v.picklist(['more', 'less', 'both']),
-    /** Help (prompt, lead, visible food) and pay are axes too; the field shows them as what a rung allows. */
+    /**
+     * Help (prompt, lead, visible food) and pay are axes too; the field shows them as what a rung
+     * allows.
+     */
     role: v.picklist(['criterion', 'help', 'pay']),
-    /** The steps of an ordered list from the easiest on, each with words that two people would judge alike; null for numbers. */
+    /**
+     * The steps of an ordered list from the easiest on, each with words that two people would judge
+     * alike; null for numbers.
+     */
     levels: v.nullable(
       v.pipe(
-        v.array(v.strictObject({ name: v.pipe(v.string(), v.trim(), v.minLength(1)), anchor: v.string() })),
+        v.array(
+          v.strictObject({
+            id: v.pipe(v.number(), v.integer(), v.minValue(0), v.transform(asLevel)),
+            name: v.pipe(v.string(), v.trim(), v.minLength(1)),
+            anchor: v.string(),
+          }),
+        ),
         v.minLength(2, 'an ordered list needs two steps'),
+        v.check(
+          (levels) => new Set(levels.map((one) => one.id)).size === levels.length,
+          'two steps share an id',
+        ),
       ),
     ),
     start: finite,
     demand: finite,
     step: positive,
     limit: positive,
-    /** The value that counts as "one start" where the start is 0 on a ratio axis: log(1 + x / zeroScale). Null elsewhere. */
+    /**
+     * The value that counts as "one start" where the start is 0 on a ratio axis: log(1 + x /
+     * zeroScale). Null elsewhere.
+     */
     zeroScale: v.nullable(positive),
-    /** How far beyond the demand proof goes, as a share of it: 0.2 = 120 % of a distance, the demand / 1.2 of a time to be short. */
+    /**
+     * How far beyond the demand proof goes, as a share of it: 0.2 = 120 % of a distance, the demand
+     * / 1.2 of a time to be short.
+     */
     margin: v.pipe(v.number(), v.minValue(0), v.maxValue(2)),
     /** Up to two axes that ease for the rung on which this one is raised. */
-    eases: v.pipe(v.array(v.pipe(v.string(), v.transform(asId<AxisKey>))), v.maxLength(2, 'at most two axes ease at once')),
-    /** A value this dog must not go beyond, and who says so (the vet, the rules); null where nobody does. */
-    safety: v.nullable(v.strictObject({ value: finite, source: v.pipe(v.string(), v.trim(), v.minLength(1, 'say who set the limit')) })),
+    eases: v.pipe(
+      v.array(v.pipe(v.string(), v.transform(asId<AxisKey>))),
+      v.maxLength(2, 'at most two axes ease at once'),
+    ),
+    /**
+     * A value this dog must not go beyond, and who says so (the vet, the rules); null where nobody
+     * does.
+     */
+    safety: v.nullable(
+      v.strictObject({
+        value: finite,
+        source: v.pipe(v.string(), v.trim(), v.minLength(1, 'say who set the limit')),
+      }),
+    ),
   }),
   v.check((axis) => findUnit(axis.quantity, axis.unit).ok, 'the unit is not one of the quantity'),
   v.check(
     (axis) => axis.levels === null || (axis.quantity === 'level' && axis.harder === 'more'),
     'an ordered list is a level, listed from the easiest on',
   ),
-  v.check((axis) => axis.harder !== 'both' || axis.quantity === 'angle' || axis.quantity === 'offset', 'only an angle or an offset has two sides'),
+  v.check(
+    (axis) => axis.harder !== 'both' || axis.quantity === 'angle' || axis.quantity === 'offset',
+    'only an angle or an offset has two sides',
+  ),
 );
 
 export type Axis = v.InferOutput<typeof axisSchema>;
 
-/** Ratio axes climb by equal ratios (lengths and times: 20 → 25 m is as much as 4 → 5 m), even axes by equal amounts. */
+/**
+ * Ratio axes climb by equal ratios (lengths and times: 20 → 25 m is as much as 4 → 5 m), even axes
+ * by equal amounts.
+ */
 const RATIO: Readonly<Record<Axis['quantity'], boolean>> & Partial<Record<Quantity, boolean>> = {
   distance: true,
   duration: true,
@@ -64,11 +136,18 @@ const RATIO: Readonly<Record<Axis['quantity'], boolean>> & Partial<Record<Quanti
   level: false,
 };
 
+/**
+ * Whether steps along this axis are shares of a value (metres, seconds), not equal amounts
+ * (levels, counts, degrees). Distance → true; levels → false.
+ */
 export function isRatioAxis(axis: Pick<Axis, 'quantity'>): boolean {
   return RATIO[axis.quantity];
 }
 
-/** A monotone map between values (base units) and difficulty: 0 at the start, 1 at the demand, beyond 1 past it. */
+/**
+ * A monotone map between values (base units) and difficulty: 0 at the start, 1 at the demand,
+ * beyond 1 past it.
+ */
 export type Scale = {
   readonly held: boolean;
   readonly difficulty: (value: number) => number;
@@ -76,9 +155,9 @@ export type Scale = {
 };
 
 /**
- * The axis's difficulty scale. Held axes (start = demand) have difficulty 0 everywhere.
- * Fails with `zero-scale` (a ratio axis touches 0 without a zero scale), `negative` or `direction` (the start lies beyond the demand).
- * Example: distance 5 → 20 m, `difficulty(10)` → 0.5.
+ * The axis's difficulty scale. Held axes (start = demand) have difficulty 0 everywhere. Fails with
+ * `zero-scale` (a ratio axis touches 0 without a zero scale), `negative` or `direction` (the start
+ * lies beyond the demand). Example: distance 5 → 20 m, `difficulty(10)` → 0.5.
  */
 export function axisScale(axis: Axis): Result<Scale> {
   const { start, demand, harder, title } = axis;
@@ -86,9 +165,8 @@ export function axisScale(axis: Axis): Result<Scale> {
   if (misplaced !== null) return fail('level', axis.key, misplaced);
   if (harder === 'both') return bothSides(axis);
   if (start === demand) return ok({ held: true, difficulty: () => 0, value: () => start });
-  if (demand > start !== (harder === 'more')) {
-    return fail('direction', axis.key, `${title}: the start is already harder than the demand. Make the start easier, or check the demand.`);
-  }
+  if (axis.levels !== null) return listScale(axis, axis.levels);
+  if (demand > start !== (harder === 'more')) return tooHard(axis);
   if (!isRatioAxis(axis))
     return ok(
       between(
@@ -97,7 +175,8 @@ export function axisScale(axis: Axis): Result<Scale> {
         (t) => t,
       ),
     );
-  if (Math.min(start, demand) < 0) return fail('negative', axis.key, `${title}: a ${axis.quantity} cannot be below 0.`);
+  if (Math.min(start, demand) < 0)
+    return fail('negative', axis.key, `${title}: a ${axis.quantity} cannot be below 0.`);
   if (axis.zeroScale !== null) {
     const zero = axis.zeroScale;
     return ok(
@@ -109,13 +188,45 @@ export function axisScale(axis: Axis): Result<Scale> {
     );
   }
   if (Math.min(start, demand) === 0)
-    return fail('zero-scale', axis.key, `${title}: the way from 0 has no ratio. Say what the first step is, or start above 0.`);
+    return fail(
+      'zero-scale',
+      axis.key,
+      `${title}: the way from 0 has no ratio. Say what the first step is, or start above 0.`,
+    );
   return ok(between(axis, Math.log, Math.exp));
 }
 
-/** A signed axis is as hard as it is far from 0, on either side. Its values come back on the right; the ladder lays them on both. */
+/** The place of a step on its list, from 0; −1 for a step that is not on it. */
+export const levelPlace = (levels: NonNullable<Axis['levels']>, id: number): number =>
+  levels.findIndex((level) => level.id === id);
+
+/** A list climbs place by place; between two steps the nearer one is meant. */
+function listScale(axis: Axis, levels: NonNullable<Axis['levels']>): Result<Scale> {
+  const last = levels.length - 1;
+  if (levelPlace(levels, axis.demand) < levelPlace(levels, axis.start)) return tooHard(axis);
+  const placeOf = (id: number): number => {
+    const place = levelPlace(levels, id);
+    return place < 0 ? Number.NaN : place;
+  };
+  const idAt = (place: number): number =>
+    levels[Math.min(last, Math.max(0, Math.round(place)))]?.id ?? axis.start;
+  return ok(between(axis, placeOf, idAt));
+}
+
+const tooHard = ({ key, title }: Axis): Failure =>
+  fail(
+    'direction',
+    key,
+    `${title}: the start is already harder than the demand. Make the start easier, or check the demand.`,
+  );
+
+/**
+ * A signed axis is as hard as it is far from 0, on either side. Its values come back on the right;
+ * the ladder lays them on both.
+ */
 function bothSides(axis: Axis): Result<Scale> {
-  if (axis.start < 0 || axis.demand < 0) return fail('negative', axis.key, `${axis.title}: say how far to each side; both sides are climbed.`);
+  if (axis.start < 0 || axis.demand < 0)
+    return fail('negative', axis.key, `${axis.title}: say how far to each side; both sides are climbed.`);
   const scale = axisScale({ ...axis, harder: 'more' });
   if (!scale.ok) return scale;
   const { difficulty } = scale.value;
@@ -124,9 +235,10 @@ function bothSides(axis: Axis): Result<Scale> {
 
 function levelProblem({ levels, start, demand, title }: Axis): string | null {
   if (levels === null) return null;
-  const last = levels.length - 1;
-  const fits = (value: number): boolean => Number.isInteger(value) && value >= 0 && value <= last;
-  return fits(start) && fits(demand) ? null : `${title}: start and demand must be steps of its list, of which there are ${levels.length}.`;
+  const fits = (id: number): boolean => levelPlace(levels, id) >= 0;
+  return fits(start) && fits(demand)
+    ? null
+    : `${title}: start and demand must be steps of its list, of which there are ${levels.length}.`;
 }
 
 function between(axis: Axis, forward: (x: number) => number, back: (t: number) => number): Scale {
@@ -139,18 +251,23 @@ function between(axis: Axis, forward: (x: number) => number, back: (t: number) =
   };
 }
 
-/** The value at the end of the proof margin, in base units: a demand of 20 m with margin 0.2 is proved at 24 m, one of 2 s at 1.67 s. A list ends with its last step. */
+/**
+ * The value at the end of the proof margin, in base units: a demand of 20 m with margin 0.2 is
+ * proved at 24 m, one of 2 s at 1.67 s. A list ends with its last step.
+ */
 export function proofValue(axis: Pick<Axis, 'demand' | 'margin' | 'harder' | 'levels'>): number {
   if (axis.levels !== null) return axis.demand;
   return axis.harder === 'less' ? axis.demand / (1 + axis.margin) : axis.demand * (1 + axis.margin);
 }
 
 /**
- * How big a step is, as the axis counts it: a ratio − 1 on ratio axes (20 → 25 m is 0.25; 2 → 1.6 s, harder downwards, is
+ * How big a step is, as the axis counts it: a ratio − 1 on ratio axes (20 → 25 m is 0.25; 2 → 1.6
+ * s, harder downwards, is
  * 0.25 too), an amount in base units on even ones. Positive means harder.
  */
 export function stepSize(axis: Axis, from: number, to: number): number {
   if (axis.harder === 'both') return stepSize({ ...axis, harder: 'more' }, Math.abs(from), Math.abs(to));
+  if (axis.levels !== null) return levelPlace(axis.levels, to) - levelPlace(axis.levels, from);
   const sign = axis.harder === 'more' ? 1 : -1;
   if (!isRatioAxis(axis)) return (to - from) * sign;
   const zero = axis.zeroScale ?? 0;
@@ -159,22 +276,38 @@ export function stepSize(axis: Axis, from: number, to: number): number {
 }
 
 /** A value of this axis as it is read: "20 m", "30° left", or the name of a step. */
-export function writeValue(axis: Pick<Axis, 'quantity' | 'unit' | 'levels' | 'harder'>, base: number): string {
-  if (axis.levels !== null) return axis.levels[base]?.name ?? String(base);
+export function writeValue(
+  axis: Pick<Axis, 'quantity' | 'unit' | 'levels' | 'harder'>,
+  base: number,
+): string {
+  if (axis.levels !== null)
+    return axis.levels.find((level) => level.id === base)?.name ?? 'a step that is gone';
   const amount = writeAmount(axis.quantity, axis.harder === 'both' ? Math.abs(base) : base, axis.unit);
   return axis.harder !== 'both' || base === 0 ? amount : `${amount}${NO_BREAK}${base > 0 ? 'right' : 'left'}`;
 }
 
 /**
- * Reads a value of this axis: a quantity, a quantity with a side, or the name or number (from 1) of a step. Fails as `parseOne` does,
- * and with `level` for a step that is not on the list. `parseValue(angle, '30° left')` → −30.
+ * Reads a value of this axis: a quantity, a quantity with a side, or the name or number (from 1) of
+ * a step. Fails as `parseOne` does, and with `level` for a step that is not on the list.
+ * `parseValue(angle, '30° left')` → −30.
  */
-export function parseValue(axis: Pick<Axis, 'title' | 'quantity' | 'unit' | 'levels' | 'harder'>, text: string): Result<number> {
+export function parseValue(
+  axis: Pick<Axis, 'title' | 'quantity' | 'unit' | 'levels' | 'harder'>,
+  text: string,
+): Result<number> {
   if (axis.levels !== null) {
     const wanted = text.trim().toLowerCase();
-    const place = axis.levels.findIndex((level, i) => level.name.toLowerCase() === wanted || String(i + 1) === wanted);
+    const place = axis.levels.findIndex(
+      (level, i) => level.name.toLowerCase() === wanted || String(i + 1) === wanted,
+    );
     const names = axis.levels.map((level, i) => `${i + 1} ${level.name}`).join(', ');
-    return place >= 0 ? ok(place) : fail('level', '', `“${text.trim()}” is not a step of ${axis.title.toLowerCase()}. These are: ${names}.`);
+    return place >= 0
+      ? ok(axis.levels[place]?.id as number)
+      : fail(
+          'level',
+          '',
+          `“${text.trim()}” is not a step of ${axis.title.toLowerCase()}. These are: ${names}.`,
+        );
   }
   const side = axis.harder === 'both' ? /^(.*?)\s*(left|right|l|r)$/i.exec(text.trim()) : null;
   const amount = parseOne(side?.[1] ?? text, axis.quantity, axis.unit);
@@ -182,7 +315,10 @@ export function parseValue(axis: Pick<Axis, 'title' | 'quantity' | 'unit' | 'lev
   return ok(/^l/i.test(side[2] ?? '') ? -Math.abs(amount.value) : Math.abs(amount.value));
 }
 
-/** What a rung asks on one axis, in words: `askedOf(latency, 2)` → "at most 2 s" where less is harder, else the value alone. */
+/**
+ * What a rung asks on one axis, in words: `askedOf(latency, 2)` → "at most 2 s" where less is
+ * harder, else the value alone.
+ */
 export function askedOf(axis: Axis, value: number): string {
   return axis.harder === 'less' ? `at most ${writeValue(axis, value)}` : writeValue(axis, value);
 }

@@ -17,9 +17,9 @@ export {
   buildLadder,
   type CellEdit,
   type CountsFrom,
-  type Criteria,
   cellEditSchema,
   countsFromSchema,
+  criteriaSchema,
   demandOf,
   difficulties,
   friendly,
@@ -30,8 +30,9 @@ export {
   type LadderPlan,
   type LadderRule,
   type Rung,
+  waitingEdits,
 } from './ladder';
-export { checkKit, checkLadder, describeRung } from './ladder-checks';
+export { checkKit, checkLadder, describePlace, describeRung } from './ladder-checks';
 export { watchedFaultSchema } from './method-schema';
 export {
   type AxisAnswer,
@@ -41,11 +42,28 @@ export {
   type Method,
   type MethodAxis,
   type MethodElement,
-  readMethod,
   searchMethods,
   type WatchedFault,
 } from './methods';
-export { findCircle, layers, type Need, type Node, type Openness, openness } from './prerequisites';
+export {
+  atLeastAsHard,
+  type Criteria,
+  completed,
+  type Place,
+  placeOn,
+  type Standing,
+  sameCriteria,
+  standingOn,
+} from './place';
+export {
+  findCircle,
+  layers,
+  type Need,
+  type Node,
+  needSchema,
+  type Openness,
+  openness,
+} from './prerequisites';
 export { rescaleLadder } from './rescale';
 export { SCHOOLS, type School, type SchoolKey } from './schools';
 export { nextStartTry, type StartSearch, type Tried } from './start-finder';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type AxisKey, asId, must, NO_BREAK } from '@/core/shared';
+import { ownFault } from '@/core/rulebooks';
+import { type AxisKey, asId, asLevel, must, NO_BREAK } from '@/core/shared';
 import {
   type Axis,
   axisScale,
@@ -15,14 +16,23 @@ import {
   stepSize,
   writeValue,
 } from '.';
-import { testAxis } from './axis.test-helper';
+import { HEIGHT as height, LATENCY as latency, testAxis } from './axis.test-helper';
 
 const key = (text: string): AxisKey => asId<AxisKey>(text);
 const distance = testAxis();
-const latency = testAxis({ key: 'latency', title: 'Latency', quantity: 'latency', unit: 's', harder: 'less', start: 4, demand: 2 });
-const height = testAxis({ key: 'height', title: 'Height', quantity: 'height', unit: 'cm', start: 0.1, demand: 0.4, step: 0.1, limit: 0.15 });
-const wait = testAxis({ key: 'wait', title: 'Wait', quantity: 'duration', unit: 's', start: 0, demand: 30, zeroScale: 2, step: 1, limit: 1.5 });
-const codes = (...axes: Axis[]): string[] => checkLadder(buildLadder({ axes })).map((problem) => problem.code);
+const wait = testAxis({
+  key: 'wait',
+  title: 'Wait',
+  quantity: 'duration',
+  unit: 's',
+  start: 0,
+  demand: 30,
+  zeroScale: 2,
+  step: 1,
+  limit: 1.5,
+});
+const codes = (...axes: Axis[]): string[] =>
+  checkLadder(buildLadder({ axes })).map((problem) => problem.code);
 
 describe('difficulty', () => {
   it.each([
@@ -59,7 +69,8 @@ describe('difficulty', () => {
   it.each([
     [distance, 24],
     [latency, 2 / 1.2],
-  ])('ends the proof margin a fifth beyond the demand', (axis, value) => expect(proofValue(axis)).toBeCloseTo(value, 12));
+  ])('ends the proof margin a fifth beyond the demand', (axis, value) =>
+    expect(proofValue(axis)).toBeCloseTo(value, 12));
 });
 
 describe('building', () => {
@@ -86,8 +97,12 @@ describe('building', () => {
       [20, 2],
     ]);
     expect(ladder.rungs[3]).toMatchObject({ raises: 'latency', eases: ['distance'] });
-    // Doubling is over the limit of 40 %, but only where the dog has not been: the returns to 20 m are not flagged.
-    expect(checkLadder(ladder).map((problem) => problem.path)).toEqual(['rungs[1].distance', 'rungs[2].distance']);
+    // Doubling is over the limit of 40 %, but only where the dog has not been: the returns to 20 m
+    // are not flagged.
+    expect(checkLadder(ladder).map((problem) => problem.path)).toEqual([
+      'rungs[1].distance',
+      'rungs[2].distance',
+    ]);
   });
 
   it('says a step in words', () => {
@@ -98,18 +113,31 @@ describe('building', () => {
 });
 
 describe('checks', () => {
+  const planned = buildLadder({ axes: [distance, latency] });
   const edited = (...cells: [number, Axis, number][]): string[] =>
-    checkLadder(buildLadder({ axes: [distance, latency], edits: cells.map(([rung, axis, value]) => ({ rung, axis: axis.key, value })) })).map(
-      (problem) => problem.code,
-    );
+    checkLadder(
+      buildLadder({
+        axes: [distance, latency],
+        edits: cells.map(([rung, axis, value]) => ({
+          on: planned.rungs[rung]?.criteria ?? {},
+          axis: axis.key,
+          value,
+        })),
+      }),
+    ).map((problem) => problem.code);
 
-  it('finds nothing wrong with what it builds itself', () => expect(codes(distance, { ...latency, step: 0.2, eases: [distance.key] })).toEqual([]));
+  it('finds nothing wrong with what it builds itself', () =>
+    expect(codes(distance, { ...latency, step: 0.2, eases: [distance.key] })).toEqual([]));
   it('two axes raised at once', () =>
-    expect(edited(...[2, 3, 4, 5, 6, 7].map((rung): [number, Axis, number] => [rung, latency, 3.6]))).toEqual(['two-raised']));
+    expect(edited(...[2, 3, 4, 5, 6, 7].map((rung): [number, Axis, number] => [rung, latency, 3.6]))).toEqual(
+      ['two-raised'],
+    ));
   it('a step too large', () => expect(edited([1, distance, 8])).toContain('step-too-large'));
   it('easier without a plan', () => expect(edited([4, distance, 8])).toContain('easier-unplanned'));
-  it('a demand that is never reached', () => expect(edited([11, latency, 2.1])).toEqual(['demand-never-reached']));
-  it('a step so small that the ladder never ends', () => expect(codes({ ...distance, step: 0.001 })).toContain('too-many-steps'));
+  it('a demand that is never reached', () =>
+    expect(edited([11, latency, 2.1])).toEqual(['demand-never-reached']));
+  it('a step so small that the ladder never ends', () =>
+    expect(codes({ ...distance, step: 0.001 })).toContain('too-many-steps'));
 });
 
 describe('ladders, whatever the axes', () => {
@@ -153,7 +181,13 @@ describe('round robin and by hand', () => {
       ],
       ladderRule: 'round-robin',
     });
-    expect(ladder.rungs.map((rung) => rung.raises)).toEqual([null, 'distance', 'latency', 'distance', 'latency']);
+    expect(ladder.rungs.map((rung) => rung.raises)).toEqual([
+      null,
+      'distance',
+      'latency',
+      'distance',
+      'latency',
+    ]);
     expect(ladder.rungs.at(-1)?.criteria).toEqual({ distance: 20, latency: 2 });
   });
 
@@ -167,7 +201,9 @@ describe('round robin and by hand', () => {
     const ladder = buildLadder({ axes: [distance, latency], ladderRule: 'by-hand', byHand });
     expect(ladder.rungs.map((rung) => rung.raises)).toEqual([null, 'distance', 'latency', 'distance']);
     expect(checkLadder(ladder).map((problem) => problem.code)).toEqual(['step-too-large']);
-    expect(checkLadder(buildLadder({ axes: [distance], ladderRule: 'by-hand' }))).toMatchObject([{ code: 'no-rungs' }]);
+    expect(checkLadder(buildLadder({ axes: [distance], ladderRule: 'by-hand' }))).toMatchObject([
+      { code: 'no-rungs' },
+    ]);
   });
 });
 
@@ -177,45 +213,69 @@ describe('ordered lists and signed axes', () => {
     title: 'Object',
     quantity: 'level',
     unit: '',
-    levels: ['fingers', 'dowel', 'dumbbell'].map((name) => ({ name, anchor: '' })),
+    levels: ['fingers', 'dowel', 'dumbbell'].map((name, place) => ({ id: asLevel(place), name, anchor: '' })),
     start: 0,
     demand: 2,
     step: 1,
     limit: 1,
   });
-  const angle = testAxis({ key: 'angle', title: 'Angle', quantity: 'angle', unit: '°', harder: 'both', start: 0, demand: 60, step: 30, limit: 30 });
+  const angle = testAxis({
+    key: 'angle',
+    title: 'Angle',
+    quantity: 'angle',
+    unit: '°',
+    harder: 'both',
+    start: 0,
+    demand: 60,
+    step: 30,
+    limit: 30,
+  });
 
   it('climb a list by its names, and end with it', () => {
     const ladder = buildLadder({ axes: [thing] });
-    expect(ladder.rungs.map((rung) => writeValue(thing, rung.criteria[thing.key] ?? 0))).toEqual(['fingers', 'dowel', 'dumbbell']);
+    expect(ladder.rungs.map((rung) => writeValue(thing, rung.criteria[thing.key] ?? 0))).toEqual([
+      'fingers',
+      'dowel',
+      'dumbbell',
+    ]);
     expect(checkLadder(ladder)).toEqual([]);
     expect(describeRung(ladder, 1).replaceAll(NO_BREAK, ' ')).toBe('2 of 3: object fingers → dowel, 1 step');
-    expect([proofValue(thing), must(parseValue(thing, 'Dowel')), must(parseValue(thing, '3'))]).toEqual([2, 1, 2]);
+    expect([proofValue(thing), must(parseValue(thing, 'Dowel')), must(parseValue(thing, '3'))]).toEqual([
+      2, 1, 2,
+    ]);
     expect(parseValue(thing, 'ball')).toMatchObject({ ok: false, code: 'level' });
     expect(codes({ ...thing, demand: 3 })).toEqual(['level']);
-    expect(checkLadder(buildLadder({ axes: [{ ...thing, limit: 0.5 }] }))).toMatchObject([{ code: 'step-too-large' }, { code: 'step-too-large' }]);
+    expect(checkLadder(buildLadder({ axes: [{ ...thing, limit: 0.5 }] }))).toMatchObject([
+      { code: 'step-too-large' },
+      { code: 'step-too-large' },
+    ]);
   });
 
   it('climb a signed axis on both sides, and keep the side', () => {
     const ladder = buildLadder({ axes: [angle] });
     expect(axisSeries(angle)).toEqual([0, 30, -30, 60, -60]);
     expect(checkLadder(ladder)).toEqual([]);
-    expect(ladder.rungs.map((rung) => writeValue(angle, rung.criteria[angle.key] ?? 0).replaceAll(NO_BREAK, ' '))).toEqual([
-      '0°',
-      '30° right',
-      '30° left',
-      '60° right',
-      '60° left',
-    ]);
+    expect(
+      ladder.rungs.map((rung) => writeValue(angle, rung.criteria[angle.key] ?? 0).replaceAll(NO_BREAK, ' ')),
+    ).toEqual(['0°', '30° right', '30° left', '60° right', '60° left']);
     expect([must(parseValue(angle, '30° left')), must(parseValue(angle, '15 r'))]).toEqual([-30, 15]);
     expect(must(axisScale(angle)).difficulty(-30)).toBe(0.5);
-    const oneSided = buildLadder({ axes: [angle], edits: [{ rung: 4, axis: angle.key, value: 60 }] });
-    expect(checkLadder(oneSided)).toMatchObject([{ code: 'demand-never-reached', message: expect.stringContaining('one side only') }]);
+    const oneSided = buildLadder({
+      axes: [angle],
+      edits: [{ on: { [angle.key]: -60 }, axis: angle.key, value: 60 }],
+    });
+    expect(checkLadder(oneSided)).toMatchObject([
+      { code: 'demand-never-reached', message: expect.stringContaining('one side only') },
+    ]);
   });
 
   it('eases a signed axis to a narrower angle, not to the other side', () => {
-    const ladder = buildLadder({ axes: [angle, { ...distance, start: 10, step: 1, limit: 1, eases: [angle.key] }] });
-    expect(ladder.rungs.slice(4).map((rung) => [rung.criteria[angle.key], rung.criteria[distance.key]])).toEqual([
+    const ladder = buildLadder({
+      axes: [angle, { ...distance, start: 10, step: 1, limit: 1, eases: [angle.key] }],
+    });
+    expect(
+      ladder.rungs.slice(4).map((rung) => [rung.criteria[angle.key], rung.criteria[distance.key]]),
+    ).toEqual([
       [-60, 10],
       [-30, 20],
       [-60, 20],
@@ -228,14 +288,27 @@ describe('limits, kit and faults that count', () => {
   it('flags what the vet or the rules forbid', () => {
     const safe = { ...height, safety: { value: 0.3, source: 'your vet' } };
     expect(checkLadder(buildLadder({ axes: [safe] }))).toMatchObject([
-      { code: 'safety-limit', path: 'rungs[3].height', message: expect.stringMatching(/40\scm goes beyond 30\scm.*your vet/) },
+      {
+        code: 'safety-limit',
+        path: 'rungs[3].height',
+        message: expect.stringMatching(/40\scm goes beyond 30\scm.*your vet/),
+      },
     ]);
   });
   it('names what is missing in the kit', () => {
-    expect(checkKit(['Tongs', 'dummies'], [' dummies '])).toMatchObject([{ code: 'kit-missing', path: 'Tongs' }]);
+    expect(checkKit(['Tongs', 'dummies'], [' dummies '])).toMatchObject([
+      { code: 'kit-missing', path: 'Tongs' },
+    ]);
   });
   it('notes a fault below the rung from which it counts', () => {
-    const ladder = buildLadder({ axes: [{ ...distance, step: 1 }], countsFrom: [{ fault: 'crooked', rung: 2 }] });
-    expect(ladder.rungs.map((rung) => rung.noted)).toEqual([['crooked'], ['crooked'], []]);
+    const ladder = buildLadder({
+      axes: [{ ...distance, step: 1 }],
+      countsFrom: [{ fault: ownFault('crooked'), from: { [distance.key]: 20 } }],
+    });
+    expect(ladder.rungs.map((rung) => rung.noted)).toEqual([
+      [ownFault('crooked')],
+      [ownFault('crooked')],
+      [],
+    ]);
   });
 });

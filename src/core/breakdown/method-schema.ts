@@ -1,15 +1,19 @@
 import * as v from 'valibot';
+import { AXIS_QUANTITIES } from './axis';
 import { SCHOOL_KEYS } from './schools';
 import { WORK_TAGS } from './work-tags';
 
 const text = v.pipe(v.string(), v.trim(), v.minLength(1));
 const key = v.pipe(v.string(), v.regex(/^[a-z0-9-]+$/, 'a short word in small letters'));
 
-/** An axis as a method's file says it: values as a person writes them ("5 m", "25 %"), left out where the person is asked. */
+/**
+ * An axis as a method's file says it: values as a person writes them ("5 m", "25 %"), left out
+ * where the person is asked.
+ */
 const methodAxisSchema = v.strictObject({
   key,
   title: text,
-  quantity: v.picklist(['distance', 'duration', 'latency', 'angle', 'offset', 'height', 'area', 'volume', 'mass', 'rate', 'count', 'level']),
+  quantity: v.picklist(AXIS_QUANTITIES),
   unit: v.string(),
   harder: v.optional(v.picklist(['more', 'less', 'both']), 'more'),
   role: v.optional(v.picklist(['criterion', 'help', 'pay']), 'criterion'),
@@ -37,7 +41,10 @@ const methodElementSchema = v.strictObject({
   title: text,
   teaches: text,
   /** What has to stand first, and how far up its ladder: 1 is the demand. */
-  needs: v.optional(v.array(v.strictObject({ element: key, share: v.pipe(v.number(), v.minValue(0), v.maxValue(1)) })), []),
+  needs: v.optional(
+    v.array(v.strictObject({ element: key, share: v.pipe(v.number(), v.minValue(0), v.maxValue(1)) })),
+    [],
+  ),
   axes: v.pipe(v.array(methodAxisSchema), v.minLength(1)),
   faults: v.optional(v.array(watchedFaultSchema), []),
   /** Legs of continuous work, which is one element with a clock. */
@@ -58,7 +65,10 @@ export const methodSchema = v.strictObject({
   advice: v.pipe(v.array(text), v.minLength(1)),
   trouble: v.pipe(v.array(v.strictObject({ seen: text, remedy: text })), v.minLength(1)),
   elements: v.pipe(v.array(methodElementSchema), v.minLength(1)),
-  conditions: v.optional(v.array(v.strictObject({ title: text, options: v.pipe(v.array(text), v.minLength(2)) })), []),
+  conditions: v.optional(
+    v.array(v.strictObject({ title: text, options: v.pipe(v.array(text), v.minLength(2)) })),
+    [],
+  ),
   kit: v.array(text),
   schools: v.array(v.picklist(SCHOOL_KEYS)),
 });

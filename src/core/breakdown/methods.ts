@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { type AxisKey, asId, fail, must, ok, parseOne, type Result } from '@/core/shared';
+import { type AxisKey, asId, asLevel, fail, must, ok, parseOne, type Result } from '@/core/shared';
 import { type Axis, axisSchema, isRatioAxis, parseValue } from './axis';
 import { type MethodFile, methodSchema } from './method-schema';
 import { METHOD_FILES } from './methods/index';
@@ -7,7 +7,12 @@ import type { SchoolKey } from './schools';
 import type { WorkTag } from './work-tags';
 
 /** A fault to watch for, in a person's own element, where no rule book prices it. */
-export type WatchedFault = { readonly key: string; readonly label: string; readonly by: 'dog' | 'handler'; readonly miss: boolean };
+export type WatchedFault = {
+  readonly key: string;
+  readonly label: string;
+  readonly by: 'dog' | 'handler';
+  readonly miss: boolean;
+};
 
 /** An axis of a method: everything but what the person is asked. Values in base units. */
 export type MethodAxis = {
@@ -36,21 +41,31 @@ export type MethodElement = {
   readonly kit: readonly string[];
 };
 
-/** A ready way to teach a practice, in elements that build on one another. Everything in it is a suggestion and editable. */
+/**
+ * A ready way to teach a practice, in elements that build on one another. Everything in it is a
+ * suggestion and editable.
+ */
 export type Method = Omit<MethodFile, 'elements' | 'schools'> & {
   readonly elements: readonly MethodElement[];
   readonly schools: readonly SchoolKey[];
 };
 
 /**
- * The step that a ladder aims at where a practice names none: a third more of a length or time, one more of a list or count. It is this
- * program's own convention, shown as such and editable; heights and angles have none, and are asked.
+ * The step that a ladder aims at where a practice names none: a third more of a length or time, one
+ * more of a list or count. It is this program's own convention, shown as such and editable; heights
+ * and angles have none, and are asked.
  */
 export const GENERAL_STEP = { ratio: 0.35, whole: 1 } as const;
-/** The most a step may be, as a multiple of the step aimed at: rounding to values that can be paced out needs some room. */
+/**
+ * The most a step may be, as a multiple of the step aimed at: rounding to values that can be paced
+ * out needs some room.
+ */
 const LIMIT_FACTOR = 1.7;
 
-/** Reads a method's file. Fails with `shape`, or with the axis's own code, and says where. */
+/**
+ * Reads a method's file. Fails with `shape`, or with the axis's own code, and says where.
+ * @internal
+ */
 export function readMethod(file: unknown): Result<Method> {
   const parsed = v.safeParse(methodSchema, file);
   if (!parsed.success) {
@@ -65,8 +80,15 @@ export function readMethod(file: unknown): Result<Method> {
       if (!read.ok) return fail(read.code, `elements.${e}.axes.${a}.${read.path}`, read.message);
       axes.push(read.value);
     }
-    const lost = element.needs.find((need) => !parsed.output.elements.slice(0, e).some((other) => other.key === need.element));
-    if (lost) return fail('needs', `elements.${e}.needs`, `“${element.title}” needs “${lost.element}”, which does not come before it.`);
+    const lost = element.needs.find(
+      (need) => !parsed.output.elements.slice(0, e).some((other) => other.key === need.element),
+    );
+    if (lost)
+      return fail(
+        'needs',
+        `elements.${e}.needs`,
+        `“${element.title}” needs “${lost.element}”, which does not come before it.`,
+      );
     elements.push({ ...element, axes, legs: element.legs ?? [], policy: element.policy ?? null });
   }
   return ok({ ...parsed.output, elements });
@@ -76,7 +98,7 @@ type FileAxis = MethodFile['elements'][number]['axes'][number];
 
 function readAxis(file: FileAxis): Result<MethodAxis> {
   const { key, title, quantity, unit, harder, role, margin } = file;
-  const levels = file.levels ?? null;
+  const levels = file.levels?.map((level, place) => ({ id: asLevel(place), ...level })) ?? null;
   const shape = {
     key: asId<AxisKey>(key),
     title,
@@ -89,7 +111,11 @@ function readAxis(file: FileAxis): Result<MethodAxis> {
     eases: file.eases.map((one) => asId<AxisKey>(one)),
     safety: null,
   };
-  const values: { start: number | null; demand: number | null; zeroScale: number | null } = { start: null, demand: null, zeroScale: null };
+  const values: { start: number | null; demand: number | null; zeroScale: number | null } = {
+    start: null,
+    demand: null,
+    zeroScale: null,
+  };
   for (const field of ['start', 'demand', 'zeroScale'] as const) {
     const written = file[field];
     if (written === undefined) continue;
@@ -110,22 +136,35 @@ function readAxis(file: FileAxis): Result<MethodAxis> {
   });
 }
 
-function readStep(axis: Pick<Axis, 'quantity' | 'unit' | 'levels'>, written: string | undefined): Result<number | null> {
+function readStep(
+  axis: Pick<Axis, 'quantity' | 'unit' | 'levels'>,
+  written: string | undefined,
+): Result<number | null> {
   if (written === undefined) {
     if (isRatioAxis(axis)) return ok(GENERAL_STEP.ratio);
     return ok(axis.quantity === 'level' || axis.quantity === 'count' ? GENERAL_STEP.whole : null);
   }
   const percent = /^(\d+(?:\.\d+)?)\s*%$/.exec(written);
   if (percent)
-    return isRatioAxis(axis) ? ok(Number(percent[1]) / 100) : fail('step', 'step', `${axis.quantity} climbs by amounts, not by “${written}”.`);
-  if (isRatioAxis(axis)) return fail('step', 'step', `${axis.quantity} climbs by shares: write “25 %”, not “${written}”.`);
+    return isRatioAxis(axis)
+      ? ok(Number(percent[1]) / 100)
+      : fail('step', 'step', `${axis.quantity} climbs by amounts, not by “${written}”.`);
+  if (isRatioAxis(axis))
+    return fail('step', 'step', `${axis.quantity} climbs by shares: write “25 %”, not “${written}”.`);
   return parseOne(written, axis.quantity, axis.unit);
 }
 
 /** What a person answered for an axis, in base units; null takes the method's own value. */
-export type AxisAnswer = { readonly start: number | null; readonly demand: number | null; readonly step: number | null };
+export type AxisAnswer = {
+  readonly start: number | null;
+  readonly demand: number | null;
+  readonly step: number | null;
+};
 
-/** A whole axis from a method's and a person's answers. Fails with `start`, `demand` or `step` where neither says it, and as the schema of axes does. */
+/**
+ * A whole axis from a method's and a person's answers. Fails with `start`, `demand` or `step` where
+ * neither says it, and as the schema of axes does.
+ */
 export function axisFrom({ axis, start, demand, step }: MethodAxis, answer: AxisAnswer): Result<Axis> {
   const given = { start: answer.start ?? start, demand: answer.demand ?? demand, step: answer.step ?? step };
   for (const [field, words] of [
@@ -134,12 +173,22 @@ export function axisFrom({ axis, start, demand, step }: MethodAxis, answer: Axis
     ['step', 'how big a step is'],
   ] as const)
     if (given[field] === null) return fail(field, axis.key, `${axis.title}: say ${words}.`);
-  const whole = { ...axis, start: given.start, demand: given.demand, step: given.step, limit: (given.step ?? 0) * LIMIT_FACTOR };
+  const whole = {
+    ...axis,
+    start: given.start,
+    demand: given.demand,
+    step: given.step,
+    limit: (given.step ?? 0) * LIMIT_FACTOR,
+  };
   const parsed = v.safeParse(axisSchema, whole);
-  return parsed.success ? ok(parsed.output) : fail('axis', axis.key, `${axis.title}: ${parsed.issues[0].message}.`);
+  return parsed.success
+    ? ok(parsed.output)
+    : fail('axis', axis.key, `${axis.title}: ${parsed.issues[0].message}.`);
 }
 
-/** The ready methods, in the order of the trade's year: what a young dog begins with comes first. */
+/**
+ * The ready methods, in the order of the trade's year: what a young dog begins with comes first.
+ */
 export const METHODS: readonly Method[] = /* @__PURE__ */ METHOD_FILES.map((file) => must(readMethod(file)));
 
 /** Methods whose words hold every word of the question; all of them for an empty one. */

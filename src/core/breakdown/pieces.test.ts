@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { asId, type ElementId, must } from '@/core/shared';
+import { asId, type ElementId, must, NO_BREAK } from '@/core/shared';
 import {
   type Axis,
   axisFrom,
@@ -11,23 +11,21 @@ import {
   type Node,
   nextStartTry,
   openness,
-  readMethod,
   rescaleLadder,
   searchMethods,
   stepSize,
   type Tried,
 } from '.';
-import { testAxis } from './axis.test-helper';
+import { HEIGHT as height, LATENCY as latency, testAxis } from './axis.test-helper';
+import { readMethod } from './methods';
 
 const distance = testAxis();
-const latency = testAxis({ key: 'latency', title: 'Latency', quantity: 'latency', unit: 's', harder: 'less', start: 4, demand: 2 });
-const height = testAxis({ key: 'height', title: 'Height', quantity: 'height', unit: 'cm', start: 0.1, demand: 0.4, step: 0.1, limit: 0.15 });
 
 describe('another dog', () => {
   it('starts the same ladder where it can, and keeps hand-set rungs in their place', () => {
     const plan = {
       axes: [distance],
-      edits: [{ rung: 1, axis: distance.key, value: 6 }],
+      edits: [{ on: { [distance.key]: 10 }, axis: distance.key, value: 6 }],
       ladderRule: 'by-hand' as const,
       byHand: [5, 10, 20].map((value) => ({ criteria: { distance: value } as never, eases: [] })),
     };
@@ -40,33 +38,51 @@ describe('another dog', () => {
 
 describe('prerequisites', () => {
   const id = (text: string): ElementId => asId<ElementId>(text);
-  const node = (name: string, rung: number, ...needs: [string, number][]): Node => ({
+  const at = (value: number) => ({ [distance.key]: value });
+  const node = (name: string, stands: number | null, ...needs: [string, number][]): Node => ({
     id: id(name),
     title: name,
-    rung,
-    needs: needs.map(([element, at]) => ({ element: id(element), rung: at })),
+    axes: [distance],
+    stands: stands === null ? null : at(stands),
+    needs: needs.map(([element, value]) => ({ element: id(element), at: at(value) })),
   });
-  const nodes = [node('hold', 3), node('release', 1, ['hold', 2]), node('deliver', 0, ['release', 3], ['hold', 1])];
+  const nodes = [
+    node('hold', 20),
+    node('release', 8, ['hold', 15]),
+    node('deliver', null, ['release', 12], ['hold', 10]),
+  ];
 
   it('say what is open, and what the rest waits for', () => {
     expect(nodes.map((one) => openness(one, nodes).open)).toEqual([true, true, false]);
-    expect(openness(nodes[2] as Node, nodes).waits).toEqual(['not before “release” is at rung 4; it is at 2']);
+    expect(openness(nodes[2] as Node, nodes).waits.map((one) => one.replaceAll(NO_BREAK, ' '))).toEqual([
+      'not before “release” is at distance 12 m; it is at distance 8 m',
+    ]);
     expect(layers(nodes)).toEqual([['hold'], ['release'], ['deliver']]);
   });
   it('find a circle, and none where there is none', () => {
     expect(findCircle(nodes)).toBeNull();
-    expect(findCircle([...nodes.slice(1), node('hold', 0, ['deliver', 1])])).toEqual(['release', 'hold', 'deliver', 'release']);
-    expect(findCircle([node('a', 0, ['a', 1])])).toEqual(['a', 'a']);
+    expect(findCircle([...nodes.slice(1), node('hold', null, ['deliver', 5])])).toEqual([
+      'release',
+      'hold',
+      'deliver',
+      'release',
+    ]);
+    expect(findCircle([node('a', null, ['a', 5])])).toEqual(['a', 'a']);
   });
 });
 
 describe('start finder', () => {
   /** A dog that is clean up to its limit, by the axis's own order. */
-  const search = (axis: Axis, guess: number, can: (value: number) => boolean): { readonly start: number | null; readonly tries: number[] } => {
+  const search = (
+    axis: Axis,
+    guess: number,
+    can: (value: number) => boolean,
+  ): { readonly start: number | null; readonly tries: number[] } => {
     const tried: Tried[] = [];
     for (;;) {
       const next = must(nextStartTry(axis, guess, tried));
-      if (next.kind !== 'try') return { start: next.kind === 'found' ? next.value : null, tries: tried.map((one) => one.value) };
+      if (next.kind !== 'try')
+        return { start: next.kind === 'found' ? next.value : null, tries: tried.map((one) => one.value) };
       tried.push({ value: next.value, clean: can(next.value) });
     }
   };
@@ -94,10 +110,13 @@ describe('methods', () => {
     expect(new Set(METHODS.map((method) => method.id)).size).toBe(METHODS.length);
   });
 
-  it.each(METHODS.map((method) => [method.id, method] as const))('%s makes sound ladders from a person’s answers', (_, method) => {
+  it.each(
+    METHODS.map((method) => [method.id, method] as const),
+  )('%s makes sound ladders from a person’s answers', (_, method) => {
     for (const element of method.elements) {
       const axes = element.axes.map((one) => {
-        // A stand-in for what a person would say: easy on the easy side, within the values the method gives.
+        // A stand-in for what a person would say: easy on the easy side, within the values the
+        // method gives.
         const less = one.axis.harder === 'less';
         const answer = {
           start: one.start ?? (less ? 8 : 1),
@@ -115,17 +134,34 @@ describe('methods', () => {
   it('ask for what the practice does not say', () => {
     const hold = METHODS.find((method) => method.id === 'formal-hold')?.elements[0]?.axes[0];
     if (!hold) throw new Error('hold');
-    expect(axisFrom(hold, { start: null, demand: 20, step: null })).toMatchObject({ ok: false, code: 'start' });
+    expect(axisFrom(hold, { start: null, demand: 20, step: null })).toMatchObject({
+      ok: false,
+      code: 'start',
+    });
     expect(axisFrom(hold, { start: 20, demand: 20, step: 0 })).toMatchObject({ ok: false, code: 'axis' });
   });
 
   it.each([
     ['a needed element that does not come before', { needs: [{ element: 'later', share: 1 }] }, 'needs'],
-    ['a unit that does not fit', { axes: [{ key: 'a', title: 'A', quantity: 'distance', unit: 'm', start: '5 s' }] }, 'unit'],
-    ['a share on heights', { axes: [{ key: 'a', title: 'A', quantity: 'height', unit: 'cm', step: '25 %' }] }, 'step'],
+    [
+      'a unit that does not fit',
+      { axes: [{ key: 'a', title: 'A', quantity: 'distance', unit: 'm', start: '5 s' }] },
+      'unit',
+    ],
+    [
+      'a share on heights',
+      { axes: [{ key: 'a', title: 'A', quantity: 'height', unit: 'cm', step: '25 %' }] },
+      'step',
+    ],
     ['no axis', { axes: [] }, 'shape'],
   ])('refuse a file with %s', (_, change, code) => {
-    const element = { key: 'one', title: 'One', teaches: 'x', axes: [{ key: 'a', title: 'A', quantity: 'distance', unit: 'm' }], ...change };
+    const element = {
+      key: 'one',
+      title: 'One',
+      teaches: 'x',
+      axes: [{ key: 'a', title: 'A', quantity: 'distance', unit: 'm' }],
+      ...change,
+    };
     const file = {
       id: 'x',
       title: 'X',
@@ -142,7 +178,9 @@ describe('methods', () => {
 
   it('are found by any of their words', () => {
     expect(searchMethods('bumper').map((method) => method.id)).toEqual(['memory-retrieve']);
-    expect(searchMethods('creeping DISTANCE').map((method) => method.id)).toContain('positions-at-a-distance');
+    expect(searchMethods('creeping DISTANCE').map((method) => method.id)).toContain(
+      'positions-at-a-distance',
+    );
     expect(searchMethods('').length).toBe(METHODS.length);
     expect(searchMethods('zebra')).toEqual([]);
   });

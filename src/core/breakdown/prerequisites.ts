@@ -1,21 +1,55 @@
-import type { ElementId } from '@/core/shared';
+import * as v from 'valibot';
+import { asId, type ElementId } from '@/core/shared';
+import { type Axis, axisInWords } from './axis';
+import { criteriaSchema } from './ladder';
+import { atLeastAsHard, type Criteria } from './place';
 
-/** "Not before that one is at rung 4": rungs counted from 0. */
-export type Need = { readonly element: ElementId; readonly rung: number };
-export type Node = { readonly id: ElementId; readonly title: string; readonly needs: readonly Need[]; readonly rung: number };
+/** "Not before that one stands at these values." */
+export const needSchema = v.strictObject({
+  element: v.pipe(v.string(), v.minLength(1), v.transform(asId<ElementId>)),
+  at: criteriaSchema,
+});
+export type Need = { readonly element: ElementId; readonly at: Criteria };
+export type Node = {
+  readonly id: ElementId;
+  readonly title: string;
+  readonly axes: readonly Axis[];
+  readonly needs: readonly Need[];
+  /** Where the dog stands; null where it was never worked. */
+  readonly stands: Criteria | null;
+};
 
-/** Whether work may begin, and what it waits for, in words. A need whose element is gone asks nothing. */
+/**
+ * Whether work may begin, and what it waits for, in words. A need whose element is gone asks
+ * nothing.
+ */
 export type Openness = { readonly open: boolean; readonly waits: readonly string[] };
 
+/**
+ * A need is met where every axis of the other element stands at least as hard as asked. One whose
+ * values are the other's own start is met from the beginning.
+ */
 export function openness(node: Pick<Node, 'needs'>, nodes: readonly Node[]): Openness {
   const waits = node.needs.flatMap((need) => {
     const other = nodes.find((candidate) => candidate.id === need.element);
-    return other && other.rung < need.rung ? [`not before “${other.title}” is at rung ${need.rung + 1}; it is at ${other.rung + 1}`] : [];
+    const stands = other?.stands ?? {};
+    const lacking = other?.axes.filter((axis) => !atLeastAsHard([axis], stands, need.at)) ?? [];
+    if (!other || lacking.length === 0) return [];
+    return [
+      `not before “${other.title}” is at ${inWords(lacking, need.at)}; it is at ${inWords(lacking, stands)}`,
+    ];
   });
   return { open: waits.length === 0, waits };
 }
 
-/** The elements of a circle of prerequisites in order, the first again at the end; null when there is none. */
+const inWords = (axes: readonly Axis[], criteria: Criteria): string =>
+  axes.map((axis) => lowered(axisInWords(axis, criteria[axis.key] ?? axis.start))).join(', ');
+const lowered = (words: string): string => words.replace(/^./, (letter) => letter.toLowerCase());
+
+/**
+ * The elements of a circle of prerequisites in order, the first again at the end; null when there
+ * is none.
+ */
 export function findCircle(nodes: readonly Pick<Node, 'id' | 'needs'>[]): ElementId[] | null {
   const byId = new Map(nodes.map((node) => [node.id, node]));
   const done = new Set<ElementId>();
@@ -37,14 +71,19 @@ export function findCircle(nodes: readonly Pick<Node, 'id' | 'needs'>[]): Elemen
   return null;
 }
 
-/** Nodes in columns for a picture: each stands one column after the last of what it needs. Assumes there is no circle. */
+/**
+ * Nodes in columns for a picture: each stands one column after the last of what it needs. Assumes
+ * there is no circle.
+ */
 export function layers(nodes: readonly Pick<Node, 'id' | 'needs'>[]): ElementId[][] {
   const byId = new Map(nodes.map((node) => [node.id, node]));
   const depths = new Map<ElementId, number>();
   const depthOf = (id: ElementId): number => {
     const known = depths.get(id);
     if (known !== undefined) return known;
-    const below = (byId.get(id)?.needs ?? []).filter((need) => byId.has(need.element)).map((need) => depthOf(need.element));
+    const below = (byId.get(id)?.needs ?? [])
+      .filter((need) => byId.has(need.element))
+      .map((need) => depthOf(need.element));
     const depth = below.length === 0 ? 0 : 1 + Math.max(...below);
     depths.set(id, depth);
     return depth;

@@ -1,4 +1,7 @@
-/** Where schools disagree: both sides are settings here, each with what it gains and what it risks. Nobody is scolded. */
+/**
+ * Where schools disagree: both sides are settings here, each with what it gains and what it risks.
+ * Nobody is scolded.
+ */
 export type School = {
   readonly question: string;
   readonly sides: readonly { readonly title: string; readonly gains: string; readonly risks: string }[];
@@ -10,8 +13,16 @@ export const SCHOOLS = {
   floor: {
     question: 'A criterion was met, and now it fails',
     sides: [
-      side('Never go below what was met', 'The dog learns that the standard stays.', 'It can fail many times in a row and lose heart.'),
-      side('Go back a step at once', 'The next rep is a success.', 'Some dogs learn that failing makes it easier.'),
+      side(
+        'Never go below what was met',
+        'The dog learns that the standard stays.',
+        'It can fail many times in a row and lose heart.',
+      ),
+      side(
+        'Go back a step at once',
+        'The next rep is a success.',
+        'Some dogs learn that failing makes it easier.',
+      ),
     ],
   },
   marker: {
@@ -25,28 +36,52 @@ export const SCHOOLS = {
     question: 'When the dog is wrong',
     sides: [
       side('Say nothing', 'The dog goes on offering.', 'It may not notice for a while.'),
-      side('A word that means “no reward”', 'It knows at once.', 'A sharp voice takes the drive out of soft dogs.'),
+      side(
+        'A word that means “no reward”',
+        'It knows at once.',
+        'A sharp voice takes the drive out of soft dogs.',
+      ),
     ],
   },
   showing: {
     question: 'How the dog finds out what is wanted',
     sides: [
       side('Shape it freely', 'The dog owns what it has found.', 'Slow, and wants good timing.'),
-      side('Lure, guide or prompt', 'Quick to the first success.', 'The help has to be taken away again, and that is its own work.'),
+      side(
+        'Lure, guide or prompt',
+        'Quick to the first success.',
+        'The help has to be taken away again, and that is its own work.',
+      ),
     ],
   },
   'cue-time': {
     question: 'When the cue is added',
     sides: [
-      side('Once the behaviour is sure', 'The word never means a half-done thing.', 'The dog works for longer without a name for it.'),
-      side('From the start', 'Word and act grow together.', 'The word may come to mean the untidy first version.'),
+      side(
+        'Once the behaviour is sure',
+        'The word never means a half-done thing.',
+        'The dog works for longer without a name for it.',
+      ),
+      side(
+        'From the start',
+        'Word and act grow together.',
+        'The word may come to mean the untidy first version.',
+      ),
     ],
   },
   'second-cue': {
     question: 'No answer to the first cue',
     sides: [
-      side('One cue only', 'The cue keeps its worth, and rule books price a second one.', 'The dog may stand there, lost.'),
-      side('Repeat it calmly', 'Less pressure on a young dog.', 'It learns to wait for the second. Extra cues are counted either way.'),
+      side(
+        'One cue only',
+        'The cue keeps its worth, and rule books price a second one.',
+        'The dog may stand there, lost.',
+      ),
+      side(
+        'Repeat it calmly',
+        'Less pressure on a young dog.',
+        'It learns to wait for the second. Extra cues are counted either way.',
+      ),
     ],
   },
   joining: {
@@ -64,7 +99,11 @@ export const SCHOOLS = {
     question: 'How often it is paid',
     sides: [
       side('Every rep', 'Clear, and keeps a young dog keen.', 'The ring does not pay.'),
-      side('Some, or the best', 'Holds up without pay, and raises the standard.', 'Too thin too soon, and the dog leaves.'),
+      side(
+        'Some, or the best',
+        'Holds up without pay, and raises the standard.',
+        'Too thin too soon, and the dog leaves.',
+      ),
     ],
   },
   toy: {

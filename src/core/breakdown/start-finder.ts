@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '@/core/shared';
-import { type Axis, axisScale, stepSize } from './axis';
+import { type Axis, axisScale, levelPlace, stepSize } from './axis';
 import { friendly } from './ladder';
 
 export type Tried = { readonly value: number; readonly clean: boolean };
@@ -11,30 +11,48 @@ export type StartSearch =
 
 /** Reps that a search may take: the dog should hardly notice it. */
 const MOST = 5;
-/** The opening is well inside what the person believes: this share of the way from nothing to the guess, by difficulty. */
+/**
+ * The opening is well inside what the person believes: this share of the way from nothing to the
+ * guess, by difficulty.
+ */
 const OPENING = 0.5;
 
 /**
- * Brackets a start between what was clean and what was not, in at most five reps. It opens easier than the person's guess, then
- * goes to the guess, then halves the bracket (bisection on the axis's own scale), and ends when a step of the ladder would not tell the ends
- * apart. The start is the hardest value that was clean with nothing easier failed. None of it is evidence.
- * `guess` and `demand` in base units. Fails as `axisScale` does, and with `guess` where the guess is not easier than the demand.
+ * Brackets a start between what was clean and what was not, in at most five reps. It opens easier
+ * than the person's guess, then goes to the guess, then halves the bracket (bisection on the axis's
+ * own scale), and ends when a step of the ladder would not tell the ends apart. The start is the
+ * hardest value that was clean with nothing easier failed. None of it is evidence. `guess` and
+ * `demand` in base units. Fails as `axisScale` does, and with `guess` where the guess is not easier
+ * than the demand.
  */
 export function nextStartTry(axis: Axis, guess: number, tried: readonly Tried[]): Result<StartSearch> {
   const scale = axisScale({ ...axis, start: guess });
   if (!scale.ok) return scale;
-  if (scale.value.held) return fail('guess', axis.key, `${axis.title}: that is the demand itself. Guess something the dog can surely do.`);
+  if (scale.value.held)
+    return fail(
+      'guess',
+      axis.key,
+      `${axis.title}: that is the demand itself. Guess something the dog can surely do.`,
+    );
   const { difficulty, value } = scale.value;
-  const attempt = (at: number, rep: number, reason: string): StartSearch => ({ kind: 'try', value: friendly(axis, at), rep, reason });
+  const attempt = (at: number, rep: number, reason: string): StartSearch => ({
+    kind: 'try',
+    value: friendly(axis, at),
+    rep,
+    reason,
+  });
   const easiest = openingOf(axis, guess, value);
   const failed = Math.min(1, ...tried.filter((one) => !one.clean).map((one) => difficulty(one.value)));
-  const clean = tried.filter((one) => one.clean && difficulty(one.value) < failed).map((one) => difficulty(one.value));
+  const clean = tried
+    .filter((one) => one.clean && difficulty(one.value) < failed)
+    .map((one) => difficulty(one.value));
   if (tried.length === 0) return ok(attempt(easiest, 1, 'Begin well inside what it can do.'));
   if (clean.length === 0) {
     if (tried.length >= 2)
       return ok({
         kind: 'easier',
-        reason: 'Not clean even where it should be easy. Look why before going on: pain, place, or a piece that is missing.',
+        reason:
+          'Not clean even where it should be easy. Look why before going on: pain, place, or a piece that is missing.',
       });
     return ok(attempt(value(difficulty(easiest) * 2), 2, 'Easier still, to open with something clean.'));
   }
@@ -51,7 +69,9 @@ export function nextStartTry(axis: Axis, guess: number, tried: readonly Tried[])
     attempt(
       value(next === best ? 0 : next),
       tried.length + 1,
-      tried.length === 1 ? 'Clean. Now what you believe it can do.' : 'Between what was clean and what was not.',
+      tried.length === 1
+        ? 'Clean. Now what you believe it can do.'
+        : 'Between what was clean and what was not.',
     ),
   );
 }
@@ -60,9 +80,10 @@ export function nextStartTry(axis: Axis, guess: number, tried: readonly Tried[])
 const hardest = (tried: readonly Tried[], best: number, difficulty: (value: number) => number): number =>
   tried.find((one) => one.clean && difficulty(one.value) === best)?.value as number;
 
-// Half the guess where lengths or times are climbed; one step before it elsewhere, since half a height or a list has no meaning.
+// Half the guess where lengths or times are climbed; one step before it elsewhere, since half a
+// height or a list has no meaning.
 function openingOf(axis: Axis, guess: number, value: (difficulty: number) => number): number {
-  if (axis.levels !== null) return Math.max(0, guess - 1);
+  if (axis.levels !== null) return axis.levels[Math.max(0, levelPlace(axis.levels, guess) - 1)]?.id ?? guess;
   if (axis.harder === 'more' && guess > 0) return guess * OPENING;
   return axis.harder === 'less' && guess > 0 ? guess / OPENING : value(0);
 }

@@ -1,7 +1,10 @@
 import * as v from 'valibot';
 import { type Advice, type Happening, hold, type PolicyStep, type Standing } from './events';
 
-/** *Share of a block*: after `size` counted reps, `pass` clean or more advance, `fail` clean or fewer drop back. */
+/**
+ * *Share of a block*: after `size` counted reps, `pass` clean or more advance, `fail` clean or
+ * fewer drop back.
+ */
 export const blockRule = v.pipe(
   v.strictObject({
     kind: v.literal('block'),
@@ -15,24 +18,44 @@ export const blockRule = v.pipe(
 export type BlockRule = v.InferOutput<typeof blockRule>;
 
 export type Tally = { readonly clean: number; readonly done: number };
+
+/** The tally before the first rep: `{ clean: 0, done: 0 }`. */
 export const startTally = (): Tally => ({ clean: 0, done: 0 });
 
+/**
+ * One event under the block rule: reps that count fill the block, a full one is judged, and the
+ * next rep begins a new one; moving to another rung begins it anew. Size 10, pass 8: with 7 clean
+ * of 9, a clean rep → advance, "8 of 10 clean in this block".
+ */
 export function stepBlock(rule: BlockRule, tally: Tally, event: Happening, at: Standing): PolicyStep<Tally> {
-  if (event.kind === 'moved') return { state: startTally(), advice: [hold(`A new block of ${rule.size} begins.`)] };
+  if (event.kind === 'moved')
+    return { state: startTally(), advice: [hold(`A new block of ${rule.size} begins.`)] };
   const full = tally.done >= rule.size;
-  const state = event.kind === 'rep' && event.counts ? counted(full ? startTally() : tally, event.outcome === 'clean') : tally;
+  const state =
+    event.kind === 'rep' && event.counts
+      ? counted(full ? startTally() : tally, event.outcome === 'clean')
+      : tally;
   return { state, advice: [blockAdvice(rule, state, at)] };
 }
 
-const counted = (tally: Tally, clean: boolean): Tally => ({ clean: tally.clean + (clean ? 1 : 0), done: tally.done + 1 });
+const counted = (tally: Tally, clean: boolean): Tally => ({
+  clean: tally.clean + (clean ? 1 : 0),
+  done: tally.done + 1,
+});
 
 function blockAdvice(rule: BlockRule, { clean, done }: Tally, at: Standing): Advice {
   const grounds = `${clean} of ${done} clean in this block`;
   if (done < rule.size) return hold(`${grounds}; it is judged at ${rule.size}.`);
-  if (clean >= rule.pass && at.rung >= at.top) return { kind: 'done', reason: `${grounds}, on the top rung. End here, or prove it in a new place.` };
-  if (clean >= rule.pass) return { kind: 'advance', to: at.rung + 1, reason: `${grounds}; your rule advances at ${rule.pass}.` };
-  if (clean > rule.fail) return hold(`${grounds}: between ${rule.fail} and ${rule.pass}, so another block here.`);
-  if (at.rung === 0) return hold(`${grounds}; your rule drops back at ${rule.fail}, and this is the lowest rung. Make the start easier.`);
+  if (clean >= rule.pass && at.rung >= at.top)
+    return { kind: 'done', reason: `${grounds}, on the top rung. End here, or prove it in a new place.` };
+  if (clean >= rule.pass)
+    return { kind: 'advance', to: at.rung + 1, reason: `${grounds}; your rule advances at ${rule.pass}.` };
+  if (clean > rule.fail)
+    return hold(`${grounds}: between ${rule.fail} and ${rule.pass}, so another block here.`);
+  if (at.rung === 0)
+    return hold(
+      `${grounds}; your rule drops back at ${rule.fail}, and this is the lowest rung. Make the start easier.`,
+    );
   return { kind: 'drop-back', to: at.rung - 1, reason: `${grounds}; your rule drops back at ${rule.fail}.` };
 }
 
@@ -48,27 +71,53 @@ export const sequentialRule = v.pipe(
 export type SequentialRule = v.InferOutput<typeof sequentialRule>;
 
 /**
- * Log-likelihood ratio of `clean` of `done` under p1 against p0, with Wald's boundaries: at or above `upper` the dog is taken
- * for good enough (wrong with chance about alpha), at or below `lower` for not (wrong with chance about beta).
- * Wald (1945), "Sequential Tests of Statistical Hypotheses". p0 .6, p1 .9, both risks .1: upper ln 9 = 2.197, six clean make 2.43.
+ * Log-likelihood ratio of `clean` of `done` under p1 against p0, with Wald's boundaries: at or
+ * above `upper` the dog is taken for good enough (wrong with chance about alpha), at or below
+ * `lower` for not (wrong with chance about beta). Wald (1945), "Sequential Tests of Statistical
+ * Hypotheses". p0 .6, p1 .9, both risks .1: upper ln 9 = 2.197, six clean make 2.43.
  */
-function walk(rule: SequentialRule, { clean, done }: Tally): { readonly ratio: number; readonly lower: number; readonly upper: number } {
-  const ratio = clean * Math.log(rule.p1 / rule.p0) + (done - clean) * Math.log((1 - rule.p1) / (1 - rule.p0));
-  return { ratio, upper: Math.log((1 - rule.beta) / rule.alpha), lower: Math.log(rule.beta / (1 - rule.alpha)) };
+function walk(
+  rule: SequentialRule,
+  { clean, done }: Tally,
+): { readonly ratio: number; readonly lower: number; readonly upper: number } {
+  const ratio =
+    clean * Math.log(rule.p1 / rule.p0) + (done - clean) * Math.log((1 - rule.p1) / (1 - rule.p0));
+  return {
+    ratio,
+    upper: Math.log((1 - rule.beta) / rule.alpha),
+    lower: Math.log(rule.beta / (1 - rule.alpha)),
+  };
 }
 
+/**
+ * What Wald's sequential test says of a tally: the log likelihood ratio at or above its upper
+ * bound is *good*, at or below its lower *not yet*, else *open*. p0 .6, p1 .9, both risks .1: 6 of
+ * 6 clean → 'good'.
+ */
 export function decide(rule: SequentialRule, tally: Tally): 'good' | 'not yet' | 'open' {
   const { ratio, lower, upper } = walk(rule, tally);
   if (ratio >= upper) return 'good';
   return ratio <= lower ? 'not yet' : 'open';
 }
 
-export function stepSequential(rule: SequentialRule, tally: Tally, event: Happening, at: Standing): PolicyStep<Tally> {
+/**
+ * One event under the sequential rule: reps that count move the test, a verdict ends it, and so
+ * does moving to another rung. p0 .6, p1 .9, both risks .1: the sixth clean rep in a row →
+ * advance.
+ */
+export function stepSequential(
+  rule: SequentialRule,
+  tally: Tally,
+  event: Happening,
+  at: Standing,
+): PolicyStep<Tally> {
   const state = afterSequential(rule, tally, event);
   return { state, advice: [sequentialAdvice(rule, state, at)] };
 }
 
-/** A verdict ends the test: what follows belongs to the next one. A rest in the session does not. */
+/**
+ * A verdict ends the test: what follows belongs to the next one. A rest in the session does not.
+ */
 function afterSequential(rule: SequentialRule, tally: Tally, event: Happening): Tally {
   if (event.kind === 'moved') return startTally();
   if (event.kind !== 'rep' || !event.counts) return tally;
@@ -80,14 +129,18 @@ function sequentialAdvice(rule: SequentialRule, tally: Tally, at: Standing): Adv
   const percent = (p: number): number => Math.round(p * 100);
   switch (decide(rule, tally)) {
     case 'good':
-      if (at.rung >= at.top) return { kind: 'done', reason: `${grounds}: ${percent(rule.p1)} in 100 or better, on the top rung.` };
+      if (at.rung >= at.top)
+        return { kind: 'done', reason: `${grounds}: ${percent(rule.p1)} in 100 or better, on the top rung.` };
       return {
         kind: 'advance',
         to: at.rung + 1,
         reason: `${grounds}: rather ${percent(rule.p1)} in 100 or better. The test begins anew in each session.`,
       };
     case 'not yet':
-      if (at.rung === 0) return hold(`${grounds}: rather ${percent(rule.p0)} in 100 or worse, on the lowest rung. Make the start easier.`);
+      if (at.rung === 0)
+        return hold(
+          `${grounds}: rather ${percent(rule.p0)} in 100 or worse, on the lowest rung. Make the start easier.`,
+        );
       return {
         kind: 'drop-back',
         to: at.rung - 1,

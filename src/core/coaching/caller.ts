@@ -15,17 +15,22 @@ const REWARDS = ['small', 'small', 'small', 'large'];
 const FALSE_MOVES = ['none', 'none', 'a step', 'a hand', 'a turn'];
 
 /**
- * A fair order of `CALLS_AHEAD` calls of one kind, as words for the handler. `cues` are the person's own cue words, for that kind only. Same random
- * numbers, same order. Fails with `order` where there is nothing to choose between.
+ * A fair order of `CALLS_AHEAD` calls of one kind, as words for the handler. `cues` are the
+ * person's own cue words, for that kind only. Same random numbers, same order. Fails with `order`
+ * where there is nothing to choose between.
  */
 export function callOrder(kind: CallKind, cues: readonly string[], random: Random): Result<string[]> {
   switch (kind) {
     case 'cues':
       return fairOrder(cues, CALLS_AHEAD, cues.length === 2 ? MOST_IN_A_ROW : 2, random);
     case 'left-right':
-      return ok([...gellermann(random), ...gellermann(random)].map((side) => (side === 0 ? 'left' : 'right')));
+      return ok(
+        [...gellermann(random), ...gellermann(random)].map((side) => (side === 0 ? 'left' : 'right')),
+      );
     case 'return-or-call':
-      return ok(returnOrCall(CALLS_AHEAD, RETURNS, random).map((back) => (back ? 'go back to it' : 'call it')));
+      return ok(
+        returnOrCall(CALLS_AHEAD, RETURNS, random).map((back) => (back ? 'go back to it' : 'call it')),
+      );
     case 'delay': {
       const delays = unknownDelays(1, LONGEST_DELAY, CALLS_AHEAD, random);
       return delays.ok ? ok(delays.value.map((seconds) => `${seconds} s`)) : delays;

@@ -1,8 +1,21 @@
 import * as v from 'valibot';
 import { NO_BREAK, type RandomState, restored, seeded } from '@/core/shared';
-import { type Advice, type Happening, hold, type PolicyStep, plural, type RepTold, type Stage, type Standing, type Timing } from './events';
+import {
+  type Advice,
+  type Happening,
+  hold,
+  type PolicyStep,
+  plural,
+  type RepTold,
+  type Stage,
+  type Standing,
+  type Timing,
+} from './events';
 
-/** *Cue transfer* by time delay (Touchette 1971): new cue, a gap, the old prompt; probes; half pay for what still needs the prompt. */
+/**
+ * *Cue transfer* by time delay (Touchette 1971): new cue, a gap, the old prompt; probes; half pay
+ * for what still needs the prompt.
+ */
 export const cueTransferRule = v.strictObject({
   kind: v.literal('cue-transfer'),
   /** Seconds between the new cue and the old prompt. */
@@ -37,10 +50,22 @@ export const startTransfer = (_: CueTransferRule, at: Standing): CueTransferStat
 
 const OFFER_END = 3;
 
-export function stepTransfer(rule: CueTransferRule, state: CueTransferState, event: Happening, _at: Standing): PolicyStep<CueTransferState> {
+/**
+ * One event under the cue-transfer rule: where an answer in the gap, a prompted one, or none
+ * leads, and what to pay next. With `before` 5, five prompted answers that count in stage A → the
+ * probe.
+ */
+export function stepTransfer(
+  rule: CueTransferRule,
+  state: CueTransferState,
+  event: Happening,
+  _at: Standing,
+): PolicyStep<CueTransferState> {
   switch (event.kind) {
     case 'rep':
-      return event.counts ? afterRep(rule, state, event.timing ?? timingOf(event.outcome)) : next(rule, state, 'It does not count.');
+      return event.counts
+        ? afterRep(rule, state, event.timing ?? timingOf(event.outcome))
+        : next(rule, state, 'It does not count.');
     case 'unlogged':
       return state.stage === 'probe'
         ? next(rule, state)
@@ -49,20 +74,37 @@ export function stepTransfer(rule: CueTransferRule, state: CueTransferState, eve
       return next(rule, tossed({ ...state, stage: event.stage, count: 0, unprompted: 0 }), 'Set by hand.');
     case 'time-out':
       return state.stage === 'probe'
-        ? { state, advice: [{ kind: 'help', reason: `${rule.wait}${NO_BREAK}s of silence are over: prompt once, and do not pay it.` }] }
+        ? {
+            state,
+            advice: [
+              {
+                kind: 'help',
+                reason: `${rule.wait}${NO_BREAK}s of silence are over: prompt once, and do not pay it.`,
+              },
+            ],
+          }
         : next(rule, state);
     default:
       return next(rule, state);
   }
 }
 
-// A pad without the timings still says what it can: done is an answer to the prompt, nothing done is none.
+// A pad without the timings still says what it can: done is an answer to the prompt, nothing done
+// is none.
 const timingOf = (outcome: RepTold['outcome']): Timing => (outcome === 'miss' ? 'none' : 'prompted');
 
-function afterRep(rule: CueTransferRule, state: CueTransferState, timing: Timing): PolicyStep<CueTransferState> {
+function afterRep(
+  rule: CueTransferRule,
+  state: CueTransferState,
+  timing: Timing,
+): PolicyStep<CueTransferState> {
   switch (timing) {
     case 'before-word':
-      return next(rule, { ...state, unprompted: 0 }, 'Before the word is anticipation: not paid, and it counts for nothing.');
+      return next(
+        rule,
+        { ...state, unprompted: 0 },
+        'Before the word is anticipation: not paid, and it counts for nothing.',
+      );
     case 'reminded':
       return next(rule, state, 'After a reminder counts for neither side.');
     case 'in-gap':
@@ -73,16 +115,29 @@ function afterRep(rule: CueTransferRule, state: CueTransferState, timing: Timing
       return forward(rule, { ...state, unprompted: 0, count: state.count + 1 }, 'Answered the prompt.');
     case 'none':
       if (state.stage === 'probe') return failedProbe(rule, state);
-      return next(rule, { ...state, unprompted: 0, count: 0 }, 'No answer even to the prompt: the row begins anew.');
+      return next(
+        rule,
+        { ...state, unprompted: 0, count: 0 },
+        'No answer even to the prompt: the row begins anew.',
+      );
   }
 }
 
-function unprompted(rule: CueTransferRule, state: CueTransferState, timing: Timing): PolicyStep<CueTransferState> {
+function unprompted(
+  rule: CueTransferRule,
+  state: CueTransferState,
+  timing: Timing,
+): PolicyStep<CueTransferState> {
   const words = timing === 'in-gap' ? 'Answered in the gap, before the prompt' : 'Answered the new cue alone';
   if (state.unprompted >= OFFER_END)
     return {
       state,
-      advice: [{ kind: 'end', reason: `${words}: always paid. That is ${state.unprompted} unprompted in a row; a good place to end.` }],
+      advice: [
+        {
+          kind: 'end',
+          reason: `${words}: always paid. That is ${state.unprompted} unprompted in a row; a good place to end.`,
+        },
+      ],
     };
   // In the gap the row goes on as a success would; in a probe the next silence follows at once.
   const on = state.stage === 'probe' ? state : { ...state, count: state.count + 1 };
@@ -97,8 +152,15 @@ function failedProbe(rule: CueTransferRule, state: CueTransferState): PolicyStep
   );
 }
 
-/** After n in a row: from A to the probe, or through half pay once a probe has failed; from half pay to the probe. */
-function forward(rule: CueTransferRule, state: CueTransferState, words: string): PolicyStep<CueTransferState> {
+/**
+ * After n in a row: from A to the probe, or through half pay once a probe has failed; from half pay
+ * to the probe.
+ */
+function forward(
+  rule: CueTransferRule,
+  state: CueTransferState,
+  words: string,
+): PolicyStep<CueTransferState> {
   if (state.stage === 'probe' || state.count < rule.before) return next(rule, tossed(state), words);
   const stage: Stage = state.stage === 'A' && state.failed ? 'B' : 'probe';
   return next(rule, tossed({ ...state, stage, count: 0 }), words);
@@ -119,7 +181,9 @@ function nextAdvice(rule: CueTransferRule, state: CueTransferState, words: strin
   const gap = `new cue, ${rule.gap}${NO_BREAK}s, old prompt`;
   switch (state.stage) {
     case 'A':
-      return hold(`${words}Stage A: ${gap}, always paid. ${state.count} of ${plural(rule.before, 'answer')} before the next stage.`);
+      return hold(
+        `${words}Stage A: ${gap}, always paid. ${state.count} of ${plural(rule.before, 'answer')} before the next stage.`,
+      );
     case 'B':
       return {
         kind: 'pay',
@@ -127,17 +191,17 @@ function nextAdvice(rule: CueTransferRule, state: CueTransferState, words: strin
         reason: `${words}Stage B: ${gap}; the coin says ${state.paid ? 'pay' : 'do not pay'} a prompted answer. ${state.count} of ${rule.before}.`,
       };
     case 'probe':
-      return { kind: 'probe', reason: `${words}The new cue, then silence for up to ${rule.wait}${NO_BREAK}s. An answer is always paid.` };
+      return {
+        kind: 'probe',
+        reason: `${words}The new cue, then silence for up to ${rule.wait}${NO_BREAK}s. An answer is always paid.`,
+      };
   }
 }
 
-/** Whether this answer is to be paid, as the stage stands. Unprompted always, prompted by stage, anything else not. */
-export function paymentOf(state: CueTransferState, timing: Timing): boolean {
-  if (timing === 'in-gap' || timing === 'unprompted') return true;
-  return timing === 'prompted' && state.stage !== 'probe' && state.paid;
-}
-
-/** The state of a cue-transfer policy inside a coach's, for a clock and a coin on screen; null under any other rule. */
+/**
+ * The state of a cue-transfer policy inside a coach's, for a clock and a coin on screen; null under
+ * any other rule.
+ */
 export function transferOf(kind: string, inner: unknown): CueTransferState | null {
   return kind === 'cue-transfer' ? (inner as CueTransferState) : null;
 }

@@ -1,7 +1,12 @@
 import type { Rule, RuleKind } from './policy';
 
 /** What a person reads when choosing a rule: what it does, what it gains, what it risks. */
-export type RuleWords = { readonly title: string; readonly does: string; readonly gains: string; readonly risks: string };
+export type RuleWords = {
+  readonly title: string;
+  readonly does: string;
+  readonly gains: string;
+  readonly risks: string;
+};
 
 /** Offered first; the others stand under "more". */
 export const FIRST_RULES: readonly RuleKind[] = ['run', 'stretch'];

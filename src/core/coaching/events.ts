@@ -2,10 +2,16 @@ import type { Day } from '@/core/shared';
 
 export type Outcome = 'clean' | 'flawed' | 'miss';
 
-/** When the answer came, where a protocol has a new cue, a gap and an old prompt. Null where none was kept. */
+/**
+ * When the answer came, where a protocol has a new cue, a gap and an old prompt. Null where none
+ * was kept.
+ */
 export type Timing = 'before-word' | 'in-gap' | 'unprompted' | 'prompted' | 'reminded' | 'none';
 
-/** Stages of a cue transfer. A: always paid; B: prompted answers paid by a fair coin; probe: the new cue and silence. */
+/**
+ * Stages of a cue transfer. A: always paid; B: prompted answers paid by a fair coin; probe: the new
+ * cue and silence.
+ */
 export const STAGES = ['A', 'B', 'probe'] as const;
 export type Stage = (typeof STAGES)[number];
 
@@ -27,7 +33,10 @@ export const BODY_SIGNS = [
 ] as const;
 export type BodySign = (typeof BODY_SIGNS)[number];
 
-/** What a rep tells a policy. One that does not count (aided, another cause) is told too: it moves the set, not the run. */
+/**
+ * What a rep tells a policy. One that does not count (aided, another cause) is told too: it moves
+ * the set, not the run.
+ */
 export type RepTold = {
   readonly id: string;
   readonly outcome: Outcome;
@@ -39,7 +48,10 @@ export type RepTold = {
   readonly warmUp?: boolean;
 };
 
-/** Everything that can happen to a policy. Undo and corrections name an earlier event; one that is not known changes nothing. */
+/**
+ * Everything that can happen to a policy. Undo and corrections name an earlier event; one that is
+ * not known changes nothing.
+ */
 export type CoachEvent =
   | ({ readonly kind: 'rep' } & RepTold)
   | ({ readonly kind: 'correction' } & RepTold)
@@ -63,21 +75,34 @@ export type Happening = Exclude<CoachEvent, { kind: 'undo' | 'correction' }>;
 /** One quiet line with its grounds. Declining it needs nothing. */
 export type Advice =
   | { readonly kind: 'advance' | 'drop-back'; readonly to: number; readonly reason: string }
-  | { readonly kind: 'hold' | 'rest' | 'done' | 'probe' | 'help' | 'filler' | 'end' | 'stop'; readonly reason: string }
+  | {
+      readonly kind: 'hold' | 'rest' | 'done' | 'probe' | 'help' | 'filler' | 'end' | 'stop';
+      readonly reason: string;
+    }
   /** One question, in one tap. */
   | { readonly kind: 'ask'; readonly about: string; readonly reason: string }
-  /** Whether the next prompted answer is paid: by rule, or by a fair coin that was tossed for it. */
+  /**
+   * Whether the next prompted answer is paid: by rule, or by a fair coin that was tossed for it.
+   */
   | { readonly kind: 'pay'; readonly paid: boolean; readonly reason: string };
 
-/** What is known when a session begins. All of it comes from the log and the clock, none of it from the policy. */
+/**
+ * What is known when a session begins. All of it comes from the log and the clock, none of it from
+ * the policy.
+ */
 export type CoachStart = {
   readonly rung: number;
   readonly top: number;
   /** For coins. The same seed tosses the same. */
   readonly seed: number;
-  /** The value of the first axis on each rung in base units, for policies that cut by a share; null where no axis is a length. */
+  /**
+   * The value of the first axis on each rung in base units, for policies that cut by a share; null
+   * where no axis is a length.
+   */
   readonly values: readonly number[] | null;
-  /** The day on which this rung was first worked, and today; null where it was not worked before. */
+  /**
+   * The day on which this rung was first worked, and today; null where it was not worked before.
+   */
   readonly rungSince: Day | null;
   readonly today: Day | null;
 };
@@ -86,5 +111,12 @@ export type CoachStart = {
 export type Standing = CoachStart;
 
 export type PolicyStep<S> = { readonly state: S; readonly advice: readonly Advice[] };
+
+/** Advice to stay on the rung, with its grounds. */
 export const hold = (reason: string): Advice => ({ kind: 'hold', reason });
+
+/**
+ * A number with its noun: `plural(1, 'rep')` → "1 rep", `plural(2, 'miss', 'misses')` → "2
+ * misses".
+ */
 export const plural = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;

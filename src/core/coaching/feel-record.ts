@@ -1,9 +1,14 @@
 import { quantile } from '@/core/statistics';
 
 /** What was done on one rung after another: counted reps, and moves by hand. */
-export type FeelEvent = { readonly kind: 'rep'; readonly clean: boolean } | { readonly kind: 'move'; readonly up: boolean };
+export type FeelEvent =
+  | { readonly kind: 'rep'; readonly clean: boolean }
+  | { readonly kind: 'move'; readonly up: boolean };
 
-/** How somebody goes up and back by feel, as their own log shows it. Shares are of the last reps on the rung before the move. */
+/**
+ * How somebody goes up and back by feel, as their own log shows it. Shares are of the last reps on
+ * the rung before the move.
+ */
 export type FeelRecord = {
   readonly ups: number;
   readonly downs: number;
@@ -17,8 +22,9 @@ export type FeelRecord = {
 const LOOKED_AT = 5;
 
 /**
- * The operating record of a person who moves by feel: at what share of clean reps they go up and back. Sessions in any order, each in the order
- * of its reps; a move with no rep on the rung before it says nothing and is left out. Two clean reps, then up → cleanBeforeUp 1.
+ * The operating record of a person who moves by feel: at what share of clean reps they go up and
+ * back. Sessions in any order, each in the order of its reps; a move with no rep on the rung before
+ * it says nothing and is left out. Two clean reps, then up → cleanBeforeUp 1.
  */
 export function feelRecord(sessions: readonly (readonly FeelEvent[])[]): FeelRecord {
   const before: Record<'up' | 'down', number[]> = { up: [], down: [] };
@@ -35,6 +41,13 @@ export function feelRecord(sessions: readonly (readonly FeelEvent[])[]): FeelRec
       here = [];
     }
   }
-  const middle = (shares: readonly number[]): number | null => (shares.length === 0 ? null : quantile(shares, 0.5));
-  return { ups: before.up.length, downs: before.down.length, reps, cleanBeforeUp: middle(before.up), cleanBeforeDown: middle(before.down) };
+  const middle = (shares: readonly number[]): number | null =>
+    shares.length === 0 ? null : quantile(shares, 0.5);
+  return {
+    ups: before.up.length,
+    downs: before.down.length,
+    reps,
+    cleanBeforeUp: middle(before.up),
+    cleanBeforeDown: middle(before.down),
+  };
 }

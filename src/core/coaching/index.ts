@@ -1,7 +1,14 @@
 export { LAID, LAYOUT_SHAPES, type Laid, type LayoutShape, type Spot } from './article-layout';
-export { type ArticleEvent, type ArticleState, articleStates, type Layout, type NextRun, nextRun } from './articles';
+export {
+  type ArticleEvent,
+  type ArticleState,
+  articleStates,
+  type Layout,
+  type NextRun,
+  nextRun,
+} from './articles';
 export { CALLS, CALLS_AHEAD, type CallKind, callOrder } from './caller';
-export { type CueTransferState, paymentOf, transferOf } from './cue-transfer';
+export { type CueTransferState, transferOf } from './cue-transfer';
 export { FIRST_RULES, RULE_WORDS, type RuleWords, USUAL_RULES } from './describe';
 export {
   type Advice,
@@ -20,5 +27,14 @@ export {
 export { type FeelEvent, type FeelRecord, feelRecord } from './feel-record';
 export { type OperatingPoint, operatingPoint } from './operating-curve';
 export { DEFAULT_PACE, type Pace, startRung } from './pace';
-export { type CoachState, type CoachStep, coach, type Policy, policySchema, type Rule, type RuleKind, ruleSchema, startCoaching } from './policy';
-export { articlePlaces, type Foreseen, fairOrder, foreseen, gellermann, isGellermann, returnOrCall, unknownDelays } from './sequences';
+export {
+  type CoachState,
+  type CoachStep,
+  coach,
+  type Policy,
+  policySchema,
+  type Rule,
+  type RuleKind,
+  ruleSchema,
+  startCoaching,
+} from './policy';

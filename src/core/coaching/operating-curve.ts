@@ -3,9 +3,15 @@ import { type BlockRule, decide, type SequentialRule } from './blocks';
 import type { Rule } from './policy';
 import type { RunRule } from './runs';
 
-/** What a rule does with a dog whose every rep is clean with chance p, alike and apart from one another. */
+/**
+ * What a rule does with a dog whose every rep is clean with chance p, alike and apart from one
+ * another.
+ */
 export type OperatingPoint = {
-  /** Chance that the very first reps that could advance it do: n of n, the first block, a clean sheet of the test. */
+  /**
+   * Chance that the very first reps that could advance it do: n of n, the first block, a clean
+   * sheet of the test.
+   */
   readonly atOnce: number;
   /** Chance that it advances before it drops back, however long that takes. */
   readonly advances: number;
@@ -13,14 +19,21 @@ export type OperatingPoint = {
   readonly reps: number;
 };
 
-/** How many of the reps that are not clean are misses; the rest are flawed. Only runs and their drop-backs depend on it. */
+/**
+ * How many of the reps that are not clean are misses; the rest are flawed. Only runs and their
+ * drop-backs depend on it.
+ */
 const MISS_SHARE = 0.5;
-/** Steps after which an undecided sequential test is cut off; at the risks allowed far less than one set in a million gets there. */
+/**
+ * Steps after which an undecided sequential test is cut off; at the risks allowed far less than one
+ * set in a million gets there.
+ */
 const LONGEST = 400;
 
 /**
- * The operating characteristic of a rule for a dog with true clean rate `p` in (0, 1), exact; null for rules that no clean rate
- * alone decides (stretch, protocols, by feel). Example: five in a row at p = .8: `atOnce` .8⁵ = .328.
+ * The operating characteristic of a rule for a dog with true clean rate `p` in (0, 1), exact; null
+ * for rules that no clean rate alone decides (stretch, protocols, by feel). Example: five in a row
+ * at p = .8: `atOnce` .8⁵ = .328.
  */
 export function operatingPoint(rule: Rule, p: number, missShare = MISS_SHARE): OperatingPoint | null {
   switch (rule.kind) {
@@ -37,10 +50,15 @@ export function operatingPoint(rule: Rule, p: number, missShare = MISS_SHARE): O
 }
 
 /**
- * Success runs against failure runs (Feller 1968, XIII.8, with a third outcome). C and M are the values after a first clean rep and
- * a first miss, E the value with no row: C wins with p^(n−1), else its row breaks into M or E; M likewise; E = (cost + pC + qM)/(p + q).
+ * Success runs against failure runs (Feller 1968, XIII.8, with a third outcome). C and M are the
+ * values after a first clean rep and a first miss, E the value with no row: C wins with p^(n−1),
+ * else its row breaks into M or E; M likewise; E = (cost + pC + qM)/(p + q).
  */
-function ofRun({ advanceAfter: n, dropAfter: m }: Pick<RunRule, 'advanceAfter' | 'dropAfter'>, p: number, miss: number): OperatingPoint {
+function ofRun(
+  { advanceAfter: n, dropAfter: m }: Pick<RunRule, 'advanceAfter' | 'dropAfter'>,
+  p: number,
+  miss: number,
+): OperatingPoint {
   const flaw = 1 - p - miss;
   const [u, w] = [1 - p ** (n - 1), 1 - miss ** (m - 1)];
   const value = (won: number, lost: number, cost: number): number => {

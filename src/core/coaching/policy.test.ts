@@ -12,7 +12,6 @@ import {
   type Outcome,
   type Pace,
   type Policy,
-  paymentOf,
   policySchema,
   REFUSALS,
   type Rule,
@@ -20,11 +19,16 @@ import {
   startCoaching,
   startRung,
   type Timing,
+  transferOf,
   USUAL_RULES,
 } from '.';
 
 const outcomes: Record<string, Outcome> = { c: 'clean', f: 'flawed', m: 'miss' };
-const rep = (id: string, outcome: Outcome, more: Partial<Extract<CoachEvent, { kind: 'rep' }>> = {}): CoachEvent => ({
+const rep = (
+  id: string,
+  outcome: Outcome,
+  more: Partial<Extract<CoachEvent, { kind: 'rep' }>> = {},
+): CoachEvent => ({
   kind: 'rep',
   id,
   outcome,
@@ -34,13 +38,20 @@ const rep = (id: string, outcome: Outcome, more: Partial<Extract<CoachEvent, { k
 /** 'ccm' → three counted reps with ids 0, 1, 2; capitals do not count; '|' is a rest. */
 const reps = (text: string): CoachEvent[] =>
   [...text].map((letter, i) =>
-    letter === '|' ? { kind: 'rested' } : rep(String(i), outcomes[letter.toLowerCase()] ?? 'miss', { counts: letter === letter.toLowerCase() }),
+    letter === '|'
+      ? { kind: 'rested' }
+      : rep(String(i), outcomes[letter.toLowerCase()] ?? 'miss', { counts: letter === letter.toLowerCase() }),
   );
 const moved = (rung: number, id = `to ${rung}`): CoachEvent => ({ kind: 'moved', id, rung });
 const WIDE: Pace = { ...DEFAULT_PACE, setSize: 50 };
 
 type Ran = { readonly state: CoachState; readonly last: string; readonly reason: string };
-function run(rule: Rule, events: readonly CoachEvent[], start: Partial<CoachStart> = {}, pace: Pace = WIDE): Ran {
+function run(
+  rule: Rule,
+  events: readonly CoachEvent[],
+  start: Partial<CoachStart> = {},
+  pace: Pace = WIDE,
+): Ran {
   const policy: Policy = { rule, pace };
   let state = startCoaching(policy, { rung: 2, top: 4, ...start });
   let ran: Ran = { state, last: '', reason: '' };
@@ -49,7 +60,11 @@ function run(rule: Rule, events: readonly CoachEvent[], start: Partial<CoachStar
     state = step.state;
     ran = {
       state,
-      last: step.advice.map((one) => ('to' in one ? `${one.kind} ${one.to}` : one.kind === 'pay' ? `pay ${one.paid}` : one.kind)).join('+'),
+      last: step.advice
+        .map((one) =>
+          'to' in one ? `${one.kind} ${one.to}` : one.kind === 'pay' ? `pay ${one.paid}` : one.kind,
+        )
+        .join('+'),
       reason: step.advice[0]?.reason ?? '',
     };
   }
@@ -81,8 +96,12 @@ describe('n in a row, m misses drop back', () => {
 
   it('takes undo and correction as if they had been so from the start', () => {
     expect(run(rule, [...reps('ccm'), { kind: 'undo', id: '2' }, rep('3', 'clean')]).last).toBe('advance 3');
-    expect(run(rule, [...reps('ccm'), { kind: 'correction', id: '2', outcome: 'clean', counts: true }]).last).toBe('advance 3');
-    expect(run(rule, [...reps('mm'), { kind: 'correction', id: '1', outcome: 'miss', counts: false }]).last).toBe('hold');
+    expect(
+      run(rule, [...reps('ccm'), { kind: 'correction', id: '2', outcome: 'clean', counts: true }]).last,
+    ).toBe('advance 3');
+    expect(
+      run(rule, [...reps('mm'), { kind: 'correction', id: '1', outcome: 'miss', counts: false }]).last,
+    ).toBe('hold');
     expect(run(rule, [...reps('cc'), { kind: 'undo', id: 'unknown' }]).state.seen).toHaveLength(2);
   });
 
@@ -103,7 +122,8 @@ describe('what is common to all rules', () => {
     ['going back at once', 'ccm', {}, 'drop-back 1'],
     ['or keeping what was met', 'ccm', { ratchet: 'keep' }, 'help'],
     ['but not what was met once', 'cm', { ratchet: 'keep' }, 'drop-back 1'],
-  ] as const)('%s', (_, text, pace, advice) => expect(run(rule, reps(text), {}, { ...WIDE, ...pace }).last).toBe(advice));
+  ] as const)('%s', (_, text, pace, advice) =>
+    expect(run(rule, reps(text), {}, { ...WIDE, ...pace }).last).toBe(advice));
 
   it('one step up a set', () => {
     const events = [...reps('cc'), moved(3), rep('a', 'clean'), rep('b', 'clean')];
@@ -112,16 +132,22 @@ describe('what is common to all rules', () => {
   });
 
   it('caps the warm-up, and lets no warm-up rep count', () => {
-    const warm = (n: number): CoachEvent[] => Array.from({ length: n }, (_, i) => rep(String(i), 'clean', { counts: false, warmUp: true }));
+    const warm = (n: number): CoachEvent[] =>
+      Array.from({ length: n }, (_, i) => rep(String(i), 'clean', { counts: false, warmUp: true }));
     expect(run(rule, warm(2), {}, { ...WIDE, warmUpCap: 3 }).reason).toContain('0 clean in a row');
     expect(run(rule, warm(3), {}, { ...WIDE, warmUpCap: 3 }).reason).toBe(
       '3 warm-up reps; your cap is 3. It is warm: begin with the first real one.',
     );
-    expect(run(rule, [...warm(3), rep('a', 'clean')], {}, { ...WIDE, warmUpCap: 3 }).reason).toContain('1 clean in a row');
+    expect(run(rule, [...warm(3), rep('a', 'clean')], {}, { ...WIDE, warmUpCap: 3 }).reason).toContain(
+      '1 clean in a row',
+    );
   });
 
   it('about six more, not logged, fill the set and prove nothing', () => {
-    expect(run(rule, [rep('a', 'clean'), { kind: 'unlogged', id: 'x', count: 6 }], {}, { ...WIDE, setSize: 7 }).last).toBe('hold+rest');
+    expect(
+      run(rule, [rep('a', 'clean'), { kind: 'unlogged', id: 'x', count: 6 }], {}, { ...WIDE, setSize: 7 })
+        .last,
+    ).toBe('hold+rest');
   });
 
   it.each([
@@ -137,7 +163,9 @@ describe('what is common to all rules', () => {
   });
 
   it('starts the next day k rungs below, never below the first', () => {
-    expect([startRung({ ...WIDE, startBelow: 2 }, 5), startRung({ ...WIDE, startBelow: 2 }, 1)]).toEqual([3, 0]);
+    expect([startRung({ ...WIDE, startBelow: 2 }, 5), startRung({ ...WIDE, startBelow: 2 }, 1)]).toEqual([
+      3, 0,
+    ]);
   });
 });
 
@@ -162,14 +190,18 @@ describe('block and sequential test', () => {
     ['mmc', 'hold'],
     ['ccccc|c', 'advance 3'],
   ])('sequential %s → %s', (text, advice) => expect(run(test, reps(text)).last).toBe(advice));
-  it('says that it begins anew in each session', () => expect(run(test, reps('cccccc')).reason).toContain('begins anew in each session'));
+  it('says that it begins anew in each session', () =>
+    expect(run(test, reps('cccccc')).reason).toContain('begins anew in each session'));
 });
 
 describe('stretch', () => {
   const rule: Rule = { kind: 'stretch', cut: 0.5, perSession: 2 };
   const values = [5, 10, 20, 30, 40, 50];
   const at = { rung: 4, top: 5, values };
-  const refused = (why: (typeof REFUSALS)[number]): CoachEvent[] => [rep('r', 'miss'), { kind: 'answered', id: 'a', why }];
+  const refused = (why: (typeof REFUSALS)[number]): CoachEvent[] => [
+    rep('r', 'miss'),
+    { kind: 'answered', id: 'a', why },
+  ];
   it.each([
     ['too-far', 'drop-back 2'],
     ['sore', 'stop'],
@@ -177,7 +209,8 @@ describe('stretch', () => {
     ['chewing', 'hold'],
     ['something-new', 'hold'],
     ['unknown', 'hold'],
-  ] as const)('a refusal at 40 m answered %s → %s', (why, advice) => expect(run(rule, refused(why), at).last).toBe(advice));
+  ] as const)('a refusal at 40 m answered %s → %s', (why, advice) =>
+    expect(run(rule, refused(why), at).last).toBe(advice));
 
   it('asks once; a refusal without an answer changes nothing', () => {
     expect(run(rule, reps('m'), at).last).toBe('ask');
@@ -188,7 +221,9 @@ describe('stretch', () => {
     expect(run(rule, refused('did-not-mark'), at).reason).toContain('same distance again'));
   it('rebuilds after a cut, within the cadence of a session', () => {
     expect(run(rule, [...refused('too-far'), moved(2), rep('b', 'clean')], at).last).toBe('advance 3');
-    expect(run(rule, [...refused('too-far'), moved(2), rep('b', 'clean'), moved(3), rep('c', 'clean')], at).last).toBe('hold');
+    expect(
+      run(rule, [...refused('too-far'), moved(2), rep('b', 'clean'), moved(3), rep('c', 'clean')], at).last,
+    ).toBe('hold');
   });
   it('cuts below the shortest rung in words only, and stays stopped when sore', () => {
     expect(run(rule, refused('too-far'), { ...at, rung: 0 }).reason).toMatch(/under 2\sm/);
@@ -201,7 +236,9 @@ describe('cue transfer', () => {
   const rule: Rule = { kind: 'cue-transfer', gap: 2, wait: 20, before: 5 };
   const answers = (...list: (Timing | 'time-out')[]): CoachEvent[] =>
     list.map((timing, i) =>
-      timing === 'time-out' ? { kind: timing, id: String(i) } : rep(String(i), timing === 'none' ? 'miss' : 'clean', { timing }),
+      timing === 'time-out'
+        ? { kind: timing, id: String(i) }
+        : rep(String(i), timing === 'none' ? 'miss' : 'clean', { timing }),
     );
   const five: Timing[] = ['prompted', 'prompted', 'prompted', 'prompted', 'prompted'];
   const stageOf = (ran: Ran): unknown => (ran.state.inner as { stage: string }).stage;
@@ -209,7 +246,10 @@ describe('cue transfer', () => {
   it('five prompted successes lead to a probe, a failed 20 s probe back to stage A, and then through half pay', () => {
     expect(run(rule, answers(...five)).last).toBe('probe');
     const waited = run(rule, answers(...five, 'time-out'));
-    expect([waited.last, waited.reason]).toEqual(['help', '20\u00a0s of silence are over: prompt once, and do not pay it.']);
+    expect([waited.last, waited.reason]).toEqual([
+      'help',
+      '20\u00a0s of silence are over: prompt once, and do not pay it.',
+    ]);
     const failed = run(rule, answers(...five, 'time-out', 'prompted'));
     expect([stageOf(failed), failed.last]).toEqual(['A', 'hold']);
     const half = run(rule, answers(...five, 'time-out', 'prompted', ...five));
@@ -218,7 +258,10 @@ describe('cue transfer', () => {
   });
 
   it('an answer before the word is anticipation, one in the gap is unprompted, a reminded one neither', () => {
-    expect(run(rule, answers('prompted', 'before-word')).state.inner).toMatchObject({ count: 1, unprompted: 0 });
+    expect(run(rule, answers('prompted', 'before-word')).state.inner).toMatchObject({
+      count: 1,
+      unprompted: 0,
+    });
     expect(run(rule, answers('in-gap', 'before-word')).state.inner).toMatchObject({ unprompted: 0 });
     expect(run(rule, answers('in-gap', 'reminded')).state.inner).toMatchObject({ count: 1, unprompted: 1 });
     expect(run(rule, answers('prompted', 'none')).state.inner).toMatchObject({ count: 0 });
@@ -232,15 +275,15 @@ describe('cue transfer', () => {
     expect(stageOf(run(rule, []))).toBe('A');
   });
 
-  it('pays what is unprompted always, what is prompted by stage, and tosses a coin that comes back with its seed', () => {
+  it('tosses a coin for half pay that comes back with its seed', () => {
     const half = answers(...five, 'none', ...five, 'prompted', 'prompted', 'prompted');
-    const inner = (seed: number) => run(rule, half, { seed }).state.inner as Parameters<typeof paymentOf>[0];
+    const inner = (seed: number) => transferOf('cue-transfer', run(rule, half, { seed }).state.inner);
     expect(inner(3)).toEqual(inner(3));
-    const coins = Array.from({ length: 200 }, (_, seed) => paymentOf(inner(seed), 'prompted')).filter(Boolean).length;
+    const coins = Array.from({ length: 200 }, (_, seed) => inner(seed)?.paid).filter(Boolean).length;
     expect(coins).toBeGreaterThan(75);
     expect(coins).toBeLessThan(125);
-    expect([paymentOf(inner(1), 'unprompted'), paymentOf(inner(1), 'reminded'), paymentOf(inner(1), 'before-word')]).toEqual([true, false, false]);
-    expect(paymentOf(run(rule, answers(...five)).state.inner as Parameters<typeof paymentOf>[0], 'prompted')).toBe(false);
+    const probing = transferOf('cue-transfer', run(rule, answers(...five)).state.inner);
+    expect(probing?.stage).toBe('probe');
   });
 });
 
@@ -250,7 +293,10 @@ describe('protocols', () => {
   const single = USUAL_RULES['single-presentation'];
   it('one presentation: no answer is followed by a breath, never by a second cue', () => {
     expect(run(single, reps('m')).reason).toMatch(/^Withdraw, 5 seconds of nothing/);
-    expect([run(single, reps('mm')).last, run(single, reps('ccccc')).last]).toEqual(['drop-back 1', 'advance 3']);
+    expect([run(single, reps('mm')).last, run(single, reps('ccccc')).last]).toEqual([
+      'drop-back 1',
+      'advance 3',
+    ]);
   });
 
   const scenario: Rule = { kind: 'scenario', advanceAfter: 2 };
@@ -258,7 +304,11 @@ describe('protocols', () => {
     ['a fault stops it and is fixed easier', [rep('a', 'flawed')], 'drop-back 1'],
     ['fixed, it goes on where it stopped', [rep('a', 'flawed'), moved(1), rep('b', 'clean')], 'advance 2'],
     ['the fix fails: easier still', [rep('a', 'miss'), moved(1), rep('b', 'miss')], 'drop-back 0'],
-    ['and goes on at the old place', [rep('a', 'miss'), moved(1), rep('b', 'miss'), moved(0), rep('c', 'clean')], 'advance 2'],
+    [
+      'and goes on at the old place',
+      [rep('a', 'miss'), moved(1), rep('b', 'miss'), moved(0), rep('c', 'clean')],
+      'advance 2',
+    ],
     ['clean twice goes up', [rep('a', 'clean'), rep('b', 'clean')], 'advance 3'],
   ])('scenario: %s', (_, events, advice) => expect(run(scenario, events).last).toBe(advice));
 
@@ -270,14 +320,16 @@ describe('protocols', () => {
     ['five clean, but only ten days on the rung', 'ccccc', '2026-06-20', 'end'],
     ['five clean after enough days', 'ccccc', '2026-06-01', 'advance 3'],
     ['the day is not over', 'ccc', '2026-06-01', 'hold'],
-  ])('strength: %s', (_, text, from, advice) => expect(run(strength, reps(text), days(from)).last).toBe(advice));
+  ])('strength: %s', (_, text, from, advice) =>
+    expect(run(strength, reps(text), days(from)).last).toBe(advice));
   it('a break is never answered by a correction, and a new rung has no days yet', () => {
     expect(run(strength, reps('ff')).reason).toMatch(/vet.*not will/s);
     expect(run(strength, [moved(3), ...reps('ccccc')], days('2026-06-01')).last).toBe('end');
   });
 
   const shaping: Rule = { kind: 'distribution', window: 10, paidShare: 0.8 };
-  const grades = (...list: number[]): CoachEvent[] => list.map((grade, i) => rep(String(i), 'flawed', { grade }));
+  const grades = (...list: number[]): CoachEvent[] =>
+    list.map((grade, i) => rep(String(i), 'flawed', { grade }));
   it('pays what is better than most, and goes up when nothing is left to choose from', () => {
     expect(run(shaping, grades(0, 1)).reason).toContain('pay every one');
     // Rank 2 of nine: (9 + 1) × 0.2.
@@ -296,15 +348,27 @@ describe('any policy, any session', () => {
           id,
           outcome: fc.constantFrom<Outcome>('clean', 'flawed', 'miss'),
           counts: fc.boolean(),
-          timing: fc.constantFrom<Timing | null>(null, 'before-word', 'in-gap', 'unprompted', 'prompted', 'reminded', 'none'),
+          timing: fc.constantFrom<Timing | null>(
+            null,
+            'before-word',
+            'in-gap',
+            'unprompted',
+            'prompted',
+            'reminded',
+            'none',
+          ),
         })
         .map((one): CoachEvent => ({ kind: 'rep', ...one })),
     },
     id.map((one): CoachEvent => ({ kind: 'undo', id: one })),
     id.map((one): CoachEvent => ({ kind: 'correction', id: one, outcome: 'clean', counts: true })),
     fc.record({ id, rung: fc.nat({ max: 4 }) }).map((one): CoachEvent => ({ kind: 'moved', ...one })),
-    fc.record({ id, why: fc.constantFrom(...REFUSALS) }).map((one): CoachEvent => ({ kind: 'answered', ...one })),
-    fc.record({ id, sign: fc.constantFrom(...BODY_SIGNS) }).map((one): CoachEvent => ({ kind: 'sign', ...one })),
+    fc
+      .record({ id, why: fc.constantFrom(...REFUSALS) })
+      .map((one): CoachEvent => ({ kind: 'answered', ...one })),
+    fc
+      .record({ id, sign: fc.constantFrom(...BODY_SIGNS) })
+      .map((one): CoachEvent => ({ kind: 'sign', ...one })),
     fc.record({ id, count: fc.nat({ max: 9 }) }).map((one): CoachEvent => ({ kind: 'unlogged', ...one })),
     id.map((one): CoachEvent => ({ kind: 'time-out', id: one })),
     fc.constant<CoachEvent>({ kind: 'rested' }),

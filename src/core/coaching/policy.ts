@@ -42,9 +42,12 @@ type Kind<R, S> = {
   readonly start: (rule: R, at: Standing) => S;
   readonly step: (rule: R, state: S, event: Happening, at: Standing) => PolicyStep<S>;
 };
-// The union of rules and their states is taken apart by `kind` alone, so the pairs are typed here, where each is written down.
-const kind = <R, S>(start: (rule: R, at: Standing) => S, step: (rule: R, state: S, event: Happening, at: Standing) => PolicyStep<S>) =>
-  ({ start, step }) as unknown as Kind<Rule, unknown>;
+// The union of rules and their states is taken apart by `kind` alone, so the pairs are typed here,
+// where each is written down.
+const kind = <R, S>(
+  start: (rule: R, at: Standing) => S,
+  step: (rule: R, state: S, event: Happening, at: Standing) => PolicyStep<S>,
+) => ({ start, step }) as unknown as Kind<Rule, unknown>;
 
 const KINDS: Readonly<Record<RuleKind, Kind<Rule, unknown>>> = {
   run: kind(startRun, stepRun),
@@ -59,7 +62,9 @@ const KINDS: Readonly<Record<RuleKind, Kind<Rule, unknown>>> = {
   distribution: kind(startDistribution, stepDistribution),
 };
 
-/** Serialisable. `seen` is what undo and correction replay, so that both are exact for every policy. */
+/**
+ * Serialisable. `seen` is what undo and correction replay, so that both are exact for every policy.
+ */
 export type CoachState = {
   readonly start: CoachStart;
   readonly rung: number;
@@ -68,15 +73,30 @@ export type CoachState = {
   readonly seen: readonly Happening[];
 };
 
-/** A session's beginning. What is not known is left out: no coin is needed without a protocol that tosses one. */
-export function startCoaching(policy: Policy, start: Pick<CoachStart, 'rung' | 'top'> & Partial<CoachStart>): CoachState {
+/**
+ * A session's beginning. What is not known is left out: no coin is needed without a protocol that
+ * tosses one.
+ */
+export function startCoaching(
+  policy: Policy,
+  start: Pick<CoachStart, 'rung' | 'top'> & Partial<CoachStart>,
+): CoachState {
   const whole: CoachStart = { seed: 0, values: null, rungSince: null, today: null, ...start };
-  return { start: whole, rung: whole.rung, inner: KINDS[policy.rule.kind].start(policy.rule, whole), pace: START_PACE, seen: [] };
+  return {
+    start: whole,
+    rung: whole.rung,
+    inner: KINDS[policy.rule.kind].start(policy.rule, whole),
+    pace: START_PACE,
+    seen: [],
+  };
 }
 
 export type CoachStep = { readonly state: CoachState; readonly advice: readonly Advice[] };
 
-/** The pure step `(state, event) → (state, advice)`. Never throws; the state is plain data at every step. */
+/**
+ * The pure step `(state, event) → (state, advice)`. Never throws; the state is plain data at every
+ * step.
+ */
 export function coach(policy: Policy, state: CoachState, event: CoachEvent): CoachStep {
   switch (event.kind) {
     case 'undo':
@@ -89,7 +109,9 @@ export function coach(policy: Policy, state: CoachState, event: CoachEvent): Coa
       return replayed(
         policy,
         state,
-        state.seen.map((one) => (one.kind === 'rep' && one.id === event.id ? { ...one, ...event, kind: 'rep' } : one)),
+        state.seen.map((one) =>
+          one.kind === 'rep' && one.id === event.id ? { ...one, ...event, kind: 'rep' } : one,
+        ),
       );
     default:
       return happened(policy, state, event);
@@ -104,7 +126,11 @@ function replayed(policy: Policy, state: CoachState, events: readonly Happening[
 function happened(policy: Policy, state: CoachState, event: Happening): CoachStep {
   const rung = event.kind === 'moved' ? event.rung : state.rung;
   // Days on a rung belong to the rung of the morning: one that was entered today has none.
-  const at: Standing = { ...state.start, rung, rungSince: rung === state.start.rung ? state.start.rungSince : null };
+  const at: Standing = {
+    ...state.start,
+    rung,
+    rungSince: rung === state.start.rung ? state.start.rungSince : null,
+  };
   const { state: inner, advice } = KINDS[policy.rule.kind].step(policy.rule, state.inner, event, at);
   const pace = countPace(policy.pace, state.pace, event, state.rung);
   return {

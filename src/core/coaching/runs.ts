@@ -1,13 +1,27 @@
 import * as v from 'valibot';
-import { type Advice, type Happening, hold, type PolicyStep, plural, type RepTold, type Standing } from './events';
+import {
+  type Advice,
+  type Happening,
+  hold,
+  type PolicyStep,
+  plural,
+  type RepTold,
+  type Standing,
+} from './events';
 
 const count = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(20));
 
-/** *n in a row*: `advanceAfter` counted clean reps in a row advance, `dropAfter` counted misses in a row drop back. */
+/**
+ * *n in a row*: `advanceAfter` counted clean reps in a row advance, `dropAfter` counted misses in a
+ * row drop back.
+ */
 export const runRule = v.strictObject({ kind: v.literal('run'), advanceAfter: count, dropAfter: count });
 export type RunRule = v.InferOutput<typeof runRule>;
 
-/** One cue to a presentation; the silence between two is named. Advances and drops back as *n in a row*. */
+/**
+ * One cue to a presentation; the silence between two is named. Advances and drops back as *n in a
+ * row*.
+ */
 export const singleRule = v.strictObject({
   kind: v.literal('single-presentation'),
   advanceAfter: count,
@@ -22,32 +36,60 @@ export const NO_ROWS: Rows = { clean: 0, missed: 0 };
 
 function countRows(rows: Rows, rep: RepTold): Rows {
   if (!rep.counts) return rows;
-  return { clean: rep.outcome === 'clean' ? rows.clean + 1 : 0, missed: rep.outcome === 'miss' ? rows.missed + 1 : 0 };
+  return {
+    clean: rep.outcome === 'clean' ? rows.clean + 1 : 0,
+    missed: rep.outcome === 'miss' ? rows.missed + 1 : 0,
+  };
 }
 
+/** The rows before the first rep: none clean, none missed in a row. */
 export const startRun = (): Rows => NO_ROWS;
 
-export function stepRun(rule: Pick<RunRule, 'advanceAfter' | 'dropAfter'>, rows: Rows, event: Happening, at: Standing): PolicyStep<Rows> {
+/**
+ * One event under the in-a-row rule: `advanceAfter` clean in a row → advance, `dropAfter` misses
+ * in a row → drop back, a flaw ends both rows, and what does not count changes neither. 5 and 2:
+ * the fifth clean in a row on rung 0 → advance to rung 1.
+ */
+export function stepRun(
+  rule: Pick<RunRule, 'advanceAfter' | 'dropAfter'>,
+  rows: Rows,
+  event: Happening,
+  at: Standing,
+): PolicyStep<Rows> {
   const state = event.kind === 'rep' ? countRows(rows, event) : event.kind === 'moved' ? NO_ROWS : rows;
   return { state, advice: [runAdvice(rule, state, at)] };
 }
 
-function runAdvice(rule: Pick<RunRule, 'advanceAfter' | 'dropAfter'>, { clean, missed }: Rows, at: Pick<Standing, 'rung' | 'top'>): Advice {
+function runAdvice(
+  rule: Pick<RunRule, 'advanceAfter' | 'dropAfter'>,
+  { clean, missed }: Rows,
+  at: Pick<Standing, 'rung' | 'top'>,
+): Advice {
   const words = `your rule is ${rule.advanceAfter} in a row`;
   if (clean >= rule.advanceAfter) {
-    if (at.rung >= at.top) return { kind: 'done', reason: `${clean} clean in a row on the top rung. End here, or prove it in a new place.` };
-    const late = clean >= 2 * rule.advanceAfter ? ' It was mastered long ago, and staying bores a good dog.' : '';
+    if (at.rung >= at.top)
+      return {
+        kind: 'done',
+        reason: `${clean} clean in a row on the top rung. End here, or prove it in a new place.`,
+      };
+    const late =
+      clean >= 2 * rule.advanceAfter ? ' It was mastered long ago, and staying bores a good dog.' : '';
     return { kind: 'advance', to: at.rung + 1, reason: `${clean} clean in a row here; ${words}.${late}` };
   }
   if (missed >= rule.dropAfter) {
     const grounds = `${missed} ${missed === 1 ? 'miss' : 'misses in a row'} here; your rule drops back after ${rule.dropAfter}.`;
-    if (at.rung === 0) return hold(`${grounds} This is the lowest rung: make the start easier, or end on something sure.`);
+    if (at.rung === 0)
+      return hold(`${grounds} This is the lowest rung: make the start easier, or end on something sure.`);
     return { kind: 'drop-back', to: at.rung - 1, reason: grounds };
   }
   if (missed > 0) return hold(`A miss. ${rule.dropAfter - missed} more in a row would drop back.`);
   return hold(`${clean} clean in a row here; ${words}.`);
 }
 
+/**
+ * The in-a-row rule with one cue a presentation: a miss that does not yet drop back → withdraw for
+ * `breath` seconds and present again, never a second cue.
+ */
 export function stepSingle(rule: SingleRule, rows: Rows, event: Happening, at: Standing): PolicyStep<Rows> {
   const step = stepRun(rule, rows, event, at);
   const silent = event.kind === 'rep' && event.outcome === 'miss';

@@ -1,5 +1,4 @@
 import { fail, ok, type Random, type Result } from '@/core/shared';
-import { binomialTail } from '@/core/statistics';
 
 /** A shuffled copy (Fisher & Yates 1938; Durstenfeld 1964). */
 export function shuffled<T>(items: readonly T[], random: Random): T[] {
@@ -12,19 +11,27 @@ export function shuffled<T>(items: readonly T[], random: Random): T[] {
 }
 
 /**
- * A fair order of cues, sides, sizes or places: `length` of them, each as often as the others (give or take one), no one more than
- * `most` times in a row. Drawn place by place, each choice weighted by what is left of it and only taken where the rest can still
- * be laid; so that not all orders are equally likely, but each that fits can come. Fails with `order` where none fits.
+ * A fair order of cues, sides, sizes or places: `length` of them, each as often as the others (give
+ * or take one), no one more than `most` times in a row. Drawn place by place, each choice weighted
+ * by what is left of it and only taken where the rest can still be laid; so that not all orders are
+ * equally likely, but each that fits can come. Fails with `order` where none fits.
  */
 export function fairOrder<T>(items: readonly T[], length: number, most: number, random: Random): Result<T[]> {
   if (items.length === 0 || !Number.isInteger(length) || length < 0 || !Number.isInteger(most) || most < 1)
-    return fail('order', '', 'An order needs something to call, a whole length, and at least one allowed in a row.');
-  if (items.length === 1 && length > most) return fail('order', '', `One thing cannot be called ${length} times with at most ${most} in a row.`);
+    return fail(
+      'order',
+      '',
+      'An order needs something to call, a whole length, and at least one allowed in a row.',
+    );
+  if (items.length === 1 && length > most)
+    return fail('order', '', `One thing cannot be called ${length} times with at most ${most} in a row.`);
   const extra = new Set(shuffled([...items.keys()], random).slice(0, length % items.length));
   const left = items.map((_, i) => Math.floor(length / items.length) + (extra.has(i) ? 1 : 0));
   const order: number[] = [];
   while (order.length < length) {
-    const open = items.map((_, i) => ((left[i] ?? 0) > 0 && canFollow(order, i, left, most) ? (left[i] ?? 0) : 0));
+    const open = items.map((_, i) =>
+      (left[i] ?? 0) > 0 && canFollow(order, i, left, most) ? (left[i] ?? 0) : 0,
+    );
     let pick = random.uniform() * open.reduce((sum, weight) => sum + weight, 0);
     const chosen = open.findIndex((weight) => {
       pick -= weight;
@@ -36,7 +43,10 @@ export function fairOrder<T>(items: readonly T[], length: number, most: number, 
   return ok(order.map((i) => items[i] as T));
 }
 
-/** Whether item `i` may come next and all that is left can still be laid: each of the others opens room for `most` more of any one. */
+/**
+ * Whether item `i` may come next and all that is left can still be laid: each of the others opens
+ * room for `most` more of any one.
+ */
 function canFollow(order: readonly number[], i: number, left: readonly number[], most: number): boolean {
   const row = order.at(-1) === i ? tailLength(order) + 1 : 1;
   if (row > most) return false;
@@ -51,8 +61,9 @@ function tailLength(order: readonly number[]): number {
 }
 
 /**
- * Ten choices between two sides after Gellermann (1933, "Chance orders of alternating stimuli"): five of each, at most three in a row, at
- * least two of each in either half, and going in turns or in pairs is right no more than 4 to 6 times in 10. Returns 0 and 1.
+ * Ten choices between two sides after Gellermann (1933, "Chance orders of alternating stimuli"):
+ * five of each, at most three in a row, at least two of each in either half, and going in turns or
+ * in pairs is right no more than 4 to 6 times in 10. Returns 0 and 1.
  */
 export function gellermann(random: Random): number[] {
   return [...(GELLERMANN[random.integer(GELLERMANN.length)] as readonly number[])];
@@ -62,6 +73,7 @@ const GELLERMANN: readonly (readonly number[])[] = Array.from({ length: 1024 }, 
   Array.from({ length: 10 }, (__, i) => (bits >> i) & 1),
 ).filter(isGellermann);
 
+/** @internal */
 export function isGellermann(order: readonly number[]): boolean {
   const ones = (list: readonly number[]): number => list.filter((one) => one === 1).length;
   const even = (list: readonly number[]): boolean => ones(list) >= 2 && ones(list) <= 3;
@@ -80,7 +92,10 @@ function longestRow(order: readonly unknown[]): number {
   return longest;
 }
 
-/** Return to the dog (true) or call it (false): a share of `length`, in mixed order. Calling often teaches it to come early. */
+/**
+ * Return to the dog (true) or call it (false): a share of `length`, in mixed order. Calling often
+ * teaches it to come early.
+ */
 export function returnOrCall(length: number, returnShare: number, random: Random): boolean[] {
   const returns = Math.round(length * returnShare);
   return shuffled(
@@ -90,18 +105,21 @@ export function returnOrCall(length: number, returnShare: number, random: Random
 }
 
 /**
- * Unknown waits between `low` and `high` seconds: the range is cut into as many parts as there are waits and one is drawn from each, in
- * mixed order, so that short and long ones all come and none can be counted out. Fails with `range`.
+ * Unknown waits between `low` and `high` seconds: the range is cut into as many parts as there are
+ * waits and one is drawn from each, in mixed order, so that short and long ones all come and none
+ * can be counted out. Fails with `range`.
  */
 export function unknownDelays(low: number, high: number, length: number, random: Random): Result<number[]> {
-  if (!(low >= 0 && high >= low)) return fail('range', '', 'The longest wait must not be shorter than the shortest, and neither below 0.');
+  if (!(low >= 0 && high >= low))
+    return fail('range', '', 'The longest wait must not be shorter than the shortest, and neither below 0.');
   const parts = Array.from({ length }, (_, i) => low + ((i + random.uniform()) / length) * (high - low));
   return ok(shuffled(parts, random).map((seconds) => Math.round(seconds * 2) / 2));
 }
 
 /**
- * Where the right article lies in each of `runs` runs with `k` places: rows of a Latin square, the rows and places mixed, so that every
- * place comes once in each k runs and never twice running. Places from 0. Needs k of 2 or more.
+ * Where the right article lies in each of `runs` runs with `k` places: rows of a Latin square, the
+ * rows and places mixed, so that every place comes once in each k runs and never twice running.
+ * Places from 0. Needs k of 2 or more.
  */
 export function articlePlaces(k: number, runs: number, random: Random): number[] {
   const places: number[] = [];
@@ -111,44 +129,4 @@ export function articlePlaces(k: number, runs: number, random: Random): number[]
     places.push(...row);
   }
   return places.slice(0, runs);
-}
-
-/** What can be foreseen in an order that a person made up. */
-export type Foreseen = { readonly code: 'row' | 'turns' | 'lopsided' | 'guessed'; readonly message: string };
-
-/** Chance below which a guessing rule's luck is taken for a pattern. One home for the figure. */
-const SUSPICIOUS = 0.02;
-const FEWEST = 8;
-
-/**
- * Tells when an order can be foreseen: one thing far too often, long rows, strict turns, or a simple rule ("as last time", "the other
- * one", "as two before") that guesses it better than luck. Exact binomial tails, one in 50 each; under eight calls nothing is said.
- */
-export function foreseen(order: readonly string[]): Foreseen[] {
-  const kinds = [...new Set(order)];
-  if (order.length < FEWEST) return [];
-  if (kinds.length === 1) return [{ code: 'lopsided', message: `It is always “${kinds[0]}”: there is nothing to listen for.` }];
-  const found: Foreseen[] = [];
-  const luck = 1 / kinds.length;
-  for (const kind of kinds) {
-    const count = order.filter((one) => one === kind).length;
-    if (binomialTail(order.length, count, luck) < SUSPICIOUS)
-      found.push({ code: 'lopsided', message: `“${kind}” comes ${count} of ${order.length} times: always guessing it pays.` });
-  }
-  const row = longestRow(order);
-  if (row > 3 && order.length * luck ** (row - 1) < SUSPICIOUS * 5)
-    found.push({ code: 'row', message: `The same thing comes ${row} times in a row.` });
-  const rules: readonly [string, (i: number) => string | undefined, number][] = [
-    ['as last time', (i) => order[i - 1], 1],
-    ['as two times before', (i) => order[i - 2], 2],
-  ];
-  for (const [name, guess, from] of rules) {
-    const hits = order.filter((one, i) => i >= from && guess(i) === one).length;
-    if (binomialTail(order.length - from, hits, luck) < SUSPICIOUS)
-      found.push({ code: 'guessed', message: `Guessing “${name}” is right ${hits} of ${order.length - from} times.` });
-  }
-  const changes = order.filter((one, i) => i > 0 && one !== order[i - 1]).length;
-  if (binomialTail(order.length - 1, changes, 1 - luck) < SUSPICIOUS)
-    found.push({ code: 'turns', message: `It changes ${changes} of ${order.length - 1} times: “never as last time” can be learned.` });
-  return found;
 }

@@ -1,8 +1,19 @@
 import * as v from 'valibot';
 import { NO_BREAK } from '@/core/shared';
-import { type Advice, type Happening, hold, type PolicyStep, plural, type Refusal, type Standing } from './events';
+import {
+  type Advice,
+  type Happening,
+  hold,
+  type PolicyStep,
+  plural,
+  type Refusal,
+  type Standing,
+} from './events';
 
-/** *Stretch*: longer on full drive; a refusal is asked about, and only "too far" cuts. Distances are those of the ladder's rungs. */
+/**
+ * *Stretch*: longer on full drive; a refusal is asked about, and only "too far" cuts. Distances are
+ * those of the ladder's rungs.
+ */
 export const stretchRule = v.strictObject({
   kind: v.literal('stretch'),
   /** What is left of the distance after a refusal that was too far: 0.5 cuts 40 m to 20 m. */
@@ -14,18 +25,42 @@ export type StretchRule = v.InferOutput<typeof stretchRule>;
 
 /** `asked`: a refusal waits for its answer. `sore`: the session is over. */
 export type StretchState = { readonly longer: number; readonly asked: boolean; readonly sore: boolean };
+
+/** The state before the first send: not lengthened, no question open, not sore. */
 export const startStretch = (): StretchState => ({ longer: 0, asked: false, sore: false });
 
-export function stepStretch(rule: StretchRule, state: StretchState, event: Happening, at: Standing): PolicyStep<StretchState> {
+/**
+ * One event of stretching: a clean send may lengthen up to `perSession` times, a refusal asks why,
+ * and its answer decides: "too far" cuts the distance to the share `cut`, "sore" ends the session.
+ * Cut .5 at 40 m, too far → the rung of 20 m.
+ */
+export function stepStretch(
+  rule: StretchRule,
+  state: StretchState,
+  event: Happening,
+  at: Standing,
+): PolicyStep<StretchState> {
   switch (event.kind) {
     case 'rep':
-      return afterRep(rule, { ...state, asked: event.counts && event.outcome === 'miss' }, event.outcome, event.counts, at);
+      return afterRep(
+        rule,
+        { ...state, asked: event.counts && event.outcome === 'miss' },
+        event.outcome,
+        event.counts,
+        at,
+      );
     case 'answered':
       return state.asked
-        ? { state: { ...state, asked: false, sore: state.sore || event.why === 'sore' }, advice: [afterAnswer(rule, event.why, at)] }
+        ? {
+            state: { ...state, asked: false, sore: state.sore || event.why === 'sore' },
+            advice: [afterAnswer(rule, event.why, at)],
+          }
         : { state, advice: [hold('No refusal is open.')] };
     case 'moved':
-      return { state: { ...state, asked: false, longer: state.longer + 1 }, advice: [hold('Send at this distance, and look at the drive.')] };
+      return {
+        state: { ...state, asked: false, longer: state.longer + 1 },
+        advice: [hold('Send at this distance, and look at the drive.')],
+      };
     default:
       return { state, advice: [state.asked ? question : hold('Look at the drive of the next send.')] };
   }
@@ -36,19 +71,44 @@ const question: Advice = {
   about: 'refusal',
   reason: 'It was refused. Too far is only one reason; without an answer nothing is changed.',
 };
-const SORE: Advice = { kind: 'stop', reason: 'It may be sore: stop now. If it stays, see a veterinary surgeon before the next session.' };
+const SORE: Advice = {
+  kind: 'stop',
+  reason: 'It may be sore: stop now. If it stays, see a veterinary surgeon before the next session.',
+};
 
-function afterRep(rule: StretchRule, state: StretchState, outcome: string, counts: boolean, at: Standing): PolicyStep<StretchState> {
+function afterRep(
+  rule: StretchRule,
+  state: StretchState,
+  outcome: string,
+  counts: boolean,
+  at: Standing,
+): PolicyStep<StretchState> {
   if (state.sore) return { state, advice: [SORE] };
   if (state.asked) return { state, advice: [question] };
-  if (!counts || outcome !== 'clean') return { state, advice: [hold('Not on full drive: the same distance again.')] };
-  if (at.rung >= at.top) return { state, advice: [{ kind: 'done', reason: 'Full drive at the whole distance. End here, or send in a new place.' }] };
+  if (!counts || outcome !== 'clean')
+    return { state, advice: [hold('Not on full drive: the same distance again.')] };
+  if (at.rung >= at.top)
+    return {
+      state,
+      advice: [
+        { kind: 'done', reason: 'Full drive at the whole distance. End here, or send in a new place.' },
+      ],
+    };
   if (state.longer >= rule.perSession)
     return {
       state,
-      advice: [hold(`Moved ${plural(state.longer, 'time')} today; your rule is ${rule.perSession} a session. The rest belongs to other days.`)],
+      advice: [
+        hold(
+          `Moved ${plural(state.longer, 'time')} today; your rule is ${rule.perSession} a session. The rest belongs to other days.`,
+        ),
+      ],
     };
-  return { state, advice: [{ kind: 'advance', to: at.rung + 1, reason: `Full drive${shown(at, at.rung)}: a little longer.` }] };
+  return {
+    state,
+    advice: [
+      { kind: 'advance', to: at.rung + 1, reason: `Full drive${shown(at, at.rung)}: a little longer.` },
+    ],
+  };
 }
 
 function afterAnswer(rule: StretchRule, why: Refusal, at: Standing): Advice {
@@ -70,15 +130,27 @@ function afterAnswer(rule: StretchRule, why: Refusal, at: Standing): Advice {
 
 /** The highest rung at or under the share; the shortest there is where even that is longer. */
 function cutBack(rule: StretchRule, at: Standing): Advice {
-  if (at.values === null) return hold('No axis of this ladder is a length, so nothing can be cut. Make it easier by hand.');
+  if (at.values === null)
+    return hold('No axis of this ladder is a length, so nothing can be cut. Make it easier by hand.');
   const wanted = (at.values[at.rung] ?? 0) * rule.cut;
   const to = at.values.findLastIndex((value, i) => i < at.rung && value <= wanted + 1e-9);
   if (to >= 0)
-    return { kind: 'drop-back', to, reason: `Too far${shown(at, at.rung)}: cut to${shown(at, to).replace(' at', '')} and build it up again.` };
+    return {
+      kind: 'drop-back',
+      to,
+      reason: `Too far${shown(at, at.rung)}: cut to${shown(at, to).replace(' at', '')} and build it up again.`,
+    };
   const shortest = at.values[0] ?? 0;
   const words = `Half of it or less would be ${Number(wanted.toPrecision(2))}${NO_BREAK}m; the ladder begins at ${Number(shortest.toPrecision(3))}${NO_BREAK}m.`;
-  if (at.rung > 0) return { kind: 'drop-back', to: 0, reason: `Too far. ${words} Begin there, or nearer still: under 2${NO_BREAK}m if it must be.` };
-  return hold(`Too far, on the lowest rung. ${words} Make the start nearer: under 2${NO_BREAK}m if it must be.`);
+  if (at.rung > 0)
+    return {
+      kind: 'drop-back',
+      to: 0,
+      reason: `Too far. ${words} Begin there, or nearer still: under 2${NO_BREAK}m if it must be.`,
+    };
+  return hold(
+    `Too far, on the lowest rung. ${words} Make the start nearer: under 2${NO_BREAK}m if it must be.`,
+  );
 }
 
 const shown = (at: Standing, rung: number): string => {

@@ -1,12 +1,16 @@
 import type { Axis, Criteria } from '@/core/breakdown';
+import type { EvidenceRep } from '@/core/log';
 import { type Day, type ElementId, ok, type Result, seeded, seedFromText } from '@/core/shared';
 import { type Estimate, estimateElement } from './estimate';
 import { drawPosterior, fitElement, type Posterior } from './fit';
-import type { EvidenceRep } from './rep';
 import { type Beliefs, EVIDENCE } from './settings';
 import { type Grounds, groundsOf, type Summary, summarise } from './summary';
 
-export type ElementEvidence = { readonly id: ElementId; readonly axes: readonly Axis[]; readonly reps: readonly EvidenceRep[] };
+export type ElementEvidence = {
+  readonly id: ElementId;
+  readonly axes: readonly Axis[];
+  readonly reps: readonly EvidenceRep[];
+};
 export type Question = ElementEvidence & {
   /** Where the chance of a clean rep is asked for, and where the other axes stand for the reach. */
   readonly at: Criteria;
@@ -14,7 +18,10 @@ export type Question = ElementEvidence & {
 };
 export type Assessed = { readonly id: ElementId; readonly grounds: Grounds; readonly estimate: Estimate };
 
-/** Counts and posterior draws of one element. Seeded by its id, so that the same reps give the same figures. Fails as `summarise` and `fitElement` do. */
+/**
+ * Counts and posterior draws of one element. Seeded by its id, so that the same reps give the same
+ * figures. Fails as `summarise` and `fitElement` do.
+ */
 export function weighElement(
   { id, axes, reps }: ElementEvidence,
   today: Day,
@@ -28,11 +35,15 @@ export function weighElement(
   return ok({ summary: summary.value, posterior: drawPosterior(fit.value, seeded(seedFromText(id)), draws) });
 }
 
-/** From reps to what they say, for one element. Fails as `weighElement` and `estimateElement` do. */
+/**
+ * From reps to what they say, for one element. Fails as `weighElement` and `estimateElement` do.
+ */
 export function assessElement(question: Question, today: Day): Result<Assessed> {
   const weighed = weighElement(question, today);
   if (!weighed.ok) return weighed;
   const { summary, posterior } = weighed.value;
   const estimate = estimateElement(question.axes, posterior, question.at, question.here);
-  return estimate.ok ? ok({ id: question.id, grounds: groundsOf(summary), estimate: estimate.value }) : estimate;
+  return estimate.ok
+    ? ok({ id: question.id, grounds: groundsOf(summary), estimate: estimate.value })
+    : estimate;
 }

@@ -7,8 +7,9 @@ import { type Cell, cellsWithCold, type Summary } from './summary';
 export const FIXED = 4;
 
 /**
- * The counts of an element as flat arrays, session by session. A row's design is (away, cold, 1, session number, difficulty on each slope's column); a signed axis
- * has two columns, left and right.
+ * The counts of an element as flat arrays, session by session. A row's design is (away, cold, 1,
+ * session number, difficulty on each slope's column); a signed axis has two columns, left and
+ * right.
  */
 export type Design = {
   /** Parameters: `FIXED` and one slope for each column. */
@@ -25,28 +26,35 @@ export type Design = {
 };
 
 /** How many slope columns the axes take: two for a signed one. */
-export const columnsOf = (axes: readonly Axis[]): number => axes.reduce((sum, axis) => sum + (axis.harder === 'both' ? 2 : 1), 0);
+export const columnsOf = (axes: readonly Axis[]): number =>
+  axes.reduce((sum, axis) => sum + (axis.harder === 'both' ? 2 : 1), 0);
 
 /**
- * Lays a summary out for the fit. Sessions are numbered by day, and within a day by id. Fails with `future` where a session is dated after `today`, and as
- * `difficulties` does.
+ * Lays a summary out for the fit. Sessions are numbered by day, and within a day by id. Fails with
+ * `future` where a session is dated after `today`, and as `difficulties` does.
  */
 export function designOf(axes: readonly Axis[], summary: Summary, today: Day): Result<Design> {
   const bySession = new Map<string, Cell[]>();
   for (const cell of cellsWithCold(summary)) {
-    const key = `${cell.day} ${cell.session}`;
+    const key = `${cell.day} ${cell.bout}`;
     const known = bySession.get(key);
     if (known) known.push(cell);
     else bySession.set(key, [cell]);
   }
   const columns = columnsOf(axes);
   const width = FIXED + columns;
-  const [first, weight, rows, clean, total] = [[0], [] as number[], [] as number[], [] as number[], [] as number[]];
+  const [first, weight, rows, clean, total] = [
+    [0],
+    [] as number[],
+    [] as number[],
+    [] as number[],
+    [] as number[],
+  ];
   const sessions = [...bySession].sort(([a], [b]) => (a < b ? -1 : 1));
   for (const [number, [, cells]] of sessions.entries()) {
-    const [{ day, session }] = cells as [Cell];
+    const [{ day, bout }] = cells as [Cell];
     const age = daysBetween(day, today);
-    if (age < 0) return fail('future', session, `A session is dated ${day}, after today (${today}).`);
+    if (age < 0) return fail('future', bout, `A session is dated ${day}, after today (${today}).`);
     const kept = 2 ** (-age / EVIDENCE.halfLifeDays);
     if (kept < EVIDENCE.leastWeight) continue;
     for (const cell of cells) {
@@ -70,7 +78,10 @@ export function designOf(axes: readonly Axis[], summary: Summary, today: Day): R
   });
 }
 
-/** Difficulties in columns: a signed axis fills the column of its side, and at 0 half of each. Fails as `difficulties` does. */
+/**
+ * Difficulties in columns: a signed axis fills the column of its side, and at 0 half of each. Fails
+ * as `difficulties` does.
+ */
 function columnsAt(axes: readonly Axis[], at: Criteria): Result<number[]> {
   const x = difficulties(axes, at);
   if (!x.ok) return x;
@@ -85,16 +96,23 @@ function columnsAt(axes: readonly Axis[], at: Criteria): Result<number[]> {
   );
 }
 
-/** Where a chance is asked for: fixed columns, and for each signed axis both of them, of which the weaker side counts. */
-export type Target = { readonly columns: readonly number[]; readonly either: readonly { readonly left: number; readonly x: number }[] };
+/**
+ * Where a chance is asked for: fixed columns, and for each signed axis both of them, of which the
+ * weaker side counts.
+ */
+export type Target = {
+  readonly columns: readonly number[];
+  readonly either: readonly { readonly left: number; readonly x: number }[];
+};
 
 /**
- * A criterion vector as a target. With `sides` "either" a signed axis asks for the dog's weaker side, as a trial may; with "as-said" for the side of the value. Fails
- * as `difficulties` does.
+ * A criterion vector as a target. With `sides` "either" a signed axis asks for the dog's weaker
+ * side, as a trial may; with "as-said" for the side of the value. Fails as `difficulties` does.
  */
 export function targetAt(axes: readonly Axis[], at: Criteria, sides: 'either' | 'as-said'): Result<Target> {
   const columns = columnsAt(axes, at);
-  if (!columns.ok || sides === 'as-said') return columns.ok ? ok({ columns: columns.value, either: [] }) : columns;
+  if (!columns.ok || sides === 'as-said')
+    return columns.ok ? ok({ columns: columns.value, either: [] }) : columns;
   const found = [...columns.value];
   const either: { left: number; x: number }[] = [];
   let column = 0;

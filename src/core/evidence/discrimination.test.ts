@@ -5,7 +5,8 @@ import { binomialTail } from '@/core/statistics';
 import { evidenceAgainstLuck, luckOf, type PickRun, positionBias, SETTLED } from './discrimination';
 
 /** 'rrw' among k. */
-const runs = (text: string, choices = 2): PickRun[] => [...text].map((one) => ({ choices, right: one === 'r' }));
+const runs = (text: string, choices = 2): PickRun[] =>
+  [...text].map((one) => ({ choices, right: one === 'r' }));
 
 describe('better than luck, with the number of runs fixed', () => {
   it.each([
@@ -25,7 +26,11 @@ describe('better than luck, with the number of runs fixed', () => {
         let tail = 0;
         for (let bits = 0; bits < 2 ** series.length; bits++) {
           const hits = series.filter((_, i) => (bits >> i) & 1).length;
-          if (hits >= right) tail += series.reduce((chance, run, i) => chance * ((bits >> i) & 1 ? 1 / run.choices : 1 - 1 / run.choices), 1);
+          if (hits >= right)
+            tail += series.reduce(
+              (chance, run, i) => chance * ((bits >> i) & 1 ? 1 / run.choices : 1 - 1 / run.choices),
+              1,
+            );
         }
         expect(must(luckOf(series))).toBeCloseTo(tail, 9);
       }),
@@ -68,7 +73,8 @@ describe('position bias', () => {
     ['two and two of two', [0, 1, 0, 1], 2, 1],
     ['three of four on one of two', [0, 0, 0, 1], 2, 10 / 16],
     ['none wrong', [], 4, 1],
-  ])('%s', (_, picks, places, chance) => expect(must(positionBias(picks, places)).chance).toBeCloseTo(chance, 12));
+  ])('%s', (_, picks, places, chance) =>
+    expect(must(positionBias(picks, places)).chance).toBeCloseTo(chance, 12));
 
   it('agrees with counting every way', () => {
     for (const [n, places, most] of [
@@ -79,7 +85,8 @@ describe('position bias', () => {
       let ways = 0;
       for (let code = 0; code < places ** n; code++) {
         const counts = new Array<number>(places).fill(0);
-        for (let i = 0, rest = code; i < n; i++, rest = Math.floor(rest / places)) counts[rest % places] = (counts[rest % places] as number) + 1;
+        for (let i = 0, rest = code; i < n; i++, rest = Math.floor(rest / places))
+          counts[rest % places] = (counts[rest % places] as number) + 1;
         if (Math.max(...counts) >= most) ways += 1;
       }
       const picks = Array.from({ length: n }, (_, i) => (i < most ? 0 : 1 + ((i - most) % (places - 1))));
@@ -87,5 +94,6 @@ describe('position bias', () => {
     }
   });
 
-  it('refuses a place that is not there', () => expect(positionBias([3], 3)).toMatchObject({ ok: false, code: 'places' }));
+  it('refuses a place that is not there', () =>
+    expect(positionBias([3], 3)).toMatchObject({ ok: false, code: 'places' }));
 });

@@ -1,6 +1,6 @@
 import { testAxis } from '@/core/breakdown/axis.test-helper';
-import { asId, type Day, type EntryId, type SessionId } from '@/core/shared';
-import type { EvidenceRep } from './rep';
+import type { EvidenceRep } from '@/core/log';
+import { asId, type BoutId, type Day, type EntryId } from '@/core/shared';
 
 export const TODAY = '2026-06-30' as Day;
 export const AXIS = testAxis();
@@ -9,12 +9,12 @@ let count = 0;
 /** A counted clean rep of today at 5 m, unless changed. */
 export const rep = (change: Partial<EvidenceRep> = {}, distance = 5): EvidenceRep => ({
   id: asId<EntryId>(`r${count++}`),
-  session: asId<SessionId>('s'),
+  bout: asId<BoutId>('s'),
   day: TODAY,
   at: count,
   away: false,
   outcome: 'clean',
-  option: null,
+  faults: [],
   cause: 'dog',
   aided: false,
   criteria: { [AXIS.key]: distance },

@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { testAxis } from '@/core/breakdown/axis.test-helper';
-import { addDays, asId, type ElementId, must, type SessionId, seeded } from '@/core/shared';
+import type { EvidenceRep } from '@/core/log';
+import { addDays, asId, type BoutId, type ElementId, must, seeded } from '@/core/shared';
 import { logistic, mean } from '@/core/statistics';
-import { assessElement, chancesAt, DRAW, drawPosterior, EVIDENCE, type EvidenceRep, estimateElement, fitElement, summarise, targetAt } from '.';
+import { assessElement, DRAW, drawPosterior, EVIDENCE, fitElement, summarise, targetAt } from '.';
 import { designOf } from './design';
+import { chancesAt, estimateElement } from './estimate';
 import { AXIS, at, many, rep, TODAY } from './evidence.test-helper';
 import { benchFor, marginalCurvature, marginalLog, swingOf } from './marginal';
 
@@ -14,16 +16,26 @@ const cleanAt = (reps: readonly EvidenceRep[], distance: number) =>
 /** Reps in several sessions, `days` apart, the last of them today. */
 const sessions = (n: number, days: number, each: (s: number) => EvidenceRep[]): EvidenceRep[] =>
   Array.from({ length: n }, (_, s) =>
-    each(s).map((one) => ({ ...one, day: addDays(TODAY, (s - n + 1) * days), session: asId<SessionId>(`s${String(s).padStart(2, '0')}`) })),
+    each(s).map((one) => ({
+      ...one,
+      day: addDays(TODAY, (s - n + 1) * days),
+      bout: asId<BoutId>(`s${String(s).padStart(2, '0')}`),
+    })),
   ).flat();
 
-const MIXED = sessions(4, 5, (s) => [...many(3, {}, 5 + 3 * s), ...many(2, { outcome: 'miss' }, 12), rep({ away: true }, 10)]);
+const MIXED = sessions(4, 5, (s) => [
+  ...many(3, {}, 5 + 3 * s),
+  ...many(2, { outcome: 'miss' }, 12),
+  rep({ away: true }, 10),
+]);
 
 describe('the marginal likelihood', () => {
   const design = must(designOf([AXIS], must(summarise(MIXED, TODAY)), TODAY));
   const theta = [-0.4, -0.2, 1.2, 0.07, 0.9];
 
-  it.each([0.25, 0.5, 1])('integrates a session’s swing of %d out as a fine sum over the reps does', (tau) => {
+  it.each([
+    0.25, 0.5, 1,
+  ])('integrates a session’s swing of %d out as a fine sum over the reps does', (tau) => {
     const swing = swingOf(tau);
     const found = marginalLog(design, swing, theta, benchFor(design, swing));
     let slow = 0;
@@ -35,9 +47,12 @@ describe('the marginal likelihood', () => {
         for (let r = design.first[k] as number; r < (design.first[k + 1] as number); r++) {
           const row = design.rows.slice(r * design.width, (r + 1) * design.width);
           const eta =
-            row.slice(0, 4).reduce((total, one, j) => total + one * (theta[j] as number), 0) - Math.exp(theta[4] as number) * (row[4] as number);
+            row.slice(0, 4).reduce((total, one, j) => total + one * (theta[j] as number), 0) -
+            Math.exp(theta[4] as number) * (row[4] as number);
           const p = logistic(eta + tau * z);
-          likelihood *= p ** (design.clean[r] as number) * (1 - p) ** ((design.total[r] as number) - (design.clean[r] as number));
+          likelihood *=
+            p ** (design.clean[r] as number) *
+            (1 - p) ** ((design.total[r] as number) - (design.clean[r] as number));
         }
         sum += likelihood;
       }
@@ -73,7 +88,10 @@ describe('the marginal likelihood', () => {
     const old = sessions(3, 200, () => many(2));
     const { weight, next } = must(designOf([AXIS], must(summarise(old, TODAY)), TODAY));
     expect([weight.length, weight[0], next]).toEqual([1, 1, 3]);
-    expect(designOf([AXIS], must(summarise(old, TODAY)), addDays(TODAY, -1))).toMatchObject({ ok: false, code: 'future' });
+    expect(designOf([AXIS], must(summarise(old, TODAY)), addDays(TODAY, -1))).toMatchObject({
+      ok: false,
+      code: 'future',
+    });
   });
 });
 
@@ -92,16 +110,29 @@ describe('the posterior', () => {
     const reps = sessions(3, 4, (s) => [...many(4, {}, 5 + 5 * s), ...many(2, { outcome: 'miss' }, 15)]);
     const design = must(designOf([AXIS], must(summarise(reps, TODAY)), TODAY));
     const random = seeded(12);
-    const priors = [EVIDENCE.away, EVIDENCE.cold, EVIDENCE.level, EVIDENCE.gain, { mean: Math.log(3), sd: EVIDENCE.slope.sd }];
+    const priors = [
+      EVIDENCE.away,
+      EVIDENCE.cold,
+      EVIDENCE.level,
+      EVIDENCE.gain,
+      { mean: Math.log(3), sd: EVIDENCE.slope.sd },
+    ];
     const swings = EVIDENCE.swing.values.map(swingOf);
-    const shares = EVIDENCE.swing.values.map((tau) => Math.exp(-0.5 * (Math.log(tau / EVIDENCE.swing.middle) / EVIDENCE.swing.sd) ** 2));
+    const shares = EVIDENCE.swing.values.map((tau) =>
+      Math.exp(-0.5 * (Math.log(tau / EVIDENCE.swing.middle) / EVIDENCE.swing.sd) ** 2),
+    );
     let [sum, all] = [0, 0];
     for (let i = 0; i < 100_000; i++) {
       const theta = priors.map((prior) => prior.mean + prior.sd * random.normal());
       const swing = swings[i % 3];
       if (!swing) continue;
-      const weight = (shares[i % 3] ?? 0) * Math.exp(marginalLog(design, swing, theta, benchFor(design, swing)));
-      const eta = (theta[2] ?? 0) + design.next * (theta[3] ?? 0) + EVIDENCE.drift * random.normal() - Math.exp(theta[4] ?? 0);
+      const weight =
+        (shares[i % 3] ?? 0) * Math.exp(marginalLog(design, swing, theta, benchFor(design, swing)));
+      const eta =
+        (theta[2] ?? 0) +
+        design.next * (theta[3] ?? 0) +
+        EVIDENCE.drift * random.normal() -
+        Math.exp(theta[4] ?? 0);
       sum += weight * logistic(eta / Math.sqrt(1 + (Math.PI * swing.tau ** 2) / 8));
       all += weight;
     }
@@ -160,22 +191,43 @@ describe('the posterior', () => {
 
   it('expects a dog that gains to go on gaining, and one that does not to stay', () => {
     const share = (s: number) => Math.round(2 + s * 0.8);
-    const rising = sessions(10, 2, (s) => [...many(share(s), {}, 20), ...many(10 - share(s), { outcome: 'miss' }, 20)]);
+    const rising = sessions(10, 2, (s) => [
+      ...many(share(s), {}, 20),
+      ...many(10 - share(s), { outcome: 'miss' }, 20),
+    ]);
     const flat = sessions(10, 2, () => [...many(6, {}, 20), ...many(4, { outcome: 'miss' }, 20)]);
-    const gain = (reps: EvidenceRep[]) => must(estimateElement([AXIS], posteriorOf(reps), at(20), at(20))).gain;
+    const gain = (reps: EvidenceRep[]) =>
+      must(estimateElement([AXIS], posteriorOf(reps), at(20), at(20))).gain;
     expect(gain(rising).low).toBeGreaterThan(gain(flat).mid);
     expect(Math.abs(gain(flat).mid)).toBeLessThan(0.08);
   });
 
   it('keeps a signed axis’s sides apart, and a trial asks the weaker', () => {
-    const signed = testAxis({ key: 'angle', quantity: 'angle', unit: '°', harder: 'both', start: 0, demand: 60 });
-    const turn = (angle: number, outcome: EvidenceRep['outcome']) => rep({ outcome, criteria: { [signed.key]: angle } });
+    const signed = testAxis({
+      key: 'angle',
+      quantity: 'angle',
+      unit: '°',
+      harder: 'both',
+      start: 0,
+      demand: 60,
+    });
+    const turn = (angle: number, outcome: EvidenceRep['outcome']) =>
+      rep({ outcome, criteria: { [signed.key]: angle } });
     const reps = sessions(6, 2, () => [
       ...[60, 60, 60, 60].map((angle) => turn(angle, 'clean')),
       ...[-60, -60, -60, -60].map((angle) => turn(angle, 'miss')),
     ]);
     const assessed = must(
-      assessElement({ id: asId<ElementId>('e'), axes: [signed], reps, at: { [signed.key]: 60 }, here: { [signed.key]: 30 } }, TODAY),
+      assessElement(
+        {
+          id: asId<ElementId>('e'),
+          axes: [signed],
+          reps,
+          at: { [signed.key]: 60 },
+          here: { [signed.key]: 30 },
+        },
+        TODAY,
+      ),
     );
     const [reach] = assessed.estimate.reach;
     expect(reach?.sides?.right.low).toBeGreaterThan(reach?.sides?.left.high ?? 9);
@@ -191,15 +243,22 @@ describe('wide, sensible and finite', () => {
     ['one miss', [rep({ outcome: 'miss' })]],
     ['all clean', sessions(10, 2, () => many(12, {}, 20))],
     ['all misses', sessions(10, 2, () => many(12, { outcome: 'miss' }))],
-    ['contradictory: the hard clean, the easy missed', sessions(6, 2, () => [...many(6, {}, 20), ...many(6, { outcome: 'miss' })])],
+    [
+      'contradictory: the hard clean, the easy missed',
+      sessions(6, 2, () => [...many(6, {}, 20), ...many(6, { outcome: 'miss' })]),
+    ],
     ['one rung only', sessions(8, 2, () => [...many(5, {}, 10), ...many(3, { outcome: 'miss' }, 10)])],
     ['far beyond the demand', sessions(4, 2, () => many(8, {}, 400))],
     ['200 reps in one session', many(200, {}, 8)],
   ];
   it.each(strange)('%s', (_, reps) => {
-    const { clean, coldAway, reach, effective } = must(estimateElement([AXIS], posteriorOf(reps), at(20), at(5)));
-    for (const { low, mid, high } of [clean, coldAway]) expect(0 < low && low <= mid && mid <= high && high < 1).toBe(true);
-    for (const { low, mid, high } of reach) expect([low, mid, high].every(Number.isFinite) && low <= mid && mid <= high).toBe(true);
+    const { clean, coldAway, reach, effective } = must(
+      estimateElement([AXIS], posteriorOf(reps), at(20), at(5)),
+    );
+    for (const { low, mid, high } of [clean, coldAway])
+      expect(0 < low && low <= mid && mid <= high && high < 1).toBe(true);
+    for (const { low, mid, high } of reach)
+      expect([low, mid, high].every(Number.isFinite) && low <= mid && mid <= high).toBe(true);
     expect(effective).toBeGreaterThan(60);
   });
 
@@ -209,7 +268,8 @@ describe('wide, sensible and finite', () => {
   });
 
   it('reach lies further for a better dog', () => {
-    const reach = (reps: EvidenceRep[]) => must(estimateElement([AXIS], posteriorOf(reps), at(20), at(5))).reach[0];
+    const reach = (reps: EvidenceRep[]) =>
+      must(estimateElement([AXIS], posteriorOf(reps), at(20), at(5))).reach[0];
     const weak = reach(sessions(4, 2, () => [...many(6), ...many(6, { outcome: 'miss' }, 20)]));
     const strong = reach(sessions(4, 2, () => [...many(6), ...many(6, {}, 20)]));
     expect(strong?.low ?? 0).toBeGreaterThan(weak?.high ?? 0);

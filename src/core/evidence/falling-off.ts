@@ -1,13 +1,21 @@
 /** A counted rep as the alarm sees it; null where something was not noted. Latency in seconds. */
-export type WatchedRep = { readonly clean: boolean; readonly extraCues: number | null; readonly latency: number | null };
-/** Clean and all counted reps of this rung from before the session: what this dog is known to do here. */
+export type WatchedRep = {
+  readonly clean: boolean;
+  readonly extraCues: number | null;
+  readonly latency: number | null;
+};
+/**
+ * Clean and all counted reps of this rung from before the session: what this dog is known to do
+ * here.
+ */
 export type Before = { readonly clean: number; readonly total: number };
 
 export type Suspicion = { readonly by: 'misses' | 'extra cues' | 'slower answers'; readonly since: number };
 
 /**
- * The alarm's tunable numbers. `limit` h = 3 gives at most 8 false alarms in 100 sessions of 20 reps for dogs of 70 % and more (tested by simulation).
- * A fall is taken to mean a third of the odds; for extra cues a ninth, so that two repeated cues after a run of single ones are enough.
+ * The alarm's tunable numbers. `limit` h = 3 gives at most 8 false alarms in 100 sessions of 20
+ * reps for dogs of 70 % and more (tested by simulation). A fall is taken to mean a third of the
+ * odds; for extra cues a ninth, so that two repeated cues after a run of single ones are enough.
  */
 export const FALLING_OFF = {
   limit: 3,
@@ -17,15 +25,22 @@ export const FALLING_OFF = {
   prior: { clean: 4, not: 1 },
   /** Reps of before count at most so much: an old habit must not outvote today. */
   mostBefore: 40,
-  /** Answers in a session before a slower one can be told, and the spread of log-latency taken for usual. */
+  /**
+   * Answers in a session before a slower one can be told, and the spread of log-latency taken for
+   * usual.
+   */
   leastLatencies: 4,
   latencySd: 0.3,
+  /** Seconds: what two taps of a hand cannot tell apart is no answer time, and 0 has no logarithm. */
+  leastLatency: 0.1,
 } as const;
 
 /**
- * Watches a session for a falling off by cumulative sums (Page 1954) of log-likelihood ratios: not clean, extra cues, and log-latency one usual spread up,
- * each apart. The rate before is a Beta mean of what was known and of the session's own earlier reps. Null while nothing is suspected; `since` is the rep (from 0)
- * from which the sum rose. It is a suspicion: it finds under half of real falls. Eight clean reps, then four misses → by misses, since 8.
+ * Watches a session for a falling off by cumulative sums (Page 1954) of log-likelihood ratios: not
+ * clean, extra cues, and log-latency one usual spread up, each apart. The rate before is a Beta
+ * mean of what was known and of the session's own earlier reps. Null while nothing is suspected;
+ * `since` is the rep (from 0) from which the sum rose. It is a suspicion: it finds under half of
+ * real falls. Eight clean reps, then four misses → by misses, since 8.
  */
 export function fallingOff(reps: readonly WatchedRep[], before: Before): Suspicion | null {
   const share = before.total > FALLING_OFF.mostBefore ? FALLING_OFF.mostBefore / before.total : 1;
@@ -40,13 +55,21 @@ export function fallingOff(reps: readonly WatchedRep[], before: Before): Suspici
     { clean: 0, not: 0 },
     FALLING_OFF.cueOddsFall,
   );
-  const slower = latencySum(reps.flatMap((rep) => (rep.latency === null ? [] : [Math.log(rep.latency)])));
+  const slower = latencySum(
+    reps.flatMap(({ latency }) =>
+      latency === null || latency < FALLING_OFF.leastLatency ? [] : [Math.log(latency)],
+    ),
+  );
   if (cued !== null) return { by: 'extra cues', since: cued };
   if (missed !== null) return { by: 'misses', since: missed };
   return slower === null ? null : { by: 'slower answers', since: slower };
 }
 
-function rateSum(good: readonly boolean[], known: { readonly clean: number; readonly not: number }, fall: number): number | null {
+function rateSum(
+  good: readonly boolean[],
+  known: { readonly clean: number; readonly not: number },
+  fall: number,
+): number | null {
   let [clean, not] = [known.clean + FALLING_OFF.prior.clean, known.not + FALLING_OFF.prior.not];
   return page(good, (one) => {
     const p = clean / (clean + not);
@@ -58,7 +81,10 @@ function rateSum(good: readonly boolean[], known: { readonly clean: number; read
   });
 }
 
-/** Against the mean of the session's own earlier answers: a shift of one spread, so each step adds z − ½. */
+/**
+ * Against the mean of the session's own earlier answers: a shift of one spread, so each step adds z
+ * − ½.
+ */
 function latencySum(logs: readonly number[]): number | null {
   const { leastLatencies, latencySd } = FALLING_OFF;
   const usual = logs.slice(0, leastLatencies);
@@ -68,7 +94,10 @@ function latencySum(logs: readonly number[]): number | null {
   return since === null ? null : since + leastLatencies;
 }
 
-/** Page's sum S ← max(0, S + step): where it rose from when it has reached the limit, and null when it has not. */
+/**
+ * Page's sum S ← max(0, S + step): where it rose from when it has reached the limit, and null when
+ * it has not.
+ */
 function page<T>(items: readonly T[], step: (item: T) => number): number | null {
   let [sum, from] = [0, 0];
   let raised: number | null = null;

@@ -2,17 +2,24 @@ export { type Assessed, assessElement, type ElementEvidence, type Question, weig
 export { type CoverRow, coverOf } from './cover';
 export { columnsOf, type Target, targetAt } from './design';
 export { evidenceAgainstLuck, luckOf, type PickRun, positionBias, SETTLED } from './discrimination';
-export { chancesAt, type Estimate, estimateElement, type Interval, predictorOf, type Reach, swingAt } from './estimate';
+export { type Estimate, type Interval, predictorOf, type Reach, swingAt } from './estimate';
 export { type Before, FALLING_OFF, fallingOff, type Suspicion, type WatchedRep } from './falling-off';
 export { DRAW, drawPosterior, type Fit, fitElement, type Posterior } from './fit';
-export { type Habits, habitsOf } from './habits';
-export { type Hold, type Lasting, lastingOf, survivalOf } from './holding';
+export type { Habits } from './habits';
+export type { Hold, Lasting } from './holding';
 export { type Quickness, quicknessOf } from './latency';
-export { byEye, type Deviation, EYE, type Precision, precisionOf, predictiveBelow } from './precision';
-export { type Crooked, countsAsEvidence, type EvidenceRep, HANDLER_ACTIONS, type HandlerAction, type Landed, PURPOSES, type Purpose } from './rep';
-export { coldTries, type Retention, retentionOf } from './retention';
+export { byEye, type Deviation, EYE, type Precision, precisionOf } from './precision';
+export type { Retention } from './retention';
 export { type RodData, rodOf } from './rod';
 export { type Beliefs, EVIDENCE } from './settings';
 export { deviationOf, type Studied, type StudyQuestion, studyElement, timesOf } from './study';
-export { type Cell, EMPTY_SUMMARY, type Grounds, groundsOf, type Summary, summarise, withoutRep, withRep } from './summary';
-export { type Wall, wallOf } from './wall';
+export {
+  type Cell,
+  type FaultCounts,
+  type Grounds,
+  groundsOf,
+  type Summary,
+  summarise,
+} from './summary';
+export { isThin } from './thin';
+export type { Wall } from './wall';

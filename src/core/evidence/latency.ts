@@ -17,8 +17,9 @@ export type Quickness = {
 const SPREAD = { mean: Math.log(0.35), sd: 0.5 } as const;
 
 /**
- * Response times as a log-normal, those that did not come censored at the limit (seconds > 0): log t ~ N(μ, σ²), μ flat over the grid, log σ ~ N(log .35, .5²). Null
- * without a time. Chances are averaged over what is not known of μ and σ.
+ * Response times as a log-normal, those that did not come censored at the limit (seconds > 0): log
+ * t ~ N(μ, σ²), μ flat over the grid, log σ ~ N(log .35, .5²). Null without a time. Chances are
+ * averaged over what is not known of μ and σ.
  */
 export function quicknessOf(times: readonly Timed[], limit: number): Quickness | null {
   const usable = times.filter((one) => one.seconds > 0);
@@ -34,8 +35,13 @@ export function quicknessOf(times: readonly Timed[], limit: number): Quickness |
     return sum;
   };
   const centre = logs.reduce((a, b) => a + b, 0) / logs.length;
-  // Where most did not come the middle lies above all that was seen: the range goes further up than down.
-  const grid = gridPosterior(log, [Math.min(...logs, centre - 1) - 0.5, Math.max(...logs, centre + 1) + 2], [SPREAD.mean - 1.6, SPREAD.mean + 1.6]);
+  // Where most did not come the middle lies above all that was seen: the range goes further up than
+  // down.
+  const grid = gridPosterior(
+    log,
+    [Math.min(...logs, centre - 1) - 0.5, Math.max(...logs, centre + 1) + 2],
+    [SPREAD.mean - 1.6, SPREAD.mean + 1.6],
+  );
   const within = (mu: number, logSd: number): number => normalBelow((Math.log(limit) - mu) / Math.exp(logSd));
   const [low = 0, mid = 0, high = 0] = gridQuantiles(grid, (mu) => Math.exp(mu), [0.1, 0.5, 0.9]);
   const [least = 0, most = 1] = gridQuantiles(grid, within, [0.1, 0.9]);

@@ -1,14 +1,24 @@
 import { type Design, FIXED } from './design';
 
 /** The session effect's grid: values u, e^u, and the log of their share of N(0, τ²). */
-export type Swing = { readonly tau: number; readonly u: Float64Array; readonly f: Float64Array; readonly logShare: Float64Array };
+export type Swing = {
+  readonly tau: number;
+  readonly u: Float64Array;
+  readonly f: Float64Array;
+  readonly logShare: Float64Array;
+};
 
-/** How far out and how fine: with a step of .7 τ and at most .35 logits the trapezoid rule is exact to about 1e-5 for sessions of up to 60 reps. */
+/**
+ * How far out and how fine: with a step of .7 τ and at most .35 logits the trapezoid rule is exact
+ * to about 1e-5 for sessions of up to 60 reps.
+ */
 const GRID = { out: 4, step: 0.7, finest: 0.35 } as const;
 
 /**
- * The trapezoid rule over u ~ N(0, τ²). It beats Gauss–Hermite nodes here: a session of many reps makes a peak much narrower than the prior, between whose nodes it would fall;
- * on a smooth integrand that dies out at both ends an even grid converges exponentially (Trefethen & Weideman 2014).
+ * The trapezoid rule over u ~ N(0, τ²). It beats Gauss–Hermite nodes here: a session of many reps
+ * makes a peak much narrower than the prior, between whose nodes it would fall; on a smooth
+ * integrand that dies out at both ends an even grid converges exponentially (Trefethen & Weideman
+ * 2014).
  */
 export function swingOf(tau: number): Swing {
   const half = Math.ceil((GRID.out * tau) / Math.min(GRID.step * tau, GRID.finest));
@@ -20,7 +30,18 @@ export function swingOf(tau: number): Swing {
 }
 
 /** Working memory of the evaluations of one design and one grid. */
-export type Bench = { readonly slopes: Float64Array; readonly eta: Float64Array; readonly odds: Float64Array; readonly logs: Float64Array };
+export type Bench = {
+  readonly slopes: Float64Array;
+  readonly eta: Float64Array;
+  readonly odds: Float64Array;
+  readonly logs: Float64Array;
+};
+
+/**
+ * Working memory for one design and one grid: arrays of its slopes, its rows (twice) and the
+ * grid's points, all 0. A design of 6 columns and 8 rows with 25 grid points → arrays of 6 − the
+ * fixed ones, 8, 8 and 25.
+ */
 export function benchFor(design: Design, swing: Swing): Bench {
   return {
     slopes: new Float64Array(design.width - FIXED),
@@ -45,10 +66,15 @@ function predict(design: Design, theta: ArrayLike<number>, bench: Bench): void {
 
 /** Beyond this a product of odds is taken to its logarithm before it overflows. */
 const LARGE = 1e150;
-/** Places of the grid with less than this share after the reps change no derivative that is used. */
+/**
+ * Places of the grid with less than this share after the reps change no derivative that is used.
+ */
 const NEGLIGIBLE = 1e-9;
 
-/** Fills `bench.logs` with the log of share × likelihood of session k at each u, and gives the log of their sum. */
+/**
+ * Fills `bench.logs` with the log of share × likelihood of session k at each u, and gives the log
+ * of their sum.
+ */
 function sessionLog(design: Design, swing: Swing, bench: Bench, k: number): number {
   const { first, clean, total } = design;
   const { eta, odds, logs } = bench;
@@ -84,29 +110,40 @@ function sessionLog(design: Design, swing: Swing, bench: Bench, k: number): numb
 }
 
 /**
- * The weighted log likelihood: Σ over sessions of weight × log ∫ likelihood(u) N(u; 0, τ²) du. The weight stands outside the log: inside it an old session's
- * swing would no longer be integrated out, and old sessions would have too much say. θ as in `Design`; may be −∞ where odds overflow.
+ * The weighted log likelihood: Σ over sessions of weight × log ∫ likelihood(u) N(u; 0, τ²) du. The
+ * weight stands outside the log: inside it an old session's swing would no longer be integrated
+ * out, and old sessions would have too much say. θ as in `Design`; may be −∞ where odds overflow.
  */
 export function marginalLog(design: Design, swing: Swing, theta: ArrayLike<number>, bench: Bench): number {
   predict(design, theta, bench);
   let value = 0;
-  for (let k = 0; k < design.weight.length; k++) value += (design.weight[k] as number) * sessionLog(design, swing, bench, k);
+  for (let k = 0; k < design.weight.length; k++)
+    value += (design.weight[k] as number) * sessionLog(design, swing, bench, k);
   return value;
 }
 
 export type Curvature = {
   readonly value: number;
   readonly gradient: Float64Array;
-  /** Negative second derivatives, row by row: exact, and a part of them that is positive semi-definite everywhere. */
+  /**
+   * Negative second derivatives, row by row: exact, and a part of them that is positive
+   * semi-definite everywhere.
+   */
   readonly exact: Float64Array;
   readonly safe: Float64Array;
 };
 
 /**
- * `marginalLog` at θ with its first and second derivatives. For a session: with π_q the shares of the grid after the reps, s_q = Σ (y − n p_q) d the score at u_q and d = ∂η/∂θ,
- * gradient Σ π_q s_q and negative Hessian Σ (Σ π_q n p_q (1 − p_q)) d dᵀ − Var_π(s) − Σ (Σ π_q (y − n p_q)) ∂²η/∂θ².
+ * `marginalLog` at θ with its first and second derivatives. For a session: with π_q the shares of
+ * the grid after the reps, s_q = Σ (y − n p_q) d the score at u_q and d = ∂η/∂θ, gradient Σ π_q s_q
+ * and negative Hessian Σ (Σ π_q n p_q (1 − p_q)) d dᵀ − Var_π(s) − Σ (Σ π_q (y − n p_q)) ∂²η/∂θ².
  */
-export function marginalCurvature(design: Design, swing: Swing, theta: ArrayLike<number>, bench: Bench): Curvature {
+export function marginalCurvature(
+  design: Design,
+  swing: Swing,
+  theta: ArrayLike<number>,
+  bench: Bench,
+): Curvature {
   const { width, first, weight, rows, clean, total } = design;
   predict(design, theta, bench);
   const gradient = new Float64Array(width);
@@ -133,7 +170,8 @@ export function marginalCurvature(design: Design, swing: Swing, theta: ArrayLike
     }
     scores.fill(0, 0, kept * width);
     for (let r = first[k] as number; r < (first[k + 1] as number); r++) {
-      for (let j = 0; j < width; j++) d[j] = (rows[r * width + j] as number) * (j < FIXED ? 1 : -(bench.slopes[j - FIXED] as number));
+      for (let j = 0; j < width; j++)
+        d[j] = (rows[r * width + j] as number) * (j < FIXED ? 1 : -(bench.slopes[j - FIXED] as number));
       const [n, y, odds] = [total[r] as number, clean[r] as number, bench.odds[r] as number];
       let [left, information] = [0, 0];
       for (let q = 0; q < kept; q++) {
@@ -147,10 +185,12 @@ export function marginalCurvature(design: Design, swing: Swing, theta: ArrayLike
       for (let i = 0; i < width; i++) {
         const di = d[i] as number;
         if (di === 0) continue;
-        for (let q = 0, at = i; q < kept; q++, at += width) scores[at] = (scores[at] as number) + (residuals[q] as number) * di;
+        for (let q = 0, at = i; q < kept; q++, at += width)
+          scores[at] = (scores[at] as number) + (residuals[q] as number) * di;
         gradient[i] = (gradient[i] as number) + w * left * di;
         const wide = w * information * di;
-        for (let j = 0; j < width; j++) safe[i * width + j] = (safe[i * width + j] as number) + wide * (d[j] as number);
+        for (let j = 0; j < width; j++)
+          safe[i * width + j] = (safe[i * width + j] as number) + wide * (d[j] as number);
         // ∂²η/∂b² = ∂η/∂b for the term −exp(b)x.
         if (i >= FIXED) exact[i * width + i] = (exact[i * width + i] as number) - w * left * di;
       }
@@ -162,18 +202,28 @@ export function marginalCurvature(design: Design, swing: Swing, theta: ArrayLike
 }
 
 /** Takes w × the variance of the scores over the grid off the negative Hessian. */
-function lessVariance(exact: Float64Array, scores: Float64Array, centre: Float64Array, shares: Float64Array, w: number, width: number): void {
+function lessVariance(
+  exact: Float64Array,
+  scores: Float64Array,
+  centre: Float64Array,
+  shares: Float64Array,
+  w: number,
+  width: number,
+): void {
   centre.fill(0);
   for (let q = 0; q < shares.length; q++) {
     const share = shares[q] as number;
-    for (let j = 0; j < width; j++) centre[j] = (centre[j] as number) + share * (scores[q * width + j] as number);
+    for (let j = 0; j < width; j++)
+      centre[j] = (centre[j] as number) + share * (scores[q * width + j] as number);
   }
   for (let q = 0; q < shares.length; q++) {
     const share = w * (shares[q] as number);
     for (let i = 0; i < width; i++) {
       const from = share * ((scores[q * width + i] as number) - (centre[i] as number));
       for (let j = 0; j < width; j++)
-        exact[i * width + j] = (exact[i * width + j] as number) - from * ((scores[q * width + j] as number) - (centre[j] as number));
+        exact[i * width + j] =
+          (exact[i * width + j] as number) -
+          from * ((scores[q * width + j] as number) - (centre[j] as number));
     }
   }
 }

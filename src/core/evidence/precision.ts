@@ -1,13 +1,20 @@
-import { gridMean, gridPosterior, gridQuantiles, normalBelow, studentBelow } from '@/core/statistics';
+import type { Crooked } from '@/core/log';
+import { gridMean, gridPosterior, gridQuantiles, normalBelow } from '@/core/statistics';
 import type { Interval } from './estimate';
-import type { Crooked } from './rep';
 
-/** A signed deviation: measured (both ends alike), or judged by eye and known only to lie between two ends. Degrees, + to the dog's right. */
+/**
+ * A signed deviation: measured (both ends alike), or judged by eye and known only to lie between
+ * two ends. Degrees, + to the dog's right.
+ */
 export type Deviation = { readonly from: number; readonly to: number };
 
 /** What the words of the eye stand for, degrees: declared, and only where nothing was measured. */
 export const EYE = { straight: 5, badly: 15 } as const;
 
+/**
+ * The degrees that a word of the eye stands for, + to the dog's right: 'straight' → −5 to 5,
+ * 'slightly-right' → 5 to 15.
+ */
 export function byEye(word: Crooked): Deviation {
   switch (word) {
     case 'straight':
@@ -41,8 +48,9 @@ const PRIOR = { biasSd: 12, spread: Math.log(8), spreadSd: 0.7 } as const;
 const WORTH = 0.05;
 
 /**
- * Bias and spread of signed deviations by a normal model on a grid, judged ones as intervals, measured ones exact: bias ~ N(0, 12²), log spread ~ N(log 8, .7²).
- * `limits` are the bands' ends (> 0, smallest first). Null without a deviation.
+ * Bias and spread of signed deviations by a normal model on a grid, judged ones as intervals,
+ * measured ones exact: bias ~ N(0, 12²), log spread ~ N(log 8, .7²). `limits` are the bands' ends
+ * (> 0, smallest first). Null without a deviation.
  */
 export function precisionOf(deviations: readonly Deviation[], limits: readonly number[]): Precision | null {
   if (deviations.length === 0) return null;
@@ -52,18 +60,22 @@ export function precisionOf(deviations: readonly Deviation[], limits: readonly n
     let sum = -0.5 * (bias / PRIOR.biasSd) ** 2 - 0.5 * ((logSd - PRIOR.spread) / PRIOR.spreadSd) ** 2;
     for (const { from, to, times } of alike) {
       if (from === to) sum -= times * (0.5 * ((from - bias) / sd) ** 2 + logSd);
-      else sum += times * Math.log(Math.max(1e-300, normalBelow((to - bias) / sd) - normalBelow((from - bias) / sd)));
+      else
+        sum +=
+          times * Math.log(Math.max(1e-300, normalBelow((to - bias) / sd) - normalBelow((from - bias) / sd)));
     }
     return sum;
   };
   const grid = gridPosterior(log, [-40, 40], [PRIOR.spread - 2.2, PRIOR.spread + 1.8]);
-  const inside = (limit: number, bias: number, sd: number): number => normalBelow((limit - bias) / sd) - normalBelow((-limit - bias) / sd);
+  const inside = (limit: number, bias: number, sd: number): number =>
+    normalBelow((limit - bias) / sd) - normalBelow((-limit - bias) / sd);
   const quantiles = (f: (bias: number, logSd: number) => number): Interval => {
     const [low = 0, mid = 0, high = 0] = gridQuantiles(grid, f, [0.1, 0.5, 0.9]);
     return { low, mid, high };
   };
   const [first] = limits;
-  const chance = (f: (bias: number, sd: number) => number): number => gridMean(grid, (bias, logSd) => f(bias, Math.exp(logSd)));
+  const chance = (f: (bias: number, sd: number) => number): number =>
+    gridMean(grid, (bias, logSd) => f(bias, Math.exp(logSd)));
   return {
     judged: deviations.length,
     measured: deviations.filter(({ from, to }) => from === to).length,
@@ -94,16 +106,4 @@ function counted(deviations: readonly Deviation[]): (Deviation & { readonly time
 function better(now: number, straight: number, tighter: number): Precision['train'] {
   if (Math.max(straight, tighter) - now < WORTH) return null;
   return straight >= tighter ? 'bias' : 'spread';
-}
-
-/**
- * The predictive chance that the next of normal values lies below `at`, nothing known beforehand: Student's t with n − 1 degrees at (at − x̄)/(s√(1 + 1/n)) (Geisser
- * 1993). At least two values that differ; else null. `[8, 10, 12]` at 10 → 0.5.
- */
-export function predictiveBelow(values: readonly number[], at: number): number | null {
-  const n = values.length;
-  if (n < 2) return null;
-  const mean = values.reduce((a, b) => a + b, 0) / n;
-  const sd = Math.sqrt(values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (n - 1));
-  return sd > 0 ? studentBelow((at - mean) / (sd * Math.sqrt(1 + 1 / n)), n - 1) : null;
 }

@@ -1,5 +1,5 @@
+import { countsAsEvidence, type EvidenceRep } from '@/core/log';
 import { addDays, type Day, daysBetween } from '@/core/shared';
-import { countsAsEvidence, type EvidenceRep } from './rep';
 
 /** A first try after some days without: how long the gap, and whether it was clean. */
 export type ColdTry = { readonly day: Day; readonly gap: number; readonly clean: boolean };
@@ -16,7 +16,10 @@ export type Retention = {
 
 /** What the first success is good for, days, before tries have told: five guesses, alike likely. */
 const FIRST = [3, 6, 12, 24, 48] as const;
-/** A clean try after a gap as long as the half-life doubles it; a sooner one adds less; a miss halves it. */
+/**
+ * A clean try after a gap as long as the half-life doubles it; a sooner one adds less; a miss
+ * halves it.
+ */
 const GROWTH = 1;
 const LOSS = 0.5;
 const LEAST = 1;
@@ -24,7 +27,11 @@ const DUE_AT = 0.8;
 /** A dog may fail for other reasons than forgetting. */
 const SLIP = 0.05;
 
-/** The cold tries of an element: the first counted rep of each day, with the gap since the day before that. */
+/**
+ * The cold tries of an element: the first counted rep of each day, with the gap since the day
+ * before that.
+ * @internal
+ */
 export function coldTries(reps: readonly EvidenceRep[]): ColdTry[] {
   const first = new Map<Day, EvidenceRep>();
   for (const rep of reps.filter(countsAsEvidence)) {
@@ -32,13 +39,18 @@ export function coldTries(reps: readonly EvidenceRep[]): ColdTry[] {
     if (!known || rep.at < known.at) first.set(rep.day, rep);
   }
   const days = [...first].sort(([a], [b]) => (a < b ? -1 : 1));
-  return days.slice(1).map(([day, rep], i) => ({ day, gap: daysBetween(days[i]?.[0] ?? day, day), clean: rep.outcome === 'clean' }));
+  return days.slice(1).map(([day, rep], i) => ({
+    day,
+    gap: daysBetween(days[i]?.[0] ?? day, day),
+    clean: rep.outcome === 'clean',
+  }));
 }
 
 /**
- * How well it keeps: the chance after a gap is 2^(−gap/h) (Ebbinghaus 1885), the half-life h grows with each success, the more the longer the gap was against it
- * (spaced practice, Cepeda and others 2006), and is halved by a miss. The first half-life is averaged over five guesses by how well each foretells the tries. Null
- * before there are two cold tries.
+ * How well it keeps: the chance after a gap is 2^(−gap/h) (Ebbinghaus 1885), the half-life h grows
+ * with each success, the more the longer the gap was against it (spaced practice, Cepeda and others
+ * 2006), and is halved by a miss. The first half-life is averaged over five guesses by how well
+ * each foretells the tries. Null before there are two cold tries.
  */
 export function retentionOf(reps: readonly EvidenceRep[], today: Day): Retention | null {
   const tries = coldTries(reps);
@@ -48,7 +60,9 @@ export function retentionOf(reps: readonly EvidenceRep[], today: Day): Retention
   const highest = Math.max(...runs.map((run) => run.log));
   const weights = runs.map((run) => Math.exp(run.log - highest));
   const all = weights.reduce((a, b) => a + b, 0);
-  const halfLife = Math.exp(runs.reduce((sum, run, i) => sum + ((weights[i] as number) / all) * Math.log(run.halfLife), 0));
+  const halfLife = Math.exp(
+    runs.reduce((sum, run, i) => sum + ((weights[i] as number) / all) * Math.log(run.halfLife), 0),
+  );
   return {
     tries,
     halfLife,
@@ -57,12 +71,17 @@ export function retentionOf(reps: readonly EvidenceRep[], today: Day): Retention
   };
 }
 
-function followed(start: number, tries: readonly ColdTry[]): { readonly halfLife: number; readonly log: number } {
+function followed(
+  start: number,
+  tries: readonly ColdTry[],
+): { readonly halfLife: number; readonly log: number } {
   let [halfLife, log] = [start, 0];
   for (const { gap, clean } of tries) {
     const chance = SLIP + (1 - 2 * SLIP) * 2 ** (-gap / halfLife);
     log += Math.log(clean ? chance : 1 - chance);
-    halfLife = clean ? halfLife * (1 + GROWTH * Math.min(1, gap / halfLife)) : Math.max(LEAST, halfLife * LOSS);
+    halfLife = clean
+      ? halfLife * (1 + GROWTH * Math.min(1, gap / halfLife))
+      : Math.max(LEAST, halfLife * LOSS);
   }
   return { halfLife, log };
 }

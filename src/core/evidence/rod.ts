@@ -1,8 +1,14 @@
-import { type Axis, axisScale, type Ladder, proofValue, writeValue } from '@/core/breakdown';
+import { type Axis, axisScale, type Criteria, type Ladder, proofValue, writeValue } from '@/core/breakdown';
+import type { AxisKey } from '@/core/shared';
 import type { Interval, Reach } from './estimate';
 
-/** Everything on a rod is placed by difficulty: 0 is the start, 1 the demand. Labels are ready to read. */
+/**
+ * Everything on a rod is placed by difficulty: 0 is the start, 1 the demand. Labels are ready to
+ * read.
+ */
 export type RodData = {
+  /** Two axes may have one title; this tells them apart. */
+  readonly axis: AxisKey;
   readonly title: string;
   readonly start: string;
   readonly demand: string;
@@ -16,16 +22,20 @@ export type RodData = {
   readonly sentence: string;
 };
 
-/** What the rod of one axis shows: the ladder's rungs, the rung on which the dog stands and, where reps say it, the reach. Null for a broken axis. */
-export function rodOf(axis: Axis, ladder: Ladder, rung: number, reach: Reach | null): RodData | null {
+/**
+ * What the rod of one axis shows: the ladder's rungs, the value at which the dog stands and, where
+ * reps say it, the reach. Null for a broken axis.
+ */
+export function rodOf(axis: Axis, ladder: Ladder, stands: Criteria, reach: Reach | null): RodData | null {
   const scale = axisScale(axis);
   if (!scale.ok) return null;
   const { difficulty, held } = scale.value;
   const write = (base: number): string => writeValue(axis, base);
-  const value = ladder.rungs[Math.min(rung, ladder.rungs.length - 1)]?.criteria[axis.key] ?? axis.start;
+  const value = stands[axis.key] ?? axis.start;
   const [start, demand, now] = [write(axis.start), write(axis.demand), write(value)];
   const words = reach === null ? '' : ` ${reachInWords(axis, reach)}`;
   return {
+    axis: axis.key,
     title: axis.title,
     start,
     demand,
@@ -38,7 +48,10 @@ export function rodOf(axis: Axis, ladder: Ladder, rung: number, reach: Reach | n
   };
 }
 
-/** Reach as a sentence. Ends outside the ladder are named, never given a value that nobody has tried. */
+/**
+ * Reach as a sentence. Ends outside the ladder are named, never given a value that nobody has
+ * tried.
+ */
 function reachInWords(axis: Axis, reach: Interval): string {
   const scale = axisScale(axis);
   if (!scale.ok || scale.value.held) return '';
@@ -46,7 +59,7 @@ function reachInWords(axis: Axis, reach: Interval): string {
     if (at < 0) return 'below the start';
     if (at > scale.value.difficulty(proofValue(axis))) return 'beyond the proof margin';
     const value = scale.value.value(at);
-    return writeValue(axis, axis.levels === null ? value : Math.round(value));
+    return writeValue(axis, axis.levels === null ? value : value);
   };
   const [low, mid, high] = [name(reach.low), name(reach.mid), name(reach.high)];
   if (low === high) return `Clean 8 times in 10 ${low}.`;

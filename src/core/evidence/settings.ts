@@ -2,17 +2,29 @@
  * The tunable numbers of the evidence model, with their reasons. Priors are on the logit scale.
  */
 export const EVIDENCE = {
-  /** A dog at the start of its own ladder is clean about 80 % of the time in its first session, give or take: the start was chosen to be easy. */
+  /**
+   * A dog at the start of its own ladder is clean about 80 % of the time in its first session, give
+   * or take: the start was chosen to be easy.
+   */
   level: { mean: 1.4, sd: 1.2 },
-  /** What one session adds. Harder rungs come as the dog improves, so that a fit without a trend takes learning for an easy ladder. */
+  /**
+   * What one session adds. Harder rungs come as the dog improves, so that a fit without a trend
+   * takes learning for an easy ladder.
+   */
   gain: { mean: 0.05, sd: 0.08 },
-  /** From start to demand costs about 3 logits in all, shared among the axes; `slope.sd` is on the log of the slope. */
+  /**
+   * From start to demand costs about 3 logits in all, shared among the axes; `slope.sd` is on the
+   * log of the slope.
+   */
   slope: { total: 3, sd: 0.6 },
   /** In a strange place 90 % becomes about 85 %; unknown until away reps are logged. */
   away: { mean: -0.5, sd: 0.5 },
   /** The first rep of the day is a little worse than the rest. */
   cold: { mean: -0.3, sd: 0.4 },
-  /** SD of the swing from session to session: three values, weighed by the evidence and by a log-normal around the middle one. */
+  /**
+   * SD of the swing from session to session: three values, weighed by the evidence and by a
+   * log-normal around the middle one.
+   */
   swing: { values: [0.25, 0.5, 1], middle: 0.5, sd: 0.6 },
   /** What a dog may have drifted since the sessions that speak of it: SD on the level of now. */
   drift: 0.275,
@@ -20,7 +32,10 @@ export const EVIDENCE = {
   driftPerDay: 0.005,
   /** Days after which a session says half as much about the dog of today. Range 7–60. */
   halfLifeDays: 21,
-  /** Sessions whose weight fell below this are left out: under 1/256 they cannot move a figure that is shown. */
+  /**
+   * Sessions whose weight fell below this are left out: under 1/256 they cannot move a figure that
+   * is shown.
+   */
   leastWeight: 2 ** -8,
   /** "Reach" is where a rep is clean this often. */
   reachChance: 0.8,
@@ -33,6 +48,9 @@ export const EVIDENCE = {
 
 /** Normal prior of a shift in logits. */
 export type Shift = { readonly mean: number; readonly sd: number };
-/** What a person may change about the model: what a strange place and a first try are thought to cost before reps have told. */
+/**
+ * What a person may change about the model: what a strange place and a first try are thought to
+ * cost before reps have told.
+ */
 export type Beliefs = { readonly away: Shift; readonly cold: Shift };
 export const USUAL_BELIEFS: Beliefs = { away: EVIDENCE.away, cold: EVIDENCE.cold };

@@ -1,10 +1,14 @@
 import type { Criteria } from '@/core/breakdown';
-import { type Day, fail, ok, type Result, type SessionId } from '@/core/shared';
-import { countsAsEvidence, type EvidenceRep } from './rep';
+import { countsAsEvidence, type EvidenceRep } from '@/core/log';
+import { type FaultRef, faultText } from '@/core/rulebooks';
+import { type BoutId, type Day, fail, ok, type Result } from '@/core/shared';
 
-/** Counts of reps that share session, criteria and conditions. Never keyed by rung: editing a ladder must not rewrite history. */
+/**
+ * Counts of reps that share session, criteria and conditions. Never keyed by rung: editing a ladder
+ * must not rewrite history.
+ */
 export type Cell = {
-  readonly session: SessionId;
+  readonly bout: BoutId;
   readonly day: Day;
   readonly criteria: Criteria;
   readonly away: boolean;
@@ -17,22 +21,26 @@ export type Cell = {
 /** The first counted rep of a day: who it is, in which cell it is counted, and how it went. */
 type First = { readonly id: string; readonly at: number; readonly cell: string; readonly clean: boolean };
 
+/** How often each fault was named, by `faultText`; under '' those of which none was. */
+export type FaultCounts = Readonly<
+  Record<string, { readonly fault: FaultRef | null; readonly count: number }>
+>;
+
 /**
- * Integer counts of one element's reps. A rep changes one cell; which rep of a day was the cold one is kept beside the cells and taken out of its cell when they are read
- * (`cellsWithCold`), so that a back-dated first rep moves no other.
+ * Integer counts of one element's reps. A rep changes one cell; which rep of a day was the cold one
+ * is kept beside the cells and taken out of its cell when they are read (`cellsWithCold`), so that
+ * a back-dated first rep moves no other.
  */
 export type Summary = {
   readonly cells: Readonly<Record<string, Cell>>;
   readonly firsts: Readonly<Record<string, First>>;
-  /** Counted reps that were not clean, by the option that was named; unnamed ones are left out. */
-  readonly faults: Readonly<Record<string, number>>;
-  /** Reps spoiled by the handler, by named option ('' where none was named), out of all reps. */
-  readonly handlerFaults: Readonly<Record<string, number>>;
+  /** Faults of counted reps that were not clean; one that names several counts once for each. */
+  readonly faults: FaultCounts;
+  /** Reps spoiled by the handler, by the fault named first, out of all reps. */
+  readonly handlerFaults: FaultCounts;
   readonly counted: number;
   readonly notCounted: number;
 };
-
-export const EMPTY_SUMMARY: Summary = { cells: {}, firsts: {}, faults: {}, handlerFaults: {}, counted: 0, notCounted: 0 };
 
 /** What a figure rests on, in numbers to be read. */
 export type Grounds = {
@@ -45,72 +53,33 @@ export type Grounds = {
 };
 
 /**
- * The summary with one more rep: one cell changes. The list of cells is copied, so that the cost grows with cells (sessions × criteria), not with reps. A rep that was there already must be
- * taken out first.
+ * Builds the summary anew; independent of the order of the list. Fails with `future` when a rep is
+ * dated after `today`.
  */
-export function withRep(summary: Summary, rep: EvidenceRep): Summary {
-  const clean = rep.outcome === 'clean';
-  const handlerFaults = rep.cause === 'handler' && !clean ? counted(summary.handlerFaults, rep.option ?? '', 1) : summary.handlerFaults;
-  if (!countsAsEvidence(rep)) return { ...summary, handlerFaults, notCounted: summary.notCounted + 1 };
-  const key = cellKey(rep);
-  return {
-    ...summary,
-    handlerFaults,
-    cells: { ...summary.cells, [key]: plus(summary.cells[key] ?? emptyCell(rep), clean, 1) },
-    firsts: isFirst(summary, rep) ? { ...summary.firsts, [rep.day]: { id: rep.id, at: rep.at, cell: key, clean } } : summary.firsts,
-    faults: !clean && rep.option !== null ? counted(summary.faults, rep.option, 1) : summary.faults,
-    counted: summary.counted + 1,
-  };
-}
-
-/**
- * The summary without a rep that is in it, as after an undo; a correction is this and `withRep`. `restOfDay` are the reps of that day that stay: the next of
- * them is the cold one if this was.
- */
-export function withoutRep(summary: Summary, rep: EvidenceRep, restOfDay: readonly EvidenceRep[]): Summary {
-  const clean = rep.outcome === 'clean';
-  const handlerFaults = rep.cause === 'handler' && !clean ? counted(summary.handlerFaults, rep.option ?? '', -1) : summary.handlerFaults;
-  if (!countsAsEvidence(rep)) return { ...summary, handlerFaults, notCounted: summary.notCounted - 1 };
-  const key = cellKey(rep);
-  const cell = plus(summary.cells[key] ?? emptyCell(rep), clean, -1);
-  const { [key]: _gone, ...others } = summary.cells;
-  const less: Summary = {
-    ...summary,
-    handlerFaults,
-    cells: cell.clean + cell.notClean > 0 ? { ...others, [key]: cell } : others,
-    faults: !clean && rep.option !== null ? counted(summary.faults, rep.option, -1) : summary.faults,
-    counted: summary.counted - 1,
-  };
-  if (summary.firsts[rep.day]?.id !== rep.id) return less;
-  const { [rep.day]: _first, ...firsts } = summary.firsts;
-  const bare = { ...less, firsts };
-  const next = restOfDay.filter(countsAsEvidence).reduce<EvidenceRep | null>((best, one) => (best === null || earlier(one, best) ? one : best), null);
-  if (!next) return bare;
-  return { ...bare, firsts: { ...firsts, [rep.day]: { id: next.id, at: next.at, cell: cellKey(next), clean: next.outcome === 'clean' } } };
-}
-
-/** Builds the summary anew; independent of the order of the list. Fails with `future` when a rep is dated after `today`. */
 export function summarise(reps: readonly EvidenceRep[], today: Day): Result<Summary> {
   const ahead = reps.find((rep) => rep.day > today);
-  if (ahead) return fail('future', ahead.id, `A rep is dated ${ahead.day}, after today (${today}). Correct its date or the device's clock.`);
-  // The same as withRep one by one, without a copy for each.
+  if (ahead)
+    return fail(
+      'future',
+      ahead.id,
+      `A rep is dated ${ahead.day}, after today (${today}). Correct its date or the device's clock.`,
+    );
   const cells: Record<string, Cell> = {};
   const firsts: Record<string, First> = {};
-  const faults: Record<string, number> = {};
-  const handlerFaults: Record<string, number> = {};
+  let [faults, handlerFaults]: [FaultCounts, FaultCounts] = [{}, {}];
   let [count, other] = [0, 0];
   for (const rep of reps) {
     const clean = rep.outcome === 'clean';
-    if (rep.cause === 'handler' && !clean) handlerFaults[rep.option ?? ''] = (handlerFaults[rep.option ?? ''] ?? 0) + 1;
+    handlerFaults = handlersOf(handlerFaults, rep);
     if (!countsAsEvidence(rep)) {
       other += 1;
       continue;
     }
     count += 1;
     const key = cellKey(rep);
-    cells[key] = plus(cells[key] ?? emptyCell(rep), clean, 1);
+    cells[key] = plus(cells[key] ?? emptyCell(rep), clean);
     if (isFirst({ firsts }, rep)) firsts[rep.day] = { id: rep.id, at: rep.at, cell: key, clean };
-    if (!clean && rep.option !== null) faults[rep.option] = (faults[rep.option] ?? 0) + 1;
+    faults = faultsOf(faults, rep);
   }
   return ok({ cells, firsts, faults, handlerFaults, counted: count, notCounted: other });
 }
@@ -118,7 +87,8 @@ export function summarise(reps: readonly EvidenceRep[], today: Day): Result<Summ
 /** All cells in the order of their keys, each day's cold rep in a cell of its own. */
 export function cellsWithCold(summary: Summary): Cell[] {
   const colds = new Map<string, First[]>();
-  for (const first of Object.values(summary.firsts)) colds.set(first.cell, [...(colds.get(first.cell) ?? []), first]);
+  for (const first of Object.values(summary.firsts))
+    colds.set(first.cell, [...(colds.get(first.cell) ?? []), first]);
   return Object.entries(summary.cells)
     .sort(([a], [b]) => (a < b ? -1 : 1))
     .flatMap(([key, cell]) => {
@@ -131,28 +101,34 @@ export function cellsWithCold(summary: Summary): Cell[] {
     });
 }
 
+/**
+ * What a figure rests on, from its summary. Two reps of one day and bout, one away → `{ counted:
+ * 2, sessions: 1, awayReps: 1, coldReps: 1, … }`; of an empty one all 0 and `lastDay` null.
+ */
 export function groundsOf(summary: Summary): Grounds {
   const cells = Object.values(summary.cells);
   return {
     counted: summary.counted,
     notCounted: summary.notCounted,
-    sessions: new Set(cells.map((cell) => cell.session)).size,
+    sessions: new Set(cells.map((cell) => cell.bout)).size,
     awayReps: cells.filter((cell) => cell.away).reduce((sum, cell) => sum + cell.clean + cell.notClean, 0),
     coldReps: Object.keys(summary.firsts).length,
     lastDay: cells.reduce<Day | null>((last, { day }) => (last === null || day > last ? day : last), null),
   };
 }
 
-const earlier = (a: { readonly at: number; readonly id: string }, b: { readonly at: number; readonly id: string }): boolean =>
-  a.at < b.at || (a.at === b.at && a.id < b.id);
+const earlier = (
+  a: { readonly at: number; readonly id: string },
+  b: { readonly at: number; readonly id: string },
+): boolean => a.at < b.at || (a.at === b.at && a.id < b.id);
 
 function isFirst({ firsts }: Pick<Summary, 'firsts'>, rep: EvidenceRep): boolean {
   const known = firsts[rep.day];
   return known === undefined || earlier(rep, known);
 }
 
-const emptyCell = ({ session, day, criteria, away, conditions = {} }: EvidenceRep): Cell => ({
-  session,
+const emptyCell = ({ bout, day, criteria, away, conditions = {} }: EvidenceRep): Cell => ({
+  bout,
   day,
   criteria,
   away,
@@ -162,15 +138,27 @@ const emptyCell = ({ session, day, criteria, away, conditions = {} }: EvidenceRe
   notClean: 0,
 });
 
-const plus = (cell: Cell, clean: boolean, by: 1 | -1): Cell =>
-  clean ? { ...cell, clean: cell.clean + by } : { ...cell, notClean: cell.notClean + by };
+const plus = (cell: Cell, clean: boolean): Cell =>
+  clean ? { ...cell, clean: cell.clean + 1 } : { ...cell, notClean: cell.notClean + 1 };
 
-function counted(counts: Readonly<Record<string, number>>, key: string, by: 1 | -1): Readonly<Record<string, number>> {
-  const { [key]: before = 0, ...others } = counts;
-  return before + by === 0 ? others : { ...others, [key]: before + by };
+/** The counts with this rep's named faults, where it was not clean. */
+function faultsOf(counts: FaultCounts, rep: EvidenceRep): FaultCounts {
+  return rep.outcome === 'clean' ? counts : rep.faults.reduce((sum, fault) => counted(sum, fault), counts);
+}
+
+/** The counts with this rep, where the handler spoiled it. */
+function handlersOf(counts: FaultCounts, rep: EvidenceRep): FaultCounts {
+  const spoiled = rep.cause === 'handler' && rep.outcome !== 'clean';
+  return spoiled ? counted(counts, rep.faults[0] ?? null) : counts;
+}
+
+function counted(counts: FaultCounts, fault: FaultRef | null): FaultCounts {
+  const key = fault === null ? '' : faultText(fault);
+  return { ...counts, [key]: { fault, count: (counts[key]?.count ?? 0) + 1 } };
 }
 
 function cellKey(rep: EvidenceRep): string {
-  const sorted = (record: Readonly<Record<string, unknown>>) => Object.entries(record).sort(([a], [b]) => (a < b ? -1 : 1));
-  return JSON.stringify([rep.day, rep.session, sorted(rep.criteria), rep.away, sorted(rep.conditions ?? {})]);
+  const sorted = (record: Readonly<Record<string, unknown>>) =>
+    Object.entries(record).sort(([a], [b]) => (a < b ? -1 : 1));
+  return JSON.stringify([rep.day, rep.bout, sorted(rep.criteria), rep.away, sorted(rep.conditions ?? {})]);
 }

@@ -1,8 +1,8 @@
 import type { Axis, Criteria } from '@/core/breakdown';
+import type { EvidenceRep } from '@/core/log';
 import { type AxisKey, type Day, type ElementId, ok, type Result } from '@/core/shared';
 import { weighElement } from './assess';
 import { estimateElement } from './estimate';
-import type { EvidenceRep } from './rep';
 
 /** No rise in reach over the last sessions, and the axis that holds it. */
 export type Wall = {
@@ -11,15 +11,27 @@ export type Wall = {
   readonly moved: number;
 };
 
-/** Sessions without a rise that make a wall, and the rise that still counts as none (difficulty: 0 is the start, 1 the demand). */
+/**
+ * Sessions without a rise that make a wall, and the rise that still counts as none (difficulty: 0
+ * is the start, 1 the demand).
+ */
 const WALL = { sessions: 6, rise: 0.08 } as const;
 
 /**
- * Compares the reach of now with that of six sessions ago, both at the same other values. A wall is where no axis that is short of its demand has risen; the axis
- * that stands furthest short of it holds it. Null: no wall, or fewer than twice as many sessions. Fails as the fit does.
+ * Compares the reach of now with that of six sessions ago, both at the same other values. A wall is
+ * where no axis that is short of its demand has risen; the axis that stands furthest short of it
+ * holds it. Null: no wall, or fewer than twice as many sessions. Fails as the fit does.
  */
-export function wallOf(id: ElementId, axes: readonly Axis[], reps: readonly EvidenceRep[], here: Criteria, today: Day): Result<Wall | null> {
-  const sessions = [...new Map(reps.map((rep) => [rep.session, rep.day] as const))].sort(([a, x], [b, y]) => (x < y || (x === y && a < b) ? -1 : 1));
+export function wallOf(
+  id: ElementId,
+  axes: readonly Axis[],
+  reps: readonly EvidenceRep[],
+  here: Criteria,
+  today: Day,
+): Result<Wall | null> {
+  const sessions = [...new Map(reps.map((rep) => [rep.bout, rep.day] as const))].sort(([a, x], [b, y]) =>
+    x < y || (x === y && a < b) ? -1 : 1,
+  );
   if (sessions.length < 2 * WALL.sessions) return ok(null);
   const before = sessions.slice(0, -WALL.sessions);
   const kept = new Set(before.map(([session]) => session));
@@ -28,7 +40,7 @@ export function wallOf(id: ElementId, axes: readonly Axis[], reps: readonly Evid
     reachAt(
       id,
       axes,
-      reps.filter((rep) => kept.has(rep.session)),
+      reps.filter((rep) => kept.has(rep.bout)),
       here,
       before.at(-1)?.[1] ?? today,
     ),
@@ -36,14 +48,24 @@ export function wallOf(id: ElementId, axes: readonly Axis[], reps: readonly Evid
   if (!now.ok) return now;
   if (!then.ok) return then;
   const short = now.value
-    .map((reach, i) => ({ axis: reach.axis, mid: reach.mid, moved: reach.mid - (then.value[i]?.mid ?? reach.mid) }))
+    .map((reach, i) => ({
+      axis: reach.axis,
+      mid: reach.mid,
+      moved: reach.mid - (then.value[i]?.mid ?? reach.mid),
+    }))
     .filter((one) => one.mid < 1);
   if (short.length === 0 || short.some((one) => one.moved > WALL.rise)) return ok(null);
   const holding = short.reduce((least, one) => (one.mid < least.mid ? one : least));
   return ok({ sessions: WALL.sessions, axis: holding.axis, moved: holding.moved });
 }
 
-function reachAt(id: ElementId, axes: readonly Axis[], reps: readonly EvidenceRep[], here: Criteria, day: Day) {
+function reachAt(
+  id: ElementId,
+  axes: readonly Axis[],
+  reps: readonly EvidenceRep[],
+  here: Criteria,
+  day: Day,
+) {
   const weighed = weighElement({ id, axes, reps }, day);
   if (!weighed.ok) return weighed;
   const estimate = estimateElement(axes, weighed.value.posterior, here, here);

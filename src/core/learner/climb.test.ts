@@ -4,7 +4,8 @@ import { testAxis } from '@/core/breakdown/axis.test-helper';
 import { DEFAULT_PACE, type Policy, type Rule, USUAL_RULES } from '@/core/coaching';
 import { asId, type Day, type ElementId, must, seeded } from '@/core/shared';
 import { mean } from '@/core/statistics';
-import { type Climb, climb, comparePolicies, type PolicyQuestion, type Skill, USUAL_SCHEDULE, USUAL_TEMPERAMENT } from '.';
+import { comparePolicies, type PolicyQuestion, type Skill, USUAL_SCHEDULE, USUAL_TEMPERAMENT } from '.';
+import { type Climb, climb } from './climb';
 
 const distance = testAxis({ step: 0.35, limit: 0.6, demand: 25 });
 const latency = testAxis({
@@ -21,7 +22,9 @@ const latency = testAxis({
 const policy = (rule: Rule = USUAL_RULES.run): Policy => ({ rule, pace: DEFAULT_PACE });
 const skill: Skill = { level: 2, slopes: [1.6, 1.4] };
 const climbs = (plan: LadderPlan, rule?: Rule): Climb[] =>
-  Array.from({ length: 150 }, (_, seed) => climb(skill, USUAL_TEMPERAMENT, buildLadder(plan), policy(rule), USUAL_SCHEDULE, seeded(seed)));
+  Array.from({ length: 150 }, (_, seed) =>
+    climb(skill, USUAL_TEMPERAMENT, buildLadder(plan), policy(rule), USUAL_SCHEDULE, seeded(seed)),
+  );
 
 /** The same values, both axes raised on every rung. */
 const byHand: HandRung[] = [0, 1, 2, 3, 4, 5].map((i) => ({
@@ -38,7 +41,15 @@ describe('climbing', () => {
   });
 
   it('is the same for the same seed, and given up where it does not arrive', () => {
-    const run = () => climb(skill, USUAL_TEMPERAMENT, buildLadder({ axes: [distance, latency] }), policy(), USUAL_SCHEDULE, seeded(5));
+    const run = () =>
+      climb(
+        skill,
+        USUAL_TEMPERAMENT,
+        buildLadder({ axes: [distance, latency] }),
+        policy(),
+        USUAL_SCHEDULE,
+        seeded(5),
+      );
     expect(run()).toEqual(run());
     const hopeless = climb(
       { level: -3, slopes: [2, 2] },
@@ -75,11 +86,17 @@ describe('comparing policies', () => {
     const found = must(comparePolicies(question, (share) => shares.push(share)));
     expect(found.map((one) => one.kind)).toEqual(['run', 'block']);
     expect(found).toEqual(must(comparePolicies(question)));
-    expect(shares.every((share, i) => share >= 0 && share < 1 && (i === 0 || share > (shares[i - 1] ?? 0)))).toBe(true);
-    for (const one of found) expect(one.sessions && one.sessions.low <= one.sessions.mid && one.sessions.mid <= one.sessions.high).toBe(true);
+    expect(
+      shares.every((share, i) => share >= 0 && share < 1 && (i === 0 || share > (shares[i - 1] ?? 0))),
+    ).toBe(true);
+    for (const one of found)
+      expect(
+        one.sessions && one.sessions.low <= one.sessions.mid && one.sessions.mid <= one.sessions.high,
+      ).toBe(true);
   });
   it.each([
     ['a ladder that cannot be climbed', { plan: { axes: [{ ...distance, start: 30 }] } }, 'ladder'],
     ['a rule that no clean rate decides', { policies: [policy(USUAL_RULES['cue-transfer'])] }, 'policies'],
-  ])('refuses %s', (_, change, code) => expect(comparePolicies({ ...question, ...change })).toMatchObject({ ok: false, code }));
+  ])('refuses %s', (_, change, code) =>
+    expect(comparePolicies({ ...question, ...change })).toMatchObject({ ok: false, code }));
 });

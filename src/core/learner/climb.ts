@@ -19,22 +19,46 @@ export type Climb = {
   readonly sessions: number;
   readonly reps: number;
   readonly misses: number;
-  /** The dog's true chance of a clean rep at the demand in the end, rested, at home, on an ordinary day. */
+  /**
+   * The dog's true chance of a clean rep at the demand in the end, rested, at home, on an ordinary
+   * day.
+   */
   readonly sure: number;
 };
 
 /**
- * Lets a simulated dog climb. Every advice is taken at once; a refusal that is asked about is called "too far" where the dog's chance was
- * under one half and "did not mark it" elsewhere. Pure: all chance comes from `random`.
+ * Lets a simulated dog climb. Every advice is taken at once; a refusal that is asked about is
+ * called "too far" where the dog's chance was under one half and "did not mark it" elsewhere. Pure:
+ * all chance comes from `random`.
  */
-export function climb(skill: Skill, temperament: Temperament, ladder: Ladder, policy: Policy, schedule: Schedule, random: Random): Climb {
+export function climb(
+  skill: Skill,
+  temperament: Temperament,
+  ladder: Ladder,
+  policy: Policy,
+  schedule: Schedule,
+  random: Random,
+): Climb {
   const dog: Dog = { skill, best: 0, reps: 0, misses: 0, rungDay: 0 };
   for (let session = 1; session <= schedule.mostSessions; session++) {
     if (session > 1) dog.skill = restFor(dog.skill, temperament, schedule.everyDays);
     const arrived = trainSession(dog, temperament, ladder, policy, schedule, session, random);
-    if (arrived) return { arrived: true, sessions: session, reps: dog.reps, misses: dog.misses, sure: sureness(dog.skill, temperament, ladder) };
+    if (arrived)
+      return {
+        arrived: true,
+        sessions: session,
+        reps: dog.reps,
+        misses: dog.misses,
+        sure: sureness(dog.skill, temperament, ladder),
+      };
   }
-  return { arrived: false, sessions: schedule.mostSessions, reps: dog.reps, misses: dog.misses, sure: sureness(dog.skill, temperament, ladder) };
+  return {
+    arrived: false,
+    sessions: schedule.mostSessions,
+    reps: dog.reps,
+    misses: dog.misses,
+    sure: sureness(dog.skill, temperament, ladder),
+  };
 }
 
 type Dog = { skill: Skill; best: number; reps: number; misses: number; rungDay: number };
@@ -52,7 +76,8 @@ function sureness(skill: Skill, temperament: Temperament, ladder: Ladder): numbe
 
 function placeOf(axes: readonly Axis[], criteria: Criteria): readonly number[] {
   const x = difficulties(axes, criteria);
-  // A ladder that can be climbed has a sound scale on every axis; its checks say so before anyone gets here.
+  // A ladder that can be climbed has a sound scale on every axis; its checks say so before anyone
+  // gets here.
   if (!x.ok) throw new Error(x.message);
   return x.value;
 }
@@ -71,8 +96,16 @@ function trainSession(
   const mood = random.normal() * temperament.daySd;
   const start = startRung(policy.pace, dog.best);
   const axis = ladder.axes[0];
-  const values = axis?.quantity === 'distance' ? ladder.rungs.map((rung) => rung.criteria[axis.key] ?? axis.start) : null;
-  let state = startCoaching(policy, { rung: start, top, seed: session, values, rungSince: dayText(dog.rungDay), today: dayText(day) });
+  const values =
+    axis?.quantity === 'distance' ? ladder.rungs.map((rung) => rung.criteria[axis.key] ?? axis.start) : null;
+  let state = startCoaching(policy, {
+    rung: start,
+    top,
+    seed: session,
+    values,
+    rungSince: dayText(dog.rungDay),
+    today: dayText(day),
+  });
   let missesInRow = 0;
   for (let rep = 1; rep <= schedule.repsPerSession; rep++) {
     const x = placeOf(ladder.axes, ladder.rungs[state.rung]?.criteria ?? {});
@@ -104,8 +137,10 @@ function trainSession(
 /** What somebody who takes every advice does next; null: the next rep. */
 function reaction(advice: readonly Advice[], id: string, chance: number): CoachEvent | null {
   for (const one of advice) {
-    if (one.kind === 'ask') return { kind: 'answered', id: `${id}?`, why: chance < 0.5 ? 'too-far' : 'did-not-mark' };
-    if (one.kind === 'advance' || one.kind === 'drop-back') return { kind: 'moved', id: `${id}>`, rung: one.to };
+    if (one.kind === 'ask')
+      return { kind: 'answered', id: `${id}?`, why: chance < 0.5 ? 'too-far' : 'did-not-mark' };
+    if (one.kind === 'advance' || one.kind === 'drop-back')
+      return { kind: 'moved', id: `${id}>`, rung: one.to };
     if (one.kind === 'rest') return { kind: 'rested' };
   }
   return null;

@@ -7,8 +7,9 @@ import { climb, type Schedule } from './climb';
 import type { Skill, Temperament } from './simulated-dog';
 
 /**
- * What the comparison takes for granted about a dog besides what its reps say: nobody can read these off a log. Logits, per rep or day.
- * They are the middle of what the evidence model takes for likely (day to day spread), and guesses elsewhere; the page says so.
+ * What the comparison takes for granted about a dog besides what its reps say: nobody can read
+ * these off a log. Logits, per rep or day. They are the middle of what the evidence model takes for
+ * likely (day to day spread), and guesses elsewhere; the page says so.
  */
 export const USUAL_TEMPERAMENT: Temperament = {
   daySd: 0.5,
@@ -34,10 +35,18 @@ export type PolicyQuestion = {
 };
 
 /** Low, middle and high of the climbs: 10 %, 50 % and 90 % of them lie below. */
-export type Spread = { readonly low: number; readonly mid: number; readonly high: number; readonly values: readonly number[] };
+export type Spread = {
+  readonly low: number;
+  readonly mid: number;
+  readonly high: number;
+  readonly values: readonly number[];
+};
 export type PolicyOutcome = {
   readonly kind: RuleKind;
-  /** Share of dogs that arrived before the climb was given up; sessions, reps and misses are of those. */
+  /**
+   * Share of dogs that arrived before the climb was given up; sessions, reps and misses are of
+   * those.
+   */
   readonly arrived: number;
   readonly sessions: Spread | null;
   readonly reps: Spread | null;
@@ -46,31 +55,63 @@ export type PolicyOutcome = {
   readonly sure: Spread | null;
 };
 
-/** Rules whose next rung a clean rate can decide in a model; the others turn on drive, grades, silence or the person. */
-const COMPARABLE: ReadonlySet<RuleKind> = new Set(['run', 'block', 'sequential', 'stretch', 'single-presentation', 'strength'] as const);
+/**
+ * Rules whose next rung a clean rate can decide in a model; the others turn on drive, grades,
+ * silence or the person.
+ */
+const COMPARABLE: ReadonlySet<RuleKind> = new Set([
+  'run',
+  'block',
+  'sequential',
+  'stretch',
+  'single-presentation',
+  'strength',
+] as const);
+
+/**
+ * Whether a simulated dog can be trained by this kind of rule: 'run' → true; 'feel' → false, since
+ * the person decides.
+ */
 export const isComparable = (kind: RuleKind): boolean => COMPARABLE.has(kind);
 
 /**
- * Runs each policy on the same simulated dogs: skills drawn from what the reps say (posterior draws of the fit, at the level of the start),
- * learning and spread as assumed. Dog r meets the same luck generator under every policy. Fails as the evidence does, with `ladder` where it
- * cannot be climbed, and with `policies` for a rule that cannot be compared. `onProgress` rises from 0 to 1.
+ * Runs each policy on the same simulated dogs: skills drawn from what the reps say (posterior draws
+ * of the fit, at the level of the start), learning and spread as assumed. Dog r meets the same luck
+ * generator under every policy. Fails as the evidence does, with `ladder` where it cannot be
+ * climbed, and with `policies` for a rule that cannot be compared. `onProgress` rises from 0 to 1.
  */
-export function comparePolicies(question: PolicyQuestion, onProgress?: (share: number) => void): Result<PolicyOutcome[]> {
+export function comparePolicies(
+  question: PolicyQuestion,
+  onProgress?: (share: number) => void,
+): Result<PolicyOutcome[]> {
   const ladder = buildLadder(question.plan);
   const broken = checkLadder(ladder).find((problem) => problem.code !== 'safety-limit');
   if (broken) return fail('ladder', broken.path, `This ladder cannot be climbed as it is: ${broken.message}`);
   const odd = question.policies.find((policy) => !isComparable(policy.rule.kind));
-  if (odd) return fail('policies', odd.rule.kind, 'A clean rate alone does not decide this rule, so it cannot be compared.');
+  if (odd)
+    return fail(
+      'policies',
+      odd.rule.kind,
+      'A clean rate alone does not decide this rule, so it cannot be compared.',
+    );
   const skills = drawSkills(question);
   if (!skills.ok) return skills;
   return ok(
     question.policies.map((policy, p) => {
       const climbs = skills.value.map((skill, r) => {
         if (r % 20 === 0) onProgress?.((p + r / skills.value.length) / question.policies.length);
-        return climb(skill, question.temperament, ladder, policy, question.schedule, seeded(mixSeed(question.seed, r)));
+        return climb(
+          skill,
+          question.temperament,
+          ladder,
+          policy,
+          question.schedule,
+          seeded(mixSeed(question.seed, r)),
+        );
       });
       const there = climbs.filter((one) => one.arrived);
-      const spread = (of: (one: (typeof climbs)[number]) => number): Spread | null => (there.length === 0 ? null : spreadOf(there.map(of)));
+      const spread = (of: (one: (typeof climbs)[number]) => number): Spread | null =>
+        there.length === 0 ? null : spreadOf(there.map(of));
       return {
         kind: policy.rule.kind,
         arrived: there.length / climbs.length,
@@ -99,7 +140,10 @@ function drawSkills({ evidence, today, runs }: PolicyQuestion): Result<Skill[]> 
   );
 }
 
-/** One slope for each axis; a signed axis has two, and the simulated dog, whose handedness is told apart, has their mean. */
+/**
+ * One slope for each axis; a signed axis has two, and the simulated dog, whose handedness is told
+ * apart, has their mean.
+ */
 function slopesOf({ axes }: ElementEvidence, { draws, width }: Posterior, i: number): number[] {
   let column = DRAW.slopes;
   return axes.map((axis) => {

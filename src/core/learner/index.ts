@@ -1,4 +1,4 @@
-export { type Climb, climb, type Schedule } from './climb';
+export type { Schedule } from './climb';
 export {
   comparePolicies,
   isComparable,
@@ -8,6 +8,11 @@ export {
   USUAL_SCHEDULE,
   USUAL_TEMPERAMENT,
 } from './compare-policies';
-export { type Coverage, type ElementCoverage, elementCoverage, passCoverage } from './coverage';
-export type { StudyPlan } from './known-dogs';
-export { chanceOf, performRep, type RepConditions, restFor, type Side, type Skill, type Temperament } from './simulated-dog';
+export {
+  performRep,
+  type RepConditions,
+  restFor,
+  type Side,
+  type Skill,
+  type Temperament,
+} from './simulated-dog';

@@ -1,7 +1,10 @@
 import type { Random } from '@/core/shared';
 import { logistic } from '@/core/statistics';
 
-/** One element as a simulated dog has it: logit of a clean rep at the start, and what each axis takes from start to demand. */
+/**
+ * One element as a simulated dog has it: logit of a clean rep at the start, and what each axis
+ * takes from start to demand.
+ */
 export type Skill = { readonly level: number; readonly slopes: readonly number[] };
 
 /** How a dog works and learns. Logits, per rep or per day as named. */
@@ -17,7 +20,10 @@ export type Temperament = {
   readonly fatigue: number;
   /** Loss in level for each miss in a row just before: some dogs take a failure to heart. */
   readonly dismay: number;
-  /** Handedness: what the right side has over the left on signed work; negative for a dog that is better on the left. */
+  /**
+   * Handedness: what the right side has over the left on signed work; negative for a dog that is
+   * better on the left.
+   */
   readonly rightward: number;
 };
 
@@ -34,7 +40,12 @@ export type RepConditions = {
 };
 
 /** Chance that this dog's rep is clean at difficulties `x` (0 start, 1 demand), in (0, 1). */
-export function chanceOf(skill: Skill, temperament: Temperament, x: readonly number[], conditions: RepConditions): number {
+export function chanceOf(
+  skill: Skill,
+  temperament: Temperament,
+  x: readonly number[],
+  conditions: RepConditions,
+): number {
   const strain = skill.slopes.reduce((sum, slope, a) => sum + slope * (x[a] ?? 0), 0);
   const tired = Math.max(0, conditions.repOfSession - 10) * temperament.fatigue;
   const shaken = conditions.missesInRow * temperament.dismay;
@@ -52,8 +63,9 @@ export function chanceOf(skill: Skill, temperament: Temperament, x: readonly num
 }
 
 /**
- * One rep: what happened, and the skill after it. Learning is greatest near 85 % success (Wilson, Shenhav, Straccia & Cohen 2019,
- * "The Eighty Five Percent Rule for optimal learning") and half as great after a miss. Uses one uniform, two when it is not clean.
+ * One rep: what happened, and the skill after it. Learning is greatest near 85 % success (Wilson,
+ * Shenhav, Straccia & Cohen 2019, "The Eighty Five Percent Rule for optimal learning") and half as
+ * great after a miss. Uses one uniform, two when it is not clean.
  */
 export function performRep(
   skill: Skill,

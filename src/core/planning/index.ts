@@ -1,2 +1,9 @@
-export { ageInMonths, type Caution, type CautionContext, cautionsFor, VET_TOPICS, type VetTopic } from './cautions';
+export {
+  ageInMonths,
+  type Caution,
+  type CautionContext,
+  cautionsFor,
+  VET_TOPICS,
+  type VetTopic,
+} from './cautions';
 export { type Candidate, type Suggestion, suggestSessions } from './next-session';

@@ -18,13 +18,25 @@ describe('next session', () => {
   it.each([
     ['the weaker of two', [candidate('a', 0.9), candidate('b', 0.6)], ['b', 'a']],
     ['the dearer of two', [candidate('a', 0.7), candidate('b', 0.8, { stake: 40 })], ['b', 'a']],
-    ['what was never trained first', [candidate('a', 0.1), candidate('b', 0.9, { counted: 0, lastDay: null })], ['b', 'a']],
-    ['what was trained today last', [candidate('a', 0.1, { lastDay: today }), candidate('b', 0.9)], ['b', 'a']],
+    [
+      'what was never trained first',
+      [candidate('a', 0.1), candidate('b', 0.9, { counted: 0, lastDay: null })],
+      ['b', 'a'],
+    ],
+    [
+      'what was trained today last',
+      [candidate('a', 0.1, { lastDay: today }), candidate('b', 0.9)],
+      ['b', 'a'],
+    ],
   ])('%s', (_, list, expected) => expect(order(...list)).toEqual(expected));
 
   it('says its grounds', () => {
     expect(suggestSessions([candidate('a', 0.62)], today)[0]?.reason).toBe(
       'About 62 in 100 clean at what is demanded (20 reps), and one fault can cost up to 10 points. Last trained 2 days ago.',
+    );
+    const thin = candidate('a', 0.3, { counted: 1, lastDay: today, stake: null });
+    expect(suggestSessions([thin], today)[0]?.reason).toBe(
+      '1 rep so far: anything from 20 to 40 in 100 clean at what is demanded. Already trained today.',
     );
   });
 });

@@ -1,4 +1,4 @@
-import type { Interval } from '@/core/evidence';
+import { type Interval, isThin } from '@/core/evidence';
 import { type Day, daysBetween, type ElementId } from '@/core/shared';
 
 /** What is known about an element when the day's work is chosen. */
@@ -16,9 +16,10 @@ export type Candidate = {
 export type Suggestion = { readonly element: ElementId; readonly title: string; readonly reason: string };
 
 /**
- * Orders elements by what a session would serve: never trained first, then by points at risk = (1 − chance) × stake (stake 1 where
- * none is priced); elements trained today go to the end, since spacing the work keeps it better than doubling it.
- * Deterministic; ties keep the given order. The reason says the grounds.
+ * Orders elements by what a session would serve: never trained first, then by points at risk = (1 −
+ * chance) × stake (stake 1 where none is priced); elements trained today go to the end, since
+ * spacing the work keeps it better than doubling it. Deterministic; ties keep the given order. The
+ * reason says the grounds.
  */
 export function suggestSessions(candidates: readonly Candidate[], today: Day): Suggestion[] {
   const key = (candidate: Candidate): number => {
@@ -27,16 +28,24 @@ export function suggestSessions(candidates: readonly Candidate[], today: Day): S
   };
   return [...candidates]
     .sort((a, b) => key(b) - key(a))
-    .map((candidate) => ({ element: candidate.element, title: candidate.title, reason: reasonFor(candidate, today) }));
+    .map((candidate) => ({
+      element: candidate.element,
+      title: candidate.title,
+      reason: reasonFor(candidate, today),
+    }));
 }
 
 const risk = (candidate: Candidate): number => (1 - candidate.clean.mid) * (candidate.stake ?? 1);
 
 function reasonFor(candidate: Candidate, today: Day): string {
   if (candidate.counted === 0) return 'No rep of it is logged yet, so nothing is known.';
-  const percent = Math.round(candidate.clean.mid * 100);
+  const { clean, counted } = candidate;
+  const [low, mid, high] = [clean.low, clean.mid, clean.high].map((share) => Math.round(share * 100));
+  const reps = `${counted} ${counted === 1 ? 'rep' : 'reps'}`;
   const stake = candidate.stake === null ? '' : `, and one fault can cost up to ${candidate.stake} points`;
-  const chance = `About ${percent} in 100 clean at what is demanded (${candidate.counted} reps)${stake}.`;
+  const chance = isThin(clean, counted)
+    ? `${reps} so far: anything from ${low} to ${high} in 100 clean at what is demanded${stake}.`
+    : `About ${mid} in 100 clean at what is demanded (${reps})${stake}.`;
   const days = candidate.lastDay === null ? 0 : daysBetween(candidate.lastDay, today);
   return `${chance} ${days === 0 ? 'Already trained today.' : days === 1 ? 'Last trained yesterday.' : `Last trained ${days} days ago.`}`;
 }

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { EVIDENCE, type EvidenceRep } from '@/core/evidence';
+import type { EvidenceRep } from '@/core/log';
+import { ownFault } from '@/core/rulebooks';
 import { asId, type ElementId, type EntryId, must } from '@/core/shared';
-import { classEvidence, type DogState } from '@/data/repositories';
+import type { DogState } from '@/data/live';
+import { classEvidence } from '@/data/read';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
 import { assessClass, type ClassEvidence } from '.';
 
@@ -13,7 +15,8 @@ const evidence = (change: Partial<DogState>): ClassEvidence => {
   const changed = { ...state, ...change };
   return must(classEvidence(trial, changed.work, changed.reps, TODAY));
 };
-const assess = (input: ClassEvidence, seed = trial.seed) => must(assessClass(input, trial.assumptions, seed, SMALL));
+const assess = (input: ClassEvidence, seed = trial.seed) =>
+  must(assessClass(input, trial.assumptions, seed, SMALL));
 const width = (input: ClassEvidence): number => {
   const { pass } = assess(input).forecast;
   return pass.high - pass.low;
@@ -44,7 +47,10 @@ describe('from reps to a forecast', () => {
         const last = reps.at(-1);
         if (!last) throw new Error('the sample has reps');
         const demand = Object.fromEntries(
-          (state.work.elements.find((element) => element.id === stop)?.axes ?? []).map((axis) => [axis.key, axis.demand]),
+          (state.work.elements.find((element) => element.id === stop)?.axes ?? []).map((axis) => [
+            axis.key,
+            axis.demand,
+          ]),
         );
         return {
           ...last,
@@ -52,7 +58,7 @@ describe('from reps to a forecast', () => {
           at: last.at + i + 1,
           day: TODAY,
           outcome,
-          option: outcome === 'miss' ? 'no-stop' : null,
+          faults: outcome === 'miss' ? [ownFault('no-stop')] : [],
           cause: 'dog',
           aided: false,
           criteria: demand,
@@ -71,7 +77,10 @@ describe('from reps to a forecast', () => {
   it('is wider with few reps, and with none says so and still gives no certainty', () => {
     const few = new Map([...state.reps].map(([id, reps]) => [id, reps.slice(-4)]));
     const known = new Map(
-      [...state.reps].map(([id, reps]) => [id, reps.flatMap((rep) => [0, 1, 2, 3].map((i) => ({ ...rep, id: asId<EntryId>(`${rep.id}-${i}`) })))]),
+      [...state.reps].map(([id, reps]) => [
+        id,
+        reps.flatMap((rep) => [0, 1, 2, 3].map((i) => ({ ...rep, id: asId<EntryId>(`${rep.id}-${i}`) }))),
+      ]),
     );
     expect(width(evidence({ reps: few }))).toBeGreaterThan(width(evidence({ reps: known })));
     const nothing = assess(evidence({ reps: new Map() }));
@@ -81,12 +90,14 @@ describe('from reps to a forecast', () => {
   });
 
   it.each<[string, (rep: EvidenceRep) => Partial<EvidenceRep>]>([
-    ['all clean', () => ({ outcome: 'clean', option: null, cause: 'dog', aided: false })],
-    ['all misses', () => ({ outcome: 'miss', option: null, cause: 'dog', aided: false })],
-    ['all the handler’s', () => ({ outcome: 'flawed', option: null, cause: 'handler' })],
+    ['all clean', () => ({ outcome: 'clean', faults: [], cause: 'dog', aided: false })],
+    ['all misses', () => ({ outcome: 'miss', faults: [], cause: 'dog', aided: false })],
+    ['all the handler’s', () => ({ outcome: 'flawed', faults: [], cause: 'handler' })],
     ['all of one day', () => ({ day: TODAY, at: 1 })],
   ])('stays a sensible, finite answer with %s', (_, change) => {
-    const reps = new Map([...state.reps].map(([id, list]) => [id, list.map((rep) => ({ ...rep, ...change(rep) }))]));
+    const reps = new Map(
+      [...state.reps].map(([id, list]) => [id, list.map((rep) => ({ ...rep, ...change(rep) }))]),
+    );
     const { forecast, help, outlook } = assess(evidence({ reps }));
     for (const { low, mid, high } of [forecast.pass, ...outlook.map((point) => point.pass)])
       expect(low >= 0 && low <= mid && mid <= high && high <= 1).toBe(true);
@@ -97,11 +108,16 @@ describe('from reps to a forecast', () => {
   it('refuses what is not broken down, and reps from the future', () => {
     const half = { ...state.work, breakdowns: state.work.breakdowns.slice(1) };
     expect(classEvidence(trial, half, state.reps, TODAY)).toMatchObject({ ok: false, code: 'incomplete' });
-    expect(classEvidence(trial, { ...state.work, ruleBooks: [] }, state.reps, TODAY)).toMatchObject({ ok: false, code: 'incomplete' });
+    expect(classEvidence(trial, { ...state.work, ruleBooks: [] }, state.reps, TODAY)).toMatchObject({
+      ok: false,
+      code: 'incomplete',
+    });
     const broken = { ...evidence({}), exercises: [] };
-    expect(assessClass(broken, trial.assumptions, 1, SMALL)).toMatchObject({ ok: false, code: 'incomplete' });
+    expect(assessClass(broken, trial.assumptions, 1, SMALL)).toMatchObject({
+      ok: false,
+      code: 'incomplete',
+    });
     const early = { ...evidence({}), today: '2026-05-01' as typeof TODAY };
     expect(assessClass(early, trial.assumptions, 1, SMALL)).toMatchObject({ ok: false, code: 'future' });
-    expect(EVIDENCE.halfLifeDays).toBeGreaterThan(0);
   });
 });

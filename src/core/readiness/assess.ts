@@ -15,8 +15,18 @@ import {
   type Target,
   targetAt,
 } from '@/core/evidence';
-import { faultOptions, prepareRules, type RuleBook } from '@/core/rulebooks';
-import { type Day, type ElementId, type ElementKey, type ExerciseKey, fail, ok, type Result, seeded, seedFromText } from '@/core/shared';
+import { faultSteps, prepareRules, type RuleBook } from '@/core/rulebooks';
+import {
+  type Day,
+  type ElementId,
+  type ExerciseKey,
+  fail,
+  ok,
+  type PartKey,
+  type Result,
+  seeded,
+  seedFromText,
+} from '@/core/shared';
 import { mean, meanLogistic } from '@/core/statistics';
 import type { Assumptions } from './assumptions';
 import { type Forecast, forecastOf, type Help, helpRanking, passOf } from './forecast';
@@ -26,16 +36,26 @@ import type { TrialElement } from './posterior';
 import { type Rehearsals, rehearsalsOf } from './rehearsals';
 import { FULL_SIZE, type SimulationSize, simulateTrials, type TrialClass } from './simulate';
 
-/** A class, who trains each link of it, and the reps: all that a forecast depends on, besides assumptions and seed. */
+/**
+ * A class, who trains each link of it, and the reps: all that a forecast depends on, besides
+ * assumptions and seed.
+ */
 export type ClassEvidence = {
   readonly book: Pick<RuleBook, 'rules' | 'exercises'>;
   readonly exercises: readonly {
     readonly exercise: ExerciseKey;
-    readonly parts: readonly { readonly part: ElementKey; readonly element: ElementId; readonly demands: Criteria }[];
+    readonly parts: readonly {
+      readonly part: PartKey;
+      readonly element: ElementId;
+      readonly demands: Criteria;
+    }[];
   }[];
   readonly elements: readonly ElementEvidence[];
   readonly today: Day;
-  /** When the trial is, and when entries close; null where there is none, and then there is no outlook. */
+  /**
+   * When the trial is, and when entries close; null where there is none, and then there is no
+   * outlook.
+   */
   readonly trialDay: Day | null;
   readonly closes: Day | null;
   /** Minutes of a usual session on each element, where the log shows them. */
@@ -60,15 +80,21 @@ export type Readiness = {
   }[];
 };
 
-/** `onProgress` rises from 0 to 1; `onFirst` is told a coarse forecast before the fine one is begun. */
-export type Hooks = { readonly onProgress?: (share: number) => void; readonly onFirst?: (forecast: Forecast) => void };
+/**
+ * `onProgress` rises from 0 to 1; `onFirst` is told a coarse forecast before the fine one is begun.
+ */
+export type Hooks = {
+  readonly onProgress?: (share: number) => void;
+  readonly onFirst?: (forecast: Forecast) => void;
+};
 
 /** Enough for a first look: its Monte Carlo error is about 4 %. */
 const FIRST_SIZE: SimulationSize = { groups: 40, runs: 20 };
 
 /**
- * From reps to a forecast: fits every element, simulates the class, ranks what would help and looks ahead to the trial. Same input, assumptions and seed give
- * the same bytes on one engine. Fails with `incomplete` when the breakdowns do not cover the class, and as the fit does.
+ * From reps to a forecast: fits every element, simulates the class, ranks what would help and looks
+ * ahead to the trial. Same input, assumptions and seed give the same bytes on one engine. Fails
+ * with `incomplete` when the breakdowns do not cover the class, and as the fit does.
  */
 export function assessClass(
   input: ClassEvidence,
@@ -78,7 +104,7 @@ export function assessClass(
   { onProgress, onFirst }: Hooks = {},
 ): Result<Readiness> {
   const beliefs = { away: assumptions.place, cold: assumptions.cold };
-  const labels = prepareRules(input.book.rules, input.book.exercises).exercises.map(faultOptions);
+  const labels = prepareRules(input.book.rules, input.book.exercises).exercises.map(faultSteps);
   if (onFirst) {
     // With the usual swing alone: a third of the fitting.
     const coarse = fitClass(input, beliefs, [EVIDENCE.swing.middle]);
@@ -93,11 +119,16 @@ export function assessClass(
   const runs = simulateTrials(trial, assumptions, seed, size, {}, (share) => onProgress?.(0.2 + share * 0.1));
   const used = input.elements.filter(({ id }) => fitted.value.fits.has(id));
   const perWeek = sessionsPerWeek(used, assumptions, input.today);
-  const outlook = input.trialDay === null ? [] : outlookOf(trial, assumptions, seed, input.today, input.trialDay, input.closes, perWeek);
+  const outlook =
+    input.trialDay === null
+      ? []
+      : outlookOf(trial, assumptions, seed, input.today, input.trialDay, input.closes, perWeek);
   onProgress?.(0.4);
   return ok({
     forecast: forecastOf(trial, runs, labels),
-    help: helpRanking(trial, runs, assumptions, seed, new Map(input.minutes), (share) => onProgress?.(0.4 + share * 0.6)),
+    help: helpRanking(trial, runs, assumptions, seed, new Map(input.minutes), (share) =>
+      onProgress?.(0.4 + share * 0.6),
+    ),
     outlook,
     perWeek: [...perWeek],
     rehearsals: rehearsalsOf(used),
@@ -119,8 +150,10 @@ export type WhatIf = {
 };
 
 /**
- * The chance of passing for each of `WHAT_IF` on one element, all else as it is and with the same random numbers, so that the curve never goes down by luck. `clean` is the
- * element's chance at the trial, cold and away. Fails as `assessClass` does, and with `incomplete` for an element that the class does not use.
+ * The chance of passing for each of `WHAT_IF` on one element, all else as it is and with the same
+ * random numbers, so that the curve never goes down by luck. `clean` is the element's chance at the
+ * trial, cold and away. Fails as `assessClass` does, and with `incomplete` for an element that the
+ * class does not use.
  */
 export function whatIf(
   input: ClassEvidence,
@@ -138,13 +171,17 @@ export function whatIf(
   const points = WHAT_IF.map((lift, i) => {
     const lifts = elements.map(({ id }) => (id === element ? lift : 0));
     onProgress?.((i + 1) / WHAT_IF.length);
-    const pass = passOf(simulateTrials(trial, { ...assumptions, ceiling: 0.999 }, seed, WHAT_IF_SIZE, { lift: lifts }));
+    const pass = passOf(
+      simulateTrials(trial, { ...assumptions, ceiling: 0.999 }, seed, WHAT_IF_SIZE, { lift: lifts }),
+    );
     return { lift, clean: trialChance(one, lift), pass };
   });
   return ok({ element, points });
 }
 
-/** The chance of a clean rep at the trial with so many logits more, averaged over draws and swings. */
+/**
+ * The chance of a clean rep at the trial with so many logits more, averaged over draws and swings.
+ */
 function trialChance({ posterior, target }: TrialElement, lift: number): number {
   const chances = Array.from({ length: posterior.count }, (_, i) =>
     meanLogistic(predictorOf(posterior, i, target, 1, 1) + lift, swingAt(posterior, i) ** 2),
@@ -158,7 +195,7 @@ type FittedClass = {
   readonly exercises: readonly {
     readonly exercise: ExerciseKey;
     readonly parts: readonly {
-      readonly part: ElementKey;
+      readonly part: PartKey;
       readonly element: ElementId;
       readonly target: Target;
       readonly measured: ReadonlyMap<string, number>;
@@ -173,12 +210,16 @@ function fitClass(input: ClassEvidence, beliefs: Beliefs, swings?: readonly numb
   const rules = prepareRules(input.book.rules, input.book.exercises);
   for (const [e, rule] of rules.exercises.entries()) {
     const exercise = input.exercises[e];
-    if (exercise?.exercise !== rule.exercise) return fail('incomplete', `exercises[${e}]`, `The exercise “${rule.exercise}” is not broken down yet.`);
+    if (exercise?.exercise !== rule.exercise)
+      return fail('incomplete', `exercises[${e}]`, `The exercise “${rule.exercise}” is not broken down yet.`);
     const parts: FittedClass['exercises'][number]['parts'][number][] = [];
     for (const { part, element, demands } of exercise.parts) {
       const evidence = input.elements.find((candidate) => candidate.id === element);
-      if (!evidence) return fail('incomplete', `exercises[${e}].${part}`, `Nothing trains the element “${part}”.`);
-      const asked = Object.fromEntries(evidence.axes.map((axis) => [axis.key, demands[axis.key] ?? axis.demand]));
+      if (!evidence)
+        return fail('incomplete', `exercises[${e}].${part}`, `Nothing trains the element “${part}”.`);
+      const asked = Object.fromEntries(
+        evidence.axes.map((axis) => [axis.key, demands[axis.key] ?? axis.demand]),
+      );
       const target = targetAt(evidence.axes, asked, 'either');
       if (!target.ok) return target;
       if (!fits.has(element)) {
@@ -202,7 +243,10 @@ const PROPOSALS_PER_DRAW = 3;
 
 function drawn({ rules, fits, exercises }: FittedClass, draws: number): TrialClass {
   const posteriors = new Map(
-    [...fits].map(([id, { fit }]) => [id, drawPosterior(fit, seeded(seedFromText(id)), draws, PROPOSALS_PER_DRAW * draws)] as const),
+    [...fits].map(
+      ([id, { fit }]) =>
+        [id, drawPosterior(fit, seeded(seedFromText(id)), draws, PROPOSALS_PER_DRAW * draws)] as const,
+    ),
   );
   return {
     rules,
@@ -210,7 +254,9 @@ function drawn({ rules, fits, exercises }: FittedClass, draws: number): TrialCla
       exercise,
       elements: parts.flatMap(({ part, element, target, measured }): TrialElement[] => {
         const [posterior, found] = [posteriors.get(element), fits.get(element)];
-        return posterior && found ? [{ id: element, part, posterior, target, measured, summary: found.summary }] : [];
+        return posterior && found
+          ? [{ id: element, part, posterior, target, measured, summary: found.summary }]
+          : [];
       }),
     })),
   };

@@ -18,15 +18,20 @@ export type Calibration = {
 };
 
 /**
- * Forecasts against results (Brier 1950). Fails with `few` below ten results and with `share` for a chance outside 0 … 1.
- * Ten at .8 of which eight passed → .16, base .16.
+ * Forecasts against results (Brier 1950). Fails with `few` below ten results and with `share` for a
+ * chance outside 0 … 1. Ten at .8 of which eight passed → .16, base .16.
  */
 export function calibrate(outcomes: readonly Outcome[]): Result<Calibration> {
   const bad = outcomes.findIndex(({ said }) => !(said >= 0 && said <= 1));
   if (bad >= 0) return fail('share', `[${bad}].said`, 'A chance lies between 0 and 1.');
   if (outcomes.length < ENOUGH_RESULTS)
-    return fail('few', '', `${outcomes.length} of ${ENOUGH_RESULTS} results: too few to say how good the forecasts are.`);
-  const mean = (of: (one: Outcome) => number): number => outcomes.reduce((sum, one) => sum + of(one), 0) / outcomes.length;
+    return fail(
+      'few',
+      '',
+      `${outcomes.length} of ${ENOUGH_RESULTS} results: too few to say how good the forecasts are.`,
+    );
+  const mean = (of: (one: Outcome) => number): number =>
+    outcomes.reduce((sum, one) => sum + of(one), 0) / outcomes.length;
   const passed = mean((one) => (one.passed ? 1 : 0));
   return ok({
     results: outcomes.length,
@@ -40,6 +45,9 @@ export function calibrate(outcomes: readonly Outcome[]): Result<Calibration> {
 /** The calibration in a plain sentence. */
 export function calibrationInWords({ results, said, passed, brier, base }: Calibration): string {
   const percent = (share: number): string => `${Math.round(share * 100)} %`;
-  const verdict = brier < base ? 'better than saying the pass rate each time' : 'no better than saying the pass rate each time';
+  const verdict =
+    brier < base
+      ? 'better than saying the pass rate each time'
+      : 'no better than saying the pass rate each time';
   return `${results} results: the forecasts said ${percent(said)} on average and ${percent(passed)} passed. Brier score ${brier.toFixed(2)} (0 is perfect; the pass rate alone scores ${base.toFixed(2)}): ${verdict}.`;
 }

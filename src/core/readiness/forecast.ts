@@ -1,16 +1,35 @@
 import type { Interval } from '@/core/evidence';
-import { type ElementId, type ElementKey, type ExerciseKey, NO_BREAK, seeded } from '@/core/shared';
+import type { FaultRef, FaultStep } from '@/core/rulebooks';
+import { type ElementId, type ExerciseKey, NO_BREAK, type PartKey, seeded } from '@/core/shared';
 import { drawBeta, mean, quantile, variance } from '@/core/statistics';
 import type { Assumptions } from './assumptions';
 import { type Runs, type SimulationSize, simulateTrials, type TrialClass } from './simulate';
 
-export type ElementLoss = { readonly exercise: ExerciseKey; readonly part: ElementKey; readonly element: ElementId; readonly units: number };
-export type FaultLoss = { readonly exercise: ExerciseKey; readonly option: string; readonly label: string; readonly units: number };
-export type FailureShare = { readonly code: string; readonly exercise: ExerciseKey | null; readonly message: string; readonly share: number };
+export type ElementLoss = {
+  readonly exercise: ExerciseKey;
+  readonly part: PartKey;
+  readonly element: ElementId;
+  readonly units: number;
+};
+export type FaultLoss = {
+  readonly exercise: ExerciseKey;
+  readonly fault: FaultRef;
+  readonly label: string;
+  readonly units: number;
+};
+export type FailureShare = {
+  readonly code: string;
+  readonly exercise: ExerciseKey | null;
+  readonly message: string;
+  readonly share: number;
+};
 
 export type Forecast = {
   readonly size: SimulationSize;
-  /** Chance of passing: mean over draws, and the ends of an 80 % interval for what is not known about the dog. */
+  /**
+   * Chance of passing: mean over draws, and the ends of an 80 % interval for what is not known
+   * about the dog.
+   */
   readonly pass: Interval;
   readonly monteCarloError: number;
   readonly expectedUnits: number;
@@ -23,17 +42,19 @@ export type Forecast = {
 };
 
 /**
- * Sums of runs → a forecast. The interval of the chance shows what is unknown about the dog and not the dice of 50 runs (`passInterval`); the Monte Carlo error is
- * that of the mean over groups.
+ * Sums of runs → a forecast. The interval of the chance shows what is unknown about the dog and not
+ * the dice of 50 runs (`passInterval`); the Monte Carlo error is that of the mean over groups.
  */
 export function forecastOf(
   input: TrialClass,
   runs: Runs,
-  labels: readonly (readonly { readonly key: string; readonly label: string }[])[],
+  labels: readonly (readonly Pick<FaultStep, 'ref' | 'label'>[])[],
 ): Forecast {
   const count = runs.size.groups * runs.size.runs;
   const shares = Array.from(runs.passesByGroup, (passes) => passes / runs.size.runs);
-  const elements = input.exercises.flatMap((exercise) => exercise.elements.map((element) => ({ exercise: exercise.exercise, element })));
+  const elements = input.exercises.flatMap((exercise) =>
+    exercise.elements.map((element) => ({ exercise: exercise.exercise, element })),
+  );
   return {
     size: runs.size,
     pass: passInterval(shares, runs.size.runs),
@@ -46,16 +67,22 @@ export function forecastOf(
       element: element.id,
       units: (runs.lostByElement[i] as number) / count,
     })),
-    handlerLosses: input.exercises.map((exercise, e) => ({ exercise: exercise.exercise, units: (runs.lostByHandler[e] as number) / count })),
+    handlerLosses: input.exercises.map((exercise, e) => ({
+      exercise: exercise.exercise,
+      units: (runs.lostByHandler[e] as number) / count,
+    })),
     faults: input.exercises.flatMap((exercise, e) =>
-      (labels[e] ?? []).map((option, o) => ({
+      (labels[e] ?? []).map((step, o) => ({
         exercise: exercise.exercise,
-        option: option.key,
-        label: option.label,
-        units: (runs.lostByOption[e]?.[o] ?? 0) / count,
+        fault: step.ref,
+        label: step.label,
+        units: (runs.lostByStep[e]?.[o] ?? 0) / count,
       })),
     ),
-    failures: input.rules.conditions.map((condition, bit) => ({ ...condition, share: (runs.failures[bit] ?? 0) / count })),
+    failures: input.rules.conditions.map((condition, place) => ({
+      ...condition,
+      share: (runs.failures[place] ?? 0) / count,
+    })),
   };
 }
 
@@ -70,9 +97,11 @@ export const passOf = (runs: Runs): Interval =>
 const DRAWS_PER_GROUP = 5;
 
 /**
- * The chance of passing over draws, the dice of a group's few runs taken out: passes are binomial in a chance that is Beta over the draws, its two numbers by
- * moments (V_between = V_total − V_within), and each group's chance is drawn from its own Beta after its runs. Shrinking shares to their mean by
- * √(1 − V_within/V_total) keeps the same variance and loses the skew: near 0 and 1 its intervals missed (docs/decisions/0009).
+ * The chance of passing over draws, the dice of a group's few runs taken out: passes are binomial
+ * in a chance that is Beta over the draws, its two numbers by moments (V_between = V_total −
+ * V_within), and each group's chance is drawn from its own Beta after its runs. Shrinking shares to
+ * their mean by √(1 − V_within/V_total) keeps the same variance and loses the skew: near 0 and 1
+ * its intervals missed (docs/decisions/0009).
  */
 function passInterval(shares: readonly number[], runs: number): Interval {
   const centre = mean(shares);
@@ -82,12 +111,20 @@ function passInterval(shares: readonly number[], runs: number): Interval {
   const random = seeded(DICE);
   if (between === 0 || centre === 0 || centre === 1) {
     // Nothing tells the draws apart: what is left is the dice of all runs together.
-    const values = Array.from({ length: 1000 }, () => drawBeta(random, centre * all + 0.5, (1 - centre) * all + 0.5));
-    return { low: Math.min(centre, quantile(values, 0.1)), mid: centre, high: Math.max(centre, quantile(values, 0.9)) };
+    const values = Array.from({ length: 1000 }, () =>
+      drawBeta(random, centre * all + 0.5, (1 - centre) * all + 0.5),
+    );
+    return {
+      low: Math.min(centre, quantile(values, 0.1)),
+      mid: centre,
+      high: Math.max(centre, quantile(values, 0.9)),
+    };
   }
   const weight = Math.max(0.05, (centre * (1 - centre)) / between - 1);
   const values = shares.flatMap((p) =>
-    Array.from({ length: DRAWS_PER_GROUP }, () => drawBeta(random, centre * weight + p * runs, (1 - centre) * weight + (1 - p) * runs)),
+    Array.from({ length: DRAWS_PER_GROUP }, () =>
+      drawBeta(random, centre * weight + p * runs, (1 - centre) * weight + (1 - p) * runs),
+    ),
   );
   return { low: quantile(values, 0.1), mid: centre, high: quantile(values, 0.9) };
 }
@@ -100,7 +137,10 @@ const USUAL_MINUTES = 10;
 
 export type Help = {
   readonly element: ElementId;
-  /** Gain in the chance of passing and in points (units) from the stated number of sessions, with the standard error of the gain. */
+  /**
+   * Gain in the chance of passing and in points (units) from the stated number of sessions, with
+   * the standard error of the gain.
+   */
   readonly gain: number;
   readonly error: number;
   readonly units: number;
@@ -111,9 +151,10 @@ export type Help = {
 };
 
 /**
- * What would help most: each element in turn is lifted by sessions × gain per session (never past the ceiling), with the random
- * numbers of `runs` in their slots, so that the difference is paired. An element that serves two exercises is lifted in both.
- * `minutes` are those of a session on each element; unknown ones count `USUAL_MINUTES`. Sorted by gain, largest first.
+ * What would help most: each element in turn is lifted by sessions × gain per session (never past
+ * the ceiling), with the random numbers of `runs` in their slots, so that the difference is paired.
+ * An element that serves two exercises is lifted in both. `minutes` are those of a session on each
+ * element; unknown ones count `USUAL_MINUTES`. Sorted by gain, largest first.
  */
 export function helpRanking(
   input: TrialClass,
@@ -139,13 +180,19 @@ export function helpRanking(
     error: gains.error,
     units,
     gainPerHour: gains.mean / ((assumptions.sessions * (minutes.get(id) ?? USUAL_MINUTES)) / 60),
-    tooClose: best !== undefined && id !== best.id && best.gains.mean - gains.mean < 2 * Math.hypot(best.gains.error, gains.error),
+    tooClose:
+      best !== undefined &&
+      id !== best.id &&
+      best.gains.mean - gains.mean < 2 * Math.hypot(best.gains.error, gains.error),
   }));
 }
 
 function pairedGain(before: Runs, after: Runs): { gains: { mean: number; error: number }; units: number } {
   const { groups, runs } = before.size;
-  const gains = Array.from(after.passesByGroup, (passes, g) => (passes - (before.passesByGroup[g] as number)) / runs);
+  const gains = Array.from(
+    after.passesByGroup,
+    (passes, g) => (passes - (before.passesByGroup[g] as number)) / runs,
+  );
   return {
     gains: { mean: mean(gains), error: Math.sqrt(variance(gains) / groups) },
     units: (sum(after.unitsByGroup) - sum(before.unitsByGroup)) / (groups * runs),
@@ -158,7 +205,10 @@ function sum(values: ArrayLike<number>): number {
   return total;
 }
 
-/** A share as people read it: "< 0.1 %", "> 99.9 %", else whole percent, one decimal below 10 and above 90. */
+/**
+ * A share as people read it: "< 0.1 %", "> 99.9 %", else whole percent, one decimal below 10 and
+ * above 90.
+ */
 export function writeShare(share: number): string {
   if (share < 0.001) return `<${NO_BREAK}0.1${NO_BREAK}%`;
   if (share > 0.999) return `>${NO_BREAK}99.9${NO_BREAK}%`;

@@ -1,8 +1,8 @@
 export { assessClass, type ClassEvidence, type Hooks, type Readiness, type WhatIf, whatIf } from './assess';
 export { type Assumptions, assumptionsSchema, DEFAULT_ASSUMPTIONS } from './assumptions';
 export { type Calibration, calibrate, calibrationInWords, type Outcome } from './calibration';
-export { type Forecast, forecastOf, type Help, helpRanking, writeShare } from './forecast';
-export { type Advice as EntryAdvice, entryAdvice, type OutlookPoint, readyBy, sessionsPerWeek } from './outlook';
+export { type Forecast, type Help, writeShare } from './forecast';
+export { type Advice as EntryAdvice, entryAdvice, type OutlookPoint, readyBy } from './outlook';
 export type { TrialElement } from './posterior';
-export { missingRehearsals, type Rehearsals, rehearsalsOf } from './rehearsals';
-export { FULL_SIZE, type SimulationSize, simulateTrials, type TrialClass } from './simulate';
+export { missingRehearsals, type Rehearsals } from './rehearsals';
+export { FULL_SIZE, type SimulationSize, type TrialClass } from './simulate';

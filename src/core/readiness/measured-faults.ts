@@ -1,26 +1,39 @@
-import { countsAsEvidence, deviationOf, type EvidenceRep, precisionOf, quicknessOf, timesOf } from '@/core/evidence';
-import { faultOptions, type PreparedExercise } from '@/core/rulebooks';
-import { type ElementKey, must, toBase } from '@/core/shared';
+import { deviationOf, precisionOf, quicknessOf, timesOf } from '@/core/evidence';
+import { countsAsEvidence, type EvidenceRep } from '@/core/log';
+import { faultSteps, faultText, type PreparedExercise } from '@/core/rulebooks';
+import { must, type PartKey, toBase } from '@/core/shared';
 
-/** Below so many measured or judged reps the fault that was named says more than what was measured. */
+/**
+ * Below so many measured or judged reps the fault that was named says more than what was measured.
+ */
 const ENOUGH = 15;
 
 /**
- * For faults that a rule book prices by what is measured (crookedness, slowness): how often each band happens, given that the first is passed, from the predictive of the
- * dog's own deviations and times. By the key of the fault option; empty where too little was measured. How often the fault happens at all stays with the chance of a clean
- * rep, so that nothing is counted twice.
+ * For faults that a rule book prices by what is measured (crookedness, slowness): how often each
+ * band happens, given that the first is passed, from the predictive of the dog's own deviations and
+ * times. By `faultText` of the band; empty where too little was measured. How often the fault
+ * happens at all stays with the chance of a clean rep, so that nothing is counted twice.
  */
-export function measuredShares(exercise: PreparedExercise, part: ElementKey, reps: readonly EvidenceRep[]): ReadonlyMap<string, number> {
+export function measuredShares(
+  exercise: PreparedExercise,
+  part: PartKey,
+  reps: readonly EvidenceRep[],
+): ReadonlyMap<string, number> {
   const counted = reps.filter(countsAsEvidence);
   const shares = new Map<string, number>();
   for (const prepared of exercise.faults) {
-    const { cost, element } = prepared.fault;
-    if (element !== part || cost.kind !== 'band') continue;
+    const { cost } = prepared.fault;
+    if (prepared.fault.part !== part || cost.kind !== 'band') continue;
     const limits = cost.bands.map((band) => must(toBase(cost.quantity, band.over, cost.unit)));
-    const beyond = cost.quantity === 'angle' ? beyondAngles(counted, limits) : cost.quantity === 'latency' ? beyondTimes(counted, limits) : null;
+    const beyond =
+      cost.quantity === 'angle'
+        ? beyondAngles(counted, limits)
+        : cost.quantity === 'latency'
+          ? beyondTimes(counted, limits)
+          : null;
     if (!beyond || !((beyond[0] ?? 0) > 0)) continue;
-    for (const [i, option] of faultOptions({ faults: [prepared] }).entries()) {
-      shares.set(option.key, ((beyond[i] ?? 0) - (beyond[i + 1] ?? 0)) / (beyond[0] as number));
+    for (const [i, step] of faultSteps({ exercise: exercise.exercise, faults: [prepared] }).entries()) {
+      shares.set(faultText(step.ref), ((beyond[i] ?? 0) - (beyond[i + 1] ?? 0)) / (beyond[0] as number));
     }
   }
   return shares;

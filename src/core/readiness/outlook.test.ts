@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import type { EvidenceRep } from '@/core/evidence';
+import type { EvidenceRep } from '@/core/log';
 import { addDays, asId, type Day, type ElementId, must } from '@/core/shared';
-import { classEvidence } from '@/data/repositories';
+import { classEvidence } from '@/data/read';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
 import {
   assessClass,
@@ -12,10 +12,10 @@ import {
   type Forecast,
   missingRehearsals,
   readyBy,
-  rehearsalsOf,
-  sessionsPerWeek,
   whatIf,
 } from '.';
+import { sessionsPerWeek } from './outlook';
+import { rehearsalsOf } from './rehearsals';
 
 const state = sampleState();
 const [trial] = state.trials;
@@ -36,10 +36,15 @@ describe('the outlook', () => {
   });
 
   it('is empty without a trial ahead', () => {
-    expect(must(assessClass({ ...input, trialDay: null }, DEFAULT_ASSUMPTIONS, 1, SMALL)).outlook).toEqual([]);
+    expect(must(assessClass({ ...input, trialDay: null }, DEFAULT_ASSUMPTIONS, 1, SMALL)).outlook).toEqual(
+      [],
+    );
   });
 
-  const point = (day: string, low: number, mid: number, high: number) => ({ day: day as Day, pass: { low, mid, high } });
+  const point = (day: string, low: number, mid: number, high: number) => ({
+    day: day as Day,
+    pass: { low, mid, high },
+  });
   it.each([
     [[point('2026-07-01', 0.5, 0.6, 0.7), point('2026-07-11', 0.6, 0.8, 0.9)], 'enter', '2026-07-06'],
     [[point('2026-07-01', 0.1, 0.2, 0.3), point('2026-07-11', 0.1, 0.2, 0.3)], 'wait', null],
@@ -47,7 +52,8 @@ describe('the outlook', () => {
     [[point('2026-07-01', 0.3, 0.5, 0.7), point('2026-07-11', 0.3, 0.55, 0.8)], 'unsure', null],
     [[point('2026-07-01', 0.6, 0.75, 0.9)], 'enter', '2026-07-01'],
     [[], 'over', null],
-  ])('advice %#', (outlook, what, ready) => expect([entryAdvice(outlook).what, readyBy(outlook)]).toEqual([what, ready]));
+  ])('advice %#', (outlook, what, ready) =>
+    expect([entryAdvice(outlook).what, readyBy(outlook)]).toEqual([what, ready]));
 });
 
 describe('what if', () => {
@@ -60,30 +66,45 @@ describe('what if', () => {
     }
     const today = must(assessClass(input, DEFAULT_ASSUMPTIONS, 1)).forecast.pass.mid;
     expect(Math.abs((points.find((one) => one.lift === 0)?.pass.mid ?? 0) - today)).toBeLessThan(0.03);
-    expect(whatIf(input, DEFAULT_ASSUMPTIONS, 1, asId<ElementId>('nobody'))).toMatchObject({ ok: false, code: 'incomplete' });
+    expect(whatIf(input, DEFAULT_ASSUMPTIONS, 1, asId<ElementId>('nobody'))).toMatchObject({
+      ok: false,
+      code: 'incomplete',
+    });
   });
 
   it('a first look comes before the fine one, and near it', () => {
     const seen: Forecast[] = [];
-    const found = must(assessClass(input, DEFAULT_ASSUMPTIONS, 1, SMALL, { onFirst: (forecast) => seen.push(forecast) }));
+    const found = must(
+      assessClass(input, DEFAULT_ASSUMPTIONS, 1, SMALL, { onFirst: (forecast) => seen.push(forecast) }),
+    );
     expect(seen).toHaveLength(1);
     expect(Math.abs((seen[0]?.pass.mid ?? 0) - found.forecast.pass.mid)).toBeLessThan(0.12);
   });
 });
 
 describe('grounds', () => {
-  const rep = (change: Partial<EvidenceRep>) => ({ outcome: 'clean', cause: 'dog', aided: false, day: TODAY, away: false, ...change }) as EvidenceRep;
+  const rep = (change: Partial<EvidenceRep>) =>
+    ({ outcome: 'clean', cause: 'dog', aided: false, day: TODAY, away: false, ...change }) as EvidenceRep;
 
   it('counts sessions of the last four weeks, or what was said', () => {
-    const reps = [0, 7, 14, 40].map((days) => rep({ day: addDays(TODAY, -days), session: asId(`s${days}`) }));
+    const reps = [0, 7, 14, 40].map((days) => rep({ day: addDays(TODAY, -days), bout: asId(`s${days}`) }));
     const elements = [{ id: asId<ElementId>('e'), reps }];
     expect(sessionsPerWeek(elements, DEFAULT_ASSUMPTIONS, TODAY).get(asId('e'))).toBe(0.75);
-    expect(sessionsPerWeek(elements, { ...DEFAULT_ASSUMPTIONS, sessionsPerWeek: 3 }, TODAY).get(asId('e'))).toBe(3);
+    expect(
+      sessionsPerWeek(elements, { ...DEFAULT_ASSUMPTIONS, sessionsPerWeek: 3 }, TODAY).get(asId('e')),
+    ).toBe(3);
   });
 
   it('tells which conditions of a trial were never met', () => {
     const met = rehearsalsOf([
-      { reps: [rep({ away: true }), rep({ pay: 'none' }), rep({ purpose: 'rehearsal' }), rep({ pay: 'none', aided: true })] },
+      {
+        reps: [
+          rep({ away: true }),
+          rep({ pay: 'none' }),
+          rep({ purpose: 'rehearsal' }),
+          rep({ pay: 'none', aided: true }),
+        ],
+      },
     ]);
     expect(met).toEqual({ away: 1, cold: 1, unpaid: 1, rehearsed: 1 });
     expect(missingRehearsals(met)).toEqual([]);
@@ -92,17 +113,24 @@ describe('grounds', () => {
 });
 
 describe('calibration', () => {
-  const outcomes = (n: number, said: number, passed: number) => Array.from({ length: n }, (_, i) => ({ said, passed: i < passed }));
+  const outcomes = (n: number, said: number, passed: number) =>
+    Array.from({ length: n }, (_, i) => ({ said, passed: i < passed }));
 
   it('is the Brier score as worked by hand: ten at .8 of which eight passed', () => {
     const found = must(calibrate(outcomes(10, 0.8, 8)));
     expect(found.brier).toBeCloseTo((8 * 0.04 + 2 * 0.64) / 10, 12);
     expect(found).toMatchObject({ results: 10, passed: 0.8, base: expect.closeTo(0.16, 12) as number });
-    expect(calibrationInWords(must(calibrate([...outcomes(6, 0.9, 6), ...outcomes(6, 0.1, 0)])))).toContain('better than saying the pass rate');
+    expect(calibrationInWords(must(calibrate([...outcomes(6, 0.9, 6), ...outcomes(6, 0.1, 0)])))).toContain(
+      'better than saying the pass rate',
+    );
   });
 
   it('says nothing below ten results, and refuses what is no chance', () => {
     expect(calibrate(outcomes(9, 0.5, 4))).toMatchObject({ ok: false, code: 'few' });
-    expect(calibrate([...outcomes(10, 0.5, 4), { said: 1.2, passed: true }])).toMatchObject({ ok: false, code: 'share', path: '[10].said' });
+    expect(calibrate([...outcomes(10, 0.5, 4), { said: 1.2, passed: true }])).toMatchObject({
+      ok: false,
+      code: 'share',
+      path: '[10].said',
+    });
   });
 });

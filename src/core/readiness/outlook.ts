@@ -7,13 +7,17 @@ import { type SimulationSize, simulateTrials, type TrialClass } from './simulate
 /** The chance of passing on a day to come, if training goes on as it does. */
 export type OutlookPoint = { readonly day: Day; readonly pass: Interval };
 
-/** Days asked on the way to the trial, both ends and the closing day besides; and the size of each simulation. */
+/**
+ * Days asked on the way to the trial, both ends and the closing day besides; and the size of each
+ * simulation.
+ */
 const POINTS = 5;
 const SIZE: SimulationSize = { groups: 200, runs: 25 };
 
 /**
- * Forecast from today to the trial: every element gains by its own learning rate for the sessions that `perWeek` promises, and drifts with the days, so that the fan widens. Same
- * random numbers on all days. Empty when the trial is over.
+ * Forecast from today to the trial: every element gains by its own learning rate for the sessions
+ * that `perWeek` promises, and drifts with the days, so that the fan widens. Same random numbers on
+ * all days. Empty when the trial is over.
  */
 export function outlookOf(
   input: TrialClass,
@@ -27,24 +31,32 @@ export function outlookOf(
   const ahead = daysBetween(today, trialDay);
   if (ahead < 0) return [];
   const even = Array.from({ length: POINTS }, (_, i) => Math.round((ahead * i) / (POINTS - 1)));
-  const closing = closes === null ? [] : [daysBetween(today, closes)].filter((days) => days >= 0 && days <= ahead);
+  const closing =
+    closes === null ? [] : [daysBetween(today, closes)].filter((days) => days >= 0 && days <= ahead);
   const days = [...new Set([...even, ...closing])].sort((a, b) => a - b);
   const elements = input.exercises.flatMap((exercise) => exercise.elements);
   return days.map((away) => {
     const sessionsOf = elements.map((element) => ((perWeek.get(element.id) ?? 0) * away) / 7);
-    return { day: addDays(today, away), pass: passOf(simulateTrials(input, assumptions, seed, SIZE, { sessionsOf, days: away })) };
+    return {
+      day: addDays(today, away),
+      pass: passOf(simulateTrials(input, assumptions, seed, SIZE, { sessionsOf, days: away })),
+    };
   });
 }
 
 /** Sessions a week on each element: what the person has said, or what the last four weeks show. */
 export function sessionsPerWeek(
-  elements: readonly { readonly id: ElementId; readonly reps: readonly { readonly day: Day; readonly session: string }[] }[],
+  elements: readonly {
+    readonly id: ElementId;
+    readonly reps: readonly { readonly day: Day; readonly bout: string }[];
+  }[],
   assumptions: Assumptions,
   today: Day,
 ): Map<ElementId, number> {
   return new Map(
     elements.map(({ id, reps }) => {
-      const recent = new Set(reps.filter((rep) => daysBetween(rep.day, today) < 28).map((rep) => rep.session)).size;
+      const recent = new Set(reps.filter((rep) => daysBetween(rep.day, today) < 28).map((rep) => rep.bout))
+        .size;
       return [id, assumptions.sessionsPerWeek ?? recent / 4];
     }),
   );
@@ -52,7 +64,10 @@ export function sessionsPerWeek(
 
 export type Advice = { readonly what: 'enter' | 'wait' | 'unsure' | 'over'; readonly reason: string };
 
-/** From this chance on entering is worth it, and below the other it is not: declared judgement, said with the advice. */
+/**
+ * From this chance on entering is worth it, and below the other it is not: declared judgement, said
+ * with the advice.
+ */
 const ENTRY = { enter: 0.7, wait: 0.4 } as const;
 
 /** Enter or wait, from the outlook's last day; the interval decides where the middle cannot. */
@@ -62,13 +77,22 @@ export function entryAdvice(outlook: readonly OutlookPoint[]): Advice {
   if (!last || !first) return { what: 'over', reason: 'The trial is over.' };
   const at = (share: number): string => `${Math.round(share * 100)} in 100`;
   const range = `${at(last.pass.mid)} on the day (${at(last.pass.low)} to ${at(last.pass.high)})`;
-  if (last.pass.mid >= ENTRY.enter) return { what: 'enter', reason: `${range}; ${at(ENTRY.enter)} or more is worth the entry.` };
-  if (last.pass.high < ENTRY.wait) return { what: 'wait', reason: `${range}; even the upper end is under ${at(ENTRY.wait)}.` };
-  if (last.pass.mid < ENTRY.wait) return { what: 'wait', reason: `${range}; under ${at(ENTRY.wait)} in the middle.` };
-  return { what: 'unsure', reason: `${range}: between ${at(ENTRY.wait)} and ${at(ENTRY.enter)}, so decide by what an entry costs you.` };
+  if (last.pass.mid >= ENTRY.enter)
+    return { what: 'enter', reason: `${range}; ${at(ENTRY.enter)} or more is worth the entry.` };
+  if (last.pass.high < ENTRY.wait)
+    return { what: 'wait', reason: `${range}; even the upper end is under ${at(ENTRY.wait)}.` };
+  if (last.pass.mid < ENTRY.wait)
+    return { what: 'wait', reason: `${range}; under ${at(ENTRY.wait)} in the middle.` };
+  return {
+    what: 'unsure',
+    reason: `${range}: between ${at(ENTRY.wait)} and ${at(ENTRY.enter)}, so decide by what an entry costs you.`,
+  };
 }
 
-/** The first day of the outlook on which the middle reaches the entry line, by interpolation; null when none does. */
+/**
+ * The first day of the outlook on which the middle reaches the entry line, by interpolation; null
+ * when none does.
+ */
 export function readyBy(outlook: readonly OutlookPoint[]): Day | null {
   const reached = outlook.findIndex((point) => point.pass.mid >= ENTRY.enter);
   const [before, point] = [outlook[reached - 1], outlook[reached]];

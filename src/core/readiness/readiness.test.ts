@@ -1,13 +1,26 @@
 import { describe, expect, it } from 'vitest';
-import { EMPTY_SUMMARY, type EvidenceRep, type Summary } from '@/core/evidence';
-import { type Fault, faultOptions, prepareRules } from '@/core/rulebooks';
-import { asId, type ElementId, type ElementKey, type ExerciseKey, type FaultKey, NO_BREAK, seeded } from '@/core/shared';
+import { type FaultCounts, type Summary, summarise } from '@/core/evidence';
+import type { EvidenceRep } from '@/core/log';
+import { type Fault, faultSteps, faultText, prepareRules } from '@/core/rulebooks';
+import {
+  asId,
+  type Day,
+  type ElementId,
+  type ExerciseKey,
+  type FaultKey,
+  must,
+  NO_BREAK,
+  type PartKey,
+  seeded,
+} from '@/core/shared';
 import { logistic } from '@/core/statistics';
-import { DEFAULT_ASSUMPTIONS, forecastOf, helpRanking, simulateTrials, type TrialClass, type TrialElement, writeShare } from '.';
+import { DEFAULT_ASSUMPTIONS, type TrialClass, type TrialElement, writeShare } from '.';
+import { forecastOf, helpRanking } from './forecast';
 import { measuredShares } from './measured-faults';
 import { posteriorOf } from './posterior.test-helper';
+import { simulateTrials } from './simulate';
 
-const empty = EMPTY_SUMMARY;
+const empty = must(summarise([], '2026-06-15' as Day));
 const CALM = { ...DEFAULT_ASSUMPTIONS, nervesSd: 0, handlerRate: 0 };
 const cost = { kind: 'each', points: 4 } as const;
 const ANGLES: Fault['cost'] = {
@@ -23,7 +36,7 @@ const ANGLES: Fault['cost'] = {
 /** An element whose logit on the day is known: one draw, no axes; `tau` is its swing. */
 const sure = (name: string, logitOnTheDay: number, summary: Summary = empty, tau = 0): TrialElement => ({
   id: asId<ElementId>(`id-${name}`),
-  part: asId<ElementKey>(name),
+  part: asId<PartKey>(name),
   posterior: posteriorOf([[0, 0, logitOnTheDay, 0.05, tau]]),
   target: { columns: [], either: [] },
   measured: new Map(),
@@ -32,12 +45,23 @@ const sure = (name: string, logitOnTheDay: number, summary: Summary = empty, tau
 const fault = (element: string, miss = true, stops = false, price: Fault['cost'] = cost) => ({
   id: asId<FaultKey>(`f-${element}-${miss}`),
   title: element,
-  element: asId<ElementKey>(element),
+  part: asId<PartKey>(element),
   by: 'dog' as const,
   miss,
   stops,
   cost: price,
 });
+/** Counts of faults named for no exercise in particular. */
+const counts = (list: readonly (readonly [key: string, step: number | null, count: number])[]): FaultCounts =>
+  Object.fromEntries(
+    list.map(([key, step, count]) => {
+      const fault = { exercise: null, key: asId<FaultKey>(key), step };
+      return [faultText(fault), { fault, count }];
+    }),
+  );
+/** A band of the fault of element a, as the first exercise prices it. */
+const band = (step: number): string =>
+  faultText({ exercise: asId<ExerciseKey>('e0'), key: asId<FaultKey>('f-a-false'), step });
 const classOf = (elements: readonly TrialElement[][], faults: Fault[][], line: number): TrialClass => {
   const names = elements.map((_, e) => asId<ExerciseKey>(`e${e}`));
   return {
@@ -47,9 +71,13 @@ const classOf = (elements: readonly TrialElement[][], faults: Fault[][], line: n
         smallestPoint: 1,
         awards: [],
         pass: [{ kind: 'total', atLeast: line }],
-        exercises: names.map((exercise, e) => ({ exercise, maximum: 10, faults: (faults[e] ?? []) as never })),
+        exercises: names.map((exercise, e) => ({
+          exercise,
+          maximum: 10,
+          faults: (faults[e] ?? []) as never,
+        })),
       },
-      names.map((id) => ({ id, title: id, elements: [] })),
+      names.map((id) => ({ id, title: id, parts: [] })),
     ),
     exercises: elements.map((list, e) => ({ exercise: names[e] ?? asId<ExerciseKey>(''), elements: list })),
   };
@@ -57,7 +85,7 @@ const classOf = (elements: readonly TrialElement[][], faults: Fault[][], line: n
 const two = (a: number, b: number, line: number, stops = false): TrialClass =>
   classOf([[sure('a', a), sure('b', b)]], [[fault('a', true, stops), fault('b')]], line);
 const forecast = (input: TrialClass, assumptions = CALM, seed = 1, size = { groups: 400, runs: 50 }) =>
-  forecastOf(input, simulateTrials(input, assumptions, seed, size), input.rules.exercises.map(faultOptions));
+  forecastOf(input, simulateTrials(input, assumptions, seed, size), input.rules.exercises.map(faultSteps));
 
 describe('simulation against exact enumeration', () => {
   const [p, q] = [logistic(1), logistic(0.5)];
@@ -72,7 +100,11 @@ describe('simulation against exact enumeration', () => {
   });
 
   it('an ended run loses the later exercises too, and all that is lost is accounted for', () => {
-    const input = classOf([[sure('a', 0)], [sure('b', 1)]], [[fault('a', true, false, { kind: 'end-run' })], [fault('b')]], 12);
+    const input = classOf(
+      [[sure('a', 0)], [sure('b', 1)]],
+      [[fault('a', true, false, { kind: 'end-run' })], [fault('b')]],
+      12,
+    );
     const found = forecast(input);
     const lost = found.losses.reduce((sum, loss) => sum + loss.units, 0);
     expect(found.expectedUnits).toBeCloseTo(20 - lost, 9);
@@ -85,13 +117,17 @@ describe('what the forecast is made of', () => {
   it('is the same for the same seed and another for another', () => {
     const input = two(1, 0.5, 10);
     expect(forecast(input, DEFAULT_ASSUMPTIONS, 5)).toEqual(forecast(input, DEFAULT_ASSUMPTIONS, 5));
-    expect(forecast(input, DEFAULT_ASSUMPTIONS, 6).histogram).not.toEqual(forecast(input, DEFAULT_ASSUMPTIONS, 5).histogram);
+    expect(forecast(input, DEFAULT_ASSUMPTIONS, 6).histogram).not.toEqual(
+      forecast(input, DEFAULT_ASSUMPTIONS, 5).histogram,
+    );
   });
 
   it('has an interval that is narrow when the dog is known and wide when not', () => {
     const known = forecast(two(1, 0.5, 6));
     const random = seeded(4);
-    const loose = posteriorOf(Array.from({ length: 400 }, () => [-0.5, -0.3, 1 + 1.2 * random.normal(), 0, 0.5]));
+    const loose = posteriorOf(
+      Array.from({ length: 400 }, () => [-0.5, -0.3, 1 + 1.2 * random.normal(), 0, 0.5]),
+    );
     const unknown = forecast(classOf([[{ ...sure('a', 0), posterior: loose }]], [[fault('a')]], 10));
     expect(known.pass.high - known.pass.low).toBeLessThan(0.05);
     expect(unknown.pass.high - unknown.pass.low).toBeGreaterThan(0.3);
@@ -100,7 +136,11 @@ describe('what the forecast is made of', () => {
   it('knows less of a day further away', () => {
     const input = two(1, 1, 10);
     const width = (days: number): number => {
-      const { pass } = forecastOf(input, simulateTrials(input, CALM, 1, undefined, { days }), input.rules.exercises.map(faultOptions));
+      const { pass } = forecastOf(
+        input,
+        simulateTrials(input, CALM, 1, undefined, { days }),
+        input.rules.exercises.map(faultSteps),
+      );
       return pass.high - pass.low;
     };
     expect(width(0)).toBeLessThan(0.1);
@@ -110,7 +150,11 @@ describe('what the forecast is made of', () => {
 
   it('a day shared by all elements spreads the scores', () => {
     const spread = (sharedDay: number) => {
-      const swinging = classOf([[sure('a', 0.5, empty, 1.5), sure('b', 0.5, empty, 1.5)]], [[fault('a'), fault('b')]], 10);
+      const swinging = classOf(
+        [[sure('a', 0.5, empty, 1.5), sure('b', 0.5, empty, 1.5)]],
+        [[fault('a'), fault('b')]],
+        10,
+      );
       const { histogram } = forecast(swinging, { ...CALM, sharedDay });
       return (histogram[2] ?? 0) + (histogram[10] ?? 0);
     };
@@ -118,8 +162,11 @@ describe('what the forecast is made of', () => {
   });
 
   it('uses the faults that were logged', () => {
-    const logged: Summary = { ...empty, faults: { 'f-a-false': 60 }, counted: 60 };
-    const faults = [fault('a', true, false, { kind: 'zero' }), fault('a', false, false, { kind: 'each', points: 1 })];
+    const logged: Summary = { ...empty, faults: counts([['f-a-false', null, 60]]), counted: 60 };
+    const faults = [
+      fault('a', true, false, { kind: 'zero' }),
+      fault('a', false, false, { kind: 'each', points: 1 }),
+    ];
     const without = forecast(classOf([[sure('a', 0)]], [faults], 5));
     const withThem = forecast(classOf([[sure('a', 0, logged)]], [faults], 5));
     expect(without.pass.mid).toBeLessThan(0.85);
@@ -127,13 +174,20 @@ describe('what the forecast is made of', () => {
   });
 
   it('shares a measured fault among its bands as they were measured, and leaves its weight among others', () => {
-    const logged: Summary = { ...empty, faults: { 'f-a-false:0': 30, 'f-a-false:1': 30 }, counted: 60 };
+    const logged: Summary = {
+      ...empty,
+      faults: counts([
+        ['f-a-false', 0, 30],
+        ['f-a-false', 1, 30],
+      ]),
+      counted: 60,
+    };
     const plain = classOf([[sure('a', 0, logged)]], [[fault('a', false, false, ANGLES)]], 5);
     const element = {
       ...sure('a', 0, logged),
       measured: new Map([
-        ['f-a-false:0', 0.95],
-        ['f-a-false:1', 0.05],
+        [band(0), 0.95],
+        [band(1), 0.05],
       ]),
     };
     const measured = classOf([[element]], [[fault('a', false, false, ANGLES)]], 5);
@@ -150,13 +204,14 @@ describe('what the forecast is made of', () => {
     const random = seeded(2);
     const reps = Array.from(
       { length: 60 },
-      () => ({ cause: 'dog', aided: false, outcome: 'clean', measured: -8 + 7 * random.normal() }) as EvidenceRep,
+      () =>
+        ({ cause: 'dog', aided: false, outcome: 'clean', measured: -8 + 7 * random.normal() }) as EvidenceRep,
     );
-    const shares = measuredShares(exercise, asId<ElementKey>('a'), reps);
-    expect([...shares.keys()]).toEqual(['f-a-false:0', 'f-a-false:1']);
+    const shares = measuredShares(exercise, asId<PartKey>('a'), reps);
+    expect([...shares.keys()]).toEqual([band(0), band(1)]);
     expect([...shares.values()].reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
-    expect(shares.get('f-a-false:1') ?? 1).toBeLessThan(0.05);
-    expect(measuredShares(exercise, asId<ElementKey>('a'), reps.slice(0, 5)).size).toBe(0);
+    expect(shares.get(band(1)) ?? 1).toBeLessThan(0.05);
+    expect(measuredShares(exercise, asId<PartKey>('a'), reps.slice(0, 5)).size).toBe(0);
     const slow: Fault['cost'] = {
       kind: 'band',
       quantity: 'latency',
@@ -169,13 +224,21 @@ describe('what the forecast is made of', () => {
     const timed = classOf([[sure('a', 0)]], [[fault('a', false, false, slow)]], 5).rules.exercises[0];
     const answers = Array.from(
       { length: 60 },
-      () => ({ cause: 'dog', aided: false, outcome: 'clean', latency: Math.exp(0.5 + 0.4 * random.normal()) }) as EvidenceRep,
+      () =>
+        ({
+          cause: 'dog',
+          aided: false,
+          outcome: 'clean',
+          latency: Math.exp(0.5 + 0.4 * random.normal()),
+        }) as EvidenceRep,
     );
-    expect(timed && (measuredShares(timed, asId<ElementKey>('a'), answers).get('f-a-false:0') ?? 0)).toBeGreaterThan(0.9);
+    expect(timed && (measuredShares(timed, asId<PartKey>('a'), answers).get(band(0)) ?? 0)).toBeGreaterThan(
+      0.9,
+    );
   });
 
   it('charges the handler for slips', () => {
-    const slip = { ...fault('a', false), id: asId<FaultKey>('cue'), by: 'handler' as const, element: null };
+    const slip = { ...fault('a', false), id: asId<FaultKey>('cue'), by: 'handler' as const, part: null };
     const input = classOf([[sure('a', 40)]], [[fault('a'), slip]], 10);
     const found = forecast(input, { ...CALM, handlerRate: 0.1, handlerWeight: 400 });
     expect(Math.abs(found.pass.mid - 0.9)).toBeLessThan(0.012);

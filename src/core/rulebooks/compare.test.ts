@@ -7,7 +7,8 @@ const words = (before: RuleBook, after: RuleBook): string[] =>
   compareBooks(before, after).map((change) => `${change.kind} ${change.area}: ${change.words}`);
 
 describe('comparing editions', () => {
-  it.each(BOOK_NAMES)('%s has not changed from itself', (name) => expect(compareBooks(bookNamed(name), bookNamed(name))).toEqual([]));
+  it.each(BOOK_NAMES)('%s has not changed from itself', (name) =>
+    expect(compareBooks(bookNamed(name), bookNamed(name))).toEqual([]));
 
   it('says every change in words and numbers', () => {
     expect(words(one, two)).toEqual([
@@ -28,7 +29,8 @@ describe('comparing editions', () => {
   });
 
   it('read backwards, turns every addition into a removal and keeps the rest', () => {
-    const kinds = (before: RuleBook, after: RuleBook, kind: string) => compareBooks(before, after).filter((change) => change.kind === kind).length;
+    const kinds = (before: RuleBook, after: RuleBook, kind: string) =>
+      compareBooks(before, after).filter((change) => change.kind === kind).length;
     expect([kinds(two, one, 'added'), kinds(two, one, 'removed'), kinds(two, one, 'changed')]).toEqual([
       kinds(one, two, 'removed'),
       kinds(one, two, 'added'),
@@ -38,12 +40,21 @@ describe('comparing editions', () => {
 
   it('sees exercises come, go, change their maximum and their order', () => {
     const turned: RuleBook = { ...one, exercises: one.exercises.toReversed() };
-    expect(words(one, turned)).toEqual(['changed exercise: running order: Retrieve over the hurdle, Send-away to the square']);
+    expect(words(one, turned)).toEqual([
+      'changed exercise: running order: Retrieve over the hurdle, Send-away to the square',
+    ]);
     const single: RuleBook = { ...one, exercises: one.exercises.slice(0, 1) };
     expect(words(one, single)).toContain('removed exercise: exercise “Retrieve over the hurdle”');
     expect(words(single, one)).toContain('added exercise: exercise “Retrieve over the hurdle”');
-    const rules = { ...one.rules, exercises: one.rules.exercises.map((exercise) => ({ ...exercise, maximum: 50 })) } as RuleBook['rules'];
-    expect(words(one, { ...one, rules })).toContain('changed exercise: Send-away to the square: maximum 40 → 50');
-    expect(words(one, bookNamed('ravenholt-course'))[0]).toBe('changed pass: scored by points off → time and faults');
+    const rules = {
+      ...one.rules,
+      exercises: one.rules.exercises.map((exercise) => ({ ...exercise, maximum: 50 })),
+    } as RuleBook['rules'];
+    expect(words(one, { ...one, rules })).toContain(
+      'changed exercise: Send-away to the square: maximum 40 → 50',
+    );
+    expect(words(one, bookNamed('ravenholt-course'))[0]).toBe(
+      'changed pass: scored by points off → time and faults',
+    );
   });
 });

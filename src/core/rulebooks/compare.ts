@@ -1,37 +1,51 @@
-import type { ElementKey, ExerciseKey } from '@/core/shared';
+import type { ExerciseKey, PartKey } from '@/core/shared';
 import { familyOf, prepareRules } from './families';
 import { describeCost } from './families/cost';
 import { cellTotal, type PreparedExercise, type PreparedRules, writePoints } from './families/family';
 import type { Fault } from './families/fault-schema';
-import type { RuleBook, RuleElement, RuleExercise } from './schema';
+import type { RuleBook, RuleExercise, RulePart } from './schema';
 
 /** One difference between two editions, in words with its numbers, and where it bites. */
 export type Change = {
   readonly kind: 'added' | 'removed' | 'changed';
-  readonly area: 'exercise' | 'element' | 'demand' | 'fault' | 'pass' | 'award' | 'text';
+  readonly area: 'exercise' | 'part' | 'demand' | 'fault' | 'pass' | 'award' | 'text';
   readonly exercise: ExerciseKey | null;
-  readonly element: ElementKey | null;
+  readonly part: PartKey | null;
   readonly words: string;
 };
 
-type Where = Pick<Change, 'exercise' | 'element'>;
-const NOWHERE: Where = { exercise: null, element: null };
+type Where = Pick<Change, 'exercise' | 'part'>;
+const NOWHERE: Where = { exercise: null, part: null };
 
 /**
- * What changed from one edition to another, exercise by exercise, in the running order of the newer one; what only the older one has comes last.
- * Exercises, elements and faults are the same when their ids are. Two equal books have no changes.
+ * What changed from one edition to another, exercise by exercise, in the running order of the newer
+ * one; what only the older one has comes last. Exercises, parts and faults are the same when
+ * their ids are. Two equal books have no changes.
  */
 export function compareBooks(before: RuleBook, after: RuleBook): Change[] {
   const [old, now] = [sideOf(before), sideOf(after)];
   return [
     ...(before.rules.family === after.rules.family
       ? []
-      : [changed('pass', NOWHERE, `scored by ${old.family.title.toLowerCase()} → ${now.family.title.toLowerCase()}`)]),
-    ...lists(old.family.passing(before.rules, before.exercises), now.family.passing(after.rules, after.exercises), 'pass', 'to pass: '),
+      : [
+          changed(
+            'pass',
+            NOWHERE,
+            `scored by ${old.family.title.toLowerCase()} → ${now.family.title.toLowerCase()}`,
+          ),
+        ]),
+    ...lists(
+      old.family.passing(before.rules, before.exercises),
+      now.family.passing(after.rules, after.exercises),
+      'pass',
+      'to pass: ',
+    ),
     ...lists(awardsOf(old), awardsOf(now), 'award', 'award: '),
     ...after.exercises.flatMap((exercise) => {
       const known = before.exercises.find((one) => one.id === exercise.id);
-      return known ? compareExercise(known, exercise, old, now) : [added('exercise', at(exercise.id), `exercise “${exercise.title}”`)];
+      return known
+        ? compareExercise(known, exercise, old, now)
+        : [added('exercise', at(exercise.id), `exercise “${exercise.title}”`)];
     }),
     ...before.exercises
       .filter((one) => !after.exercises.some((exercise) => exercise.id === one.id))
@@ -40,39 +54,66 @@ export function compareBooks(before: RuleBook, after: RuleBook): Change[] {
   ];
 }
 
-type Side = { readonly book: RuleBook; readonly rules: PreparedRules; readonly family: ReturnType<typeof familyOf> };
-const sideOf = (book: RuleBook): Side => ({ book, rules: prepareRules(book.rules, book.exercises), family: familyOf(book.rules) });
-const awardsOf = ({ book, family }: Side): string[] => family.awards(book.rules).map((award) => `${award.title} ${award.asks}`);
+type Side = {
+  readonly book: RuleBook;
+  readonly rules: PreparedRules;
+  readonly family: ReturnType<typeof familyOf>;
+};
+const sideOf = (book: RuleBook): Side => ({
+  book,
+  rules: prepareRules(book.rules, book.exercises),
+  family: familyOf(book.rules),
+});
+const awardsOf = ({ book, family }: Side): string[] =>
+  family.awards(book.rules).map((award) => `${award.title} ${award.asks}`);
 
 function compareExercise(before: RuleExercise, after: RuleExercise, old: Side, now: Side): Change[] {
   const [scoredBefore, scoredAfter] = [scoredOf(old, before.id), scoredOf(now, after.id)];
-  const maxima = [writePoints(old.rules, cellTotal(scoredBefore)), writePoints(now.rules, cellTotal(scoredAfter))] as const;
+  const maxima = [
+    writePoints(old.rules, cellTotal(scoredBefore)),
+    writePoints(now.rules, cellTotal(scoredAfter)),
+  ] as const;
   const name = after.title;
   return [
-    ...(before.title === after.title ? [] : [changed('text', at(after.id), `“${before.title}” is now called “${after.title}”`)]),
-    ...(before.text === after.text ? [] : [changed('text', at(after.id), `${name}, description: “${before.text}” → “${after.text}”`)]),
-    ...(maxima[0] === maxima[1] ? [] : [changed('exercise', at(after.id), `${name}: maximum ${maxima[0]} → ${maxima[1]}`)]),
-    ...after.elements.flatMap((element) => {
-      const known = before.elements.find((one) => one.id === element.id);
-      return known ? compareElement(after, known, element) : [added('element', at(after.id, element.id), `${name}: element “${element.title}”`)];
+    ...(before.title === after.title
+      ? []
+      : [changed('text', at(after.id), `“${before.title}” is now called “${after.title}”`)]),
+    ...(before.text === after.text
+      ? []
+      : [changed('text', at(after.id), `${name}, description: “${before.text}” → “${after.text}”`)]),
+    ...(maxima[0] === maxima[1]
+      ? []
+      : [changed('exercise', at(after.id), `${name}: maximum ${maxima[0]} → ${maxima[1]}`)]),
+    ...after.parts.flatMap((part) => {
+      const known = before.parts.find((one) => one.id === part.id);
+      return known
+        ? comparePart(after, known, part)
+        : [added('part', at(after.id, part.id), `${name}: part “${part.title}”`)];
     }),
-    ...before.elements
-      .filter((one) => !after.elements.some((element) => element.id === one.id))
-      .map((one) => removed('element', at(after.id, one.id), `${name}: element “${one.title}”`)),
+    ...before.parts
+      .filter((one) => !after.parts.some((part) => part.id === one.id))
+      .map((one) => removed('part', at(after.id, one.id), `${name}: part “${one.title}”`)),
     ...compareFaults(after, scoredBefore, scoredAfter, old.family.word, now.family.word),
   ];
 }
 
-function compareElement(exercise: RuleExercise, before: RuleElement, after: RuleElement): Change[] {
+function comparePart(exercise: RuleExercise, before: RulePart, after: RulePart): Change[] {
   const where = at(exercise.id, after.id);
   const name = `${exercise.title}, ${after.title.toLowerCase()}`;
   return [
-    ...(before.title === after.title ? [] : [changed('text', where, `${name}: was called “${before.title}”`)]),
+    ...(before.title === after.title
+      ? []
+      : [changed('text', where, `${name}: was called “${before.title}”`)]),
     ...after.demands.flatMap((demand) => {
       const known = before.demands.find((one) => one.axis === demand.axis);
-      const [was, is] = [known ? `${known.value} ${known.unit}`.trim() : null, `${demand.value} ${demand.unit}`.trim()];
+      const [was, is] = [
+        known ? `${known.value} ${known.unit}`.trim() : null,
+        `${demand.value} ${demand.unit}`.trim(),
+      ];
       if (was === null) return [added('demand', where, `${name}: ${demand.title.toLowerCase()} ${is}`)];
-      return was === is && known?.harder === demand.harder ? [] : [changed('demand', where, `${name}: ${demand.title.toLowerCase()} ${was} → ${is}`)];
+      return was === is && known?.harder === demand.harder
+        ? []
+        : [changed('demand', where, `${name}: ${demand.title.toLowerCase()} ${was} → ${is}`)];
     }),
     ...before.demands
       .filter((one) => !after.demands.some((demand) => demand.axis === one.axis))
@@ -80,9 +121,16 @@ function compareElement(exercise: RuleExercise, before: RuleElement, after: Rule
   ];
 }
 
-function compareFaults(exercise: RuleExercise, before: PreparedExercise, after: PreparedExercise, wordBefore: string, wordAfter: string): Change[] {
-  const say = (fault: Fault, word: string): string => `${describeCost(fault.cost, word)}${fault.stops ? ', stops the exercise' : ''}`;
-  const where = (fault: Fault): Where => at(exercise.id, fault.element);
+function compareFaults(
+  exercise: RuleExercise,
+  before: PreparedExercise,
+  after: PreparedExercise,
+  wordBefore: string,
+  wordAfter: string,
+): Change[] {
+  const say = (fault: Fault, word: string): string =>
+    `${describeCost(fault.cost, word)}${fault.stops ? ', stops the exercise' : ''}`;
+  const where = (fault: Fault): Where => at(exercise.id, fault.part);
   const name = (fault: Fault): string => `${exercise.title}: “${fault.title}”`;
   return [
     ...after.faults.flatMap(({ fault }) => {
@@ -91,8 +139,12 @@ function compareFaults(exercise: RuleExercise, before: PreparedExercise, after: 
       const [was, is] = [say(known, wordBefore), say(fault, wordAfter)];
       return [
         ...(was === is ? [] : [changed('fault', where(fault), `${name(fault)}: ${was} → ${is}`)]),
-        ...(known.title === fault.title ? [] : [changed('text', where(fault), `${exercise.title}: “${known.title}” is now “${fault.title}”`)]),
-        ...(known.element === fault.element ? [] : [changed('fault', where(fault), `${name(fault)} belongs to another element`)]),
+        ...(known.title === fault.title
+          ? []
+          : [changed('text', where(fault), `${exercise.title}: “${known.title}” is now “${fault.title}”`)]),
+        ...(known.part === fault.part
+          ? []
+          : [changed('fault', where(fault), `${name(fault)} belongs to another part`)]),
       ];
     }),
     ...before.faults
@@ -109,10 +161,21 @@ function compareOrder(before: RuleBook, after: RuleBook): Change[] {
       .join();
   return shared(before, after) === shared(after, before)
     ? []
-    : [changed('exercise', NOWHERE, `running order: ${after.exercises.map((exercise) => exercise.title).join(', ')}`)];
+    : [
+        changed(
+          'exercise',
+          NOWHERE,
+          `running order: ${after.exercises.map((exercise) => exercise.title).join(', ')}`,
+        ),
+      ];
 }
 
-function lists(before: readonly string[], after: readonly string[], area: Change['area'], head: string): Change[] {
+function lists(
+  before: readonly string[],
+  after: readonly string[],
+  area: Change['area'],
+  head: string,
+): Change[] {
   return [
     ...after.filter((line) => !before.includes(line)).map((line) => added(area, NOWHERE, head + line)),
     ...before.filter((line) => !after.includes(line)).map((line) => removed(area, NOWHERE, head + line)),
@@ -121,7 +184,22 @@ function lists(before: readonly string[], after: readonly string[], area: Change
 
 const scoredOf = (side: Side, id: ExerciseKey): PreparedExercise =>
   side.rules.exercises.find((one) => one.exercise === id) ?? { exercise: id, cells: [], faults: [] };
-const at = (exercise: ExerciseKey, element: ElementKey | null = null): Where => ({ exercise, element });
-const added = (area: Change['area'], where: Where, words: string): Change => ({ kind: 'added', area, ...where, words });
-const removed = (area: Change['area'], where: Where, words: string): Change => ({ kind: 'removed', area, ...where, words });
-const changed = (area: Change['area'], where: Where, words: string): Change => ({ kind: 'changed', area, ...where, words });
+const at = (exercise: ExerciseKey, part: PartKey | null = null): Where => ({ exercise, part });
+const added = (area: Change['area'], where: Where, words: string): Change => ({
+  kind: 'added',
+  area,
+  ...where,
+  words,
+});
+const removed = (area: Change['area'], where: Where, words: string): Change => ({
+  kind: 'removed',
+  area,
+  ...where,
+  words,
+});
+const changed = (area: Change['area'], where: Where, words: string): Change => ({
+  kind: 'changed',
+  area,
+  ...where,
+  words,
+});

@@ -1,38 +1,50 @@
-import type { ElementKey, FaultKey } from '@/core/shared';
+import type { PartKey } from '@/core/shared';
 import { priceOf } from './families/cost';
-import { type Condition, cellTotal, type PreparedExercise, type PreparedRules, rulesTotal } from './families/family';
-import { faultOptions } from './fault-options';
+import {
+  type Condition,
+  cellTotal,
+  type PreparedExercise,
+  type PreparedRules,
+  rulesTotal,
+} from './families/family';
+import type { FaultRef } from './fault-ref';
+import { faultSteps } from './fault-steps';
 
 /**
- * Rules as flat integer tables, for simulations that score many thousand sheets. `options[e]` lists what can be charged
- * in exercise e; `charge(o)` of a tally charges option o of the open exercise.
+ * Rules as flat integer tables, for simulations that score many thousand sheets. `steps[e]` lists
+ * what can be charged in exercise e; `charge(o)` of a tally charges step o of the open exercise.
  */
 export type CompiledRules = {
-  readonly options: readonly (readonly FaultOption[])[];
+  readonly steps: readonly (readonly FaultStep[])[];
   readonly maximum: Int32Array;
   readonly total: number;
   readonly conditions: readonly Condition[];
   readonly tally: () => Tally;
 };
 
-/** A run being scored. Exercises are opened in running order; a charge returns the units that it took away. */
+/**
+ * A run being scored. Exercises are opened in running order; a charge returns the units that it
+ * took away.
+ */
 export type Tally = {
   readonly start: () => void;
   readonly open: (exercise: number) => void;
-  readonly charge: (option: number) => number;
+  readonly charge: (step: number) => number;
   /** True when nothing more can be done in this run. */
   readonly ended: () => boolean;
   readonly finish: () => number;
-  /** Bits of the conditions that fail; 0 is a pass. */
-  readonly failures: () => number;
+  /** The places of the conditions that fail; none is a pass. */
+  readonly failures: () => readonly number[];
 };
 
-/** One thing that can be tapped or drawn: a fault, and for a banded or discretionary one each of its steps. */
-export type FaultOption = {
-  readonly key: string;
-  readonly fault: FaultKey;
+/**
+ * One thing that can be tapped or drawn: a fault, and for a banded or discretionary one each of its
+ * steps.
+ */
+export type FaultStep = {
+  readonly ref: FaultRef;
   readonly label: string;
-  readonly element: ElementKey | null;
+  readonly part: PartKey | null;
   readonly by: 'dog' | 'handler';
   readonly miss: boolean;
   readonly stops: boolean;
@@ -57,16 +69,18 @@ type Table = {
 
 /** Compiles prepared rules. The tally gives the same units and verdict as `scoreSheet`. */
 export function compileRules(rules: PreparedRules): CompiledRules {
-  const options = rules.exercises.map((exercise) => faultOptions(exercise));
+  const steps = rules.exercises.map((exercise) => faultSteps(exercise));
   let first = 0;
   const tables = rules.exercises.map((exercise, e) => {
-    const table = compileExercise(exercise, options[e] ?? [], first);
+    const table = compileExercise(exercise, steps[e] ?? [], first);
     first += exercise.cells.length;
     return table;
   });
-  const maxima = Int32Array.from(rules.exercises.flatMap((exercise) => exercise.cells.map((cell) => cell.maximum)));
+  const maxima = Int32Array.from(
+    rules.exercises.flatMap((exercise) => exercise.cells.map((cell) => cell.maximum)),
+  );
   return {
-    options,
+    steps,
     maximum: Int32Array.from(rules.exercises, cellTotal),
     total: rulesTotal(rules),
     conditions: rules.conditions,
@@ -74,14 +88,19 @@ export function compileRules(rules: PreparedRules): CompiledRules {
   };
 }
 
-function compileExercise(exercise: PreparedExercise, options: readonly FaultOption[], first: number): Table {
+function compileExercise(exercise: PreparedExercise, steps: readonly FaultStep[], first: number): Table {
   const slots = [...new Set(exercise.faults.map((fault) => `${fault.slot}/${fault.cell}`))];
-  const faults = options.map((option) => exercise.faults.find((fault) => fault.fault.id === option.fault) as PreparedExercise['faults'][number]);
+  const faults = steps.map(
+    (step) =>
+      exercise.faults.find((fault) => fault.fault.id === step.ref.key) as PreparedExercise['faults'][number],
+  );
   return {
     first,
     cells: exercise.cells.length,
     slots: slots.length,
-    price: Int32Array.from(faults, (fault, o) => priceOf(fault.fault.cost, options[o]?.amount ?? 0, fault.unit)),
+    price: Int32Array.from(faults, (fault, o) =>
+      priceOf(fault.fault.cost, steps[o]?.amount ?? 0, fault.unit),
+    ),
     slot: Int32Array.from(faults, (fault) => slots.indexOf(`${fault.slot}/${fault.cell}`)),
     cell: Int32Array.from(faults, (fault) => fault.cell),
     cap: Int32Array.from(faults, (fault) => fault.cap),
@@ -109,7 +128,8 @@ function createTally(tables: readonly Table[], maxima: Int32Array, rules: Prepar
     kept[cell] = now;
     return lost;
   };
-  const slotCost = (option: number, sum: number): number => Math.min(table.cap[option] as number, Math.max(0, sum - (table.free[option] as number)));
+  const slotCost = (step: number, sum: number): number =>
+    Math.min(table.cap[step] as number, Math.max(0, sum - (table.free[step] as number)));
   return {
     start: () => {
       // What is never opened, because the run ended before it, keeps nothing.
@@ -128,16 +148,16 @@ function createTally(tables: readonly Table[], maxima: Int32Array, rules: Prepar
         kept[cell] = maximum;
       }
     },
-    charge: (option) => {
-      const cell = table.first + (table.cell[option] as number);
-      const slot = table.slot[option] as number;
+    charge: (step) => {
+      const cell = table.first + (table.cell[step] as number);
+      const slot = table.slot[step] as number;
       const before = used[slot] as number;
-      const after = before + (table.price[option] as number);
+      const after = before + (table.price[step] as number);
       used[slot] = after;
-      raw[cell] = (raw[cell] as number) - slotCost(option, after) + slotCost(option, before);
-      const ceiling = table.ceiling[option] as number;
-      majors += table.major[option] as number;
-      over ||= table.ends[option] === 1;
+      raw[cell] = (raw[cell] as number) - slotCost(step, after) + slotCost(step, before);
+      const ceiling = table.ceiling[step] as number;
+      majors += table.major[step] as number;
+      over ||= table.ends[step] === 1;
       if (ceiling === NO_CEILING) return settle(cell);
       if (ceiling > 0) {
         ceilings[cell] = Math.min(ceilings[cell] as number, ceiling);

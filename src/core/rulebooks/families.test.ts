@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { run, type ShortSheet } from './sample-books.test-helper';
 
-/** Runs worked by hand: what is on the sheet, the sum in words, the score as the family says it, and why it does not pass. */
+/**
+ * Runs worked by hand: what is on the sheet, the sum in words, the score as the family says it, and
+ * why it does not pass.
+ */
 type Worked = readonly [work: string, sheet: ShortSheet, said: string, why: readonly string[]];
 
 function works(book: string, table: readonly Worked[]): void {
@@ -28,12 +31,27 @@ describe('points off', () => {
       '76 points',
       [],
     ],
-    ['3.2 s over a limit of 2 s is two started seconds: 80 − 2', { square: [['slow-down', 3.2]] }, '78 points', []],
+    [
+      '3.2 s over a limit of 2 s is two started seconds: 80 − 2',
+      { square: [['slow-down', 3.2]] },
+      '78 points',
+      [],
+    ],
     ['exactly 2 s is in time', { square: [['slow-down', 2]] }, '80 points', []],
-    ['float noise starts no third second: 80 − 2', { square: [['slow-down', 4.0000000001]] }, '78 points', []],
+    [
+      'float noise starts no third second: 80 − 2',
+      { square: [['slow-down', 4.0000000001]] },
+      '78 points',
+      [],
+    ],
     ['8 started metres off the line, capped at 6', { square: [['off-line', 9]] }, '74 points', []],
     ['three extra cues at 3, capped at 6', { square: [['extra-cue', 3]] }, '74 points', []],
-    ['the cap holds over two marks: 3 + 3, then nothing', { square: ['extra-cue', ['extra-cue', 2]] }, '74 points', []],
+    [
+      'the cap holds over two marks: 3 + 3, then nothing',
+      { square: ['extra-cue', ['extra-cue', 2]] },
+      '74 points',
+      [],
+    ],
     ['80 − 22; 18 of 40 in the first', { square: ['no-stop'] }, '58 points', ['total', 'share']],
     ['the square zeroed', { square: ['does-not-leave'] }, '40 points', ['total', 'share']],
     [
@@ -48,8 +66,18 @@ describe('points off', () => {
       '55 points',
       ['total', 'share'],
     ],
-    ['80 − 8 − 12 = 60 passes with nothing to spare', { square: [['creeps', 4]], hurdle: ['round-back'] }, '60 points', []],
-    ['the floor: 22 + 10 + 14 is more than 40', { square: ['no-stop', 'breaks', 'no-return'] }, '40 points', ['total', 'share']],
+    [
+      '80 − 8 − 12 = 60 passes with nothing to spare',
+      { square: [['creeps', 4]], hurdle: ['round-back'] },
+      '60 points',
+      [],
+    ],
+    [
+      'the floor: 22 + 10 + 14 is more than 40',
+      { square: ['no-stop', 'breaks', 'no-return'] },
+      '40 points',
+      ['total', 'share'],
+    ],
   ]);
 
   works('vellmoor-obedience-three', [
@@ -92,7 +120,12 @@ describe('weighted marks', () => {
     ['a gap at 1 mark × 4', { heel: [['gap', 1]] }, '246 points', []],
     ['the judge’s low, 0.5 × 4', { heel: [['gap', 0]] }, '248 points', []],
     ['crooked 25°: 1 mark × 4', { 'recall-lane': [['crooked', 25]] }, '246 points', []],
-    ['crooked 12° and second word: (0.5 + 1) × 4', { 'recall-lane': [['crooked', 12], 'second-word'] }, '244 points', []],
+    [
+      'crooked 12° and second word: (0.5 + 1) × 4',
+      { 'recall-lane': [['crooked', 12], 'second-word'] },
+      '244 points',
+      [],
+    ],
     ['second words are capped at 4 marks: 4 × 3', { dumbbell: [['second-word', 9]] }, '238 points', []],
     ['zeroed: 250 − 30, and a mark under 5', { 'down-walk': ['no-drop'] }, '220 points', ['mark']],
     ['five marks off leave a 5: 250 − 20', { heel: ['leaves'] }, '230 points', []],
@@ -101,7 +134,12 @@ describe('weighted marks', () => {
     ['judges 5 and 4.5: a mean of 4.75', { heel: { given: [5, 4.5] } }, '229 points', ['mark']],
     [
       'three zeroed of 4, 4 and 3: 250 − 110 = 56 %',
-      { 'recall-lane': ['outside', 'no-front', ['trot', 2]], 'send-platform': ['no-send'], dumbbell: ['no-fetch'], jump: ['no-jump'] },
+      {
+        'recall-lane': ['outside', 'no-front', ['trot', 2]],
+        'send-platform': ['no-send'],
+        dumbbell: ['no-fetch'],
+        jump: ['no-jump'],
+      },
       '110 points',
       ['total', 'mark', 'mark', 'mark', 'mark'],
     ],
@@ -128,7 +166,12 @@ describe('abilities', () => {
   works('saltfen-field-assessment', [
     ['faultless: 14 × 10', {}, '140 marks in all', []],
     ['runs in: steadiness 10 − 6', { 'single-mark': ['runs-in'] }, '134 marks in all', []],
-    ['runs in and breaks: steadiness 4 and 2, a mean of 3', { 'single-mark': ['runs-in'], 'walk-up': ['breaks'] }, '126 marks in all', ['ability']],
+    [
+      'runs in and breaks: steadiness 4 and 2, a mean of 3',
+      { 'single-mark': ['runs-in'], 'walk-up': ['breaks'] },
+      '126 marks in all',
+      ['ability'],
+    ],
     [
       'steadiness 4 and 6: a mean of exactly 5',
       {
@@ -141,10 +184,25 @@ describe('abilities', () => {
       '130 marks in all',
       [],
     ],
-    ['steadiness 4 and 5: a mean of 4.5', { 'single-mark': ['runs-in'], 'walk-up': [['noise', 2]] }, '129 marks in all', ['ability']],
-    ['marking 3 and 4', { 'single-mark': ['never-there'], 'double-mark': ['forgot'] }, '127 marks in all', ['ability']],
+    [
+      'steadiness 4 and 5: a mean of 4.5',
+      { 'single-mark': ['runs-in'], 'walk-up': [['noise', 2]] },
+      '129 marks in all',
+      ['ability'],
+    ],
+    [
+      'marking 3 and 4',
+      { 'single-mark': ['never-there'], 'double-mark': ['forgot'] },
+      '127 marks in all',
+      ['ability'],
+    ],
     ['regrips are capped at 6: 10 − 6', { 'single-mark': [['regrips', 9]] }, '134 marks in all', []],
-    ['the cell ends at 0, the others keep theirs: −10', { 'single-mark': ['leaves-it', ['regrips', 4]] }, '130 marks in all', []],
+    [
+      'the cell ends at 0, the others keep theirs: −10',
+      { 'single-mark': ['leaves-it', ['regrips', 4]] },
+      '130 marks in all',
+      [],
+    ],
     ['off the line by 22°: control 10 − 1.5', { blind: [['veers', 22]] }, '138.5 marks in all', []],
     [
       'a hard mouth is an automatic fail: all series after it are not run',
@@ -158,7 +216,12 @@ describe('abilities', () => {
       '100 marks in all',
       ['ended', 'ability'],
     ],
-    ['marks given outright for control and perseverance', { blind: { given: [4, 6] } }, '130 marks in all', []],
+    [
+      'marks given outright for control and perseverance',
+      { blind: { given: [4, 6] } },
+      '130 marks in all',
+      [],
+    ],
   ]);
 
   it('lets a mean of exactly 6.5 pass and one half mark less fail', () => {
@@ -183,9 +246,24 @@ describe('retrieves', () => {
     ['faultless: 8 × 20', {}, '160 points', []],
     ['a poor line, usual: −2', { memory: [['bad-line', 1]] }, '158 points', []],
     ['noise leaves at most 8', { memory: ['noisy'] }, '148 points', []],
-    ['noise and a severe line: 20 − 4 = 16, but 8 is left', { memory: ['noisy', ['bad-line', 2]] }, '148 points', []],
-    ['noise and 15 points of faults: 20 − 15 = 5 is less than 8', { memory: ['noisy', ['leaves-area', 3], ['drops', 2]] }, '145 points', []],
-    ['two majors are one too many', { memory: ['noisy'], 'open-blind': ['no-stop'] }, '136 points', ['majors']],
+    [
+      'noise and a severe line: 20 − 4 = 16, but 8 is left',
+      { memory: ['noisy', ['bad-line', 2]] },
+      '148 points',
+      [],
+    ],
+    [
+      'noise and 15 points of faults: 20 − 15 = 5 is less than 8',
+      { memory: ['noisy', ['leaves-area', 3], ['drops', 2]] },
+      '145 points',
+      [],
+    ],
+    [
+      'two majors are one too many',
+      { memory: ['noisy'], 'open-blind': ['no-stop'] },
+      '136 points',
+      ['majors'],
+    ],
     ['not found: zeroed', { 'short-mark': ['not-found'] }, '140 points', []],
     ['sent twice, capped at 8', { 'long-mark': [['second-send', 3]] }, '152 points', []],
     ['refuses the third: 40 kept of the first two', { memory: ['refuses'] }, '40 points', ['ended', 'total']],
@@ -236,9 +314,24 @@ describe('checklist', () => {
     ['two are not', { 'weave-legs': [['cue-again', 2]] }, '11 items', []],
     ['a try and a cue count apart', { 'weave-legs': ['cue-again', ['failed', 2]] }, '12 items', []],
     ['guided by hand', { beg: ['touched'] }, '11 items', []],
-    ['two turns lost: one is left', { 'spin-left': ['touched'], 'spin-right': ['touched'] }, '10 items', ['group']],
-    ['three of five head items lost', { 'bring-named': ['touched'], tidy: ['touched'], hoop: ['fright'] }, '9 items', ['group']],
-    ['one of each group lost', { 'spin-left': ['touched'], beg: ['touched'], hoop: ['fright'] }, '9 items', []],
+    [
+      'two turns lost: one is left',
+      { 'spin-left': ['touched'], 'spin-right': ['touched'] },
+      '10 items',
+      ['group'],
+    ],
+    [
+      'three of five head items lost',
+      { 'bring-named': ['touched'], tidy: ['touched'], hoop: ['fright'] },
+      '9 items',
+      ['group'],
+    ],
+    [
+      'one of each group lost',
+      { 'spin-left': ['touched'], beg: ['touched'], hoop: ['fright'] },
+      '9 items',
+      [],
+    ],
   ]);
 
   it.each<[ShortSheet, string | null]>([
@@ -259,11 +352,31 @@ describe('time and faults', () => {
     ['75.1 s: 16', { clock: [['over-time', 75.1]] }, '16 faults', ['total']],
     ['two refusals: 10', { lane: [['refusal', 2]] }, '10 faults', []],
     ['refusals are capped at 15', { lane: [['refusal', 5]] }, '15 faults', []],
-    ['refusals 15 and a fault 5: the lane costs 20 at most', { lane: [['refusal', 5], 'fault', 'fault'] }, '20 faults', ['total']],
-    ['two faults and 2.3 s: 10 + 3', { hurdles: [['fault', 2]], clock: [['over-time', 62.3]] }, '13 faults', []],
-    ['hoop left out: every obstacle from there on counts in full', { hoop: ['left-out'] }, '120 faults', ['ended', 'total']],
+    [
+      'refusals 15 and a fault 5: the lane costs 20 at most',
+      { lane: [['refusal', 5], 'fault', 'fault'] },
+      '20 faults',
+      ['total'],
+    ],
+    [
+      'two faults and 2.3 s: 10 + 3',
+      { hurdles: [['fault', 2]], clock: [['over-time', 62.3]] },
+      '13 faults',
+      [],
+    ],
+    [
+      'hoop left out: every obstacle from there on counts in full',
+      { hoop: ['left-out'] },
+      '120 faults',
+      ['ended', 'total'],
+    ],
     ['over the limit in the clock: 30', { clock: ['over-limit'] }, '30 faults', ['ended', 'total']],
-    ['touched once, waits twice broken', { posts: ['hand'], 'start-wait': ['breaks', 'breaks'] }, '15 faults', []],
+    [
+      'touched once, waits twice broken',
+      { posts: ['hand'], 'start-wait': ['breaks', 'breaks'] },
+      '15 faults',
+      [],
+    ],
   ]);
 
   it.each<[ShortSheet, string | null]>([

@@ -1,5 +1,5 @@
 export { type Change, compareBooks } from './compare';
-export { type CompiledRules, compileRules, type FaultOption, type Tally } from './compile';
+export { type CompiledRules, compileRules, type FaultStep, type Tally } from './compile';
 export { familyOf, prepareRules, type Rules } from './families';
 export { describeCost } from './families/cost';
 export {
@@ -13,8 +13,16 @@ export {
   writePoints,
 } from './families/family';
 export type { Cost, Fault } from './families/fault-schema';
-export { faultOptions } from './fault-options';
+export { type FaultRef, faultRefSchema, faultText, isChargedAs, ownFault, sameFault } from './fault-ref';
+export { faultSteps } from './fault-steps';
 export { checkRuleBook, type ReadRuleBook, readRuleBook } from './read';
-export { type Demand, type RuleBook, type RuleElement, type RuleExercise, ruleBookSchema } from './schema';
+export {
+  DEMAND_QUANTITIES,
+  type Demand,
+  type RuleBook,
+  type RuleExercise,
+  type RulePart,
+  ruleBookSchema,
+} from './schema';
 export { type Deduction, type ExerciseScore, type Reason, type Score, scoreSheet } from './score';
-export { type ElementStake, elementStakes, stakesOfClass } from './stakes';
+export { type PartStake, partStakes, stakesOfClass } from './stakes';

@@ -1,13 +1,15 @@
 import * as v from 'valibot';
 import { type Failure, fail, findUnit, ok, type Success } from '@/core/shared';
 import { familyOf } from './families';
+import { upgraded } from './older-files';
 import { RULE_BOOK_FORMAT, RULE_BOOK_VERSION, type RuleBook, ruleBookSchema } from './schema';
 
 export type ReadRuleBook = Success<RuleBook> | { readonly ok: false; readonly problems: readonly Failure[] };
 
 /**
- * Reads a rule-book file (JSON text). Every problem is reported at once, each with its path, the value and the fix.
- * Codes: `json`, `foreign`, `newer`, `shape`, and those of the family's checks. Nothing is repaired in silence.
+ * Reads a rule-book file (JSON text). Every problem is reported at once, each with its path, the
+ * value and the fix. Codes: `json`, `foreign`, `newer`, `shape`, and those of the family's checks.
+ * Nothing is repaired in silence.
  */
 export function readRuleBook(text: string): ReadRuleBook {
   const parsed = parseJson(text);
@@ -19,7 +21,7 @@ export function readRuleBook(text: string): ReadRuleBook {
 export function checkRuleBook(value: unknown): ReadRuleBook {
   const stamp = checkStamp(value);
   if (stamp) return { ok: false, problems: [stamp] };
-  const shaped = v.safeParse(ruleBookSchema, value);
+  const shaped = v.safeParse(ruleBookSchema, upgraded(value));
   if (!shaped.success) return { ok: false, problems: shaped.issues.map(shapeProblem) };
   const problems = [...checkOutline(shaped.output), ...familyProblems(shaped.output)];
   return problems.length === 0 ? ok(shaped.output) : { ok: false, problems };
@@ -29,23 +31,37 @@ function parseJson(text: string): Success<unknown> | Failure {
   try {
     return ok(JSON.parse(text) as unknown);
   } catch (error) {
-    return fail('json', '', `This is not a JSON file, or it is cut off: ${error instanceof Error ? error.message : String(error)}.`);
+    return fail(
+      'json',
+      '',
+      `This is not a JSON file, or it is cut off: ${error instanceof Error ? error.message : String(error)}.`,
+    );
   }
 }
 
 function checkStamp(value: unknown): Failure | null {
   const stamp = value as { format?: unknown; version?: unknown } | null;
   if (typeof value !== 'object' || stamp === null || stamp.format !== RULE_BOOK_FORMAT) {
-    return fail('foreign', 'format', `This is not a rule-book file: it does not say "format": "${RULE_BOOK_FORMAT}".`);
+    return fail(
+      'foreign',
+      'format',
+      `This is not a rule-book file: it does not say "format": "${RULE_BOOK_FORMAT}".`,
+    );
   }
   if (typeof stamp.version === 'number' && stamp.version > RULE_BOOK_VERSION) {
-    return fail('newer', 'version', `This file is version ${stamp.version}; this program reads up to ${RULE_BOOK_VERSION}. Update the program.`);
+    return fail(
+      'newer',
+      'version',
+      `This file is version ${stamp.version}; this program reads up to ${RULE_BOOK_VERSION}. Update the program.`,
+    );
   }
   return null;
 }
 
 function shapeProblem(issue: v.BaseIssue<unknown>): Failure {
-  const path = (issue.path ?? []).map((item) => (typeof item.key === 'number' ? `[${item.key}]` : `.${String(item.key)}`)).join('');
+  const path = (issue.path ?? [])
+    .map((item) => (typeof item.key === 'number' ? `[${item.key}]` : `.${String(item.key)}`))
+    .join('');
   return fail('shape', path.replace(/^\./, ''), `${issue.message} (here: ${issue.received}).`);
 }
 
@@ -54,20 +70,23 @@ function checkOutline(book: RuleBook): Failure[] {
   const twice = ids.filter((id, i) => ids.indexOf(id) !== i);
   return [
     ...twice.map((id) => fail('duplicate', 'exercises', `Two exercises are called “${id}”. Rename one.`)),
-    ...book.exercises.flatMap((exercise, i) => checkElements(exercise, `exercises[${i}].elements`)),
+    ...book.exercises.flatMap((exercise, i) => checkParts(exercise, `exercises[${i}].parts`)),
   ];
 }
 
-function checkElements(exercise: RuleBook['exercises'][number], path: string): Failure[] {
-  const ids = exercise.elements.map((element) => element.id);
+function checkParts(exercise: RuleBook['exercises'][number], path: string): Failure[] {
+  const ids = exercise.parts.map((part) => part.id);
   const twice = ids.filter((id, i) => ids.indexOf(id) !== i);
-  const units = exercise.elements.flatMap((element, i) =>
-    element.demands.flatMap((demand, j) => {
+  const units = exercise.parts.flatMap((part, i) =>
+    part.demands.flatMap((demand, j) => {
       const unit = findUnit(demand.quantity, demand.unit);
       return unit.ok ? [] : [fail(unit.code, `${path}[${i}].demands[${j}].unit`, unit.message)];
     }),
   );
-  return [...twice.map((id) => fail('duplicate', path, `Two elements are called “${id}”. Rename one.`)), ...units];
+  return [
+    ...twice.map((id) => fail('duplicate', path, `Two parts are called “${id}”. Rename one.`)),
+    ...units,
+  ];
 }
 
 function familyProblems(book: RuleBook): Failure[] {

@@ -1,6 +1,16 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { asId, type FaultKey, must } from '@/core/shared';
-import { familyOf, type Mark, type PreparedRules, prepareRules, type RuleBook, readRuleBook, type Score, type ScoreSheet, scoreSheet } from '.';
+import {
+  familyOf,
+  type Mark,
+  type PreparedRules,
+  prepareRules,
+  type RuleBook,
+  readRuleBook,
+  type Score,
+  type ScoreSheet,
+  scoreSheet,
+} from '.';
 
 const FOLDER = 'src/demo/rule-books';
 export const BOOK_NAMES = readdirSync(FOLDER).map((name) => name.replace('.json', ''));
@@ -17,8 +27,16 @@ export const preparedNamed = (name: string): PreparedRules => {
   return prepareRules(book.rules, book.exercises);
 };
 
-/** A sheet in short: { square: ['slow-out', ['off-line', 9]] }; exercises that are not named were faultless, 'exercise: null' is still open. */
-export type ShortSheet = Readonly<Record<string, readonly (string | readonly [string, number])[] | { readonly given: readonly number[] } | null>>;
+/**
+ * A sheet in short: { square: ['slow-out', ['off-line', 9]] }; exercises that are not named were
+ * faultless, 'exercise: null' is still open.
+ */
+export type ShortSheet = Readonly<
+  Record<
+    string,
+    readonly (string | readonly [string, number])[] | { readonly given: readonly number[] } | null
+  >
+>;
 
 function sheetOf(rules: PreparedRules, short: ShortSheet): ScoreSheet {
   return rules.exercises.flatMap(({ exercise }): ScoreSheet => {
@@ -30,7 +48,9 @@ function sheetOf(rules: PreparedRules, short: ShortSheet): ScoreSheet {
 }
 
 const markOf = (mark: string | readonly [string, number]): Mark =>
-  typeof mark === 'string' ? { fault: asId<FaultKey>(mark), amount: 1 } : { fault: asId<FaultKey>(mark[0]), amount: mark[1] };
+  typeof mark === 'string'
+    ? { fault: asId<FaultKey>(mark), amount: 1 }
+    : { fault: asId<FaultKey>(mark[0]), amount: mark[1] };
 
 /** What a run scores in the family's own words, whether it passes, and the codes of the reasons. */
 export function run(
@@ -40,5 +60,10 @@ export function run(
   const book = bookNamed(name);
   const rules = prepareRules(book.rules, book.exercises);
   const score = must(scoreSheet(rules, sheetOf(rules, short)));
-  return { said: familyOf(book.rules).say(rules, score.units), passed: score.passed, why: score.reasons.map((reason) => reason.code), score };
+  return {
+    said: familyOf(book.rules).say(rules, score.units),
+    passed: score.passed,
+    why: score.reasons.map((reason) => reason.code),
+    score,
+  };
 }

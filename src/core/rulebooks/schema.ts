@@ -1,13 +1,35 @@
 import * as v from 'valibot';
-import { type AxisKey, asId, type ElementKey, type ExerciseKey, type RuleBookId } from '@/core/shared';
+import {
+  type AxisKey,
+  asId,
+  type ExerciseKey,
+  type PartKey,
+  type Quantity,
+  type RuleBookId,
+} from '@/core/shared';
 import { rulesSchema } from './families';
 
 export const RULE_BOOK_FORMAT = 'regulon-rule-book';
-export const RULE_BOOK_VERSION = 1;
+export const RULE_BOOK_VERSION = 2;
 
 const text = v.pipe(v.string(), v.trim(), v.minLength(1, 'must not be empty'));
 
-/** What every family shares. A family adds its own rules under `rules`, told apart by `rules.family`. */
+/** What a class can ask of a part in numbers. */
+export const DEMAND_QUANTITIES = [
+  'distance',
+  'duration',
+  'latency',
+  'angle',
+  'offset',
+  'height',
+  'count',
+  'level',
+] as const satisfies readonly Quantity[];
+
+/**
+ * What every family shares. A family adds its own rules under `rules`, told apart by
+ * `rules.family`.
+ */
 export const ruleBookSchema = v.strictObject({
   format: v.literal(RULE_BOOK_FORMAT),
   version: v.literal(RULE_BOOK_VERSION),
@@ -22,17 +44,17 @@ export const ruleBookSchema = v.strictObject({
         id: v.pipe(text, v.transform(asId<ExerciseKey>)),
         title: text,
         text,
-        elements: v.pipe(
+        parts: v.pipe(
           v.array(
             v.strictObject({
-              id: v.pipe(text, v.transform(asId<ElementKey>)),
+              id: v.pipe(text, v.transform(asId<PartKey>)),
               title: text,
               text,
               demands: v.array(
                 v.strictObject({
                   axis: v.pipe(text, v.transform(asId<AxisKey>)),
                   title: text,
-                  quantity: v.picklist(['distance', 'duration', 'latency', 'angle', 'offset', 'height', 'count', 'level']),
+                  quantity: v.picklist(DEMAND_QUANTITIES),
                   harder: v.picklist(['more', 'less']),
                   value: v.pipe(v.number(), v.finite()),
                   unit: v.string(),
@@ -40,7 +62,7 @@ export const ruleBookSchema = v.strictObject({
               ),
             }),
           ),
-          v.minLength(1, 'needs at least one element'),
+          v.minLength(1, 'needs at least one part'),
         ),
       }),
     ),
@@ -51,5 +73,5 @@ export const ruleBookSchema = v.strictObject({
 
 export type RuleBook = v.InferOutput<typeof ruleBookSchema>;
 export type RuleExercise = RuleBook['exercises'][number];
-export type RuleElement = RuleExercise['elements'][number];
-export type Demand = RuleElement['demands'][number];
+export type RulePart = RuleExercise['parts'][number];
+export type Demand = RulePart['demands'][number];

@@ -1,4 +1,7 @@
-/** Branded ids: mixing a dog's id with an element's is a type error, though both are strings at run time. */
+/**
+ * Branded ids: mixing a dog's id with an element's is a type error, though both are strings at run
+ * time.
+ */
 declare const brand: unique symbol;
 export type Id<Kind extends string> = string & { readonly [brand]: Kind };
 
@@ -6,18 +9,40 @@ export type DogId = Id<'dog'>;
 export type RuleBookId = Id<'rule-book'>;
 export type BreakdownId = Id<'breakdown'>;
 export type ElementId = Id<'element'>;
-export type SessionId = Id<'session'>;
+export type OutingId = Id<'outing'>;
+export type BoutId = Id<'bout'>;
 export type EntryId = Id<'entry'>;
 export type TrialId = Id<'trial'>;
 export type ForecastId = Id<'forecast'>;
 export type ResultId = Id<'result'>;
 export type KitId = Id<'kit'>;
+export type GroundId = Id<'ground'>;
+export type PersonId = Id<'person'>;
+export type RunId = Id<'run'>;
+export type SetOutId = Id<'set-out'>;
+export type SlotId = Id<'slot'>;
+export type MeetingId = Id<'meeting'>;
+export type DeviceId = Id<'device'>;
 
-/** Ids inside a rule book are written by people in a file: short words, unique within their parent. */
+/**
+ * Ids inside a rule book are written by people in a file: short words, unique within their parent.
+ */
 export type ExerciseKey = Id<'exercise-key'>;
-export type ElementKey = Id<'element-key'>;
+export type PartKey = Id<'part-key'>;
 export type FaultKey = Id<'fault-key'>;
 export type AxisKey = Id<'axis-key'>;
+
+/**
+ * A step of an ordered list, told from its neighbours for ever: names, anchors and order may
+ * change. A number, so that criteria are numbers throughout; it says nothing about the place.
+ */
+export type LevelId = number & { readonly [brand]: 'level' };
+
+/**
+ * A number as the id of a level, at the borders where one comes in. Ids are whole numbers from 1
+ * that are never used again.
+ */
+export const asLevel = (id: number): LevelId => id as LevelId;
 
 /** Brands a string that is known to be an id of that kind. */
 export function asId<T extends Id<string>>(text: string): T {

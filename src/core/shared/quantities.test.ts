@@ -54,7 +54,9 @@ describe('parseAmount', () => {
 });
 
 describe('units', () => {
-  const units = Object.entries(QUANTITIES).flatMap(([quantity, list]) => list.map((unit) => [quantity as Quantity, unit.id] as const));
+  const units = Object.entries(QUANTITIES).flatMap(([quantity, list]) =>
+    list.map((unit) => [quantity as Quantity, unit.id] as const),
+  );
   it('gives back the number that was typed, in every unit', () => {
     const typed = fc.integer({ min: 0, max: 99_999 }).map((n) => n / 10);
     fc.assert(
@@ -89,7 +91,8 @@ describe('days', () => {
     );
   });
 
-  it.each(['2026-02-29', '2026-13-01', '2026-1-1', 'today'])('refuses %s', (text) => expect(isDay(text)).toBe(false));
+  it.each(['2026-02-29', '2026-13-01', '2026-1-1', 'today'])('refuses %s', (text) =>
+    expect(isDay(text)).toBe(false));
 
   it('counts whole days', () => {
     const [from, to] = ['2026-02-27', '2026-03-01'];

@@ -1,8 +1,9 @@
 import { fail, ok, type Result } from './result';
 
 /**
- * One table of quantities. Values are stored in the base unit (the first of each list: metres, seconds, degrees …) and
- * shown in the person's unit. `perBase` is how many base units one of this unit is.
+ * One table of quantities. Values are stored in the base unit (the first of each list: metres,
+ * seconds, degrees …) and shown in the person's unit. `perBase` is how many base units one of this
+ * unit is.
  */
 export type Quantity =
   | 'distance'
@@ -19,18 +20,31 @@ export type Quantity =
   | 'mass'
   | 'level';
 
-export type Unit = { readonly id: string; readonly perBase: number; readonly shift?: number; readonly names: readonly string[] };
+export type Unit = {
+  readonly id: string;
+  readonly perBase: number;
+  readonly shift?: number;
+  readonly names: readonly string[];
+};
 
 const metre: Unit = { id: 'm', perBase: 1, names: ['m', 'metre', 'metres', 'meter', 'meters'] };
 const yard: Unit = { id: 'yd', perBase: 0.9144, names: ['yd', 'yds', 'yard', 'yards'] };
 const foot: Unit = { id: 'ft', perBase: 0.3048, names: ['ft', 'foot', 'feet', "'"] };
-const centimetre: Unit = { id: 'cm', perBase: 0.01, names: ['cm', 'centimetre', 'centimetres', 'centimeter', 'centimeters'] };
+const centimetre: Unit = {
+  id: 'cm',
+  perBase: 0.01,
+  names: ['cm', 'centimetre', 'centimetres', 'centimeter', 'centimeters'],
+};
 const inch: Unit = { id: 'in', perBase: 0.0254, names: ['in', 'inch', 'inches', '"'] };
-/** A pace is not a standard length; 0.75 m is an adult's walking step, to be replaced by the person's own. */
+/**
+ * A pace is not a standard length; 0.75 m is an adult's walking step, to be replaced by the
+ * person's own.
+ */
 const pace: Unit = { id: 'paces', perBase: 0.75, names: ['paces', 'pace', 'steps', 'step'] };
 const second: Unit = { id: 's', perBase: 1, names: ['s', 'sec', 'secs', 'second', 'seconds', '"'] };
 const minute: Unit = { id: 'min', perBase: 60, names: ['min', 'mins', 'minute', 'minutes', "'"] };
 
+/** @internal */
 export const QUANTITIES: Readonly<Record<Quantity, readonly Unit[]>> = {
   distance: [metre, yard, foot, pace, centimetre],
   duration: [second, minute],
@@ -62,30 +76,43 @@ export const QUANTITIES: Readonly<Record<Quantity, readonly Unit[]>> = {
 
 export type Amount = { readonly low: number; readonly high: number; readonly unit: string };
 
-/** Finds a unit of a quantity by one of its written names. Fails with `unit` and names the units that fit. */
+/**
+ * Finds a unit of a quantity by one of its written names. Fails with `unit` and names the units
+ * that fit.
+ */
 export function findUnit(quantity: Quantity, name: string): Result<Unit> {
   const wanted = name.trim().toLowerCase();
-  const found = QUANTITIES[quantity].find((unit) => unit.id.toLowerCase() === wanted || unit.names.includes(wanted));
+  const found = QUANTITIES[quantity].find(
+    (unit) => unit.id.toLowerCase() === wanted || unit.names.includes(wanted),
+  );
   if (found) return ok(found);
   const fitting = QUANTITIES[quantity].map((unit) => unit.id || 'a plain number').join(', ');
   return fail('unit', '', `“${name}” is not a unit of ${quantity}. These fit: ${fitting}.`);
 }
 
-// Unit factors add noise in the last bits. Stored values keep fifteen digits, shown ones twelve: were both rounded alike,
-// 2646 US gal would come back as 2646.00000001, and unrounded 25 yd as 24.999999999999996.
+// Unit factors add noise in the last bits. Stored values keep fifteen digits, shown ones twelve:
+// were both rounded alike, 2646 US gal would come back as 2646.00000001, and unrounded 25 yd as
+// 24.999999999999996.
 const tidy = (value: number): number => Number(value.toPrecision(15));
 const tidyShown = (value: number): number => Number(value.toPrecision(12));
 
-/** Written unit → base unit. `toBase('distance', 25, 'yd')` → 22.86 (m). Fails with `unit` on a foreign unit. */
+/**
+ * Written unit → base unit. `toBase('distance', 25, 'yd')` → 22.86 (m). Fails with `unit` on a
+ * foreign unit.
+ */
 export function toBase(quantity: Quantity, value: number, unitName: string): Result<number> {
   const unit = findUnit(quantity, unitName);
   return unit.ok ? ok(tidy((value + (unit.value.shift ?? 0)) * unit.value.perBase)) : unit;
 }
 
-/** Base unit → written unit. `fromBase('distance', 22.86, 'yd')` → 25. Fails with `unit` on a foreign unit. */
+/**
+ * Base unit → written unit. `fromBase('distance', 22.86, 'yd')` → 25. Fails with `unit` on a
+ * foreign unit.
+ */
 export function fromBase(quantity: Quantity, base: number, unitName: string): Result<number> {
   const unit = findUnit(quantity, unitName);
-  // Rounded before the shift too: 0 °F is −17.777… °C, and what is left of −32 + 32 would be shown as −3.6e-14.
+  // Rounded before the shift too: 0 °F is −17.777… °C, and what is left of −32 + 32 would be shown
+  // as −3.6e-14.
   return unit.ok ? ok(tidyShown(tidyShown(base / unit.value.perBase) - (unit.value.shift ?? 0))) : unit;
 }
 
@@ -103,9 +130,11 @@ function readNumber(text: string): number {
 }
 
 /**
- * Reads what a person types: `20 m`, `5–10 yd`, `1'30"`, `2 1/2`, `0,5 m`. A bare number takes `defaultUnit`.
- * Returns base units with `low === high` unless a range was written, and the unit that was used.
- * Fails with `empty`, `number` or `unit`. `parseAmount("1'30\"", 'duration', 's')` → 90 s.
+ * Reads what a person types: `20 m`, `5–10 yd`, `1'30"`, `2 1/2`, `0,5 m`. A bare number takes
+ * `defaultUnit`. Returns base units with `low === high` unless a range was written, and the unit
+ * that was used. Fails with `empty`, `number` or `unit`. `parseAmount("1'30\"", 'duration', 's')` →
+ * 90 s.
+ * @internal
  */
 export function parseAmount(text: string, quantity: Quantity, defaultUnit: string): Result<Amount> {
   const clean = text.trim();
@@ -114,18 +143,33 @@ export function parseAmount(text: string, quantity: Quantity, defaultUnit: strin
   if (primes && (quantity === 'duration' || quantity === 'distance')) return parsePrimes(primes, quantity);
   const range = RANGE.exec(clean);
   const single = SINGLE.exec(clean);
-  if (range) return amountOf(quantity, readNumber(range[1] ?? ''), readNumber(range[2] ?? ''), range[3] || defaultUnit);
-  if (!single) return fail('number', '', `“${clean}” is not a ${quantity}. Write a number and a unit, for example 5 ${defaultUnit}.`);
+  if (range)
+    return amountOf(
+      quantity,
+      readNumber(range[1] ?? ''),
+      readNumber(range[2] ?? ''),
+      range[3] || defaultUnit,
+    );
+  if (!single)
+    return fail(
+      'number',
+      '',
+      `“${clean}” is not a ${quantity}. Write a number and a unit, for example 5 ${defaultUnit}.`,
+    );
   const sign = single[1] === '-' || single[1] === '−' ? -1 : 1;
   const value = sign * readNumber(single[2] ?? '');
   return amountOf(quantity, value, value, single[3] || defaultUnit);
 }
 
-/** Like parseAmount, but a range is refused (`range`): one value is wanted. Returns the base-unit value. */
+/**
+ * Like parseAmount, but a range is refused (`range`): one value is wanted. Returns the base-unit
+ * value.
+ */
 export function parseOne(text: string, quantity: Quantity, defaultUnit: string): Result<number> {
   const amount = parseAmount(text, quantity, defaultUnit);
   if (!amount.ok) return amount;
-  if (amount.value.low !== amount.value.high) return fail('range', '', `“${text.trim()}” is a range; one value is needed here.`);
+  if (amount.value.low !== amount.value.high)
+    return fail('range', '', `“${text.trim()}” is a range; one value is needed here.`);
   return ok(amount.value.low);
 }
 
@@ -133,7 +177,9 @@ const NOT_A_FRACTION = 'A fraction with 0 below the line is not a number.';
 
 function parsePrimes(match: RegExpExecArray, quantity: 'duration' | 'distance'): Result<Amount> {
   const [big, small] = quantity === 'duration' ? [minute, second] : [foot, inch];
-  const base = tidy(readNumber(match[1] ?? '') * big.perBase + (match[2] ? readNumber(match[2]) * small.perBase : 0));
+  const base = tidy(
+    readNumber(match[1] ?? '') * big.perBase + (match[2] ? readNumber(match[2]) * small.perBase : 0),
+  );
   if (!Number.isFinite(base)) return fail('number', '', NOT_A_FRACTION);
   return ok({ low: base, high: base, unit: big.id });
 }
@@ -151,8 +197,9 @@ function amountOf(quantity: Quantity, low: number, high: number, unitName: strin
 export const NO_BREAK = '\u00a0';
 
 /**
- * Writes a base value in a unit, at most three significant digits below 100 and no trailing zeros: `writeAmount('distance', 22.86, 'yd')` →
- * "25 yd", the space unbreakable. A unit of another quantity is a bug and throws.
+ * Writes a base value in a unit, at most three significant digits below 100 and no trailing zeros:
+ * `writeAmount('distance', 22.86, 'yd')` → "25 yd", the space unbreakable. A unit of another
+ * quantity is a bug and throws.
  */
 export function writeAmount(quantity: Quantity, base: number, unitName: string): string {
   const gap = unitName === '' || unitName.startsWith('°') || unitName.startsWith('/') ? '' : NO_BREAK;

@@ -1,24 +1,37 @@
 /**
- * Seeded randomness: sfc32 (Chris Doty-Humphrey, PractRand, 2010), 128 bits of state, period about 2^127.
+ * Seeded randomness: sfc32 (Chris Doty-Humphrey, PractRand, 2010), 128 bits of state, period about
+ * 2^127.
  *
- * The state is four unsigned 32-bit integers and can be saved and restored, so a sequence goes on where it stopped.
- * Integer arithmetic only: the same seed gives the same bits on every engine.
+ * The state is four unsigned 32-bit integers and can be saved and restored, so a sequence goes on
+ * where it stopped. Integer arithmetic only: the same seed gives the same bits on every engine.
  */
 export type RandomState = readonly [number, number, number, number];
 
 export type Random = {
-  /** Uniform on the open interval (0, 1), 32 bits of resolution; never exactly 0 or 1, so logs and quantiles are finite. */
+  /**
+   * Uniform on the open interval (0, 1), 32 bits of resolution; never exactly 0 or 1, so logs and
+   * quantiles are finite.
+   */
   readonly uniform: () => number;
-  /** Fills a list with uniforms; the same numbers as so many calls of `uniform`, without a call for each. */
+  /**
+   * Fills a list with uniforms; the same numbers as so many calls of `uniform`, without a call for
+   * each.
+   */
   readonly fill: (out: Float64Array) => void;
   /** Uniform integer in [0, n). `n` must be a positive integer. */
   readonly integer: (n: number) => number;
-  /** Standard normal (Marsaglia & Bray polar method, 1964; the spare value is dropped, so the state is the whole story). */
+  /**
+   * Standard normal (Marsaglia & Bray polar method, 1964; the spare value is dropped, so the state
+   * is the whole story).
+   */
   readonly normal: () => number;
   readonly save: () => RandomState;
 };
 
-/** Mixes integers into one 32-bit seed (the finaliser of MurmurHash3, Appleby 2011). `mixSeed(1, 2) === mixSeed(1, 2)`. */
+/**
+ * Mixes integers into one 32-bit seed (the finaliser of MurmurHash3, Appleby 2011). `mixSeed(1, 2)
+ * === mixSeed(1, 2)`.
+ */
 export function mixSeed(...parts: readonly number[]): number {
   let hash = 0x9e3779b9;
   for (const part of parts) {

@@ -1,6 +1,6 @@
 /**
- * P(X ≥ k) for X ~ Binomial(n, p), summed from the recurrence of its terms. n a non-negative integer, p in [0, 1].
- * `binomialTail(5, 4, 0.5)` → 0.1875: four of five right by luck between two.
+ * P(X ≥ k) for X ~ Binomial(n, p), summed from the recurrence of its terms. n a non-negative
+ * integer, p in [0, 1]. `binomialTail(5, 4, 0.5)` → 0.1875: four of five right by luck between two.
  */
 export function binomialTail(n: number, k: number, p: number): number {
   if (k <= 0) return 1;

@@ -1,8 +1,8 @@
 import type { Random } from '@/core/shared';
 
 /**
- * One draw of Gamma(shape, 1), shape > 0 (Marsaglia & Tsang 2000; below shape 1 by their boost). Throws otherwise.
- * Mean and variance are both `shape`.
+ * One draw of Gamma(shape, 1), shape > 0 (Marsaglia & Tsang 2000; below shape 1 by their boost).
+ * Throws otherwise. Mean and variance are both `shape`.
  */
 export function drawGamma(random: Random, shape: number): number {
   if (!(shape > 0)) throw new Error(`gamma needs a positive shape, got ${shape}`);

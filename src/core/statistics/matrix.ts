@@ -1,9 +1,12 @@
-/** Small dense matrices as rows of numbers. Meant for a handful of parameters, where clarity beats blocking. */
+/**
+ * Small dense matrices as rows of numbers. Meant for a handful of parameters, where clarity beats
+ * blocking.
+ */
 export type Matrix = readonly (readonly number[])[];
 
 /**
- * Lower-triangular L with L·Lᵀ = A, for symmetric positive definite A (n × n). Returns null when A is not.
- * `cholesky([[4, 2], [2, 5]])` → [[2, 0], [1, 2]].
+ * Lower-triangular L with L·Lᵀ = A, for symmetric positive definite A (n × n). Returns null when A
+ * is not. `cholesky([[4, 2], [2, 5]])` → [[2, 0], [1, 2]].
  */
 export function cholesky(a: Matrix): number[][] | null {
   const n = a.length;

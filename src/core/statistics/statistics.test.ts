@@ -42,7 +42,9 @@ describe('logistic functions', () => {
   ])('mean over a normal effect at η = %d, variance %d is near brute force', (eta, spread) => {
     const grid = Array.from({ length: 2001 }, (_, i) => -6 + i * 0.006);
     const weights = grid.map((z) => Math.exp(-z * z * 0.5));
-    const brute = grid.reduce((sum, z, i) => sum + (weights[i] ?? 0) * logistic(eta + z * Math.sqrt(spread)), 0) / weights.reduce((a, b) => a + b);
+    const brute =
+      grid.reduce((sum, z, i) => sum + (weights[i] ?? 0) * logistic(eta + z * Math.sqrt(spread)), 0) /
+      weights.reduce((a, b) => a + b);
     expect(Math.abs(meanLogistic(eta, spread) - brute)).toBeLessThan(0.015);
   });
 });
@@ -53,12 +55,17 @@ describe('small matrices', () => {
     fc.assert(
       fc.property(numbers, (list) => {
         const b = [0, 1, 2].map((i) => list.slice(i * 3, i * 3 + 3));
-        const a = b.map((row, i) => b.map((other, j) => row.reduce((sum, x, k) => sum + x * (other[k] ?? 0), i === j ? 1 : 0)));
+        const a = b.map((row, i) =>
+          b.map((other, j) => row.reduce((sum, x, k) => sum + x * (other[k] ?? 0), i === j ? 1 : 0)),
+        );
         const factor = cholesky(a) ?? [];
         const x = solveCholesky(factor, list.slice(9));
         const back = a.map((row) => row.reduce((sum, value, j) => sum + value * (x[j] ?? 0), 0));
         expect(back.every((value, i) => Math.abs(value - (list[9 + i] ?? 0)) < 1e-6)).toBe(true);
-        const product = inverseFromCholesky(factor)[0]?.reduce((sum, value, j) => sum + value * (a[j]?.[0] ?? 0), 0);
+        const product = inverseFromCholesky(factor)[0]?.reduce(
+          (sum, value, j) => sum + value * (a[j]?.[0] ?? 0),
+          0,
+        );
         expect(product).toBeCloseTo(1, 6);
       }),
     );
@@ -118,10 +125,14 @@ describe('a posterior on a grid', () => {
 
 it('the normal distribution function is symmetric, rises, and meets its series where the two methods join', () => {
   fc.assert(
-    fc.property(fc.double({ min: -8, max: 8, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), (x, step) => {
-      expect(normalBelow(x) + normalBelow(-x)).toBeCloseTo(1, 12);
-      expect(normalBelow(x + step)).toBeGreaterThanOrEqual(normalBelow(x) - 1e-15);
-    }),
+    fc.property(
+      fc.double({ min: -8, max: 8, noNaN: true }),
+      fc.double({ min: 0, max: 1, noNaN: true }),
+      (x, step) => {
+        expect(normalBelow(x) + normalBelow(-x)).toBeCloseTo(1, 12);
+        expect(normalBelow(x + step)).toBeGreaterThanOrEqual(normalBelow(x) - 1e-15);
+      },
+    ),
   );
   const join = 2.5 * Math.SQRT2;
   expect(Math.abs(normalBelow(join - 1e-9) - normalBelow(join + 1e-9))).toBeLessThan(1e-11);

@@ -1,2 +1,2 @@
 export { type KennelFile, readKennelFile, writeKennelFile } from './kennel-file';
-export { type Merged, mergeTables } from './merge';
+export type { Merged } from './merge';

@@ -2,7 +2,7 @@ import * as v from 'valibot';
 import { type Failure, fail, ok, type Result } from '@/core/shared';
 import { CURRENT_VERSION, migrateTables } from '@/data/migrations';
 import { TABLE_NAMES, type Tables, tablesSchema } from '@/data/records';
-import { checkReferences } from './references';
+import { checkReferences } from '@/data/records/references';
 
 const KENNEL_FORMAT = 'regulon-kennel';
 
@@ -24,16 +24,23 @@ export function writeKennelFile(tables: Tables, savedAt: string): string {
 export type KennelFile = { readonly savedAt: string; readonly tables: Tables };
 
 /**
- * Reads a kennel file in stages: JSON → shape → version → migrate → validate → references. The first stage that fails gives its own
- * code (`json`, `foreign`, `newer`, `version`, `shape`, `cut`, `record`, `reference`, `rule-book`) and the file is refused as a whole.
+ * Reads a kennel file in stages: JSON → shape → version → migrate → validate → references. The
+ * first stage that fails gives its own code (`json`, `foreign`, `newer`, `version`, `shape`, `cut`,
+ * `record`, `reference`, `rule-book`) and the file is refused as a whole.
  */
 export function readKennelFile(text: string): Result<KennelFile> {
   const parsed = parse(text);
   if (!parsed.ok) return parsed;
   const format = (parsed.value as { format?: unknown } | null)?.format;
-  if (format !== KENNEL_FORMAT) return fail('foreign', 'format', `This file was not saved by Regulon: it does not say "format": "${KENNEL_FORMAT}".`);
+  if (format !== KENNEL_FORMAT)
+    return fail(
+      'foreign',
+      'format',
+      `This file was not saved by Regulon: it does not say "format": "${KENNEL_FORMAT}".`,
+    );
   const version = (parsed.value as { version?: unknown }).version;
-  if (typeof version !== 'number') return fail('version', 'version', 'The file does not say which version it is. Was it edited by hand?');
+  if (typeof version !== 'number')
+    return fail('version', 'version', 'The file does not say which version it is. Was it edited by hand?');
   const known = migrateTables({}, version);
   if (!known.ok) return known;
   const shaped = v.safeParse(envelopeSchema, parsed.value);
@@ -52,18 +59,32 @@ function parse(text: string): Result<unknown> {
   try {
     return ok(JSON.parse(text) as unknown);
   } catch (error) {
-    return fail('json', '', `This file is damaged or cut off: it is not whole JSON (${error instanceof Error ? error.message : String(error)}).`);
+    return fail(
+      'json',
+      '',
+      `This file is damaged or cut off: it is not whole JSON (${error instanceof Error ? error.message : String(error)}).`,
+    );
   }
 }
 
-function checkCounts(counts: Readonly<Record<string, number>>, tables: Readonly<Record<string, readonly unknown[]>>): Failure | null {
+function checkCounts(
+  counts: Readonly<Record<string, number>>,
+  tables: Readonly<Record<string, readonly unknown[]>>,
+): Failure | null {
   const wrong = Object.entries(counts).find(([name, count]) => tables[name]?.length !== count);
   if (!wrong) return null;
   const [name, count] = wrong;
-  return fail('cut', `tables.${name}`, `The file says ${count} ${name} and holds ${tables[name]?.length ?? 0}. Part of it is missing.`);
+  return fail(
+    'cut',
+    `tables.${name}`,
+    `The file says ${count} ${name} and holds ${tables[name]?.length ?? 0}. Part of it is missing.`,
+  );
 }
 
-function firstIssue(code: string, issues: readonly [v.BaseIssue<unknown>, ...v.BaseIssue<unknown>[]]): Failure {
+function firstIssue(
+  code: string,
+  issues: readonly [v.BaseIssue<unknown>, ...v.BaseIssue<unknown>[]],
+): Failure {
   const [first] = issues;
   const path = (first.path ?? [])
     .map((item) => (typeof item.key === 'number' ? `[${item.key}]` : `.${String(item.key)}`))

@@ -1,87 +1,202 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { asId, type Day, type EntryId, must } from '@/core/shared';
-import type { Entry, Tables } from '@/data/records';
+import { type Entry, plainRep } from '@/core/log';
+import { asId, type BoutId, type Day, type DeviceId, type DogId, type EntryId, must } from '@/core/shared';
+import { CHANGED } from '@/data/kennel.test-helper';
+import { type Changed, PLAIN_KIT, type Tables } from '@/data/records';
 import { makeSampleKennel } from '@/demo/sample-kennel';
-import { mergeTables, readKennelFile, writeKennelFile } from '.';
+import { readKennelFile, writeKennelFile } from '.';
+import { mergeTables } from './merge';
 
 const whole = makeSampleKennel('2026-06-30' as Day, 2);
-const sorted = <T extends { readonly id: string }>(list: readonly T[]): T[] => [...list].sort((a, b) => (a.id < b.id ? -1 : 1));
+const { bouts: _bouts, outings: _outings, entries: _entries, ...rest } = whole;
+const empty: Tables = { ...rest, outings: [], bouts: [], entries: [] };
+
+/** All rows in the order of their ids: two kennels that say the same. */
 const ordered = (tables: Tables) =>
-  Object.fromEntries(Object.entries(tables).map(([name, list]) => [name, sorted(list as readonly { readonly id: string }[])]));
-/** A device that has everything but the log, and of the log only some sessions, the last of them perhaps cut short. */
-function device(keep: (session: number) => boolean, cut = 0): Tables {
-  const sessions = whole.sessions.filter((_, i) => keep(i));
-  const ids = new Set<string>(sessions.map((session) => session.id));
-  const last = sessions.at(-1)?.id;
-  const length = whole.entries.filter((entry) => entry.sessionId === last).length;
-  const entries = whole.entries.filter((entry) => ids.has(entry.sessionId) && (entry.sessionId !== last || entry.seq < length - cut));
-  return { ...whole, sessions, entries };
+  Object.fromEntries(
+    Object.entries(tables).map(([name, rows]) => [name, [...rows].sort((a, b) => (a.id < b.id ? -1 : 1))]),
+  );
+const merge = (mine: Tables, theirs: Tables): Tables => must(mergeTables(mine, theirs)).tables;
+
+/** Two devices that work on their own kit, dog and bouts, from one beginning. */
+type Deed =
+  | { readonly do: 'kit'; readonly key: number; readonly title: string }
+  | { readonly do: 'drop'; readonly key: number }
+  | { readonly do: 'dog'; readonly breed: string }
+  | { readonly do: 'rep'; readonly bout: number };
+const deeds = fc.array(
+  fc.oneof(
+    fc.record({
+      do: fc.constant('kit' as const),
+      key: fc.nat({ max: 4 }),
+      title: fc.constantFrom('a', 'b', 'c'),
+    }),
+    fc.record({ do: fc.constant('drop' as const), key: fc.nat({ max: 4 }) }),
+    fc.record({ do: fc.constant('dog' as const), breed: fc.constantFrom('x', 'y', 'z') }),
+    fc.record({ do: fc.constant('rep' as const), bout: fc.nat({ max: 2 }) }),
+  ),
+  { maxLength: 12 },
+);
+const start = merge(empty, {
+  ...whole,
+  kit: [],
+  entries: whole.entries.filter((entry) => entry.boutId === whole.bouts[0]?.id),
+});
+
+/** The kennel after those deeds on that device: a tiny model of what the program writes. */
+function worked(tables: Tables, device: string, list: readonly Deed[], clock: number): Tables {
+  const by = asId<DeviceId>(device);
+  const stamp = (before: Changed | undefined, at: number): Changed => ({
+    at,
+    by,
+    seen: { ...before?.seen, [device]: (before?.seen[device] ?? 0) + 1 },
+  });
+  const step = (now: Tables, deed: Deed, at: number): Tables => {
+    switch (deed.do) {
+      case 'kit': {
+        const id = asId<Tables['kit'][number]['id']>(`k${deed.key}`);
+        const before = now.kit.find((one) => one.id === id);
+        const gone = now.gone.find((one) => one.id === `kit/${id}`);
+        const row = {
+          ...PLAIN_KIT,
+          id,
+          title: deed.title,
+          changed: stamp(before?.changed ?? gone?.changed, at),
+        };
+        return {
+          ...now,
+          kit: [...now.kit.filter((one) => one.id !== id), row],
+          gone: now.gone.filter((one) => one !== gone),
+        };
+      }
+      case 'drop': {
+        const before = now.kit.find((one) => one.id === `k${deed.key}`);
+        if (!before) return now;
+        const gone = { id: `kit/${before.id}`, changed: stamp(before.changed, at) };
+        return { ...now, kit: now.kit.filter((one) => one !== before), gone: [...now.gone, gone] };
+      }
+      case 'dog':
+        return {
+          ...now,
+          dogs: now.dogs.map((dog, d) =>
+            d === 0 ? { ...dog, breed: deed.breed, changed: stamp(dog.changed, at) } : dog,
+          ),
+        };
+      case 'rep': {
+        const bout = now.bouts[deed.bout];
+        if (!bout) return now;
+        const log = now.entries.filter((entry) => entry.boutId === bout.id);
+        const entry: Entry = {
+          kind: 'rep',
+          ...plainRep({}, { outcome: 'clean' }),
+          id: asId<EntryId>(`${device}-${at}`),
+          boutId: bout.id,
+          dogId: bout.dogId,
+          seq: Math.max(-1, ...log.map((one) => one.seq)) + 1,
+          by,
+          at,
+          timed: true,
+        };
+        return { ...now, entries: [...now.entries, entry] };
+      }
+    }
+  };
+  let now = tables;
+  for (const [i, deed] of list.entries()) now = step(now, deed, clock + i);
+  return now;
 }
 
 describe('bringing two kennels together', () => {
-  it('gives the whole, in any order, with anything twice', () => {
-    const cases = fc.array(fc.tuple(fc.integer({ min: 2, max: 7 }), fc.nat({ max: 4 })), { minLength: 1, maxLength: 4 });
+  it('does not depend on the order, is done once for all, and loses nothing', () => {
     fc.assert(
-      fc.property(cases, fc.boolean(), (devices, backwards) => {
-        const parts = [device((i) => i % 2 === 0), device((i) => i % 2 === 1), ...devices.map(([step, cut]) => device((i) => i % step === 0, cut))];
-        const order = backwards ? [...parts].reverse() : parts;
-        const start = { ...whole, sessions: [], entries: [] };
-        const merged = [...order, ...order].reduce<Tables>((mine, theirs) => must(mergeTables(mine, theirs)).tables, start);
-        expect(ordered(merged)).toEqual(ordered(whole));
+      fc.property(deeds, deeds, deeds, fc.boolean(), (first, second, third, late) => {
+        const a = worked(start, 'a', first, 1000);
+        const b = worked(start, 'b', second, late ? 500 : 2000);
+        const c = worked(merge(start, a), 'c', third, 3000);
+        const together = merge(merge(a, b), c);
+        expect(ordered(merge(b, a))).toEqual(ordered(merge(a, b)));
+        expect(ordered(merge(a, merge(b, c)))).toEqual(ordered(together));
+        expect(ordered(merge(c, merge(a, b)))).toEqual(ordered(together));
+        expect(ordered(merge(together, b))).toEqual(ordered(together));
+        expect(ordered(merge(together, together))).toEqual(ordered(together));
+        for (const one of [a, b, c])
+          for (const entry of one.entries) expect(together.entries).toContainEqual(entry);
       }),
-      { numRuns: 12 },
+      { numRuns: 60 },
     );
+  });
+
+  it('lists what both changed, keeps what one changed, and takes over what one removed', () => {
+    fc.assert(
+      fc.property(deeds, deeds, (first, second) => {
+        const a = worked(start, 'a', first, 1000);
+        const b = worked(start, 'b', second, 2000);
+        const { tables, apart } = must(mergeTables(a, b));
+        const touched = (list: readonly Deed[], key: number, from: Tables) =>
+          list.some(
+            (deed) => (deed.do === 'kit' || (deed.do === 'drop' && from.gone.length > 0)) && deed.key === key,
+          );
+        for (let key = 0; key < 5; key++) {
+          const id = `kit/k${key}`;
+          const both = touched(first, key, a) && touched(second, key, b);
+          if (!both) expect(apart).not.toContain(id);
+          const waits = tables.apart.find((one) => one.id === id);
+          if (waits) expect(waits.versions.length).toBeGreaterThan(1);
+        }
+        expect(tables.apart.map((one) => one.id).sort()).toEqual([...apart].sort());
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('unites a log that both wrote, in one order', () => {
+    const a = worked(
+      start,
+      'a',
+      [
+        { do: 'rep', bout: 0 },
+        { do: 'rep', bout: 0 },
+      ],
+      10,
+    );
+    const b = worked(start, 'b', [{ do: 'rep', bout: 0 }], 20);
+    const log = merge(a, b)
+      .entries.filter((entry) => entry.boutId === start.bouts[0]?.id)
+      .slice(-3);
+    expect(log.map((entry) => [entry.by, entry.seq - (log[0]?.seq ?? 0)])).toEqual([
+      ['a', 0],
+      ['b', 0],
+      ['a', 1],
+    ]);
   });
 
   it('counts what came, and nothing the second time', () => {
-    const once = must(
-      mergeTables(
-        device((i) => i < 10),
-        whole,
-      ),
-    );
-    expect(once.added).toMatchObject({ sessions: whole.sessions.length - 10, dogs: 0 });
-    expect(must(mergeTables(once.tables, whole)).added).toMatchObject({ sessions: 0, entries: 0 });
-    expect(readKennelFile(writeKennelFile(once.tables, 'x'))).toMatchObject({ ok: true });
+    const once = must(mergeTables(empty, whole));
+    expect(once.added).toMatchObject({ bouts: whole.bouts.length, entries: whole.entries.length, dogs: 0 });
+    const twice = must(mergeTables(once.tables, whole));
+    expect([twice.added.bouts, twice.added.entries, twice.changed, twice.apart]).toEqual([0, 0, 0, []]);
   });
 
-  it('never overwrites: what differs is kept, a forked session keeps its own log', () => {
-    const session = whole.sessions[0];
-    if (!session) throw new Error('a session');
-    const log = whole.entries.filter((entry) => entry.sessionId === session.id);
-    const other: Entry = { ...(log.at(-1) as Entry), id: asId<EntryId>('elsewhere') };
-    const theirs: Tables = {
-      ...whole,
-      dogs: whole.dogs.map((dog) => ({ ...dog, name: `${dog.name}!` })),
-      entries: [...whole.entries.filter((entry) => entry.id !== log.at(-1)?.id), other],
-    };
-    const merged = must(mergeTables(whole, theirs));
-    expect([merged.kept.dogs, merged.forked, merged.added.entries]).toEqual([3, [session.id], 0]);
-    expect(merged.tables.dogs).toEqual(whole.dogs);
-    expect(merged.tables.entries).toEqual(whole.entries);
+  it('reads back what it brought together', () => {
+    const text = writeKennelFile(merge(empty, whole), '2026-06-30T10:00:00.000Z');
+    expect(ordered(must(readKennelFile(text)).tables)).toEqual(ordered(merge(empty, whole)));
   });
 
-  it('fills an open end and two lines written elsewhere', () => {
-    const [first, ...rest] = whole.sessions;
-    if (!first) throw new Error('a session');
-    const open: Tables = { ...whole, sessions: [{ ...first, endedAt: null }, ...rest] };
-    const written: Tables = { ...whole, sessions: [{ ...first, debrief: { what: 'Good.', next: 'Further.' } }, ...rest] };
-    const merged = must(mergeTables(open, written)).tables.sessions.find((one) => one.id === first.id);
-    expect(merged).toMatchObject({ endedAt: first.endedAt, debrief: { next: 'Further.' } });
-    expect(must(mergeTables(written, open)).tables.sessions[0]).toMatchObject({ debrief: { next: 'Further.' } });
-  });
-
-  it('refuses what does not fit together', () => {
-    const [first, second] = whole.elements;
-    if (!first || !second) throw new Error('elements');
-    const mine = { ...whole, elements: [{ ...first, needs: [{ element: second.id, rung: 1 }] }, ...whole.elements.slice(1)] };
-    const theirs = {
-      ...whole,
-      elements: [{ ...second, id: asId<typeof second.id>('new'), needs: [{ element: first.id, rung: 1 }] }, ...whole.elements],
-    };
-    expect(mergeTables(mine, theirs).ok).toBe(true);
-    const lost = { ...whole, sessions: [], entries: whole.entries };
-    expect(mergeTables({ ...lost, entries: [] }, lost)).toMatchObject({ ok: false, code: 'reference' });
+  it('refuses what would not fit together', () => {
+    const stray = {
+      ...whole.bouts[0],
+      id: asId<BoutId>('stray'),
+      dogId: asId<DogId>('ghost'),
+    } as Tables['bouts'][number];
+    expect(mergeTables(empty, { ...whole, bouts: [...whole.bouts, stray] })).toMatchObject({
+      ok: false,
+      code: 'reference',
+      message: expect.stringContaining('do not fit together'),
+    });
+    const gone = { id: 'dogs/ghost', changed: CHANGED };
+    expect(
+      mergeTables({ ...empty, gone: [gone] }, { ...whole, bouts: [...whole.bouts, stray] }),
+    ).toMatchObject({ ok: true });
   });
 });

@@ -1,94 +1,137 @@
-import { fail, ok, type Result, type SessionId } from '@/core/shared';
-import { type Entry, type Session, TABLE_NAMES, type TableName, type Tables } from '@/data/records';
-import { checkReferences } from './references';
+import { type Entry, inOrder } from '@/core/log';
+import { fail, ok, type Result } from '@/core/shared';
+import {
+  type Apart,
+  type Changed,
+  type Gone,
+  KEPT_NAMES,
+  type KeptName,
+  type TableName,
+  type Tables,
+} from '@/data/records';
+import { checkReferences } from '@/data/records/references';
+import { same } from '@/data/records/same';
 
 export type Merged = {
   readonly tables: Tables;
-  /** How many records came in, by table. */
+  /** How many records came in that were not here, by table. */
   readonly added: Readonly<Record<TableName, number>>;
-  /** Records that both have and that differ: what was here is kept. */
-  readonly kept: Readonly<Record<TableName, number>>;
-  /** Sessions that went on in both places in different ways: the log that was here is kept whole. */
-  readonly forked: readonly SessionId[];
+  /** How many that were here are another version now: changed or removed elsewhere. */
+  readonly changed: number;
+  /** Records that were changed on both sides apart and wait for somebody to decide, as `table/id`. */
+  readonly apart: readonly string[];
 };
 
 /**
- * Adds to a kennel what another has and it lacks: the phone's sessions to the laptop's. Nothing that was here is overwritten or taken away; the same file twice adds
- * nothing, and the order of several files does not matter. A session's log is one row of entries: where one is the beginning of the other, the longer stands; where
- * they part, the one that was here. Fails as the checks of references do, where the two would not fit together.
+ * Brings two kennels together so that any order of files gives the same kennel and nothing goes in
+ * silence (version vectors, Parker and others 1983). Of each record every version is kept that no
+ * other has seen; a tombstone is a version too. One left: it stands. Several: all wait in `apart`,
+ * and the last by time and device stands meanwhile. Logs are united by id. The result depends
+ * neither on the order of the two nor on how often a file is read. Fails as the checks of references
+ * do, where the two would not fit together.
  */
 export function mergeTables(mine: Tables, theirs: Tables): Result<Merged> {
-  const logs = mergeLogs(mine.entries, theirs.entries);
-  const tables: Record<string, unknown> = {};
-  const added: Partial<Record<TableName, number>> = {};
-  const kept: Partial<Record<TableName, number>> = {};
-  for (const name of TABLE_NAMES) {
-    if (name === 'entries') continue;
-    const merged =
-      name === 'sessions' ? mergeSessions(mine.sessions, theirs.sessions) : mergeRecords(mine[name] as Identified, theirs[name] as Identified);
-    tables[name] = merged.records;
-    added[name] = merged.added;
-    kept[name] = merged.kept;
+  const [here, there] = [versionsOf(mine), versionsOf(theirs)];
+  const merged = emptyTables();
+  const apart: string[] = [];
+  let changed = 0;
+  for (const id of [...new Set([...here.keys(), ...there.keys()])].sort()) {
+    const versions = newest([...(here.get(id) ?? []), ...(there.get(id) ?? [])]);
+    if (versions.length > 1) {
+      apart.push(id);
+      merged.apart.push({ id, versions } as Apart);
+    }
+    const stands = versions.reduce(later);
+    if (stands.record) merged[tableOf(id)].push(stands.record as never);
+    else merged.gone.push({ id, changed: stands.changed });
+    const before = here.get(id);
+    if (before && !same(before.reduce(later).record, stands.record)) changed += 1;
   }
-  const whole = { ...tables, entries: logs.entries } as unknown as Tables;
-  const misfit = checkReferences(whole);
+  const entries = new Map<string, Entry>();
+  for (const entry of [...mine.entries, ...theirs.entries]) {
+    const known = entries.get(entry.id);
+    // An id names one entry for ever; were there two, the same of them must stand everywhere.
+    if (!known || JSON.stringify(entry) < JSON.stringify(known)) entries.set(entry.id, entry);
+  }
+  const tables: Tables = { ...merged, entries: byBout([...entries.values()]) };
+  const misfit = checkReferences(tables);
   if (misfit) return fail(misfit.code, misfit.path, `The two kennels do not fit together: ${misfit.message}`);
-  return ok({
-    tables: whole,
-    added: { ...added, entries: logs.entries.length - mine.entries.length } as Merged['added'],
-    kept: { ...kept, entries: 0 } as Merged['kept'],
-    forked: logs.forked,
-  });
+  return ok({ tables, added: addedTo(mine, tables), changed, apart });
 }
 
-type Identified = readonly { readonly id: string }[];
-type Records = { readonly records: readonly unknown[]; readonly added: number; readonly kept: number };
+type Version = { readonly changed: Changed; readonly record: Readonly<Record<string, unknown>> | null };
 
-function mergeRecords(mine: Identified, theirs: Identified): Records {
-  const here = new Map(mine.map((record) => [record.id, record]));
-  const fresh = theirs.filter((record) => !here.has(record.id));
-  const kept = theirs.filter((record) => here.has(record.id) && !same(here.get(record.id), record)).length;
-  return { records: [...mine, ...fresh], added: fresh.length, kept };
-}
-
-/** A session's end and its two lines may be written on another device: they fill what is open here, and never replace anything. */
-function mergeSessions(mine: readonly Session[], theirs: readonly Session[]): Records {
-  const other = new Map(theirs.map((session) => [session.id, session]));
-  const filled = mine.map((session): Session => {
-    const twin = other.get(session.id);
-    return twin ? { ...session, endedAt: session.endedAt ?? twin.endedAt, debrief: session.debrief ?? twin.debrief } : session;
-  });
-  return mergeRecords(filled, theirs);
-}
-
-function mergeLogs(mine: readonly Entry[], theirs: readonly Entry[]): { readonly entries: Entry[]; readonly forked: SessionId[] } {
-  const here = bySession(mine);
-  const entries = [...mine];
-  const forked: SessionId[] = [];
-  for (const [session, log] of bySession(theirs)) {
-    const known = here.get(session) ?? [];
-    const common = Math.min(known.length, log.length);
-    if (log.slice(0, common).some((entry, i) => !same(entry, known[i]))) forked.push(session);
-    else entries.push(...log.slice(common));
-  }
-  return { entries, forked };
-}
-
-function bySession(entries: readonly Entry[]): Map<SessionId, Entry[]> {
-  const found = new Map<SessionId, Entry[]>();
-  for (const entry of entries) {
-    const log = found.get(entry.sessionId);
-    if (log) log.push(entry);
-    else found.set(entry.sessionId, [entry]);
-  }
-  for (const log of found.values()) log.sort((a, b) => a.seq - b.seq);
+/** All versions that a kennel holds of each record, by `table/id`: what stands, and what waits. */
+function versionsOf(tables: Tables): Map<string, Version[]> {
+  const found = new Map<string, Version[]>();
+  for (const name of KEPT_NAMES)
+    for (const record of tables[name])
+      found.set(`${name}/${record.id}`, [{ changed: record.changed, record }]);
+  for (const { id, changed } of tables.gone) found.set(id, [{ changed, record: null }]);
+  // What stands of a record apart is one of its versions, and stands for all of them.
+  for (const { id, versions } of tables.apart) found.set(id, [...(found.get(id) ?? []), ...versions]);
   return found;
 }
 
-/** Whether two records say the same, whatever the order of their keys. */
-function same(a: unknown, b: unknown): boolean {
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return a === b;
-  const [left, right] = [a as Record<string, unknown>, b as Record<string, unknown>];
-  const keys = Object.keys(left);
-  return keys.length === Object.keys(right).length && keys.every((key) => same(left[key], right[key]));
+/** Whether `a` has seen every change that `b` has. */
+const hasSeen = (a: Changed, b: Changed): boolean =>
+  Object.entries(b.seen).every(([device, count]) => (a.seen[device] ?? 0) >= count);
+
+/** The versions that no other has seen, each once, in one order. */
+function newest(versions: readonly Version[]): Version[] {
+  const once = versions.filter((version, i) => !versions.slice(0, i).some((other) => same(other, version)));
+  const left = once.filter(
+    (version) =>
+      !once.some(
+        (other) => hasSeen(other.changed, version.changed) && !hasSeen(version.changed, other.changed),
+      ),
+  );
+  return left.sort((a, b) => compare(b, a));
+}
+
+const later = (a: Version, b: Version): Version => (compare(a, b) >= 0 ? a : b);
+
+/** By time, then device, then content: a total order, so that every device shows the same one. */
+function compare(a: Version, b: Version): number {
+  if (a.changed.at !== b.changed.at) return a.changed.at - b.changed.at;
+  const [left, right] = [a, b].map((one) => [one.changed.by, JSON.stringify(inKeyOrder(one))].join(' '));
+  return left === right ? 0 : (left as string) < (right as string) ? -1 : 1;
+}
+
+function inKeyOrder(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(inKeyOrder);
+  if (typeof value !== 'object' || value === null) return value;
+  const keys = Object.keys(value).sort();
+  return Object.fromEntries(keys.map((key) => [key, inKeyOrder((value as Record<string, unknown>)[key])]));
+}
+
+const tableOf = (id: string): KeptName => id.slice(0, id.indexOf('/')) as KeptName;
+
+type Growing = Record<KeptName, never[]> & { gone: Gone[]; apart: Apart[] };
+function emptyTables(): Growing {
+  const kept = Object.fromEntries(KEPT_NAMES.map((name) => [name, []])) as unknown as Record<
+    KeptName,
+    never[]
+  >;
+  return { ...kept, gone: [], apart: [] };
+}
+
+function byBout(entries: readonly Entry[]): Entry[] {
+  const logs = new Map<string, Entry[]>();
+  for (const entry of entries) {
+    const log = logs.get(entry.boutId);
+    if (log) log.push(entry);
+    else logs.set(entry.boutId, [entry]);
+  }
+  return [...logs].sort(([a], [b]) => (a < b ? -1 : 1)).flatMap(([, log]) => inOrder(log));
+}
+
+function addedTo(before: Tables, after: Tables): Merged['added'] {
+  const names = Object.keys(after) as TableName[];
+  return Object.fromEntries(
+    names.map((name) => {
+      const known = new Set<string>(before[name].map((one) => one.id));
+      return [name, after[name].filter((one) => !known.has(one.id)).length];
+    }),
+  ) as Merged['added'];
 }

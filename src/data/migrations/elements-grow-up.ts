@@ -1,8 +1,19 @@
 import { type AnyTables, eachRow, isRow, type Loose, type Migration } from './migration';
 
-/** Faults and kit of the three methods of version 1, as they stood then: elements made from them had none of their own. */
+/**
+ * Faults and kit of the three methods of version 1, as they stood then: elements made from them had
+ * none of their own.
+ */
 const METHODS: Readonly<
-  Record<string, { readonly element: string; readonly kit: readonly string[]; readonly work: readonly string[]; readonly faults: readonly Loose[] }>
+  Record<
+    string,
+    {
+      readonly element: string;
+      readonly kit: readonly string[];
+      readonly work: readonly string[];
+      readonly faults: readonly Loose[];
+    }
+  >
 > = {
   'positions-at-a-distance': {
     element: 'position',
@@ -30,7 +41,12 @@ const METHODS: Readonly<
     element: 'still',
     kit: ['thin dowel'],
     work: [],
-    faults: [dog('mouthed', 'Mouthed it'), dog('spat', 'Spat it out'), dog('head-drop', 'Head dropped'), handler('late-mark', 'You marked late')],
+    faults: [
+      dog('mouthed', 'Mouthed it'),
+      dog('spat', 'Spat it out'),
+      dog('head-drop', 'Head dropped'),
+      handler('late-mark', 'You marked late'),
+    ],
   },
 };
 
@@ -42,17 +58,36 @@ function handler(key: string, label: string): Loose {
   return { key, label, by: 'handler', miss: false };
 }
 
-/** Version 2: elements with everything that makes one, own exercises, dogs with a build, a kit list, and what a refusal was. */
+/**
+ * Version 2: elements with everything that makes one, own exercises, dogs with a build, a kit list,
+ * and what a refusal was.
+ */
 export const elementsGrowUp: Migration = {
   to: 2,
   name: 'elements grow up',
   migrate: (tables: AnyTables): AnyTables => ({
     ...tables,
-    dogs: eachRow(tables.dogs, (one) => ({ ...one, size: null, shortNosed: null, betterSide: null, rewards: [], cues: [], vet: [] })),
+    dogs: eachRow(tables.dogs, (one) => ({
+      ...one,
+      size: null,
+      shortNosed: null,
+      betterSide: null,
+      rewards: [],
+      cues: [],
+      vet: [],
+    })),
     breakdowns: eachRow(tables.breakdowns, (one) => ({ ...one, own: null })),
     elements: eachRow(tables.elements, grown),
-    entries: eachRow(tables.entries, (one) => (one.kind === 'rep' ? { ...one, timing: null, details: {} } : one)),
-    sessions: eachRow(tables.sessions, (one) => ({ ...one, conditions: {}, helper: '', temperature: null, debrief: null })),
+    entries: eachRow(tables.entries, (one) =>
+      one.kind === 'rep' ? { ...one, timing: null, details: {} } : one,
+    ),
+    sessions: eachRow(tables.sessions, (one) => ({
+      ...one,
+      conditions: {},
+      helper: '',
+      temperature: null,
+      debrief: null,
+    })),
     kit: [],
   }),
 };
@@ -63,7 +98,9 @@ function grown({ methodId, policy, axes, ...element }: Loose): Loose {
   return {
     ...element,
     form: { kind: 'piece' },
-    axes: Array.isArray(axes) ? eachRow(axes, (axis) => ({ ...axis, role: 'criterion', levels: null, safety: null })) : axes,
+    axes: Array.isArray(axes)
+      ? eachRow(axes, (axis) => ({ ...axis, role: 'criterion', levels: null, safety: null }))
+      : axes,
     ladderRule: 'one-axis',
     byHand: [],
     countsFrom: [],

@@ -3,27 +3,39 @@ import { fail, ok, type Result } from '@/core/shared';
 import { elementsGrowUp } from './elements-grow-up';
 import { forecastsAreKept } from './forecasts-are-kept';
 import type { AnyTables, Migration } from './migration';
+import { outingsAndBouts } from './outings-and-bouts';
 
 export type { Migration } from './migration';
 
+/** @internal */
 export const FIRST_VERSION = 1;
 
-/** In order, without gaps: the first leads to version 2. Version 1 is where the kennel begins. */
-export const MIGRATIONS: readonly Migration[] = [elementsGrowUp, forecastsAreKept];
+/**
+ * In order, without gaps: the first leads to version 2. Version 1 is where the kennel begins.
+ * @internal
+ */
+export const MIGRATIONS: readonly Migration[] = [elementsGrowUp, forecastsAreKept, outingsAndBouts];
 
 export const CURRENT_VERSION = FIRST_VERSION + MIGRATIONS.length;
 
 /**
- * Carries tables of `version` to the newest version. Fails with `newer` (nothing is touched) or `version` (no version that ever was).
- * A gap in the list of migrations is a bug and throws.
+ * Carries tables of `version` to the newest version. Fails with `newer` (nothing is touched) or
+ * `version` (no version that ever was). A gap in the list of migrations is a bug and throws.
  */
-export function migrateTables(tables: AnyTables, version: number, migrations: readonly Migration[] = MIGRATIONS): Result<AnyTables> {
+export function migrateTables(
+  tables: AnyTables,
+  version: number,
+  migrations: readonly Migration[] = MIGRATIONS,
+): Result<AnyTables> {
   const gap = migrations.findIndex((migration, i) => migration.to !== FIRST_VERSION + i + 1);
   if (gap >= 0) throw new Error(`migration ${gap} should lead to version ${FIRST_VERSION + gap + 1}`);
   const newest = FIRST_VERSION + migrations.length;
-  if (!Number.isInteger(version) || version < FIRST_VERSION) return fail('version', 'version', `There never was a version ${version}.`);
+  if (!Number.isInteger(version) || version < FIRST_VERSION)
+    return fail('version', 'version', `There never was a version ${version}.`);
   if (version > newest) return fail('newer', 'version', newerMessage(version, newest));
-  return ok(migrations.slice(version - FIRST_VERSION).reduce((state, migration) => migration.migrate(state), tables));
+  return ok(
+    migrations.slice(version - FIRST_VERSION).reduce((state, migration) => migration.migrate(state), tables),
+  );
 }
 
 export function newerMessage(version: number, newest = CURRENT_VERSION): string {

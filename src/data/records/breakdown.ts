@@ -1,10 +1,11 @@
 import * as v from 'valibot';
-import type { BreakdownId, DogId, ElementId, ElementKey, ExerciseKey, RuleBookId } from '@/core/shared';
-import { idField } from './fields';
+import type { BreakdownId, DogId, ElementId, ExerciseKey, PartKey, RuleBookId } from '@/core/shared';
+import { changedSchema, idField } from './fields';
 
 /**
- * An exercise link by link, with the element of this dog that trains each. Version 1: exercises of a rule book. Version 2: a person's own
- * exercises too (`own`, and no rule book), and several links in a row may train one part, since an element can be split.
+ * An exercise link by link, with the element of this dog that trains each. Version 1: exercises of
+ * a rule book. Version 2: a person's own exercises too (`own`, and no rule book), and several links
+ * in a row may train one part, since an element can be split. Version 4: an exercise can be put away.
  */
 export const breakdownSchema = v.pipe(
   v.strictObject({
@@ -12,9 +13,19 @@ export const breakdownSchema = v.pipe(
     dogId: idField<DogId>(),
     ruleBookId: v.nullable(idField<RuleBookId>()),
     exercise: idField<ExerciseKey>(),
-    own: v.nullable(v.strictObject({ title: v.pipe(v.string(), v.trim(), v.minLength(1)), goal: v.string() })),
-    links: v.pipe(v.array(v.strictObject({ part: idField<ElementKey>(), element: idField<ElementId>() })), v.minLength(1)),
+    own: v.nullable(
+      v.strictObject({ title: v.pipe(v.string(), v.trim(), v.minLength(1)), goal: v.string() }),
+    ),
+    links: v.pipe(
+      v.array(v.strictObject({ part: idField<PartKey>(), element: idField<ElementId>() })),
+      v.minLength(1),
+    ),
+    putAway: v.boolean(),
+    changed: changedSchema,
   }),
-  v.check((record) => (record.ruleBookId === null) !== (record.own === null), 'an exercise is either of a rule book or one’s own'),
+  v.check(
+    (record) => (record.ruleBookId === null) !== (record.own === null),
+    'an exercise is either of a rule book or one’s own',
+  ),
 );
 export type Breakdown = v.InferOutput<typeof breakdownSchema>;

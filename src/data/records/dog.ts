@@ -1,11 +1,13 @@
 import * as v from 'valibot';
 import { VET_TOPICS, type VetTopic } from '@/core/planning';
-import type { DogId } from '@/core/shared';
-import { dayField, idField } from './fields';
+import type { DogId, PersonId } from '@/core/shared';
+import { changedSchema, dayField, finiteField, idField, words } from './fields';
 
 /**
- * Version 1: name, breed in the person's own words, birth day where known. Version 2: build, the better side, rewards in their order, cues, and
- * what the vet said. What nobody has written down is null or empty; nothing is assumed for it.
+ * Version 1: name, breed in the person's own words, birth day where known. Version 2: build, the
+ * better side, rewards in their order, cues, and what the vet said. What nobody has written down is
+ * null or empty; nothing is assumed for it. Version 4: the person's own order, put away, who usually
+ * handles it, its limits by load, and whether it is off work.
  */
 export const dogSchema = v.strictObject({
   id: idField<DogId>(),
@@ -19,13 +21,44 @@ export const dogSchema = v.strictObject({
   rewards: v.array(v.pipe(v.string(), v.trim(), v.minLength(1))),
   cues: v.array(v.strictObject({ word: v.pipe(v.string(), v.trim(), v.minLength(1)), means: v.string() })),
   vet: v.array(
-    v.strictObject({ about: v.picklist(Object.keys(VET_TOPICS) as [VetTopic, ...VetTopic[]]), said: v.pipe(v.string(), v.trim(), v.minLength(1)) }),
+    v.strictObject({
+      about: v.picklist(Object.keys(VET_TOPICS) as [VetTopic, ...VetTopic[]]),
+      said: v.pipe(v.string(), v.trim(), v.minLength(1)),
+    }),
   ),
+  /** Place among the dogs of the kennel, smallest first. */
+  order: finiteField,
+  putAway: v.boolean(),
+  usualHandler: v.nullable(idField<PersonId>()),
+  limits: v.array(
+    v.strictObject({
+      of: v.picklist(['jumps', 'sharp-turns', 'upright-holds', 'run-metres']),
+      per: v.picklist(['day', 'week']),
+      most: v.pipe(finiteField, v.minValue(0)),
+      source: words,
+    }),
+  ),
+  /** Hurt, operated, in season, in whelp: until somebody says otherwise, or until a day. */
+  offWork: v.nullable(
+    v.strictObject({ since: dayField, until: v.nullable(dayField), why: v.string(), vet: v.string() }),
+  ),
+  changed: changedSchema,
 });
 export type Dog = v.InferOutput<typeof dogSchema>;
 
 /** A dog of which only the name is known. */
-export const UNKNOWN_DOG = { breed: '', born: null, size: null, shortNosed: null, betterSide: null, rewards: [], cues: [], vet: [] } satisfies Omit<
-  Dog,
-  'id' | 'name'
->;
+export const UNKNOWN_DOG = {
+  breed: '',
+  born: null,
+  size: null,
+  shortNosed: null,
+  betterSide: null,
+  rewards: [],
+  cues: [],
+  vet: [],
+  order: 0,
+  putAway: false,
+  usualHandler: null,
+  limits: [],
+  offWork: null,
+} satisfies Omit<Dog, 'id' | 'name' | 'changed'>;

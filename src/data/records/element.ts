@@ -1,24 +1,40 @@
 import * as v from 'valibot';
-import { axisSchema, cellEditSchema, countsFromSchema, handRungSchema, LADDER_RULES, WORK_TAGS, watchedFaultSchema } from '@/core/breakdown';
+import {
+  axisSchema,
+  cellEditSchema,
+  countsFromSchema,
+  handRungSchema,
+  LADDER_RULES,
+  needSchema,
+  WORK_TAGS,
+  watchedFaultSchema,
+} from '@/core/breakdown';
 import { DEFAULT_PACE, LAID, LAYOUT_SHAPES, type Policy, policySchema, USUAL_RULES } from '@/core/coaching';
-import type { DogId, ElementId, SessionId } from '@/core/shared';
-import { countField, idField } from './fields';
+import type { BoutId, DogId, ElementId } from '@/core/shared';
+import { changedSchema, idField } from './fields';
 
 const words = v.pipe(v.string(), v.trim(), v.minLength(1));
 
 /**
- * One element as this dog trains it. The ladder is built from axes, rule and hand-set values, never stored. Version 1: axes, hand-set cells, a
- * policy. Version 2: everything else: form, ladder rule, which faults count from where, conditions, prerequisites, faults and kit of its own,
- * where it came from, and what became of it. Version 3: what is set out, and how articles are laid.
+ * One element as this dog trains it. The ladder is built from axes, rule and hand-set values, never
+ * stored. Version 1: axes, hand-set cells, a policy. Version 2: everything else: form, ladder rule,
+ * which faults count from where, conditions, prerequisites, faults and kit of its own, where it
+ * came from, and what became of it. Version 3: what is set out, and how articles are laid.
  */
 export const elementSchema = v.strictObject({
   id: idField<ElementId>(),
   dogId: idField<DogId>(),
   title: words,
-  /** A piece; a chain of other elements, logged by the link that broke; or continuous work with legs and a clock. */
+  /**
+   * A piece; a chain of other elements, logged by the link that broke; or continuous work with legs
+   * and a clock.
+   */
   form: v.variant('kind', [
     v.strictObject({ kind: v.literal('piece') }),
-    v.strictObject({ kind: v.literal('chain'), links: v.pipe(v.array(idField<ElementId>()), v.minLength(2, 'a chain has two links or more')) }),
+    v.strictObject({
+      kind: v.literal('chain'),
+      links: v.pipe(v.array(idField<ElementId>()), v.minLength(2, 'a chain has two links or more')),
+    }),
     v.strictObject({ kind: v.literal('continuous'), legs: v.pipe(v.array(words), v.minLength(1)) }),
   ]),
   axes: v.pipe(v.array(axisSchema), v.minLength(1, 'an element needs a criterion axis')),
@@ -27,15 +43,23 @@ export const elementSchema = v.strictObject({
   byHand: v.array(handRungSchema),
   countsFrom: v.array(countsFromSchema),
   /** What is neither harder nor easier: surface, place, handler, kit worn. */
-  conditions: v.array(v.strictObject({ title: words, options: v.pipe(v.array(words), v.minLength(2, 'a condition needs two options')) })),
-  needs: v.array(v.strictObject({ element: idField<ElementId>(), rung: countField })),
+  conditions: v.array(
+    v.strictObject({
+      title: words,
+      options: v.pipe(v.array(words), v.minLength(2, 'a condition needs two options')),
+    }),
+  ),
+  needs: v.array(needSchema),
   /** Faults to watch for where no rule book prices them. */
   faults: v.array(watchedFaultSchema),
   kit: v.array(words),
   work: v.array(v.picklist(WORK_TAGS)),
   /** What is set out where, in the person's own words. */
   setOut: v.pipe(v.string(), v.maxLength(500)),
-  /** The numbered articles and how they are laid; null where it is not about articles. `nearer`: in every other run a decoy lies nearer. */
+  /**
+   * The numbered articles and how they are laid; null where it is not about articles. `nearer`: in
+   * every other run a decoy lies nearer.
+   */
   articles: v.nullable(
     v.strictObject({
       count: v.pipe(v.number(), v.integer(), v.minValue(2), v.maxValue(60)),
@@ -46,13 +70,29 @@ export const elementSchema = v.strictObject({
   ),
   policy: policySchema,
   method: v.nullable(v.strictObject({ id: words, element: words })),
-  /** An element that was split or merged keeps its reps; they count for what came of it only where `assigned` says so. */
-  retired: v.nullable(v.strictObject({ how: v.picklist(['split', 'merged']), into: v.pipe(v.array(idField<ElementId>()), v.minLength(1)) })),
-  assigned: v.array(v.strictObject({ session: idField<SessionId>(), to: v.array(idField<ElementId>()) })),
+  /**
+   * An element that was split or merged keeps its reps; they count for what came of it only where
+   * `assigned` says so.
+   */
+  retired: v.nullable(
+    v.strictObject({
+      how: v.picklist(['split', 'merged']),
+      into: v.pipe(v.array(idField<ElementId>()), v.minLength(1)),
+    }),
+  ),
+  assigned: v.array(v.strictObject({ bout: idField<BoutId>(), to: v.array(idField<ElementId>()) })),
+  /** One cue only, or repeated calmly: which of them an extra cue is held against. */
+  cues: v.picklist(['one', 'repeat']),
+  /** The element for which a dog that was gone back to is evidence. */
+  wait: v.nullable(idField<ElementId>()),
+  putAway: v.boolean(),
+  changed: changedSchema,
 });
 export type ElementRecord = v.InferOutput<typeof elementSchema>;
 
-/** Five in a row is the usual rule; two misses in a row say "too hard" before a third teaches it. */
+/**
+ * Five in a row is the usual rule; two misses in a row say "too hard" before a third teaches it.
+ */
 export const DEFAULT_POLICY: Policy = { rule: USUAL_RULES.run, pace: DEFAULT_PACE };
 
 /** What an element has until somebody says more. */
@@ -73,4 +113,7 @@ export const PLAIN_ELEMENT = {
   method: null,
   retired: null,
   assigned: [],
-} satisfies Omit<ElementRecord, 'id' | 'dogId' | 'title' | 'axes'>;
+  cues: 'repeat',
+  wait: null,
+  putAway: false,
+} satisfies Omit<ElementRecord, 'id' | 'dogId' | 'title' | 'axes' | 'changed'>;

@@ -1,124 +1,199 @@
 import * as v from 'valibot';
-import type { Criteria } from '@/core/breakdown';
+import { criteriaSchema } from '@/core/breakdown';
 import { BODY_SIGNS, LAYOUT_SHAPES, REFUSALS, STAGES } from '@/core/coaching';
-import { HANDLER_ACTIONS, PURPOSES } from '@/core/evidence';
-import type { DogId, ElementId, EntryId, SessionId } from '@/core/shared';
-import { countField, idField, instantField } from './fields';
+import {
+  AIDS,
+  CALL_KINDS,
+  CAUSES,
+  type Entry,
+  EYE_WORDS,
+  LANDINGS,
+  MEASURED_BY,
+  MEASURES,
+  PAY_SIZES,
+  PURPOSES,
+} from '@/core/log';
+import { faultRefSchema } from '@/core/rulebooks';
+import {
+  asLevel,
+  type BoutId,
+  type DeviceId,
+  type DogId,
+  type ElementId,
+  type EntryId,
+  type ExerciseKey,
+  type PartKey,
+  type RunId,
+} from '@/core/shared';
+import { countField, finiteField, idField, instantField, words } from './fields';
 
 /**
- * The log. Append-only: nothing is ever overwritten or deleted. An undo or a correction is an entry of its own that supersedes an earlier
- * one of the same session. Version 1: reps, corrections, undo, moves, rests. Version 2: when an answer came (`timing`), what else can be tapped of a rep
- * (`details`, then or afterwards), why it was refused, body signs, reps that were not logged, a silent wait that ran out, and notes. Version 3: the marker's stamp, the
- * shape of a layout and whether the dog saw it, articles out of use, and a stage set by hand.
+ * The log. Append-only: nothing is ever overwritten or deleted. An undo or an amendment is an entry
+ * of its own that names an earlier one of the same bout. Version 1: reps, corrections, undo, moves,
+ * rests. Version 2: timing, details, refusals, signs, unlogged reps, waits, notes. Version 3: the
+ * marker's stamp, layouts, articles out of use, stages by hand. Version 4: a rep says apart what was
+ * asked, seen, judged and paid; corrections and details are amendments; moves hold criteria; several
+ * devices may write one log.
  */
-const common = {
+const place = {
   id: idField<EntryId>(),
-  sessionId: idField<SessionId>(),
-  elementId: idField<ElementId>(),
+  boutId: idField<BoutId>(),
   dogId: idField<DogId>(),
-  /** Order within the session, from 0 without gaps. */
   seq: countField,
+  by: idField<DeviceId>(),
   at: instantField,
+  timed: v.boolean(),
 };
 
-const criteriaField = v.pipe(
-  v.record(v.string(), v.pipe(v.number(), v.finite())),
-  v.transform((values) => values as Criteria),
-);
-const optionField = v.nullable(v.pipe(v.string(), v.minLength(1)));
-
-/** What a person says of a rep; a correction says all of it again. */
-const judgement = {
-  outcome: v.picklist(['clean', 'flawed', 'miss']),
-  /** The named fault: key of a fault option of the rule book or method. */
-  option: optionField,
-  cause: v.picklist(['dog', 'handler', 'apparatus', 'environment']),
-  aided: v.boolean(),
-};
-
+const seconds = v.pipe(finiteField, v.minValue(0));
 const scale = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(5));
+const level = v.pipe(countField, v.transform(asLevel));
+const outcome = v.picklist(['clean', 'flawed', 'miss', 'none']);
+const faults = v.array(faultRefSchema);
+const once = <T extends v.GenericSchema | v.ObjectEntries[string]>(schema: T) => v.exactOptional(schema);
 
-/** What can be tapped of a rep besides its judgement; all of it is optional, and what was not said is not there. */
-const detailsSchema = v.strictObject({
-  purpose: v.optional(v.picklist(PURPOSES)),
-  /** A send with nothing there, a touched article: shown, never counted. */
-  isVoid: v.optional(v.boolean()),
-  /** Place on the ordered response scale of the element. */
-  grade: v.optional(countField),
-  drive: v.optional(scale),
-  calm: v.optional(scale),
-  /** Seconds a hold lasted. */
-  held: v.optional(v.pipe(v.number(), v.finite(), v.minValue(0))),
-  extraCues: v.optional(countField),
-  /** Judged by eye, as an interval; degrees only where they were measured, + to the dog's right. */
-  crooked: v.optional(v.picklist(['straight', 'slightly-left', 'slightly-right', 'badly-left', 'badly-right'])),
-  measured: v.optional(v.pipe(v.number(), v.finite())),
-  pay: v.optional(v.picklist(['none', 'small', 'large'])),
-  landed: v.optional(v.picklist(['spot', 'ahead', 'behind', 'hand', 'reset'])),
-  /** What the handler did while the dog held or stayed. */
-  did: v.optional(v.picklist(HANDLER_ACTIONS)),
-  /** Faults stamped in continuous work: which leg, which fault, how many seconds in. */
-  stamps: v.optional(
-    v.array(v.strictObject({ leg: v.string(), option: v.pipe(v.string(), v.minLength(1)), at: v.pipe(v.number(), v.finite(), v.minValue(0)) })),
+const asked = {
+  criteria: criteriaSchema,
+  chips: v.record(v.string(), v.string()),
+  noted: faults,
+  call: v.nullable(
+    v.strictObject({ kind: v.picklist(CALL_KINDS), word: v.string(), delay: v.nullable(seconds) }),
   ),
-  /** The link at which a chain broke, from 0; earlier ones held, later ones were not reached. */
-  brokeAt: v.optional(countField),
-  /** Calmness with worn kit: as it was put on, while it was worn, and after it came off. */
-  calmOn: v.optional(scale),
-  calmOff: v.optional(scale),
-  /**
-   * A run among numbered articles: numbers by place, and places from 0. `known`: the coach knew the layout; `seen`: the dog saw it laid. Neither proves anything.
-   * `nearer`: the place of a decoy that lay nearer than the rest.
-   */
-  articles: v.optional(
-    v.strictObject({
-      laid: v.pipe(v.array(countField), v.minLength(1)),
-      target: countField,
-      firstTouch: v.nullable(countField),
-      pick: v.nullable(countField),
-      known: v.boolean(),
-      shape: v.picklist(LAYOUT_SHAPES),
-      seen: v.boolean(),
-      nearer: v.nullable(countField),
-    }),
-  ),
+};
+
+const run = v.variant('kind', [
+  v.strictObject({
+    kind: v.literal('chain'),
+    links: v.array(v.strictObject({ element: idField<ElementId>(), criteria: criteriaSchema })),
+    brokeAt: v.nullable(countField),
+  }),
+  v.strictObject({
+    kind: v.literal('legs'),
+    seconds,
+    stamps: v.array(v.strictObject({ leg: v.string(), fault: faultRefSchema, at: seconds })),
+  }),
+  v.strictObject({
+    kind: v.literal('articles'),
+    laid: v.pipe(v.array(words), v.minLength(1)),
+    target: countField,
+    firstTouch: v.nullable(countField),
+    pick: v.nullable(countField),
+    known: v.boolean(),
+    shape: v.picklist(LAYOUT_SHAPES),
+    seen: v.boolean(),
+    nearer: v.nullable(countField),
+  }),
+]);
+
+const measured = v.strictObject({ value: finiteField, how: v.picklist(MEASURED_BY) });
+const measuredEntries = Object.fromEntries(MEASURES.map((one) => [one, once(measured)])) as Record<
+  (typeof MEASURES)[number],
+  ReturnType<typeof once<typeof measured>>
+>;
+
+const seen = {
+  measured: v.strictObject(measuredEntries),
+  eye: once(v.picklist(EYE_WORDS)),
+  grade: once(level),
+  drive: once(scale),
+  calm: once(v.strictObject({ on: once(scale), worn: once(scale), off: once(scale) })),
+  cues: once(v.strictObject({ needed: countField, slip: countField })),
+  timing: v.nullable(v.picklist(['before-word', 'in-gap', 'unprompted', 'prompted', 'reminded', 'none'])),
+  endedBy: v.nullable(v.picklist(['dog', 'handler'])),
+  run: v.nullable(run),
+};
+
+const judged = {
+  outcome,
+  faults,
+  cause: v.picklist(CAUSES),
+  aids: v.array(v.picklist(AIDS)),
+  void: v.boolean(),
+  proposed: v.nullable(v.strictObject({ outcome, faults })),
+};
+
+const paid = v.strictObject({
+  size: once(v.picklist(PAY_SIZES)),
+  what: once(v.string()),
+  pieces: once(countField),
+  when: once(v.string()),
+  where: once(v.picklist(LANDINGS)),
+  unasked: once(v.boolean()),
+  marker: once(v.string()),
+  by: once(v.picklist(['person', 'coin', 'schedule'])),
 });
-export type Details = v.InferOutput<typeof detailsSchema>;
+
+type Some<T extends v.ObjectEntries> = { [K in keyof T]: v.ExactOptionalSchema<T[K], undefined> };
+
+/** The same keys, none of them needed: what an amendment says otherwise. */
+const some = <T extends v.ObjectEntries>(entries: T) =>
+  v.strictObject(
+    Object.fromEntries(Object.entries(entries).map(([key, schema]) => [key, once(schema)])) as Some<T>,
+  );
 
 export const entrySchema = v.variant('kind', [
   v.strictObject({
     kind: v.literal('rep'),
-    ...common,
-    ...judgement,
-    rung: countField,
-    criteria: criteriaField,
-    /** When the answer came, in a protocol with a new cue and an old prompt; null elsewhere. */
-    timing: v.nullable(v.picklist(['before-word', 'in-gap', 'unprompted', 'prompted', 'reminded', 'none'])),
-    details: detailsSchema,
-    /** Seconds from cue to response, where both were stamped. */
-    latency: v.nullable(v.pipe(v.number(), v.finite(), v.minValue(0))),
-    /** Seconds from cue to marker, where both were stamped. */
-    marker: v.nullable(v.pipe(v.number(), v.finite(), v.minValue(0))),
+    ...place,
+    purpose: v.picklist(PURPOSES),
+    asked: v.strictObject(asked),
+    seen: v.strictObject(seen),
+    judged: v.strictObject(judged),
+    paid,
+    from: v.nullable(
+      v.strictObject({
+        run: idField<RunId>(),
+        exercise: idField<ExerciseKey>(),
+        part: idField<PartKey>(),
+        time: countField,
+      }),
+    ),
   }),
-  v.strictObject({ kind: v.literal('correction'), ...common, ...judgement, supersedes: idField<EntryId>() }),
-  v.strictObject({ kind: v.literal('undo'), ...common, supersedes: idField<EntryId>() }),
-  v.strictObject({ kind: v.literal('move'), ...common, from: countField, to: countField, by: v.picklist(['advice', 'hand']) }),
-  v.strictObject({ kind: v.literal('rest'), ...common }),
-  v.strictObject({ kind: v.literal('detail'), ...common, supersedes: idField<EntryId>(), details: detailsSchema }),
-  v.strictObject({ kind: v.literal('sign'), ...common, sign: v.picklist(BODY_SIGNS) }),
-  v.strictObject({ kind: v.literal('unlogged'), ...common, count: v.pipe(countField, v.minValue(1), v.maxValue(99)) }),
-  v.strictObject({ kind: v.literal('time-out'), ...common }),
+  v.strictObject({
+    kind: v.literal('amend'),
+    ...place,
+    of: idField<EntryId>(),
+    purpose: once(v.picklist(PURPOSES)),
+    asked: once(some(asked)),
+    seen: once(some(seen)),
+    judged: once(some(judged)),
+    paid: once(paid),
+  }),
+  v.strictObject({ kind: v.literal('undo'), ...place, of: idField<EntryId>() }),
+  v.strictObject({
+    kind: v.literal('move'),
+    ...place,
+    to: criteriaSchema,
+    because: v.picklist(['advice', 'hand', 'probe']),
+  }),
+  v.strictObject({ kind: v.literal('override'), ...place, advice: v.string(), why: v.string() }),
+  v.strictObject({ kind: v.literal('sign'), ...place, sign: v.picklist(BODY_SIGNS) }),
+  v.strictObject({ kind: v.literal('sign-over'), ...place, of: idField<EntryId>(), why: v.string() }),
+  v.strictObject({ kind: v.literal('easy'), ...place, what: v.string() }),
+  v.strictObject({
+    kind: v.literal('unlogged'),
+    ...place,
+    count: v.pipe(countField, v.minValue(1), v.maxValue(99)),
+  }),
+  v.strictObject({
+    kind: v.literal('clock'),
+    ...place,
+    what: v.picklist(['work', 'rest', 'warm-up']),
+    seconds,
+  }),
+  v.strictObject({ kind: v.literal('rest'), ...place }),
+  v.strictObject({ kind: v.literal('time-out'), ...place }),
+  v.strictObject({ kind: v.literal('answer'), ...place, why: v.picklist(REFUSALS) }),
+  v.strictObject({ kind: v.literal('stage'), ...place, stage: v.picklist(STAGES) }),
+  v.strictObject({
+    kind: v.literal('note'),
+    ...place,
+    text: v.pipe(words, v.maxLength(2000)),
+  }),
   /** One dummy more lies there, and somebody has looked. */
-  v.strictObject({ kind: v.literal('laid'), ...common }),
-  v.strictObject({ kind: v.literal('washed'), ...common }),
+  v.strictObject({ kind: v.literal('laid'), ...place }),
+  v.strictObject({ kind: v.literal('washed'), ...place }),
   /** An article that is never to be laid again. */
-  v.strictObject({ kind: v.literal('out-of-use'), ...common, article: v.pipe(countField, v.minValue(1)) }),
-  /** The stage of a cue transfer, set by hand. */
-  v.strictObject({ kind: v.literal('stage'), ...common, stage: v.picklist(STAGES) }),
-  v.strictObject({ kind: v.literal('note'), ...common, text: v.pipe(v.string(), v.trim(), v.minLength(1), v.maxLength(2000)) }),
-  v.strictObject({ kind: v.literal('answer'), ...common, why: v.picklist(REFUSALS) }),
-]);
-
-export type Entry = v.InferOutput<typeof entrySchema>;
-export type RepEntry = Extract<Entry, { kind: 'rep' }>;
-export type Judgement = Pick<RepEntry, 'outcome' | 'option' | 'cause' | 'aided'>;
+  v.strictObject({ kind: v.literal('out-of-use'), ...place, article: words }),
+  v.strictObject({ kind: v.literal('touched'), ...place, article: words }),
+]) satisfies v.GenericSchema<unknown, Entry>;

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { assumptionsSchema } from '@/core/readiness';
-import type { DogId, ForecastId, ResultId, TrialId } from '@/core/shared';
-import { countField, dayField, idField, instantField } from './fields';
+import type { DogId, ForecastId, ResultId, RunId, TrialId } from '@/core/shared';
+import { changedSchema, countField, dayField, idField, instantField } from './fields';
 
 const share = v.pipe(v.number(), v.minValue(0), v.maxValue(1));
 
@@ -16,7 +16,10 @@ export const forecastSchema = v.strictObject({
   forDay: dayField,
   pass: v.strictObject({ low: share, mid: share, high: share }),
   points: v.nullable(v.pipe(v.number(), v.finite())),
-  /** What it rested on: counted reps and sessions, the last of them, and the edition of the rule book. */
+  /**
+   * What it rested on: counted reps and sessions, the last of them, and the edition of the rule
+   * book.
+   */
   reps: countField,
   sessions: countField,
   lastDay: v.nullable(dayField),
@@ -25,6 +28,7 @@ export const forecastSchema = v.strictObject({
   assumptions: assumptionsSchema,
   /** A print of every input: the same print means the same forecast. */
   print: v.string(),
+  changed: changedSchema,
 });
 export type ForecastRecord = v.InferOutput<typeof forecastSchema>;
 
@@ -40,5 +44,8 @@ export const resultSchema = v.strictObject({
   note: v.pipe(v.string(), v.maxLength(2000)),
   /** The forecast it is held against: the last one from before; null where none was given. */
   forecastId: v.nullable(idField<ForecastId>()),
+  /** The score sheet that it was taken from; null where it was typed in. */
+  run: v.nullable(idField<RunId>()),
+  changed: changedSchema,
 });
 export type ResultRecord = v.InferOutput<typeof resultSchema>;

@@ -1,37 +1,61 @@
 import * as v from 'valibot';
+import type { Entry } from '@/core/log';
+import { boutSchema } from './bout';
 import { breakdownSchema } from './breakdown';
 import { dogSchema } from './dog';
 import { elementSchema } from './element';
 import { entrySchema } from './entry';
 import { forecastSchema, resultSchema } from './forecast';
+import { apartSchema, goneSchema } from './gone';
+import { groundSchema } from './ground';
 import { kitSchema } from './kit';
+import { outingSchema } from './outing';
+import { personSchema } from './person';
 import { ruleBookRecordSchema } from './rule-book';
-import { sessionSchema } from './session';
 import { trialSchema } from './trial';
 
+export { type Bout, elementOf } from './bout';
 export type { Breakdown } from './breakdown';
 export { type Dog, UNKNOWN_DOG } from './dog';
 export { DEFAULT_POLICY, type ElementRecord, PLAIN_ELEMENT } from './element';
-export type { Details, Entry, Judgement, RepEntry } from './entry';
+export type { Changed } from './fields';
 export type { ForecastRecord, ResultRecord } from './forecast';
-export type { Kit } from './kit';
+export type { Apart, Gone } from './gone';
+export { type Kit, PLAIN_KIT } from './kit';
+export type { Outing } from './outing';
 export type { RuleBookRecord } from './rule-book';
-export type { Session } from './session';
-export type { Trial } from './trial';
+export { PLAIN_TRIAL, type Trial } from './trial';
 
-/** Every table of a kennel, one file each. The names are those of the database and of the exported file. */
+/**
+ * Every table of a kennel, one file each. The names are those of the database and of the exported
+ * file.
+ */
 export const tablesSchema = v.strictObject({
   dogs: v.array(dogSchema),
+  people: v.array(personSchema),
+  grounds: v.array(groundSchema),
+  kit: v.array(kitSchema),
   ruleBooks: v.array(ruleBookRecordSchema),
   breakdowns: v.array(breakdownSchema),
   elements: v.array(elementSchema),
-  sessions: v.array(sessionSchema),
+  outings: v.array(outingSchema),
+  bouts: v.array(boutSchema),
   entries: v.array(entrySchema),
   trials: v.array(trialSchema),
-  kit: v.array(kitSchema),
   forecasts: v.array(forecastSchema),
   results: v.array(resultSchema),
+  gone: v.array(goneSchema),
+  apart: v.array(apartSchema),
 });
-export type Tables = v.InferOutput<typeof tablesSchema>;
+export type Tables = Omit<v.InferOutput<typeof tablesSchema>, 'entries'> & { entries: Entry[] };
 export type TableName = keyof Tables;
 export const TABLE_NAMES = Object.keys(tablesSchema.entries) as TableName[];
+
+/** The tables whose records can be changed and removed, each with a version vector. */
+export type KeptName = Exclude<TableName, 'entries' | 'gone' | 'apart'>;
+export const KEPT_NAMES = TABLE_NAMES.filter(
+  (name): name is KeptName => name !== 'entries' && name !== 'gone' && name !== 'apart',
+);
+
+/** A record before it is written: who changed it when is filled in by the writing. */
+export type New<T extends { readonly changed: unknown }> = Omit<T, 'changed'>;

@@ -6,13 +6,24 @@ import { AXIS_KINDS, listAxis } from './axis-kinds';
 import { readNewAxis } from './exercise-draft';
 
 /** A further criterion: a measured one with its three values, or a list of a person's own. */
-export function AddAxis({ axes, onAdd }: { readonly axes: readonly Axis[]; readonly onAdd: (axis: Axis) => void }) {
+export function AddAxis({
+  axes,
+  onAdd,
+}: {
+  readonly axes: readonly Axis[];
+  readonly onAdd: (axis: Axis) => void;
+}) {
   const [open, setOpen] = useState(false);
   const [kind, setKind] = useState('distance');
   const [text, setText] = useState(EMPTY);
   const [problem, setProblem] = useState<string>();
   const field = (key: keyof typeof text, label: string, hint?: string) => (
-    <TextField label={label} hint={hint} value={text[key]} onChange={(event) => setText({ ...text, [key]: event.target.value })} />
+    <TextField
+      label={label}
+      hint={hint}
+      value={text[key]}
+      onChange={(event) => setText({ ...text, [key]: event.target.value })}
+    />
   );
   const key = asId<AxisKey>(freeKey(kind, axes));
   const add = (): void => {
@@ -52,7 +63,9 @@ export function AddAxis({ axes, onAdd }: { readonly axes: readonly Axis[]; reado
         </label>
         {field('title', 'Name', isList(kind) ? undefined : 'its own name if left empty')}
         {isList(kind) ? (
-          <div className="sm:col-span-2">{field('list', 'Steps, easiest first', 'for example: whole hand, half, a look, none')}</div>
+          <div className="sm:col-span-2">
+            {field('list', 'Steps, easiest first', 'for example: whole hand, half, a look, none')}
+          </div>
         ) : (
           <>
             {field('start', 'Start')}
@@ -81,11 +94,13 @@ export function AddAxis({ axes, onAdd }: { readonly axes: readonly Axis[]; reado
 const EMPTY = { title: '', start: '', demand: '', step: '', list: '' };
 
 /** Kinds that are written as a list of steps: a criterion, help, or pay. */
-const isList = (kind: string): kind is 'list' | 'help' | 'pay' => kind === 'list' || kind === 'help' || kind === 'pay';
+const isList = (kind: string): kind is 'list' | 'help' | 'pay' =>
+  kind === 'list' || kind === 'help' || kind === 'pay';
 
 function readForm(kind: string, key: AxisKey, text: typeof EMPTY): Result<Axis> {
   const title = text.title.trim();
-  if (!isList(kind)) return readNewAxis(AXIS_KINDS.find((one) => one.id === kind)?.make(key), { ...text, title });
+  if (!isList(kind))
+    return readNewAxis(AXIS_KINDS.find((one) => one.id === kind)?.make(key), { ...text, title });
   if (title === '') return fail('title', '', 'Give the list a name.');
   const list = listAxis(key, title, text.list, kind === 'list' ? 'criterion' : kind);
   if (!list) return fail('list', '', 'Write two steps or more, with commas, easiest first, no name twice.');

@@ -1,17 +1,24 @@
 import { useState } from 'react';
 import { LAID, LAYOUT_SHAPES } from '@/core/coaching';
-import type { ElementRecord } from '@/data/repositories';
+import type { ElementRecord } from '@/data/read';
 import { SelectField, TextField } from '@/ui';
 import { useElementChange } from './use-element-change';
 
-const SHAPES: Readonly<Record<(typeof LAYOUT_SHAPES)[number], string>> = { line: 'in a line', circle: 'in a circle', scatter: 'scattered' };
+const SHAPES: Readonly<Record<(typeof LAYOUT_SHAPES)[number], string>> = {
+  line: 'in a line',
+  circle: 'in a circle',
+  scatter: 'scattered',
+};
 const HOW: Readonly<Record<(typeof LAID)[number], string>> = {
   hidden: 'out of the dog’s sight',
   seen: 'while the dog watches',
   turns: 'now seen, now hidden',
 };
 
-/** How many numbered articles there are, and how they are laid; the field then logs by first touch and pick. */
+/**
+ * How many numbered articles there are, and how they are laid; the field then logs by first touch
+ * and pick.
+ */
 export function ArticlesFields({ element }: { readonly element: ElementRecord }) {
   const change = useElementChange(element);
   const { articles } = element;
@@ -24,7 +31,11 @@ export function ArticlesFields({ element }: { readonly element: ElementRecord })
     const count = text.trim() === '' ? null : value;
     if (!fits || count === (articles?.count ?? null)) return;
     if (count === null) change({ articles: null }, 'No articles.');
-    else change({ articles: { shape: 'line', laid: 'hidden', nearer: false, ...articles, count } }, `${count} numbered articles.`);
+    else
+      change(
+        { articles: { shape: 'line', laid: 'hidden', nearer: false, ...articles, count } },
+        `${count} numbered articles.`,
+      );
   };
   return (
     <div className="mb-3 grid gap-3">
@@ -52,7 +63,12 @@ export function ArticlesFields({ element }: { readonly element: ElementRecord })
             onChange={(laid) => lay({ laid })}
           />
           <label className="inline-flex min-h-11 items-center gap-2">
-            <input type="checkbox" className="size-5 accent-(--ink)" checked={articles.nearer} onChange={() => lay({ nearer: !articles.nearer })} />
+            <input
+              type="checkbox"
+              className="size-5 accent-(--ink)"
+              checked={articles.nearer}
+              onChange={() => lay({ nearer: !articles.nearer })}
+            />
             In every other run a decoy lies nearer than the rest
           </label>
         </>

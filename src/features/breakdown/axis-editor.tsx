@@ -28,7 +28,10 @@ export function AxisEditor(props: Props) {
       <div className="grid grid-cols-1 gap-4 lg:grid-cols-[1fr_24rem] lg:items-end">
         <div className="min-w-0">
           {rod ? (
-            <Rod data={rod} onMove={axis.levels === null ? (which, at) => moveMark(axis, which, at, onChange) : null} />
+            <Rod
+              data={rod}
+              onMove={axis.levels === null ? (which, at) => moveMark(axis, which, at, onChange) : null}
+            />
           ) : (
             <p className="font-semibold">{axis.title}: no rod can be drawn until the values fit together.</p>
           )}
@@ -42,7 +45,12 @@ export function AxisEditor(props: Props) {
       <div className="mt-1 flex flex-wrap items-start gap-x-4">
         <More {...props} />
         {onFind && (
-          <Button look="quiet" className="!px-1 text-base" onClick={onFind} aria-label={`Find where it can start: ${axis.title}`}>
+          <Button
+            look="quiet"
+            className="!px-1 text-base"
+            onClick={onFind}
+            aria-label={`Find where it can start: ${axis.title}`}
+          >
             Find the start
           </Button>
         )}
@@ -51,7 +59,10 @@ export function AxisEditor(props: Props) {
   );
 }
 
-/** A mark of the rod was moved to a place on its scale: the value there, in round figures of the person's unit. */
+/**
+ * A mark of the rod was moved to a place on its scale: the value there, in round figures of the
+ * person's unit.
+ */
 function moveMark(axis: Axis, which: 'start' | 'demand', at: number, onChange: (axis: Axis) => void): void {
   const value = valueAt(axis, at);
   if (value !== null && value !== axis[which]) onChange({ ...axis, [which]: value });
@@ -61,7 +72,10 @@ function More({ axis, others, onChange, onRemove }: Props) {
   const eased = (key: Axis['key']): boolean => axis.eases.includes(key);
   return (
     <details className="text-base">
-      <summary className="min-h-11 cursor-pointer py-2.5 underline decoration-rule underline-offset-4" aria-label={`More about ${axis.title}`}>
+      <summary
+        className="min-h-11 cursor-pointer py-2.5 underline decoration-rule underline-offset-4"
+        aria-label={`More about ${axis.title}`}
+      >
         More
       </summary>
       <div className="grid gap-4 border-l-[6px] border-rule bg-paper p-3 sm:grid-cols-3">
@@ -80,7 +94,12 @@ function More({ axis, others, onChange, onRemove }: Props) {
                   checked={eased(other.key)}
                   disabled={!eased(other.key) && axis.eases.length >= 2}
                   onChange={() =>
-                    onChange({ ...axis, eases: eased(other.key) ? axis.eases.filter((key) => key !== other.key) : [...axis.eases, other.key] })
+                    onChange({
+                      ...axis,
+                      eases: eased(other.key)
+                        ? axis.eases.filter((key) => key !== other.key)
+                        : [...axis.eases, other.key],
+                    })
                   }
                 />
                 {other.title}
@@ -105,11 +124,16 @@ function Anchors({ axis, onChange }: { readonly axis: Axis; readonly onChange: (
       <legend className="text-sm font-semibold">How each step is told from the next</legend>
       {(axis.levels ?? []).map((level, i) => (
         <CommitField
-          key={level.name}
+          key={level.id}
           label={`${i + 1}. ${level.name}`}
           kept={level.anchor}
           onCommit={(anchor) => {
-            onChange({ ...axis, levels: (axis.levels ?? []).map((one, k) => (k === i ? { ...one, anchor: anchor.trim() } : one)) });
+            onChange({
+              ...axis,
+              levels: (axis.levels ?? []).map((one, k) =>
+                k === i ? { ...one, anchor: anchor.trim() } : one,
+              ),
+            });
             return null;
           }}
         />
@@ -125,7 +149,8 @@ function MarginInput({ axis, onChange }: { readonly axis: Axis; readonly onChang
       kept={`${Math.round(axis.margin * 100)} %`}
       onCommit={(text) => {
         const percent = Number(text.replace('%', '').replace(',', '.').trim());
-        if (!(percent >= 0 && percent <= 200) || text.trim() === '') return 'A share of the demand from 0 to 200 %.';
+        if (!(percent >= 0 && percent <= 200) || text.trim() === '')
+          return 'A share of the demand from 0 to 200 %.';
         onChange({ ...axis, margin: percent / 100 });
         return null;
       }}
@@ -181,9 +206,17 @@ function AxisInput({
   );
 }
 
-type CommitProps = { readonly label: string; readonly ariaLabel?: string; readonly kept: string; readonly onCommit: (text: string) => string | null };
+type CommitProps = {
+  readonly label: string;
+  readonly ariaLabel?: string;
+  readonly kept: string;
+  readonly onCommit: (text: string) => string | null;
+};
 
-/** A field that is taken when it is left or at Enter; Escape brings the old text back. What cannot be taken stays, with the reason under it. */
+/**
+ * A field that is taken when it is left or at Enter; Escape brings the old text back. What cannot
+ * be taken stays, with the reason under it.
+ */
 function CommitField({ label, ariaLabel, kept, onCommit }: CommitProps) {
   const [text, setText] = useState(kept);
   const [problem, setProblem] = useState<string>();

@@ -1,8 +1,14 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { type DogState, useDog, useKennelWithDog } from '@/data/repositories';
+import { type DogState, useDog, useKennelWithDog } from '@/data/live';
 import { buttonClass, Chain, Notice, newestOf, PageHead, Rod, Sheet } from '@/ui';
-import { type ElementView, type ExerciseView, exerciseViews, ownElements, retiredElements } from './breakdown-view';
+import {
+  type ElementView,
+  type ExerciseView,
+  exerciseViews,
+  ownElements,
+  retiredElements,
+} from './breakdown-view';
 import { ExerciseTools, LinkTools } from './exercise-tools';
 import { useAssessed } from './use-assessed';
 
@@ -16,7 +22,8 @@ export function BreakdownRoom() {
   return (
     <>
       <PageHead title={`What ${dog.name} is asked, piece by piece`}>
-        Each link of the chain is an element: the longer, the more it can cost; the thinner, the weaker. Open one to see or change its ladder.
+        Each link of the chain is an element: the longer, the more it can cost; the thinner, the weaker. Open
+        one to see or change its ladder.
       </PageHead>
       <p className="mb-5 flex flex-wrap gap-3">
         <Link className={buttonClass('ink')} to="new">
@@ -56,7 +63,10 @@ function ExerciseSheet({ exercise, state }: { readonly exercise: ExerciseView; r
     title: link.title,
     weight: link.weight,
     strength: link.strength,
-    note: [link.stake === null ? '' : `up to ${link.stake} points`, link.strength === null ? '' : `${Math.round(link.strength * 100)} in 100 clean`]
+    note: [
+      link.stake === null ? '' : `up to ${link.stake} points`,
+      link.strength === null ? '' : `${Math.round(link.strength * 100)} in 100 clean`,
+    ]
       .filter(Boolean)
       .join('; '),
   }));
@@ -78,7 +88,15 @@ function ExerciseSheet({ exercise, state }: { readonly exercise: ExerciseView; r
   );
 }
 
-function ElementRow({ element, place, tools }: { readonly element: ElementView; readonly place?: number; readonly tools?: ReactNode }) {
+function ElementRow({
+  element,
+  place,
+  tools,
+}: {
+  readonly element: ElementView;
+  readonly place?: number;
+  readonly tools?: ReactNode;
+}) {
   return (
     <li className="grid gap-x-8 gap-y-3 py-4 lg:grid-cols-[17rem_1fr]">
       <div>
@@ -88,13 +106,24 @@ function ElementRow({ element, place, tools }: { readonly element: ElementView; 
         </h3>
         <p className="text-sm leading-snug">Rung {element.rungInWords}</p>
         <p className="text-sm leading-snug text-ink-soft">{element.chance ?? 'Weighing the reps …'}</p>
-        {element.waits.length > 0 && <p className="text-sm font-semibold leading-snug text-signal-ink">Waits: {element.waits.join('; ')}</p>}
-        {element.problems > 0 && <p className="text-sm font-semibold text-signal-ink">{element.problems} to look at in the ladder</p>}
+        {element.waits.length > 0 && (
+          <p className="text-sm font-semibold leading-snug text-signal-ink">
+            Waits: {element.waits.join('; ')}
+          </p>
+        )}
+        {element.problems > 0 && (
+          <p className="text-sm font-semibold text-signal-ink">{element.problems} to look at in the ladder</p>
+        )}
         <p className="mt-1.5 flex flex-wrap gap-2">
           <Link className={buttonClass('plain')} to={element.id} aria-label={`Ladder of ${element.title}`}>
             Ladder
           </Link>
-          <Link className={buttonClass('quiet')} to={`../field/${element.id}`} relative="path" aria-label={`Train ${element.title}`}>
+          <Link
+            className={buttonClass('quiet')}
+            to={`../field/${element.id}`}
+            relative="path"
+            aria-label={`Train ${element.title}`}
+          >
             Train
           </Link>
           {tools}
@@ -102,7 +131,7 @@ function ElementRow({ element, place, tools }: { readonly element: ElementView; 
       </div>
       <div className="grid min-w-0 content-start gap-x-8 gap-y-4 md:grid-cols-2">
         {element.rods.map((rod) => (
-          <Rod key={rod.title} data={rod} compact />
+          <Rod key={rod.axis} data={rod} compact />
         ))}
       </div>
     </li>
@@ -119,7 +148,8 @@ function Retired({ state }: { readonly state: DogState }) {
         {retired.map((element) => (
           <li key={element.id} className="flex flex-wrap items-center justify-between gap-3">
             <span>
-              {element.title}: {state.reps.get(element.id)?.length ?? 0} reps, {element.assigned.length} sessions assigned
+              {element.title}: {state.reps.get(element.id)?.length ?? 0} reps, {element.assigned.length}{' '}
+              sessions assigned
             </span>
             <Link className={buttonClass('plain')} to={`${element.id}/parts`}>
               Say what they count for
@@ -134,9 +164,10 @@ function Retired({ state }: { readonly state: DogState }) {
 function RodKey() {
   return (
     <p className="mt-4 max-w-4xl text-sm leading-snug text-ink-soft">
-      On a rod each band is one step of the ladder, from the start on the left to the flag, where the demand is. The filled pointer is where the dog
-      stands. The hatched bar below spans where a rep is clean 8 times in 10, as far as the reps can tell (80 % interval, at home; swings between
-      sessions are not in it yet). The dashed part is the proof margin.
+      On a rod each band is one step of the ladder, from the start on the left to the flag, where the demand
+      is. The filled pointer is where the dog stands. The hatched bar below spans where a rep is clean 8 times
+      in 10, as far as the reps can tell (80 % interval, at home; swings between sessions are not in it yet).
+      The dashed part is the proof margin.
     </p>
   );
 }

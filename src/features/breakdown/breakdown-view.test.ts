@@ -1,15 +1,17 @@
 import { describe, expect, it } from 'vitest';
-import type { Axis } from '@/core/breakdown';
+import type { Axis, CellEdit } from '@/core/breakdown';
 import { testAxis } from '@/core/breakdown/axis.test-helper';
 import { assessElement } from '@/core/evidence';
-import { asId, type BreakdownId, type ElementKey, type ExerciseKey, must } from '@/core/shared';
-import { type Breakdown, elementQuestions } from '@/data/repositories';
+import { asId, asLevel, type BreakdownId, type ExerciseKey, must, type PartKey } from '@/core/shared';
+import { type Breakdown, elementQuestions } from '@/data/read';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
 import { chanceInWords, exerciseViews, ownElements, retiredElements } from './breakdown-view';
 import { fieldText, readCell, valueAt, withCell, withField } from './ladder-edit';
 
 const state = sampleState();
-const assessed = elementQuestions(state.work, state.reps, state.rungs).map((question) => must(assessElement(question, TODAY)));
+const assessed = elementQuestions(state.work, state.reps, state.stands).map((question) =>
+  must(assessElement(question, TODAY)),
+);
 
 describe('exercises as chains', () => {
   const views = exerciseViews(state, assessed);
@@ -48,7 +50,11 @@ describe('exercises as chains', () => {
     const one = assessed[0];
     if (!one) throw new Error('assessed');
     const told = (counted: number, low: number, high: number): string =>
-      chanceInWords({ ...one, grounds: { ...one.grounds, counted }, estimate: { ...one.estimate, clean: { low, mid: 0.6, high } } });
+      chanceInWords({
+        ...one,
+        grounds: { ...one.grounds, counted },
+        estimate: { ...one.estimate, clean: { low, mid: 0.6, high } },
+      });
     expect(told(0, 0.1, 0.9)).toBe('No rep yet: nothing is known.');
     expect(told(1, 0.5, 0.7)).toBe('1 rep: anything from 50 to 70 in 100 clean at the demand.');
     expect(told(80, 0.2, 0.9)).toContain('anything from 20 to 90');
@@ -65,18 +71,25 @@ describe('own exercises', () => {
     ruleBookId: null,
     exercise: asId<ExerciseKey>('own'),
     own: { title: 'Mine', goal: '' },
-    links: [{ part: asId<ElementKey>('p'), element: first.id }],
+    links: [{ part: asId<PartKey>('p'), element: first.id }],
+    putAway: false,
+    changed: first.changed,
   };
-  const waiting = { ...first, needs: [{ element: second.id, rung: 99 }] };
+  const [axis] = second.axes;
+  if (!axis) throw new Error('it has an axis');
+  const waiting = { ...first, needs: [{ element: second.id, at: { [axis.key]: 999 } }] };
   const gone = { ...second, retired: { how: 'split' as const, into: [first.id] } };
 
   it('have links of one weight without a price, and say what waits', () => {
-    const [view] = exerciseViews({ ...state, work: { ...state.work, breakdowns: [own], elements: [waiting, second] } }, assessed);
+    const [view] = exerciseViews(
+      { ...state, work: { ...state.work, breakdowns: [own], elements: [waiting, second] } },
+      assessed,
+    );
     expect(view).toMatchObject({ title: 'Mine', aside: 'your own', own: { id: 'b' } });
     expect(view?.links[0]).toMatchObject({
       stake: null,
       weight: 0.5,
-      waits: [expect.stringContaining(`not before “${second.title}” is at rung 100`)],
+      waits: [expect.stringMatching(new RegExp(`not before “${second.title}” is at .*999`))],
     });
   });
 
@@ -93,20 +106,30 @@ describe('lists, sides and marks that are moved', () => {
     title: 'Help',
     quantity: 'level',
     unit: '',
-    levels: ['all', 'some', 'none'].map((name) => ({ name, anchor: '' })),
+    levels: ['all', 'some', 'none'].map((name, place) => ({ id: asLevel(place), name, anchor: '' })),
     start: 0,
     demand: 2,
     step: 1,
     limit: 1,
   });
-  const sides = testAxis({ key: 's', title: 'Angle', quantity: 'angle', unit: '°', harder: 'both', start: 0, demand: 60, step: 15, limit: 20 });
+  const sides = testAxis({
+    key: 's',
+    title: 'Angle',
+    quantity: 'angle',
+    unit: '°',
+    harder: 'both',
+    start: 0,
+    demand: 60,
+    step: 15,
+    limit: 20,
+  });
   it('are typed and read in their own words', () => {
-    expect([fieldText(list, 'start'), fieldText(list, 'demand'), fieldText(sides, 'demand'), fieldText(sides, 'limit')]).toEqual([
-      'all',
-      'none',
-      '60°',
-      '20°',
-    ]);
+    expect([
+      fieldText(list, 'start'),
+      fieldText(list, 'demand'),
+      fieldText(sides, 'demand'),
+      fieldText(sides, 'limit'),
+    ]).toEqual(['all', 'none', '60°', '20°']);
     expect(must(withField(list, 'demand', 'some')).demand).toBe(1);
     expect(withField(list, 'demand', 'plenty')).toMatchObject({ ok: false, code: 'level' });
     expect([must(readCell(sides, '30° left')), must(readCell(sides, '15\u00a0° right'))]).toEqual([-30, 15]);
@@ -138,13 +161,17 @@ describe('typing in a ladder', () => {
     ['demand', '5–10 yd', 'range'],
     ['step', '0 %', 'step'],
     ['step', 'a bit', 'step'],
-  ] as const)('refuses %s “%s”', (field, text, code) => expect(withField(axis, field, text)).toMatchObject({ ok: false, code }));
+  ] as const)('refuses %s “%s”', (field, text, code) =>
+    expect(withField(axis, field, text)).toMatchObject({ ok: false, code }));
 
   it('sets, replaces and clears a cell', () => {
-    const set = must(withCell([], axis, 2, '10'));
-    expect(set).toEqual([{ rung: 2, axis: 'd', value: 9.144 }]);
-    expect(must(withCell(set, axis, 2, '20 m'))).toEqual([{ rung: 2, axis: 'd', value: 20 }]);
-    expect(must(withCell(set, axis, 2, ' '))).toEqual([]);
-    expect(withCell(set, axis, 2, '0')).toMatchObject({ ok: false, code: 'cell' });
+    const on = { [axis.key]: 9 };
+    const cell = (edits: CellEdit[], text: string) =>
+      withCell({ axes: [axis], edits }, axis, { planned: on }, text);
+    const set = must(cell([], '10'));
+    expect(set).toEqual([{ on, axis: 'd', value: 9.144 }]);
+    expect(must(cell(set, '20 m'))).toEqual([{ on, axis: 'd', value: 20 }]);
+    expect(must(cell(set, ' '))).toEqual([]);
+    expect(cell(set, '0')).toMatchObject({ ok: false, code: 'cell' });
   });
 });

@@ -1,8 +1,17 @@
-import { buildLadder, checkLadder, describeRung, type LadderPlan, openness } from '@/core/breakdown';
-import { type Assessed, type RodData, rodOf } from '@/core/evidence';
-import { cellTotal, elementStakes, prepareRules, writePoints } from '@/core/rulebooks';
-import type { ElementId, ElementKey } from '@/core/shared';
-import { activeElements, type Breakdown, type DogState, type ElementRecord, nodesOf } from '@/data/repositories';
+import {
+  buildLadder,
+  type Criteria,
+  checkLadder,
+  describePlace,
+  type LadderPlan,
+  openness,
+  standingOn,
+} from '@/core/breakdown';
+import { type Assessed, isThin, type RodData, rodOf } from '@/core/evidence';
+import { cellTotal, partStakes, prepareRules, writePoints } from '@/core/rulebooks';
+import type { ElementId, PartKey } from '@/core/shared';
+import type { DogState } from '@/data/live';
+import { activeElements, type Breakdown, type ElementRecord, prerequisiteGraph } from '@/data/read';
 
 export type ElementView = {
   readonly id: ElementId;
@@ -10,14 +19,21 @@ export type ElementView = {
   readonly rungInWords: string;
   readonly rods: readonly RodData[];
   readonly problems: number;
-  /** Chance of a clean rep at the demand and its grounds, ready to read; null while it is being worked out. */
+  /**
+   * Chance of a clean rep at the demand and its grounds, ready to read; null while it is being
+   * worked out.
+   */
   readonly chance: string | null;
   readonly strength: number | null;
   /** What it waits for, in words; empty where it can be worked on. */
   readonly waits: readonly string[];
 };
 /** `stake` in points, null where no rule book prices it. */
-export type LinkView = ElementView & { readonly part: ElementKey; readonly weight: number; readonly stake: string | null };
+export type LinkView = ElementView & {
+  readonly part: PartKey;
+  readonly weight: number;
+  readonly stake: string | null;
+};
 export type ExerciseView = {
   readonly key: Breakdown['id'];
   readonly title: string;
@@ -40,10 +56,25 @@ export function exerciseViews(state: DogState, assessed: readonly Assessed[] | n
     const links = breakdown.links.flatMap((link): LinkView[] => {
       const element = state.work.elements.find((candidate) => candidate.id === link.element);
       if (!element) return [];
-      const stake = elementStakes(scored, link.part);
-      return [{ ...elementView(element, state, assessed), part: link.part, weight: stake / maximum, stake: writePoints(rules, stake) }];
+      const stake = partStakes(scored, link.part);
+      return [
+        {
+          ...elementView(element, state, assessed),
+          part: link.part,
+          weight: stake / maximum,
+          stake: writePoints(rules, stake),
+        },
+      ];
     });
-    return [{ key: breakdown.id, title: exercise.title, aside: `${writePoints(rules, maximum)} points`, own: null, links }];
+    return [
+      {
+        key: breakdown.id,
+        title: exercise.title,
+        aside: `${writePoints(rules, maximum)} points`,
+        own: null,
+        links,
+      },
+    ];
   });
 }
 
@@ -56,7 +87,9 @@ function ownExercise(
 ): ExerciseView {
   const links = breakdown.links.flatMap((link): LinkView[] => {
     const element = state.work.elements.find((candidate) => candidate.id === link.element);
-    return element ? [{ ...elementView(element, state, assessed), part: link.part, weight: 0.5, stake: null }] : [];
+    return element
+      ? [{ ...elementView(element, state, assessed), part: link.part, weight: 0.5, stake: null }]
+      : [];
   });
   return { key: breakdown.id, title: own.title, aside: own.goal || 'your own', own: breakdown, links };
 }
@@ -68,48 +101,57 @@ export function retiredElements(state: DogState): ElementRecord[] {
 
 /** The person's own elements that stand in no exercise. */
 export function ownElements(state: DogState, assessed: readonly Assessed[] | null): ElementView[] {
-  const linked = new Set(state.work.breakdowns.flatMap((breakdown) => breakdown.links.map((link) => link.element)));
+  const linked = new Set(
+    state.work.breakdowns.flatMap((breakdown) => breakdown.links.map((link) => link.element)),
+  );
   return activeElements(state.work)
     .filter((element) => !linked.has(element.id))
     .map((element) => elementView(element, state, assessed));
 }
 
-function elementView(element: ElementRecord, state: DogState, assessed: readonly Assessed[] | null): ElementView {
+function elementView(
+  element: ElementRecord,
+  state: DogState,
+  assessed: readonly Assessed[] | null,
+): ElementView {
   const ladder = buildLadder(element);
-  const rung = Math.min(state.rungs.get(element.id) ?? 0, ladder.rungs.length - 1);
+  const { criteria } = standingOn(ladder, state.stands.get(element.id) ?? null);
   const found = assessed?.find((candidate) => candidate.id === element.id);
   return {
     id: element.id,
     title: element.title,
-    rungInWords: describeRung(ladder, rung),
-    rods: rodsOf(element, rung, found ?? null),
+    rungInWords: describePlace(ladder, criteria),
+    rods: rodsOf(element, criteria, found ?? null),
     problems: checkLadder(ladder).length,
     chance: found ? chanceInWords(found) : null,
     strength: found && found.grounds.counted > 0 ? found.estimate.clean.mid : null,
-    waits: openness(element, nodesOf(state)).waits,
+    waits: openness(element, prerequisiteGraph(state)).waits,
   };
 }
 
 /** One rod for each axis; a broken axis has none, and its ladder page says why. */
-export function rodsOf(element: LadderPlan, rung: number, found: Assessed | null): RodData[] {
+export function rodsOf(element: LadderPlan, stands: Criteria, found: Assessed | null): RodData[] {
   const ladder = buildLadder(element);
   return element.axes.flatMap((axis) => {
-    const reach = found && found.grounds.counted > 0 ? found.estimate.reach.find((candidate) => candidate.axis === axis.key) : undefined;
-    const rod = rodOf(axis, ladder, rung, reach ?? null);
+    const reach =
+      found && found.grounds.counted > 0
+        ? found.estimate.reach.find((candidate) => candidate.axis === axis.key)
+        : undefined;
+    const rod = rodOf(axis, ladder, stands, reach ?? null);
     return rod ? [rod] : [];
   });
 }
 
-/** Where an interval is wider than this, or the reps fewer, a middle figure would promise more than is known. */
-const WIDE = 0.45;
-const FEW = 10;
-
-/** "62 in 100 clean at the demand (48–75, from 118 reps)"; with few reps the width says so, with none the words do. */
+/**
+ * "62 in 100 clean at the demand (48–75, from 118 reps)"; with few reps the width says so, with
+ * none the words do.
+ */
 export function chanceInWords({ estimate, grounds }: Assessed): string {
   if (grounds.counted === 0) return 'No rep yet: nothing is known.';
   const percent = (share: number): number => Math.round(share * 100);
   const { low, mid, high } = estimate.clean;
   const rests = `${grounds.counted} ${grounds.counted === 1 ? 'rep' : 'reps'}`;
-  if (high - low > WIDE || grounds.counted < FEW) return `${rests}: anything from ${percent(low)} to ${percent(high)} in 100 clean at the demand.`;
+  if (isThin(estimate.clean, grounds.counted))
+    return `${rests}: anything from ${percent(low)} to ${percent(high)} in 100 clean at the demand.`;
   return `${percent(mid)} in 100 clean at the demand (${percent(low)}–${percent(high)}, from ${rests}).`;
 }

@@ -10,7 +10,10 @@ type Props = {
   readonly onCommit: (text: string) => string | null;
 };
 
-/** One cell of the ladder. What is typed is taken when the cell is left or at Enter; Escape brings the old value back. */
+/**
+ * One cell of the ladder. What is typed is taken when the cell is left or at Enter; Escape brings
+ * the old value back.
+ */
 export function CellInput({ label, value, wide = false, raised, edited, onCommit }: Props) {
   const [text, setText] = useState(value);
   const [problem, setProblem] = useState<string | null>(null);

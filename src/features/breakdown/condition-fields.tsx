@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { ElementRecord } from '@/data/repositories';
+import type { ElementRecord } from '@/data/read';
 import { Button, ListField, TextField } from '@/ui';
 import { useElementChange } from './use-element-change';
 
@@ -9,13 +9,20 @@ export function ConditionFields({ element }: { readonly element: ElementRecord }
   const [title, setTitle] = useState('');
   const put = (i: number, options: string[]): string | undefined => {
     if (options.length < 2) return 'Two options at least; what stood there is kept.';
-    change({ conditions: element.conditions.map((one, k) => (k === i ? { ...one, options } : one)) }, 'Condition changed.');
+    change(
+      { conditions: element.conditions.map((one, k) => (k === i ? { ...one, options } : one)) },
+      'Condition changed.',
+    );
     return undefined;
   };
   const add = (): void => {
     const clean = title.trim();
-    if (clean === '' || element.conditions.some((one) => one.title.toLowerCase() === clean.toLowerCase())) return;
-    change({ conditions: [...element.conditions, { title: clean, options: ['usual', 'another'] }] }, 'Condition added: write its options.');
+    if (clean === '' || element.conditions.some((one) => one.title.toLowerCase() === clean.toLowerCase()))
+      return;
+    change(
+      { conditions: [...element.conditions, { title: clean, options: ['usual', 'another'] }] },
+      'Condition added: write its options.',
+    );
     setTitle('');
   };
   return (
@@ -23,12 +30,21 @@ export function ConditionFields({ element }: { readonly element: ElementRecord }
       {element.conditions.map((condition, i) => (
         <div key={condition.title} className="flex items-end gap-2">
           <div className="min-w-0 flex-1">
-            <ListField label={condition.title} items={condition.options} onTake={(options) => put(i, options)} />
+            <ListField
+              label={condition.title}
+              items={condition.options}
+              onTake={(options) => put(i, options)}
+            />
           </div>
           <Button
             look="quiet"
             aria-label={`Take ${condition.title} away`}
-            onClick={() => change({ conditions: element.conditions.filter((_, k) => k !== i) }, `${condition.title} taken away.`)}
+            onClick={() =>
+              change(
+                { conditions: element.conditions.filter((_, k) => k !== i) },
+                `${condition.title} taken away.`,
+              )
+            }
           >
             Take away
           </Button>

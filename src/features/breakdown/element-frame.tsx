@@ -1,8 +1,9 @@
 import type { ReactNode } from 'react';
 import { Link, NavLink, useParams } from 'react-router';
-import { buildLadder, type Ladder } from '@/core/breakdown';
+import { buildLadder, type Criteria, type Ladder, type Place, standingOn } from '@/core/breakdown';
 import type { Assessed } from '@/core/evidence';
-import { type DogState, type ElementRecord, useDog } from '@/data/repositories';
+import { type DogState, useDog } from '@/data/live';
+import type { ElementRecord } from '@/data/read';
 import { buttonClass, Notice, newestOf, PageHead } from '@/ui';
 import { chanceInWords } from './breakdown-view';
 import { useAssessed } from './use-assessed';
@@ -12,7 +13,9 @@ export type Opened = {
   readonly element: ElementRecord;
   readonly state: DogState;
   readonly ladder: Ladder;
-  readonly rung: number;
+  /** Where the dog's own values meet today's ladder. */
+  readonly place: Place;
+  readonly stands: Criteria;
   readonly found: Assessed | null;
 };
 
@@ -34,12 +37,16 @@ export function ElementFrame({ children }: { readonly children: (opened: Opened)
   if (!element) return <Notice tone="alert">There is no such element for this dog.</Notice>;
   const found = newestOf(latest)?.find((candidate) => candidate.id === element.id) ?? null;
   const ladder = buildLadder(element);
-  const rung = Math.max(0, Math.min(state.rungs.get(element.id) ?? 0, ladder.rungs.length - 1));
+  const standing = standingOn(ladder, state.stands.get(element.id) ?? null);
   const base = `/${kennel}/breakdown/${element.id}`;
   return (
     <>
       <PageHead title={element.title}>
-        {element.retired ? RETIRED[element.retired.how] : found ? chanceInWords(found) : 'Weighing the reps …'}
+        {element.retired
+          ? RETIRED[element.retired.how]
+          : found
+            ? chanceInWords(found)
+            : 'Weighing the reps …'}
       </PageHead>
       <div className="mb-5 flex flex-wrap items-center gap-3">
         <Link className={buttonClass('quiet')} to={`/${kennel}/breakdown`}>
@@ -65,7 +72,7 @@ export function ElementFrame({ children }: { readonly children: (opened: Opened)
           </Link>
         )}
       </div>
-      {children({ element, state, ladder, rung, found })}
+      {children({ element, state, ladder, place: standing.place, stands: standing.criteria, found })}
     </>
   );
 }

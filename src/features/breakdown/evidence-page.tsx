@@ -1,8 +1,10 @@
 import { useMemo } from 'react';
 import { buildLadder, describeRung, type Ladder } from '@/core/breakdown';
-import type { CoverRow, EvidenceRep } from '@/core/evidence';
+import type { CoverRow } from '@/core/evidence';
+import type { EvidenceRep } from '@/core/log';
 import type { AxisKey } from '@/core/shared';
-import { namedFaults, studyQuestion, useKennel } from '@/data/repositories';
+import { useKennel } from '@/data/live';
+import { faultLabel, namedFaults, studyQuestion } from '@/data/read';
 import { Notice, newestOf, RepMarkKey, RepMarks, Rod, repMark, Sheet, useLatest } from '@/ui';
 import { runTask } from '@/workers/client';
 import { rodsOf } from './breakdown-view';
@@ -10,17 +12,22 @@ import { ElementFrame, type Opened } from './element-frame';
 import { EvidencePlots } from './evidence-plots';
 import { elementSentence, findings } from './evidence-words';
 
-/** One element as its reps show it: where it stands, its history, and everything that was logged beside clean or not. */
+/**
+ * One element as its reps show it: where it stands, its history, and everything that was logged
+ * beside clean or not.
+ */
 export function EvidencePage() {
   return <ElementFrame>{(opened) => <Page {...opened} />}</ElementFrame>;
 }
 
-function Page({ element, state, rung }: Opened) {
+function Page({ element, state, stands }: Opened) {
   const { today } = useKennel();
   const reps = state.reps.get(element.id) ?? [];
   const job = useMemo(() => {
-    const question = studyQuestion(element, state.work, state.reps, state.rungs);
-    return question && ((signal: AbortSignal) => runTask({ kind: 'study-element', question, today }, { signal }));
+    const question = studyQuestion(element, state.work, state.reps, state.stands);
+    return (
+      question && ((signal: AbortSignal) => runTask({ kind: 'study-element', question, today }, { signal }))
+    );
   }, [element, state, today]);
   const latest = useLatest(job);
   const studied = newestOf(latest);
@@ -28,20 +35,28 @@ function Page({ element, state, rung }: Opened) {
   if (!studied) return <p className="text-lg">Weighing the reps …</p>;
   return (
     <div className="grid grid-cols-1 gap-6">
-      <p role="status" aria-label="In one sentence" className="border-l-[6px] border-signal bg-sheet px-4 py-3 text-xl font-bold leading-snug">
-        {elementSentence(element, studied, rung, today)}
+      <p
+        role="status"
+        aria-label="In one sentence"
+        className="border-l-[6px] border-signal bg-sheet px-4 py-3 text-xl font-bold leading-snug"
+      >
+        {elementSentence(element, studied, stands, today)}
       </p>
       <div className="grid items-start gap-6 lg:grid-cols-2">
         <div className="grid gap-6">
-          <Sheet title="Where it stands" aside={`${studied.grounds.counted} counted reps, ${studied.grounds.notCounted} shown only`}>
+          <Sheet
+            title="Where it stands"
+            aside={`${studied.grounds.counted} counted reps, ${studied.grounds.notCounted} shown only`}
+          >
             <div className="grid gap-6">
-              {rodsOf(element, rung, studied).map((rod) => (
-                <Rod key={rod.title} data={rod} />
+              {rodsOf(element, stands, studied).map((rod) => (
+                <Rod key={rod.axis} data={rod} />
               ))}
             </div>
             <p className="mt-4 text-sm leading-snug text-ink-soft">
-              The band is an 80 % interval of how far it is clean 8 times in 10 in the next session, at home, the other criteria as they stand. It
-              rests on what {Math.round(studied.estimate.effective)} independent draws would say.
+              The band is an 80 % interval of how far it is clean 8 times in 10 in the next session, at home,
+              the other criteria as they stand. It rests on what {Math.round(studied.estimate.effective)}{' '}
+              independent draws would say.
             </p>
           </Sheet>
           <Coverage rows={studied.cover} />
@@ -70,22 +85,28 @@ type HistoryProps = Pick<Opened, 'element' | 'state'> & { readonly reps: readonl
 /** The last sessions as tally sticks, with the rung of each and where it changed. */
 function History({ element, state, reps }: HistoryProps) {
   const ladder = buildLadder(element);
-  const labels = new Map(namedFaults(element, state.work).map((fault) => [fault.key, fault.label]));
+  const faults = namedFaults(element, state.work);
   const bySession = new Map<string, EvidenceRep[]>();
-  for (const rep of reps) bySession.set(rep.session, [...(bySession.get(rep.session) ?? []), rep]);
+  for (const rep of reps) bySession.set(rep.bout, [...(bySession.get(rep.bout) ?? []), rep]);
   const sessions = [...bySession].slice(-SESSIONS).reverse();
   return (
     <Sheet title="History" aside={<RepMarkKey />}>
       {sessions.length === 0 && <p>No session yet.</p>}
       <ul>
         {sessions.map(([id, log]) => (
-          <li key={id} className="grid gap-x-4 gap-y-1 border-b border-hair py-2 sm:grid-cols-[7rem_16rem_1fr] sm:items-center">
+          <li
+            key={id}
+            className="grid gap-x-4 gap-y-1 border-b border-hair py-2 sm:grid-cols-[7rem_16rem_1fr] sm:items-center"
+          >
             <span className="font-semibold">
               {log[0]?.day}
               {log[0]?.away && <span className="block text-sm font-normal text-ink-soft">away</span>}
             </span>
             <span className="text-sm leading-snug">{rungsInWords(ladder, log)}</span>
-            <RepMarks marks={log.map((rep) => repMark(rep, labels.get(rep.option ?? '') ?? null))} label={`Reps of ${log[0]?.day}`} />
+            <RepMarks
+              marks={log.map((rep) => repMark(rep, faultLabel(faults, rep.faults[0])))}
+              label={`Reps of ${log[0]?.day}`}
+            />
           </li>
         ))}
       </ul>
@@ -93,10 +114,15 @@ function History({ element, state, reps }: HistoryProps) {
   );
 }
 
-/** Which rungs a session went through. What was done off today's ladder is said so, since a ladder may have been rebuilt. */
+/**
+ * Which rungs a session went through. What was done off today's ladder is said so, since a ladder
+ * may have been rebuilt.
+ */
 function rungsInWords(ladder: Ladder, log: readonly EvidenceRep[]): string {
   const places = log.map((rep) =>
-    ladder.rungs.findIndex((rung) => Object.entries(rep.criteria).every(([key, value]) => rung.criteria[key as AxisKey] === value)),
+    ladder.rungs.findIndex((rung) =>
+      Object.entries(rep.criteria).every(([key, value]) => rung.criteria[key as AxisKey] === value),
+    ),
   );
   const [first, ...more] = places.filter((place, i) => place !== places[i - 1]);
   if (first !== undefined && more.length === 0 && first >= 0) return `rung ${describeRung(ladder, first)}`;
@@ -122,7 +148,8 @@ function Coverage({ rows }: { readonly rows: readonly CoverRow[] }) {
                         <span className="font-bold text-signal-ink">never</span>
                       ) : (
                         <>
-                          <span className="font-semibold">{Math.round(cell.rate * 100)} %</span> of {cell.reps}
+                          <span className="font-semibold">{Math.round(cell.rate * 100)} %</span> of{' '}
+                          {cell.reps}
                         </>
                       )}
                     </li>

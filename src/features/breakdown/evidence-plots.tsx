@@ -1,14 +1,23 @@
-import { byEye, countsAsEvidence, type EvidenceRep, type Studied } from '@/core/evidence';
+import { byEye, type Studied } from '@/core/evidence';
+import { countsAsEvidence, type EvidenceRep } from '@/core/log';
 import { Plot, Sheet } from '@/ui';
 
 /** So many of the last reps are drawn. */
 const LAST = 60;
 
 /** Response times and deviations, rep by rep, beside the limits that count. */
-export function EvidencePlots({ reps, studied }: { readonly reps: readonly EvidenceRep[]; readonly studied: Studied }) {
+export function EvidencePlots({
+  reps,
+  studied,
+}: {
+  readonly reps: readonly EvidenceRep[];
+  readonly studied: Studied;
+}) {
   const { latency, precision } = studied;
   const counted = reps.filter(countsAsEvidence);
-  const times = counted.flatMap((rep) => (typeof rep.latency === 'number' ? [{ y: rep.latency, day: rep.day }] : [])).slice(-LAST);
+  const times = counted
+    .flatMap((rep) => (typeof rep.latency === 'number' ? [{ y: rep.latency, day: rep.day }] : []))
+    .slice(-LAST);
   const turns = counted.flatMap((rep) => deviationsOf(rep)).slice(-LAST);
   if (times.length === 0 && turns.length === 0) return null;
   return (
@@ -17,9 +26,16 @@ export function EvidencePlots({ reps, studied }: { readonly reps: readonly Evide
         <Sheet title="Quickness">
           <Plot
             name="latency"
-            series={[{ label: 'seconds', kind: 'points', points: times.map((one, i) => ({ x: i + 1, y: one.y })) }]}
+            series={[
+              { label: 'seconds', kind: 'points', points: times.map((one, i) => ({ x: i + 1, y: one.y })) },
+            ]}
             marks={[
-              { axis: 'y', at: latency.limit, label: `${latency.asked ? 'wanted' : 'usual'} ${latency.limit} s`, strong: latency.asked },
+              {
+                axis: 'y',
+                at: latency.limit,
+                label: `${latency.asked ? 'wanted' : 'usual'} ${latency.limit} s`,
+                strong: latency.asked,
+              },
               { axis: 'y', at: latency.median.mid, label: 'its middle' },
             ]}
             xLabel={`rep, the last ${times.length}`}
@@ -34,8 +50,16 @@ export function EvidencePlots({ reps, studied }: { readonly reps: readonly Evide
           <Plot
             name="straightness"
             series={[
-              { label: 'measured', kind: 'points', points: turns.flatMap((one, i) => (one.measured ? [{ x: i + 1, y: one.y }] : [])) },
-              { label: 'by eye', kind: 'hollow', points: turns.flatMap((one, i) => (one.measured ? [] : [{ x: i + 1, y: one.y }])) },
+              {
+                label: 'measured',
+                kind: 'points',
+                points: turns.flatMap((one, i) => (one.measured ? [{ x: i + 1, y: one.y }] : [])),
+              },
+              {
+                label: 'by eye',
+                kind: 'hollow',
+                points: turns.flatMap((one, i) => (one.measured ? [] : [{ x: i + 1, y: one.y }])),
+              },
             ]}
             marks={[
               ...precision.within.flatMap(({ limit }) => [
@@ -61,11 +85,18 @@ export function EvidencePlots({ reps, studied }: { readonly reps: readonly Evide
 /** How far past an open end a word of the eye is drawn, degrees. */
 const PAST = 5;
 
-function deviationsOf(rep: EvidenceRep): { readonly y: number; readonly measured: boolean; readonly day: string }[] {
+function deviationsOf(
+  rep: EvidenceRep,
+): { readonly y: number; readonly measured: boolean; readonly day: string }[] {
   if (rep.measured !== undefined) return [{ y: rep.measured, measured: true, day: rep.day }];
   if (rep.crooked === undefined) return [];
   const { from, to } = byEye(rep.crooked);
   // What was only seen is drawn in the middle of what its word may mean.
-  const y = Number.isFinite(from) && Number.isFinite(to) ? (from + to) / 2 : Number.isFinite(from) ? from + PAST : to - PAST;
+  const y =
+    Number.isFinite(from) && Number.isFinite(to)
+      ? (from + to) / 2
+      : Number.isFinite(from)
+        ? from + PAST
+        : to - PAST;
   return [{ y, measured: false, day: rep.day }];
 }

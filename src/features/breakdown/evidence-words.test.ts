@@ -1,22 +1,48 @@
 import { describe, expect, it } from 'vitest';
+import { buildLadder } from '@/core/breakdown';
 import { testAxis } from '@/core/breakdown/axis.test-helper';
-import { type EvidenceRep, studyElement } from '@/core/evidence';
-import { addDays, asId, type Day, type DogId, type ElementId, type EntryId, must, NO_BREAK, type SessionId } from '@/core/shared';
-import { type ElementRecord, PLAIN_ELEMENT } from '@/data/repositories';
+import { studyElement } from '@/core/evidence';
+import type { EvidenceRep } from '@/core/log';
+import {
+  addDays,
+  asId,
+  type BoutId,
+  type Day,
+  type DogId,
+  type ElementId,
+  type EntryId,
+  must,
+  NO_BREAK,
+} from '@/core/shared';
+import { CHANGED } from '@/data/kennel.test-helper';
+import { type ElementRecord, PLAIN_ELEMENT } from '@/data/read';
 import { elementSentence, findings } from './evidence-words';
 
 const TODAY = '2026-06-30' as Day;
 const distance = testAxis();
-const stay = testAxis({ key: 'stay', title: 'Time down', quantity: 'duration', unit: 's', start: 2, demand: 30, step: 0.6, limit: 1 });
+const stay = testAxis({
+  key: 'stay',
+  title: 'Time down',
+  quantity: 'duration',
+  unit: 's',
+  start: 2,
+  demand: 30,
+  step: 0.6,
+  limit: 1,
+});
 const elementOf = (...axes: ElementRecord['axes']): ElementRecord => ({
   ...PLAIN_ELEMENT,
   id: asId<ElementId>('e'),
   dogId: asId<DogId>('d'),
   title: 'Stop at a distance',
+  changed: CHANGED,
   axes,
 });
 
-/** `sessions` sessions every other day up to `last` days ago, each with so many clean reps and misses at a distance. */
+/**
+ * `sessions` sessions every other day up to `last` days ago, each with so many clean reps and
+ * misses at a distance.
+ */
 type History = {
   readonly sessions: number;
   readonly last?: number;
@@ -30,12 +56,13 @@ function repsOf({ sessions, last = 1, each }: History): EvidenceRep[] {
         at += 1;
         return {
           id: asId<EntryId>(`r${at}`),
-          session: asId<SessionId>(`s${String(s).padStart(2, '0')}`),
+          bout: asId<BoutId>(`s${String(s).padStart(2, '0')}`),
           day: addDays(TODAY, -last - 2 * (sessions - 1 - s)),
           at,
           away: false,
-          outcome: i % Math.ceil((clean + misses) / Math.max(1, misses)) === 0 && misses > 0 ? 'miss' : 'clean',
-          option: null,
+          outcome:
+            i % Math.ceil((clean + misses) / Math.max(1, misses)) === 0 && misses > 0 ? 'miss' : 'clean',
+          faults: [],
           cause: 'dog',
           aided: false,
           criteria: { [distance.key]: metres, [stay.key]: seconds },
@@ -48,16 +75,35 @@ function repsOf({ sessions, last = 1, each }: History): EvidenceRep[] {
 const studied = (element: ElementRecord, reps: readonly EvidenceRep[], rung = 0) => {
   const here = { [distance.key]: 5, [stay.key]: 2 };
   const at = { [distance.key]: 20, [stay.key]: 30 };
-  const study = must(studyElement({ id: element.id, axes: element.axes, reps, at, here, conditions: [], bands: [5, 15] }, TODAY));
-  return { study, words: elementSentence(element, study, rung, TODAY).replaceAll(NO_BREAK, ' ') };
+  const { rungs } = buildLadder(element);
+  const stands = rungs[Math.min(rung, rungs.length - 1)]?.criteria ?? {};
+  const study = must(
+    studyElement(
+      { id: element.id, axes: element.axes, reps, at, here, conditions: [], bands: [5, 15] },
+      TODAY,
+    ),
+  );
+  return { study, words: elementSentence(element, study, stands, TODAY).replaceAll(NO_BREAK, ' ') };
 };
 
 describe('the sentence at the top, of twelve histories', () => {
   const one = elementOf(distance);
   const two = elementOf(distance, stay);
   const cases: [string, ElementRecord, History, number, RegExp][] = [
-    ['nothing yet', one, { sessions: 0, each: () => [] }, 0, /^Stop at a distance: no rep yet, so nothing is known\. Begin on rung 1 of \d: /],
-    ['one rep', one, { sessions: 1, each: () => [[1, 0, 5]] }, 0, /: 1 rep in 1 session, too few to say how far it reaches\. Stay on rung 1/],
+    [
+      'nothing yet',
+      one,
+      { sessions: 0, each: () => [] },
+      0,
+      /^Stop at a distance: no rep yet, so nothing is known\. Begin on rung 1 of \d: /,
+    ],
+    [
+      'one rep',
+      one,
+      { sessions: 1, each: () => [[1, 0, 5]] },
+      0,
+      /: 1 rep in 1 session, too few to say how far it reaches\. Stay on rung 1/,
+    ],
     ['nine reps', one, { sessions: 3, each: () => [[2, 1, 5]] }, 1, /: 9 reps in 3 sessions, too few/],
     [
       'a beginner',
@@ -79,8 +125,20 @@ describe('the sentence at the top, of twelve histories', () => {
       3,
       /it may reach the demand, and that is not sure yet\. .* from 88 reps in 8 sessions\. Next: rung 5 of/,
     ],
-    ['at the demand', one, { sessions: 10, each: () => [[12, 0, 20]] }, 3, /it reaches the demand\. Distance: clean 8 times in 10 (up to about|at) /],
-    ['at the top rung', one, { sessions: 10, each: () => [[12, 0, 20]] }, 99, /It stands on the top rung: keep it, in other places\.$/],
+    [
+      'at the demand',
+      one,
+      { sessions: 10, each: () => [[12, 0, 20]] },
+      3,
+      /it reaches the demand\. Distance: clean 8 times in 10 (up to about|at) /,
+    ],
+    [
+      'at the top rung',
+      one,
+      { sessions: 10, each: () => [[12, 0, 20]] },
+      99,
+      /It stands on the top rung: keep it, in other places\.$/,
+    ],
     [
       'a wall',
       one,
@@ -94,7 +152,13 @@ describe('the sentence at the top, of twelve histories', () => {
       2,
       /: a wall\. Distance has not risen for 6 sessions; .* from 208 reps in 16 sessions\. Go back two rungs/,
     ],
-    ['only misses', one, { sessions: 5, each: () => [[0, 6, 5]] }, 0, /not clean 8 times in 10 even at its start \(5 m\), from 30 reps/],
+    [
+      'only misses',
+      one,
+      { sessions: 5, each: () => [[0, 6, 5]] },
+      0,
+      /not clean 8 times in 10 even at its start \(5 m\), from 30 reps/,
+    ],
     [
       'the other axis',
       two,
@@ -108,7 +172,13 @@ describe('the sentence at the top, of twelve histories', () => {
       2,
       /time down holds it; clean 8 times in 10 up to about [\d.]+ s/,
     ],
-    ['long ago', one, { sessions: 4, last: 45, each: () => [[9, 2, 8]] }, 1, /Not trained for 45 days: begin below where it stood\./],
+    [
+      'long ago',
+      one,
+      { sessions: 4, last: 45, each: () => [[9, 2, 8]] },
+      1,
+      /Not trained for 45 days: begin below where it stood\./,
+    ],
     [
       'nothing to climb',
       elementOf(testAxis({ start: 20, demand: 20 })),
@@ -117,7 +187,8 @@ describe('the sentence at the top, of twelve histories', () => {
       /nothing is climbed here, all criteria are held\. 27 reps in 3 sessions/,
     ],
   ];
-  it.each(cases)('%s', (_, element, history, rung, words) => expect(studied(element, repsOf(history), rung).words).toMatch(words));
+  it.each(cases)('%s', (_, element, history, rung, words) =>
+    expect(studied(element, repsOf(history), rung).words).toMatch(words));
 
   it('moves with the reps: more clean ones further out reach further', () => {
     const near = studied(one, repsOf({ sessions: 6, each: () => [[8, 2, 6]] })).study.estimate.reach[0];
@@ -130,7 +201,11 @@ describe('findings', () => {
   const one = elementOf(distance);
   it('name only what was logged', () => {
     const reps = repsOf({ sessions: 6, each: () => [[8, 2, 8]] });
-    expect(findings(studied(one, reps).study, TODAY).map((finding) => finding.title)).toEqual(['At the trial', 'From day to day', 'Keeping it']);
+    expect(findings(studied(one, reps).study, TODAY).map((finding) => finding.title)).toEqual([
+      'At the trial',
+      'From day to day',
+      'Keeping it',
+    ]);
     const told = reps.map(
       (rep, i): EvidenceRep => ({
         ...rep,
@@ -144,7 +219,9 @@ describe('findings', () => {
         did: i % 3 === 0 ? 'came-back' : 'stood',
       }),
     );
-    const found = new Map(findings(studied(one, told).study, TODAY).map((finding) => [finding.title, finding.words]));
+    const found = new Map(
+      findings(studied(one, told).study, TODAY).map((finding) => [finding.title, finding.words]),
+    );
     expect([...found.keys()]).toEqual([
       'At the trial',
       'From day to day',

@@ -1,29 +1,52 @@
-import { type Axis, axisScale, buildLadder, describeRung, proofValue, writeValue } from '@/core/breakdown';
+import {
+  type Axis,
+  axisScale,
+  buildLadder,
+  type Criteria,
+  describePlace,
+  describeRung,
+  placeOn,
+  proofValue,
+  writeValue,
+} from '@/core/breakdown';
 import type { Interval, Studied } from '@/core/evidence';
 import { type Day, daysBetween, NO_BREAK } from '@/core/shared';
 import { logistic, logit } from '@/core/statistics';
-import type { ElementRecord } from '@/data/repositories';
+import type { ElementRecord } from '@/data/read';
 
-/** Below so many reps a figure would promise more than is known; and after so many days away the first thing to say is the gap. */
+/**
+ * Below so many reps a figure would promise more than is known; and after so many days away the
+ * first thing to say is the gap.
+ */
 const FEW = 10;
 const LONG_AGO = 30;
 
 /**
- * The one sentence at the top of an element's page: which element, which axis holds it, where, from how many reps, and which rung is next. Every figure in it is
- * worked out from the reps; where they are thin it says so instead.
+ * The one sentence at the top of an element's page: which element, which axis holds it, where, from
+ * how many reps, and which rung is next. Every figure in it is worked out from the reps; where they
+ * are thin it says so instead.
  */
-export function elementSentence(element: ElementRecord, studied: Studied, rung: number, today: Day): string {
+export function elementSentence(
+  element: ElementRecord,
+  studied: Studied,
+  stands: Criteria,
+  today: Day,
+): string {
   const { grounds, wall } = studied;
   const ladder = buildLadder(element);
-  const here = Math.min(rung, ladder.rungs.length - 1);
+  const here = placeOn(ladder, stands).rung;
+  const place = describePlace(ladder, stands);
   const next =
-    here + 1 < ladder.rungs.length ? `Next: rung ${describeRung(ladder, here + 1)}.` : 'It stands on the top rung: keep it, in other places.';
-  if (grounds.counted === 0) return `${element.title}: no rep yet, so nothing is known. Begin on rung ${describeRung(ladder, here)}.`;
+    here + 1 < ladder.rungs.length
+      ? `Next: rung ${describeRung(ladder, here + 1)}.`
+      : 'It stands on the top rung: keep it, in other places.';
+  if (grounds.counted === 0)
+    return `${element.title}: no rep yet, so nothing is known. Begin on rung ${place}.`;
   const rests = `${plural(grounds.counted, 'rep')} in ${plural(grounds.sessions, 'session')}`;
   const gap = grounds.lastDay === null ? 0 : daysBetween(grounds.lastDay, today);
   const away = gap > LONG_AGO ? ` Not trained for ${gap} days: begin below where it stood.` : '';
   if (grounds.counted < FEW)
-    return `${element.title}: ${rests}, too few to say how far it reaches.${away} Stay on rung ${describeRung(ladder, here)}.`;
+    return `${element.title}: ${rests}, too few to say how far it reaches.${away} Stay on rung ${place}.`;
   const holding = holdingAxis(element, studied);
   if (!holding) return `${element.title}: nothing is climbed here, all criteria are held. ${rests}.${away}`;
   const where = reachWords(holding.axis, holding.reach);
@@ -32,19 +55,25 @@ export function elementSentence(element: ElementRecord, studied: Studied, rung: 
     return `${element.title}: a wall. ${axis.title} has not risen for ${wall.sessions} sessions; ${where}, from ${rests}.${away} Go back two rungs, or change how it is taught.`;
   }
   if (holding.reach.mid >= 1) {
-    const sure = holding.reach.low >= 1 ? 'it reaches the demand' : 'it may reach the demand, and that is not sure yet';
+    const sure =
+      holding.reach.low >= 1 ? 'it reaches the demand' : 'it may reach the demand, and that is not sure yet';
     return `${element.title}: ${sure}. ${holding.axis.title}: ${where}, from ${rests}.${away} ${next}`;
   }
   return `${element.title}: ${holding.axis.title.toLowerCase()} holds it; ${where}, from ${rests}.${away} ${next}`;
 }
 
 /** The axis on which the dog stands furthest short of the demand; null where none is climbed. */
-function holdingAxis(element: ElementRecord, studied: Studied): { readonly axis: Axis; readonly reach: Interval } | null {
+function holdingAxis(
+  element: ElementRecord,
+  studied: Studied,
+): { readonly axis: Axis; readonly reach: Interval } | null {
   const found = studied.estimate.reach.flatMap((reach) => {
     const axis = element.axes.find((one) => one.key === reach.axis);
     return axis ? [{ axis, reach }] : [];
   });
-  return found.length === 0 ? null : found.reduce((least, one) => (one.reach.mid < least.reach.mid ? one : least));
+  return found.length === 0
+    ? null
+    : found.reduce((least, one) => (one.reach.mid < least.reach.mid ? one : least));
 }
 
 function reachWords(axis: Axis, reach: Interval): string {
@@ -77,9 +106,11 @@ function percent(share: number): string {
   return share < 0.01 ? `under 1${NO_BREAK}%` : `${Math.round(share * 100)}${NO_BREAK}%`;
 }
 
-const range = ({ low, high }: Interval, write: (value: number) => string): string => `${write(low)} to ${write(high)}`;
+const range = ({ low, high }: Interval, write: (value: number) => string): string =>
+  `${write(low)} to ${write(high)}`;
 const seconds = (value: number): string => `${value.toFixed(1)}${NO_BREAK}s`;
-const degrees = (value: number): string => `${Math.abs(value).toFixed(0)}°${value > 0.5 ? ' right' : value < -0.5 ? ' left' : ''}`;
+const degrees = (value: number): string =>
+  `${Math.abs(value).toFixed(0)}°${value > 0.5 ? ' right' : value < -0.5 ? ' left' : ''}`;
 /** What a shift in logits makes of eight in ten. */
 const fromEighty = (logits: number): string => percent(logistic(logit(0.8) + logits));
 
@@ -88,7 +119,10 @@ export function findings(studied: Studied, today: Day): { readonly title: string
   const { estimate, holding, latency, precision, habits, retention } = studied;
   const { swing, gain } = estimate;
   const found: ({ readonly title: string; readonly words: string } | null)[] = [
-    { title: 'At the trial', words: `Cold and in a strange place: ${range(estimate.coldAway, percent)} clean at the demand.` },
+    {
+      title: 'At the trial',
+      words: `Cold and in a strange place: ${range(estimate.coldAway, percent)} clean at the demand.`,
+    },
     {
       title: 'From day to day',
       words: `What is clean 80${NO_BREAK}% of the time has days of ${fromEighty(-swing.mid)} and days of ${fromEighty(swing.mid)}; one session makes of it ${fromEighty(gain.mid)} (${fromEighty(gain.low)} to ${fromEighty(gain.high)}).`,
@@ -103,10 +137,16 @@ export function findings(studied: Studied, today: Day): { readonly title: string
     },
     precision && { title: 'Straightness', words: precisionWords(precision) },
     habits.anticipated.count > 0
-      ? { title: 'Too early', words: `${habits.anticipated.count} of ${habits.anticipated.of} came before the word.` }
+      ? {
+          title: 'Too early',
+          words: `${habits.anticipated.count} of ${habits.anticipated.of} came before the word.`,
+        }
       : null,
     habits.extraCues.of > 0
-      ? { title: 'Extra cues', words: `${habits.extraCues.count} of ${plural(habits.extraCues.of, 'rep')} needed another cue, where it was said.` }
+      ? {
+          title: 'Extra cues',
+          words: `${habits.extraCues.count} of ${plural(habits.extraCues.of, 'rep')} needed another cue, where it was said.`,
+        }
       : null,
     habits.handlers.count > 0
       ? {
@@ -114,7 +154,9 @@ export function findings(studied: Studied, today: Day): { readonly title: string
           words: `${habits.handlers.count} of ${plural(habits.handlers.of, 'rep')} were your doing: not counted against the dog, and they cost points at a trial.`,
         }
       : null,
-    habits.landings.length > 1 ? { title: 'Where the reward landed', words: landingWords(habits.landings) } : null,
+    habits.landings.length > 1
+      ? { title: 'Where the reward landed', words: landingWords(habits.landings) }
+      : null,
     habits.breaks.length > 0 ? { title: 'By what you did', words: breakWords(habits.breaks) } : null,
     retention && {
       title: 'Keeping it',
@@ -149,7 +191,13 @@ function breakWords(breaks: Studied['habits']['breaks']): string {
   return `Not clean: ${parts.join(', ')}.`;
 }
 
-const LANDED_WORDS = { spot: 'at the spot', ahead: 'ahead', behind: 'behind', hand: 'to hand', reset: 'to reset' } as const;
+const LANDED_WORDS = {
+  spot: 'at the spot',
+  ahead: 'ahead',
+  behind: 'behind',
+  hand: 'to hand',
+  reset: 'to reset',
+} as const;
 
 function landingWords(landings: Studied['habits']['landings']): string {
   const parts = landings.map(

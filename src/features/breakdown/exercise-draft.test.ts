@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { METHODS } from '@/core/breakdown';
+import { buildLadder, METHODS } from '@/core/breakdown';
 import { USUAL_RULES } from '@/core/coaching';
 import { type AxisKey, asId, type DogId, type ElementId, must } from '@/core/shared';
-import type { ElementRecord, LinkPlan } from '@/data/repositories';
+import type { ElementRecord } from '@/data/read';
+import type { LinkPlan } from '@/data/write';
 import { sampleState } from '@/demo/sample-state.test-helper';
 import { AXIS_KINDS, listAxis } from './axis-kinds';
 import { type LinkDraft, linkByHand, linksFromMethod, moved, readLinks, readNewAxis } from './exercise-draft';
@@ -16,7 +17,9 @@ const newId = (): ElementId => asId<ElementId>(`new-${count++}`);
 const fill = (link: LinkDraft, start: string, demand: string, step = ''): LinkDraft => ({
   ...link,
   axes: link.axes.map((axis) =>
-    axis.spec.axis.levels ? axis : { ...axis, start: axis.start || start, demand: axis.demand || demand, step: axis.step || step },
+    axis.spec.axis.levels
+      ? axis
+      : { ...axis, start: axis.start || start, demand: axis.demand || demand, step: axis.step || step },
   ),
 });
 const element = (plan: LinkPlan | undefined): ElementRecord => plan?.element as ElementRecord;
@@ -41,14 +44,19 @@ describe('from a method', () => {
     });
     expect(still?.faults.map((fault) => fault.key)).toContain('mouthed');
     // 40 % of eight steps of the hold, 60 % of three steps of the object.
-    expect(object?.needs).toEqual([{ element: still?.id, rung: 4 }]);
-    expect(moving?.needs.map((need) => need.rung)).toEqual([5, 2]);
+    const at = (of: typeof still, rung: number) => buildLadder(of ?? { axes: [] }).rungs[rung]?.criteria;
+    expect(object?.needs).toEqual([{ element: still?.id, at: at(still, 4) }]);
+    expect(moving?.needs.map((need) => need.at)).toEqual([at(still, 5), at(object, 2)]);
   });
 
   it('says what is missing by field, all at once', () => {
     const [first, ...rest] = linksFromMethod(hold, newId);
     const { problems } = readLinks([{ ...(first as LinkDraft), title: ' ' }, ...rest], DOG);
-    expect(Object.keys(problems)).toEqual([`${first?.id}.title`, `${first?.id}.time.start`, `${first?.id}.time.demand`]);
+    expect(Object.keys(problems)).toEqual([
+      `${first?.id}.title`,
+      `${first?.id}.time.start`,
+      `${first?.id}.time.demand`,
+    ]);
   });
 });
 
@@ -60,14 +68,21 @@ describe('from elsewhere', () => {
     const titles = groups.flatMap((group) => group.sources.map((source) => source.id));
     expect(titles.filter((id) => id.startsWith('book:vellmoor-obedience-two:'))).toEqual([]);
     expect(titles.some((id) => id.startsWith('book:vellmoor-obedience-three:'))).toBe(true);
-    expect(groups.at(-1)?.sources.map((source) => source.title)).toEqual(['Send-away to the square', 'Retrieve over the hurdle']);
+    expect(groups.at(-1)?.sources.map((source) => source.title)).toEqual([
+      'Send-away to the square',
+      'Retrieve over the hurdle',
+    ]);
   });
 
   it('a rule book’s exercise asks for starts and has its demands', () => {
     const source = groups.flatMap((group) => group.sources).find((one) => one.kind === 'rule-book');
     if (!source) throw new Error('a rule book');
     const links = startingLinks(source, work);
-    expect(links.every((link) => link.part !== null && link.axes.every((axis) => axis.start === '' && axis.demand !== ''))).toBe(true);
+    expect(
+      links.every(
+        (link) => link.part !== null && link.axes.every((axis) => axis.start === '' && axis.demand !== ''),
+      ),
+    ).toBe(true);
   });
 
   it('the same pieces as another exercise are shared, not copied', () => {
@@ -84,25 +99,41 @@ describe('from elsewhere', () => {
   ])('by hand: %s is refused where it was typed', (_, start, demand, step, field, words) => {
     const link = linkByHand(newId(), AXIS_KINDS[0].make(asId<AxisKey>('distance')));
     const draft = { ...link, title: 'X', axes: link.axes.map((axis) => ({ ...axis, start, demand, step })) };
-    expect(readLinks([draft], DOG).problems).toEqual({ [`${link.id}.distance.${field}`]: expect.stringContaining(words) });
+    expect(readLinks([draft], DOG).problems).toEqual({
+      [`${link.id}.distance.${field}`]: expect.stringContaining(words),
+    });
   });
 });
 
 describe('criteria by hand', () => {
-  it.each(AXIS_KINDS.map((kind) => [kind.id, kind] as const))('%s is a sound axis from three answers', (_, kind) => {
+  it.each(
+    AXIS_KINDS.map((kind) => [kind.id, kind] as const),
+  )('%s is a sound axis from three answers', (_, kind) => {
     const spec = kind.make(asId<AxisKey>('k'));
     const [easy, hard] = spec.axis.harder === 'less' ? ['8', '2'] : ['2', '8'];
-    expect(must(readNewAxis(spec, { title: '', start: easy, demand: hard, step: spec.step === null ? '2' : '' })).title).toBe(kind.title);
+    expect(
+      must(readNewAxis(spec, { title: '', start: easy, demand: hard, step: spec.step === null ? '2' : '' }))
+        .title,
+    ).toBe(kind.title);
   });
 
   it('lists are read from words, and need two different steps', () => {
-    expect(listAxis('k', 'Help', 'whole hand, half, none', 'help')).toMatchObject({ start: 0, demand: 2, axis: { role: 'help' } });
-    expect([listAxis('k', 'Help', 'one', 'help'), listAxis('k', 'Help', 'a, A', 'help')]).toEqual([null, null]);
+    expect(listAxis('k', 'Help', 'whole hand, half, none', 'help')).toMatchObject({
+      start: 0,
+      demand: 2,
+      axis: { role: 'help' },
+    });
+    expect([listAxis('k', 'Help', 'one', 'help'), listAxis('k', 'Help', 'a, A', 'help')]).toEqual([
+      null,
+      null,
+    ]);
   });
 });
 
 describe('numbers of a rule', () => {
-  it.each(Object.values(USUAL_RULES).map((rule) => [rule.kind, rule] as const))('%s comes back as it was written', (kind, rule) => {
+  it.each(
+    Object.values(USUAL_RULES).map((rule) => [rule.kind, rule] as const),
+  )('%s comes back as it was written', (kind, rule) => {
     expect(must(readRule(kind, ruleTexts(rule)))).toEqual(rule);
   });
   it.each([
@@ -117,5 +148,9 @@ describe('numbers of a rule', () => {
 });
 
 it('moves an item, and nothing past the ends', () => {
-  expect([moved(['a', 'b', 'c'], 0, 1), moved(['a', 'b', 'c'], 2, 1), moved(['a'], 0, 1)]).toEqual([['b', 'a', 'c'], ['a', 'c', 'b'], ['a']]);
+  expect([moved(['a', 'b', 'c'], 0, 1), moved(['a', 'b', 'c'], 2, 1), moved(['a'], 0, 1)]).toEqual([
+    ['b', 'a', 'c'],
+    ['a', 'c', 'b'],
+    ['a'],
+  ]);
 });

@@ -10,17 +10,34 @@ import {
   parseValue,
   writeValue,
 } from '@/core/breakdown';
-import type { RuleElement } from '@/core/rulebooks';
-import { asId, type DogId, type ElementId, type ElementKey, fail, must, NO_BREAK, ok, type Result, toBase } from '@/core/shared';
-import { type ElementRecord, elementFromMethod, type LinkPlan, PLAIN_ELEMENT, rungAtShare } from '@/data/repositories';
+import type { RulePart } from '@/core/rulebooks';
+import {
+  asId,
+  type DogId,
+  type ElementId,
+  fail,
+  must,
+  NO_BREAK,
+  ok,
+  type PartKey,
+  type Result,
+  toBase,
+} from '@/core/shared';
+import { criteriaAtShare, type ElementRecord, elementFromMethod, type New, PLAIN_ELEMENT } from '@/data/read';
+import type { LinkPlan } from '@/data/write';
 import { readStep, stepText } from './ladder-edit';
 
 /** An axis with the three values as they stand in its fields. */
-export type AxisDraft = { readonly spec: MethodAxis; readonly start: string; readonly demand: string; readonly step: string };
+export type AxisDraft = {
+  readonly spec: MethodAxis;
+  readonly start: string;
+  readonly demand: string;
+  readonly step: string;
+};
 /** A link in the making: an element that the dog has already, or a new one. */
 export type LinkDraft = {
   readonly id: ElementId;
-  readonly part: ElementKey | null;
+  readonly part: PartKey | null;
   readonly title: string;
   readonly existing: ElementId | null;
   readonly from: { readonly method: Method; readonly element: MethodElement } | null;
@@ -28,8 +45,14 @@ export type LinkDraft = {
 };
 
 export function axisDraft(spec: MethodAxis): AxisDraft {
-  const text = (value: number | null): string => (value === null ? '' : writeValue(spec.axis, value).replaceAll(NO_BREAK, ' '));
-  return { spec, start: text(spec.start), demand: text(spec.demand), step: spec.step === null ? '' : stepText(spec.axis, spec.step) };
+  const text = (value: number | null): string =>
+    value === null ? '' : writeValue(spec.axis, value).replaceAll(NO_BREAK, ' ');
+  return {
+    spec,
+    start: text(spec.start),
+    demand: text(spec.demand),
+    step: spec.step === null ? '' : stepText(spec.axis, spec.step),
+  };
 }
 
 /** Every element of a method as a new link, in its order. */
@@ -37,12 +60,24 @@ export function linksFromMethod(method: Method, newId: () => ElementId): LinkDra
   return method.elements.map((element) => linkFromMethod(method, element, newId()));
 }
 
-function linkFromMethod(method: Method, element: MethodElement, id: ElementId, part: ElementKey | null = null): LinkDraft {
-  return { id, part, title: element.title, existing: null, from: { method, element }, axes: element.axes.map(axisDraft) };
+function linkFromMethod(
+  method: Method,
+  element: MethodElement,
+  id: ElementId,
+  part: PartKey | null = null,
+): LinkDraft {
+  return {
+    id,
+    part,
+    title: element.title,
+    existing: null,
+    from: { method, element },
+    axes: element.axes.map(axisDraft),
+  };
 }
 
 /** An element that a rule book asks for: its demands are given, its starts are asked. */
-export function linkFromPart(part: RuleElement, id: ElementId): LinkDraft {
+export function linkFromPart(part: RulePart, id: ElementId): LinkDraft {
   const axes = part.demands.map((demand): AxisDraft => {
     const shape = {
       key: demand.axis,
@@ -73,32 +108,48 @@ export function linkByHand(id: ElementId, spec: MethodAxis): LinkDraft {
   return { id, part: null, title: '', existing: null, from: null, axes: [axisDraft(spec)] };
 }
 
-export function linkToExisting(element: Pick<ElementRecord, 'id' | 'title'>, id: ElementId, part: ElementKey | null = null): LinkDraft {
+export function linkToExisting(
+  element: Pick<ElementRecord, 'id' | 'title'>,
+  id: ElementId,
+  part: PartKey | null = null,
+): LinkDraft {
   return { id, part, title: element.title, existing: element.id, from: null, axes: [] };
 }
 
 /** What is wrong, by field: `${link}.title` or `${link}.${axis}.${start|demand|step}`. */
 export type Problems = Readonly<Record<string, string>>;
 
-/** Reads the links as typed. All problems at once, or the plans; prerequisites of a method are laid among the new links. */
-export function readLinks(links: readonly LinkDraft[], dogId: DogId): { readonly plans: readonly LinkPlan[]; readonly problems: Problems } {
+/**
+ * Reads the links as typed. All problems at once, or the plans; prerequisites of a method are laid
+ * among the new links.
+ */
+export function readLinks(
+  links: readonly LinkDraft[],
+  dogId: DogId,
+): { readonly plans: readonly LinkPlan[]; readonly problems: Problems } {
   const problems: Record<string, string> = {};
-  const made = new Map<LinkDraft, ElementRecord>();
+  const made = new Map<LinkDraft, New<ElementRecord>>();
   for (const link of links) {
     if (link.existing !== null) continue;
     if (link.title.trim() === '') problems[`${link.id}.title`] = 'Give it a name.';
     const axes = link.axes.flatMap((axis): Axis[] => {
       const read = readAxis(axis);
-      for (const [field, message] of Object.entries(read.problems)) problems[`${link.id}.${axis.spec.axis.key}.${field}`] = message;
+      for (const [field, message] of Object.entries(read.problems))
+        problems[`${link.id}.${axis.spec.axis.key}.${field}`] = message;
       return read.axis ? [read.axis] : [];
     });
     made.set(link, elementOf(link, dogId, axes));
   }
-  const plans = links.map((link): LinkPlan => ({ part: link.part, element: link.existing ?? withNeeds(link, links, made) }));
+  const plans = links.map(
+    (link): LinkPlan => ({ part: link.part, element: link.existing ?? withNeeds(link, links, made) }),
+  );
   return { plans, problems };
 }
 
-function readAxis(draft: AxisDraft): { readonly axis: Axis | null; readonly problems: Readonly<Record<string, string>> } {
+function readAxis(draft: AxisDraft): {
+  readonly axis: Axis | null;
+  readonly problems: Readonly<Record<string, string>>;
+} {
   const shape = draft.spec.axis;
   const plain = shape.harder === 'both' ? { ...shape, harder: 'more' as const } : shape;
   const fields: Readonly<Record<'start' | 'demand' | 'step', Result<number>>> = {
@@ -106,9 +157,15 @@ function readAxis(draft: AxisDraft): { readonly axis: Axis | null; readonly prob
     demand: parseValue(plain, draft.demand),
     step: readStep(shape, draft.step),
   };
-  const problems = Object.fromEntries(Object.entries(fields).flatMap(([field, value]) => (value.ok ? [] : [[field, value.message]])));
+  const problems = Object.fromEntries(
+    Object.entries(fields).flatMap(([field, value]) => (value.ok ? [] : [[field, value.message]])),
+  );
   if (!fields.start.ok || !fields.demand.ok || !fields.step.ok) return { axis: null, problems };
-  const axis = axisFrom(draft.spec, { start: fields.start.value, demand: fields.demand.value, step: fields.step.value });
+  const axis = axisFrom(draft.spec, {
+    start: fields.start.value,
+    demand: fields.demand.value,
+    step: fields.step.value,
+  });
   if (!axis.ok) return { axis: null, problems: { start: axis.message } };
   const scale = axisScale(axis.value);
   return scale.ok ? { axis: axis.value, problems } : { axis: null, problems: { start: scale.message } };
@@ -123,22 +180,38 @@ export function readNewAxis(
   const named = text.title === '' ? spec : { ...spec, axis: { ...spec.axis, title: text.title } };
   const step = text.step.trim() === '' && spec.step !== null ? stepText(spec.axis, spec.step) : text.step;
   const read = readAxis({ spec: named, start: text.start, demand: text.demand, step });
-  return read.axis ? ok(read.axis) : fail('axis', '', Object.values(read.problems)[0] ?? 'These values do not fit together.');
+  return read.axis
+    ? ok(read.axis)
+    : fail('axis', '', Object.values(read.problems)[0] ?? 'These values do not fit together.');
 }
 
-function elementOf(link: LinkDraft, dogId: DogId, axes: readonly Axis[]): ElementRecord {
+function elementOf(link: LinkDraft, dogId: DogId, axes: readonly Axis[]): New<ElementRecord> {
   const title = link.title.trim();
-  if (link.from) return { ...elementFromMethod(link.id, dogId, link.from.method, link.from.element, axes), title };
-  return { ...PLAIN_ELEMENT, id: link.id, dogId, title, axes: [...axes], work: axes.some((axis) => axis.quantity === 'height') ? ['jump'] : [] };
+  if (link.from)
+    return { ...elementFromMethod(link.id, dogId, link.from.method, link.from.element, axes), title };
+  return {
+    ...PLAIN_ELEMENT,
+    id: link.id,
+    dogId,
+    title,
+    axes: [...axes],
+    work: axes.some((axis) => axis.quantity === 'height') ? ['jump'] : [],
+  };
 }
 
-function withNeeds(link: LinkDraft, links: readonly LinkDraft[], made: ReadonlyMap<LinkDraft, ElementRecord>): ElementRecord {
+function withNeeds(
+  link: LinkDraft,
+  links: readonly LinkDraft[],
+  made: ReadonlyMap<LinkDraft, New<ElementRecord>>,
+): New<ElementRecord> {
   const element = made.get(link);
   if (!element) throw new Error(`link ${link.id} was not read`);
   const needs = (link.from?.element.needs ?? []).flatMap((need) => {
-    const other = links.find((one) => one.from?.method.id === link.from?.method.id && one.from?.element.key === need.element);
+    const other = links.find(
+      (one) => one.from?.method.id === link.from?.method.id && one.from?.element.key === need.element,
+    );
     const record = other && made.get(other);
-    return record ? [{ element: record.id, rung: rungAtShare(record.axes, need.share) }] : [];
+    return record ? [{ element: record.id, at: criteriaAtShare(record.axes, need.share) }] : [];
   });
   return { ...element, needs };
 }

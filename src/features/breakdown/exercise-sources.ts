@@ -1,19 +1,35 @@
 import type { Method } from '@/core/breakdown';
 import type { RuleBook, RuleExercise } from '@/core/rulebooks';
 import { type AxisKey, asId } from '@/core/shared';
-import type { Breakdown, DogWork } from '@/data/repositories';
+import type { Breakdown, DogWork } from '@/data/read';
 import { AXIS_KINDS } from './axis-kinds';
-import { freshKey, type LinkDraft, linkByHand, linkFromPart, linksFromMethod, linkToExisting } from './exercise-draft';
+import {
+  freshKey,
+  type LinkDraft,
+  linkByHand,
+  linkFromPart,
+  linksFromMethod,
+  linkToExisting,
+} from './exercise-draft';
 
 /** What an exercise can be begun from. */
 export type Source =
   | { readonly kind: 'hand'; readonly id: string; readonly title: string }
-  | { readonly kind: 'rule-book'; readonly id: string; readonly title: string; readonly book: RuleBook; readonly exercise: RuleExercise }
+  | {
+      readonly kind: 'rule-book';
+      readonly id: string;
+      readonly title: string;
+      readonly book: RuleBook;
+      readonly exercise: RuleExercise;
+    }
   | { readonly kind: 'method'; readonly id: string; readonly title: string; readonly method: Method }
   | { readonly kind: 'like'; readonly id: string; readonly title: string; readonly breakdown: Breakdown };
 export type SourceGroup = { readonly title: string; readonly sources: readonly Source[] };
 
-/** Rule-book exercises that are not broken down yet, the methods, and the dog's own exercises; groups without any are left out. */
+/**
+ * Rule-book exercises that are not broken down yet, the methods, and the dog's own exercises;
+ * groups without any are left out.
+ */
 export function sourceGroups(work: DogWork, methods: readonly Method[]): SourceGroup[] {
   const done = (book: RuleBook, exercise: RuleExercise): boolean =>
     work.breakdowns.some((one) => one.ruleBookId === book.id && one.exercise === exercise.id);
@@ -21,13 +37,39 @@ export function sourceGroups(work: DogWork, methods: readonly Method[]): SourceG
     ({ book }): SourceGroup => ({
       title: `${book.title}, ${book.edition}`,
       sources: book.exercises
-        .filter((exercise) => exercise.elements.length > 0 && exercise.elements.every((part) => part.demands.length > 0) && !done(book, exercise))
-        .map((exercise) => ({ kind: 'rule-book', id: `book:${book.id}:${exercise.id}`, title: exercise.title, book, exercise })),
+        .filter(
+          (exercise) =>
+            exercise.parts.length > 0 &&
+            exercise.parts.every((part) => part.demands.length > 0) &&
+            !done(book, exercise),
+        )
+        .map((exercise) => ({
+          kind: 'rule-book',
+          id: `book:${book.id}:${exercise.id}`,
+          title: exercise.title,
+          book,
+          exercise,
+        })),
     }),
   );
-  const like = work.breakdowns.map((breakdown): Source => ({ kind: 'like', id: `like:${breakdown.id}`, title: titleOf(breakdown, work), breakdown }));
+  const like = work.breakdowns.map(
+    (breakdown): Source => ({
+      kind: 'like',
+      id: `like:${breakdown.id}`,
+      title: titleOf(breakdown, work),
+      breakdown,
+    }),
+  );
   const all: SourceGroup[] = [
-    { title: 'Methods', sources: methods.map((method) => ({ kind: 'method', id: `method:${method.id}`, title: method.title, method })) },
+    {
+      title: 'Methods',
+      sources: methods.map((method) => ({
+        kind: 'method',
+        id: `method:${method.id}`,
+        title: method.title,
+        method,
+      })),
+    },
     ...books,
     { title: 'The same pieces as', sources: like },
   ];
@@ -37,7 +79,11 @@ export function sourceGroups(work: DogWork, methods: readonly Method[]): SourceG
 /** The title of an exercise as its rule book or its owner calls it. */
 function titleOf(breakdown: Breakdown, work: DogWork): string {
   const book = work.ruleBooks.find((record) => record.id === breakdown.ruleBookId)?.book;
-  return breakdown.own?.title ?? book?.exercises.find((exercise) => exercise.id === breakdown.exercise)?.title ?? breakdown.exercise;
+  return (
+    breakdown.own?.title ??
+    book?.exercises.find((exercise) => exercise.id === breakdown.exercise)?.title ??
+    breakdown.exercise
+  );
 }
 
 export function startingLinks(source: Source, work: DogWork): LinkDraft[] {
@@ -45,7 +91,7 @@ export function startingLinks(source: Source, work: DogWork): LinkDraft[] {
     case 'hand':
       return [linkByHand(freshKey(), AXIS_KINDS[0].make(asId<AxisKey>('distance')))];
     case 'rule-book':
-      return source.exercise.elements.map((part) => linkFromPart(part, freshKey()));
+      return source.exercise.parts.map((part) => linkFromPart(part, freshKey()));
     case 'method':
       return linksFromMethod(source.method, freshKey);
     case 'like':

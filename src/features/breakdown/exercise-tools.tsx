@@ -1,36 +1,56 @@
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { useState } from 'react';
-import { toast } from 'sonner';
-import { asId, type ElementKey } from '@/core/shared';
-import { activeElements, type Breakdown, changeBreakdown, type DogState, removeBreakdown, useKennel } from '@/data/repositories';
+import { asId, type PartKey } from '@/core/shared';
+import { type DogState, useKennel } from '@/data/live';
+import { activeElements, type Breakdown } from '@/data/read';
+import { changeBreakdown, removeBreakdown } from '@/data/write';
 import { Button } from '@/ui';
 import { moved } from './exercise-draft';
 
 type Links = Breakdown['links'];
 
-/** Saves other links of an own exercise and offers to take it back. */
+/** Saves other links of an own exercise and the undo line takes it back. */
 function useLinks(exercise: Breakdown): (links: Links, words: string) => void {
-  const { kennel } = useKennel();
-  return (links, words) => {
-    void changeBreakdown(kennel, { ...exercise, links }).then((before) => {
-      if (before) toast(words, { action: { label: 'Undo', onClick: () => void changeBreakdown(kennel, before) } });
-    });
-  };
+  const { kennel, done } = useKennel();
+  return (links, words) => void done(words, changeBreakdown(kennel, exercise.id, { links }));
 }
 
-/** A link of an own exercise: put it elsewhere, or take it out. A rule book's order is the rule book's. */
-export function LinkTools({ exercise, at, title }: { readonly exercise: Breakdown; readonly at: number; readonly title: string }) {
+/**
+ * A link of an own exercise: put it elsewhere, or take it out. A rule book's order is the rule
+ * book's.
+ */
+export function LinkTools({
+  exercise,
+  at,
+  title,
+}: {
+  readonly exercise: Breakdown;
+  readonly at: number;
+  readonly title: string;
+}) {
   const change = useLinks(exercise);
   const { links } = exercise;
   const icon = (label: string, Icon: typeof X, disabled: boolean, next: () => Links, words: string) => (
-    <Button look="quiet" className="!px-2" aria-label={`${label} ${title}`} disabled={disabled} onClick={() => change(next(), words)}>
+    <Button
+      look="quiet"
+      className="!px-2"
+      aria-label={`${label} ${title}`}
+      disabled={disabled}
+      onClick={() => change(next(), words)}
+    >
       <Icon aria-hidden="true" className="size-5" />
     </Button>
   );
   return (
     <>
       {icon('Move up', ArrowUp, at === 0, () => moved(links, at, at - 1), 'Order changed.')}
-      {icon('Move down', ArrowDown, at === links.length - 1, () => moved(links, at, at + 1), 'Order changed.')}
+      {icon(
+        'Move down',
+        ArrowDown,
+        at === links.length - 1,
+        () => moved(links, at, at + 1),
+        'Order changed.',
+      )}
       {icon(
         'Take out',
         X,
@@ -42,14 +62,25 @@ export function LinkTools({ exercise, at, title }: { readonly exercise: Breakdow
   );
 }
 
-/** An own exercise as a whole: a further link, or no exercise any more. Its elements stay either way. */
-export function ExerciseTools({ exercise, state }: { readonly exercise: Breakdown; readonly state: DogState }) {
-  const { kennel } = useKennel();
+/**
+ * An own exercise as a whole: a further link, or no exercise any more. Its elements stay either
+ * way.
+ */
+export function ExerciseTools({
+  exercise,
+  state,
+}: {
+  readonly exercise: Breakdown;
+  readonly state: DogState;
+}) {
+  const { kennel, done } = useKennel();
   const change = useLinks(exercise);
-  const free = activeElements(state.work).filter((element) => !exercise.links.some((link) => link.element === element.id));
+  const free = activeElements(state.work).filter(
+    (element) => !exercise.links.some((link) => link.element === element.id),
+  );
   const [chosen, setChosen] = useState('');
   const element = free.find((one) => one.id === chosen) ?? free[0];
-  const part = asId<ElementKey>(`${exercise.exercise}-${exercise.links.length + 1}-${element?.id ?? ''}`);
+  const part = asId<PartKey>(`${exercise.exercise}-${exercise.links.length + 1}-${element?.id ?? ''}`);
   return (
     <div className="mt-3 flex flex-wrap items-end gap-3 border-t border-rule pt-3">
       {element && (
@@ -68,17 +99,20 @@ export function ExerciseTools({ exercise, state }: { readonly exercise: Breakdow
               ))}
             </select>
           </label>
-          <Button onClick={() => change([...exercise.links, { part, element: element.id }], `${element.title} is a link now.`)}>Add it</Button>
+          <Button
+            onClick={() =>
+              change([...exercise.links, { part, element: element.id }], `${element.title} is a link now.`)
+            }
+          >
+            Add it
+          </Button>
         </>
       )}
       <Button
         look="quiet"
-        onClick={() => {
-          void removeBreakdown(kennel, exercise.id).then((before) => {
-            if (before)
-              toast('The exercise is gone; its pieces stay.', { action: { label: 'Undo', onClick: () => void changeBreakdown(kennel, before) } });
-          });
-        }}
+        onClick={() =>
+          void done('The exercise is gone; its pieces stay.', removeBreakdown(kennel, exercise.id))
+        }
       >
         Take the exercise apart
       </Button>

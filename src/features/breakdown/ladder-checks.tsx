@@ -1,11 +1,15 @@
 import { buildLadder, checkKit, checkLadder } from '@/core/breakdown';
 import { type AxisKey, asId, type Failure } from '@/core/shared';
-import { type ElementRecord, useKit } from '@/data/repositories';
+import { useKit } from '@/data/live';
+import type { ElementRecord } from '@/data/read';
 import { Button, Notice, Sheet } from '@/ui';
 
 type Props = { readonly element: ElementRecord; readonly onPlan: (rung: number, axis: AxisKey) => void };
 
-/** What is wrong with a ladder, in words, as it stands now. Easing on a hand-set rung can be called planned. */
+/**
+ * What is wrong with a ladder, in words, as it stands now. Easing on a hand-set rung can be called
+ * planned.
+ */
 export function LadderChecks({ element, onPlan }: Props) {
   const kit = useKit();
   const missing =
@@ -20,7 +24,9 @@ export function LadderChecks({ element, onPlan }: Props) {
     <Sheet title="Checks" label="Checks of the ladder">
       <div aria-live="polite">
         {problems.length === 0 ? (
-          <p className="text-lg">Sound: one thing at a time, no step over its limit, and the last rung asks all that is demanded.</p>
+          <p className="text-lg">
+            Sound: one thing at a time, no step over its limit, and the last rung asks all that is demanded.
+          </p>
         ) : (
           <ul className="grid gap-2">
             {problems.map((problem) => {
@@ -30,7 +36,11 @@ export function LadderChecks({ element, onPlan }: Props) {
                   <Notice tone="alert">
                     {problem.message}
                     {cell && (
-                      <Button look="quiet" className="ml-2 !min-h-9 !px-1" onClick={() => onPlan(cell.rung, cell.axis)}>
+                      <Button
+                        look="quiet"
+                        className="ml-2 !min-h-9 !px-1"
+                        onClick={() => onPlan(cell.rung, cell.axis)}
+                      >
                         It is planned
                       </Button>
                     )}

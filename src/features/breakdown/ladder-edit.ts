@@ -1,9 +1,23 @@
-import { type Axis, axisScale, type CellEdit, friendly, isRatioAxis, parseValue, writeValue } from '@/core/breakdown';
+import {
+  type Axis,
+  axisScale,
+  type CellEdit,
+  friendly,
+  isRatioAxis,
+  parseValue,
+  type Rung,
+  sameCriteria,
+  writeValue,
+} from '@/core/breakdown';
 import { type AxisKey, fail, fromBase, must, NO_BREAK, ok, parseOne, type Result } from '@/core/shared';
+import type { ElementRecord } from '@/data/read';
 
 export type AxisField = 'start' | 'step' | 'limit' | 'demand';
 
-/** A field of an axis as a person reads and types it: 25 % for steps by ratio, the name of a step for a list. */
+/**
+ * A field of an axis as a person reads and types it: 25 % for steps by ratio, the name of a step
+ * for a list.
+ */
 export function fieldText(axis: Axis, field: AxisField): string {
   if (field === 'step' || field === 'limit') return stepText(axis, axis[field]);
   if (axis.levels !== null) return writeValue(axis, axis[field]);
@@ -14,25 +28,38 @@ export function stepText(axis: Pick<Axis, 'quantity' | 'unit' | 'levels'>, step:
   return isRatioAxis(axis) ? `${Number((step * 100).toPrecision(3))} %` : amountText(axis, step);
 }
 
-/** Six figures, so that what was typed comes back as it was typed; `writeAmount` would round it for reading. */
+/**
+ * Six figures, so that what was typed comes back as it was typed; `writeAmount` would round it for
+ * reading.
+ */
 function amountText(axis: Pick<Axis, 'quantity' | 'unit'>, base: number): string {
   const shown = must(fromBase(axis.quantity, base, axis.unit));
   return `${Number(shown.toPrecision(6))}${axis.unit === '°' || axis.unit === '' ? '' : ' '}${axis.unit}`;
 }
 
-/** Reads a typed field back into the axis. Fails with the words that stand under the field; the axis is not changed then. */
+/**
+ * Reads a typed field back into the axis. Fails with the words that stand under the field; the axis
+ * is not changed then.
+ */
 export function withField(axis: Axis, field: AxisField, text: string): Result<Axis> {
   const value =
-    field === 'step' || field === 'limit' ? readStep(axis, text) : parseValue(axis.harder === 'both' ? { ...axis, harder: 'more' } : axis, text);
+    field === 'step' || field === 'limit'
+      ? readStep(axis, text)
+      : parseValue(axis.harder === 'both' ? { ...axis, harder: 'more' } : axis, text);
   return value.ok ? ok({ ...axis, [field]: value.value }) : value;
 }
 
-/** A step: a share where lengths and times are climbed, an amount elsewhere. Fails with `step`, or as `parseOne` does. */
+/**
+ * A step: a share where lengths and times are climbed, an amount elsewhere. Fails with `step`, or
+ * as `parseOne` does.
+ */
 export function readStep(axis: Pick<Axis, 'quantity' | 'unit'>, text: string): Result<number> {
   if (isRatioAxis(axis)) {
     const match = /^\+?\s*(\d+(?:[.,]\d+)?)\s*%?$/.exec(text.trim());
     const percent = match ? Number((match[1] ?? '').replace(',', '.')) : Number.NaN;
-    return percent > 0 ? ok(percent / 100) : fail('step', '', `“${text}” is not a step. Here a step is a share of what stands, for example 25 %.`);
+    return percent > 0
+      ? ok(percent / 100)
+      : fail('step', '', `“${text}” is not a step. Here a step is a share of what stands, for example 25 %.`);
   }
   const value = parseOne(text, axis.quantity, axis.unit);
   if (value.ok && !(value.value > 0)) return fail('step', '', 'A step is more than 0.');
@@ -40,28 +67,45 @@ export function readStep(axis: Pick<Axis, 'quantity' | 'unit'>, text: string): R
 }
 
 /** Sets one cell by hand, or clears it when the text is empty. */
-export function withCell(edits: readonly CellEdit[], axis: Axis, rung: number, text: string): Result<CellEdit[]> {
-  const others = edits.filter((edit) => !(edit.rung === rung && edit.axis === axis.key));
+export function withCell(
+  { axes, edits }: Pick<ElementRecord, 'axes' | 'edits'>,
+  axis: Axis,
+  rung: Pick<Rung, 'planned'>,
+  text: string,
+): Result<CellEdit[]> {
+  const others = edits.filter(
+    (edit) => !(edit.axis === axis.key && sameCriteria(axes, edit.on, rung.planned)),
+  );
   if (text.trim() === '') return ok(others);
   const value = readCell(axis, text);
-  return value.ok ? ok([...others, { rung, axis: axis.key, value: value.value }]) : value;
+  return value.ok ? ok([...others, { on: rung.planned, axis: axis.key, value: value.value }]) : value;
 }
 
-/** A value for a rung. Fails with `cell` where a ratio axis would lose its ratio, and as `parseValue` does. */
+/**
+ * A value for a rung. Fails with `cell` where a ratio axis would lose its ratio, and as
+ * `parseValue` does.
+ */
 export function readCell(axis: Axis, text: string): Result<number> {
   const value = parseValue(axis, text.replaceAll(NO_BREAK, ' '));
   if (!value.ok) return value;
   const zero = axis.zeroScale ?? 0;
-  if (isRatioAxis(axis) && axis.harder !== 'both' && value.value + zero <= 0) return fail('cell', '', `A ${axis.quantity} here must be more than 0.`);
+  if (isRatioAxis(axis) && axis.harder !== 'both' && value.value + zero <= 0)
+    return fail('cell', '', `A ${axis.quantity} here must be more than 0.`);
   return value;
 }
 
-/** The value at a place on an axis's scale (0 start, 1 demand), rounded to be paced out; null where the scale is broken or held. */
+/**
+ * The value at a place on an axis's scale (0 start, 1 demand), rounded to be paced out; null where
+ * the scale is broken or held.
+ */
 export function valueAt(axis: Axis, at: number): number | null {
   const scale = axisScale(axis);
   if (!scale.ok || scale.value.held) return null;
   return friendly(axis, scale.value.value(at));
 }
 
-export const isEdited = (edits: readonly CellEdit[], rung: number, axis: AxisKey): boolean =>
-  edits.some((edit) => edit.rung === rung && edit.axis === axis);
+export const isEdited = (
+  { axes, edits }: Pick<ElementRecord, 'axes' | 'edits'>,
+  rung: Pick<Rung, 'planned'>,
+  axis: AxisKey,
+): boolean => edits.some((edit) => edit.axis === axis && sameCriteria(axes, edit.on, rung.planned));

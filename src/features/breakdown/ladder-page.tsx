@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { LADDER_RULES, type LadderRule } from '@/core/breakdown';
+import { axisInWords, LADDER_RULES, type LadderRule, waitingEdits } from '@/core/breakdown';
 import { type AxisKey, asId } from '@/core/shared';
-import type { ElementRecord } from '@/data/repositories';
+import { type ElementRecord, namedFaults } from '@/data/read';
 import { Button, CautionNote, Sheet } from '@/ui';
 import { AddAxis } from './add-axis';
 import { AxisEditor } from './axis-editor';
@@ -15,28 +15,35 @@ import { StartFinder } from './start-finder';
 import { useCautions } from './use-cautions';
 import { useElementChange } from './use-element-change';
 
-/** One element's ladder: its criteria, the rule that lays the rungs, its checks in words, and every rung. */
+/**
+ * One element's ladder: its criteria, the rule that lays the rungs, its checks in words, and every
+ * rung.
+ */
 export function LadderPage() {
   return <ElementFrame>{(opened) => <Page {...opened} />}</ElementFrame>;
 }
 
-function Page({ element, state, ladder, rung, found }: Opened) {
+function Page({ element, state, ladder, place, stands, found }: Opened) {
   const change = useElementChange(element);
   const cautions = useCautions(element, state);
   const [finding, setFinding] = useState<AxisKey | null>(null);
   const reps = state.reps.get(element.id) ?? [];
-  const rods = rodsOf(element, rung, found);
+  const rods = rodsOf(element, stands, found);
   const rebuild = (axes: ElementRecord['axes'], words = 'Ladder built anew'): void => {
-    const cleared = element.edits.length;
-    const lost = cleared > 0 ? `; ${cleared} hand-set ${cleared === 1 ? 'value' : 'values'} cleared` : '';
-    change({ axes, edits: [] }, `${words}${lost}.`);
+    change({ axes }, `${words}.`);
   };
   const setCell = (key: AxisKey, index: number, text: string): string | null => {
     const axis = element.axes.find((one) => one.key === key);
     if (!axis) return null;
     if (element.ladderRule === 'by-hand') return setHandCell(element, change, axis, index, text);
-    const edits = withCell(element.edits, axis, index, text);
-    if (edits.ok) change({ edits: edits.value }, text.trim() === '' ? 'Back to the planned value.' : `Rung ${index + 1} set by hand.`);
+    const edited = ladder.rungs[index];
+    if (!edited) return null;
+    const edits = withCell(element, axis, edited, text);
+    if (edits.ok)
+      change(
+        { edits: edits.value },
+        text.trim() === '' ? 'Back to the planned value.' : `Rung ${index + 1} set by hand.`,
+      );
     return edits.ok ? null : edits.message;
   };
   const searched = element.axes.find((axis) => axis.key === finding);
@@ -49,7 +56,7 @@ function Page({ element, state, ladder, rung, found }: Opened) {
               key={axis.key}
               axis={axis}
               others={element.axes.filter((one) => one.key !== axis.key)}
-              rod={rods.find((rod) => rod.title === axis.title) ?? null}
+              rod={rods.find((rod) => rod.axis === axis.key) ?? null}
               onChange={(next) => rebuild(element.axes.map((one) => (one.key === axis.key ? next : one)))}
               onRemove={
                 element.axes.length > 1
@@ -63,20 +70,39 @@ function Page({ element, state, ladder, rung, found }: Opened) {
               onFind={axis.levels === null ? () => setFinding(axis.key) : null}
             />
           ))}
-          <AddAxis axes={element.axes} onAdd={(axis) => rebuild([...element.axes, axis], `${axis.title} added`)} />
+          <AddAxis
+            axes={element.axes}
+            onAdd={(axis) => rebuild([...element.axes, axis], `${axis.title} added`)}
+          />
         </div>
       </Sheet>
-      <LadderChecks element={element} onPlan={(rung, axis) => change({ byHand: planned(element, rung, axis) }, 'Noted as planned.')} />
+      <LadderChecks
+        element={element}
+        onPlan={(rung, axis) => change({ byHand: planned(element, rung, axis) }, 'Noted as planned.')}
+      />
       <Sheet
         title="Rungs"
-        aside={<RuleChoice element={element} onChoose={(rule) => change(withRule(element, rule, ladder.rungs), RULE_TOASTS[rule])} />}
+        aside={
+          <RuleChoice
+            element={element}
+            onChoose={(rule) => change(withRule(element, rule, ladder.rungs), RULE_TOASTS[rule])}
+          />
+        }
       >
-        <Staircase ladder={ladder} rung={rung} reps={reps} />
+        <Staircase ladder={ladder} place={place} reps={reps} />
         <p className="mb-4 mt-2 text-sm text-ink-soft">
-          The taller, the harder; solid: raised on this rung; dashed: eased by plan; hatched: back to what was met. Below, clean reps of those that
-          count.
+          The taller, the harder; solid: raised on this rung; dashed: eased by plan; hatched: back to what was
+          met. Below, clean reps of those that count.
         </p>
-        <RungTable element={element} ladder={ladder} rung={rung} reps={reps} onCell={setCell} />
+        <RungTable
+          element={element}
+          ladder={ladder}
+          place={place}
+          reps={reps}
+          faults={namedFaults(element, state.work)}
+          onCell={setCell}
+        />
+        <Waiting element={element} onClear={(edits) => change({ edits }, 'The waiting value is gone.')} />
         {element.ladderRule === 'by-hand' && (
           <p className="mt-3 flex gap-3">
             <Button
@@ -85,7 +111,14 @@ function Page({ element, state, ladder, rung, found }: Opened) {
                   {
                     byHand: [
                       ...element.byHand,
-                      { criteria: { ...(element.byHand.at(-1)?.criteria ?? ladder.rungs[0]?.criteria ?? startOf(element)) }, eases: [] },
+                      {
+                        criteria: {
+                          ...(element.byHand.at(-1)?.criteria ??
+                            ladder.rungs[0]?.criteria ??
+                            startOf(element)),
+                        },
+                        eases: [],
+                      },
                     ],
                   },
                   'Rung added.',
@@ -95,14 +128,20 @@ function Page({ element, state, ladder, rung, found }: Opened) {
               Add a rung
             </Button>
             {element.byHand.length > 1 && (
-              <Button look="quiet" onClick={() => change({ byHand: element.byHand.slice(0, -1) }, 'Last rung taken out.')}>
+              <Button
+                look="quiet"
+                onClick={() => change({ byHand: element.byHand.slice(0, -1) }, 'Last rung taken out.')}
+              >
                 Take the last one out
               </Button>
             )}
           </p>
         )}
       </Sheet>
-      <Sheet title="Be careful" aside="general cautions; your vet, local law and the event’s own rules come first">
+      <Sheet
+        title="Be careful"
+        aside="general cautions; your vet, local law and the event’s own rules come first"
+      >
         <div className="grid gap-2">
           {cautions.map((caution) => (
             <CautionNote key={caution.id} caution={caution} />
@@ -125,7 +164,41 @@ function Page({ element, state, ladder, rung, found }: Opened) {
   );
 }
 
-const startOf = (element: ElementRecord) => Object.fromEntries(element.axes.map((axis) => [axis.key, axis.start]));
+/** Values set by hand that lie on no rung of today's ladder: they wait, and come back with theirs. */
+function Waiting({
+  element,
+  onClear,
+}: {
+  readonly element: ElementRecord;
+  readonly onClear: (edits: ElementRecord['edits']) => void;
+}) {
+  const waiting = waitingEdits(element);
+  if (waiting.length === 0) return null;
+  return (
+    <section aria-label="Values that wait" className="mt-3 border-t border-rule pt-3">
+      <p className="font-semibold">Set by hand on rungs that this ladder does not have now</p>
+      <ul>
+        {waiting.map((edit) => {
+          const axis = element.axes.find((one) => one.key === edit.axis);
+          const on = element.axes.map((one) => axisInWords(one, edit.on[one.key] ?? one.start)).join(', ');
+          return (
+            <li key={JSON.stringify(edit)} className="flex flex-wrap items-center gap-3">
+              <span>
+                {axis ? axisInWords(axis, edit.value) : 'A criterion that is gone'}, where the plan is {on}
+              </span>
+              <Button look="quiet" onClick={() => onClear(element.edits.filter((one) => one !== edit))}>
+                Drop it
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+const startOf = (element: ElementRecord) =>
+  Object.fromEntries(element.axes.map((axis) => [axis.key, axis.start]));
 
 function setHandCell(
   element: ElementRecord,
@@ -136,7 +209,9 @@ function setHandCell(
 ): string | null {
   const value = readCell(axis, text);
   if (!value.ok) return value.message;
-  const byHand = element.byHand.map((rung, i) => (i === index ? { ...rung, criteria: { ...rung.criteria, [axis.key]: value.value } } : rung));
+  const byHand = element.byHand.map((rung, i) =>
+    i === index ? { ...rung, criteria: { ...rung.criteria, [axis.key]: value.value } } : rung,
+  );
   change({ byHand }, `Rung ${index + 1} set by hand.`);
   return null;
 }
@@ -146,12 +221,18 @@ function planned(element: ElementRecord, rung: number, axis: AxisKey): ElementRe
 }
 
 /** By hand begins with the rungs that stood there, so that nothing has to be typed twice. */
-function withRule(element: ElementRecord, rule: LadderRule, rungs: Opened['ladder']['rungs']): Partial<ElementRecord> {
-  if (rule !== 'by-hand' || element.byHand.length > 0) return { ladderRule: rule, edits: [] };
+function withRule(
+  element: ElementRecord,
+  rule: LadderRule,
+  rungs: Opened['ladder']['rungs'],
+): Partial<ElementRecord> {
+  if (rule !== 'by-hand' || element.byHand.length > 0) return { ladderRule: rule };
   return {
     ladderRule: rule,
-    edits: [],
-    byHand: rungs.map((rung) => ({ criteria: { ...rung.criteria }, eases: rung.eases.map((key) => asId<AxisKey>(key)) })),
+    byHand: rungs.map((rung) => ({
+      criteria: { ...rung.criteria },
+      eases: rung.eases.map((key) => asId<AxisKey>(key)),
+    })),
   };
 }
 
@@ -166,7 +247,13 @@ const RULE_TOASTS: Readonly<Record<LadderRule, string>> = {
   'by-hand': 'The rungs are yours to set.',
 };
 
-function RuleChoice({ element, onChoose }: { readonly element: ElementRecord; readonly onChoose: (rule: LadderRule) => void }) {
+function RuleChoice({
+  element,
+  onChoose,
+}: {
+  readonly element: ElementRecord;
+  readonly onChoose: (rule: LadderRule) => void;
+}) {
   return (
     <label>
       Laid{' '}

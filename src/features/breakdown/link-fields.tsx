@@ -1,5 +1,5 @@
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
-import type { ElementRecord } from '@/data/repositories';
+import type { ElementRecord } from '@/data/read';
 import { Button, TextField } from '@/ui';
 import { AXIS_KINDS } from './axis-kinds';
 import { type AxisDraft, axisDraft, type LinkDraft, type Problems } from './exercise-draft';
@@ -16,7 +16,10 @@ type Props = {
   readonly onRemove: (() => void) | null;
 };
 
-/** One link of an exercise in the making: what trains it, and the three values of each of its criteria. */
+/**
+ * One link of an exercise in the making: what trains it, and the three values of each of its
+ * criteria.
+ */
 export function LinkFields({ link, place, last, problems, elements, onChange, onMove, onRemove }: Props) {
   const name = link.title || `link ${place + 1}`;
   return (
@@ -26,7 +29,12 @@ export function LinkFields({ link, place, last, problems, elements, onChange, on
         {link.title || 'A new element'}
       </legend>
       <div className="float-right flex gap-1">
-        <IconButton label={`Move ${name} up`} disabled={place === 0} onClick={() => onMove(-1)} Icon={ArrowUp} />
+        <IconButton
+          label={`Move ${name} up`}
+          disabled={place === 0}
+          onClick={() => onMove(-1)}
+          Icon={ArrowUp}
+        />
         <IconButton label={`Move ${name} down`} disabled={last} onClick={() => onMove(1)} Icon={ArrowDown} />
         {onRemove && <IconButton label={`Take ${name} out`} onClick={onRemove} Icon={X} />}
       </div>
@@ -71,13 +79,16 @@ export function LinkFields({ link, place, last, problems, elements, onChange, on
                 prefix={`${link.id}.${axis.spec.axis.key}`}
                 problems={problems}
                 byHand={link.from === null && link.part === null}
-                onChange={(next) => onChange({ ...link, axes: link.axes.map((one, k) => (k === i ? next : one)) })}
+                onChange={(next) =>
+                  onChange({ ...link, axes: link.axes.map((one, k) => (k === i ? next : one)) })
+                }
               />
             ))}
           </div>
         ) : (
           <p className="self-center leading-snug">
-            One element serves both exercises: its ladder and its reps are shared, and each exercise keeps its own demand.
+            One element serves both exercises: its ladder and its reps are shared, and each exercise keeps its
+            own demand.
           </p>
         )}
       </div>
@@ -85,7 +96,12 @@ export function LinkFields({ link, place, last, problems, elements, onChange, on
   );
 }
 
-type IconProps = { readonly label: string; readonly disabled?: boolean; readonly onClick: () => void; readonly Icon: typeof X };
+type IconProps = {
+  readonly label: string;
+  readonly disabled?: boolean;
+  readonly onClick: () => void;
+  readonly Icon: typeof X;
+};
 
 function IconButton({ label, disabled, onClick, Icon }: IconProps) {
   return (
@@ -143,7 +159,9 @@ function AxisFields({ axis, prefix, problems, byHand, onChange }: AxisProps) {
       {levels !== null ? (
         <p className="leading-snug">
           {levels.map((level) => level.name).join(' → ')}
-          {axis.spec.axis.role === 'help' && <span className="text-ink-soft"> (help that is taken away)</span>}
+          {axis.spec.axis.role === 'help' && (
+            <span className="text-ink-soft"> (help that is taken away)</span>
+          )}
         </p>
       ) : (
         <div className="grid grid-cols-3 gap-3">

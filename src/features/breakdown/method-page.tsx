@@ -1,12 +1,22 @@
 import { Link, useParams } from 'react-router';
-import { METHODS, type Method, type MethodAxis, type MethodElement, SCHOOLS, writeValue } from '@/core/breakdown';
+import {
+  METHODS,
+  type Method,
+  type MethodAxis,
+  type MethodElement,
+  SCHOOLS,
+  writeValue,
+} from '@/core/breakdown';
 import { RULE_WORDS, type RuleKind } from '@/core/coaching';
 import { cautionsFor } from '@/core/planning';
-import { useKennelWithDog } from '@/data/repositories';
+import { useKennelWithDog } from '@/data/live';
 import { buttonClass, CautionNote, Notice, PageHead, Sheet } from '@/ui';
 import { stepText } from './ladder-edit';
 
-/** How to teach a practice: its elements in order, what is measured, what goes wrong, where schools differ. */
+/**
+ * How to teach a practice: its elements in order, what is measured, what goes wrong, where schools
+ * differ.
+ */
 export function MethodPage() {
   const { method: id } = useParams();
   const { dog, today } = useKennelWithDog();
@@ -14,7 +24,16 @@ export function MethodPage() {
   if (!method) return <Notice tone="alert">There is no such method.</Notice>;
   const work = [...new Set(method.elements.flatMap((element) => element.work))];
   const axes = method.elements.flatMap((element) => element.axes.map(({ axis }) => axis));
-  const cautions = cautionsFor({ dog, today, work, axes, jumpsToday: null, lastStrengthDay: null, surface: null, temperature: null });
+  const cautions = cautionsFor({
+    dog,
+    today,
+    work,
+    axes,
+    jumpsToday: null,
+    lastStrengthDay: null,
+    surface: null,
+    temperature: null,
+  });
   return (
     <>
       <PageHead title={method.title}>{method.teaches}</PageHead>
@@ -76,13 +95,26 @@ export function MethodPage() {
   );
 }
 
-function Piece({ element, place, method }: { readonly element: MethodElement; readonly place: number; readonly method: Method }) {
+function Piece({
+  element,
+  place,
+  method,
+}: {
+  readonly element: MethodElement;
+  readonly place: number;
+  readonly method: Method;
+}) {
   const needs = element.needs.map((need) => {
-    const title = method.elements.find((one) => one.key === need.element)?.title.toLowerCase() ?? need.element;
-    return need.share >= 1 ? `“${title}” is finished` : `“${title}” is ${Math.round(need.share * 100)} % of the way`;
+    const title =
+      method.elements.find((one) => one.key === need.element)?.title.toLowerCase() ?? need.element;
+    return need.share >= 1
+      ? `“${title}” is finished`
+      : `“${title}” is ${Math.round(need.share * 100)} % of the way`;
   });
   const dogs = element.faults.filter((fault) => fault.by === 'dog').map((fault) => fault.label.toLowerCase());
-  const yours = element.faults.filter((fault) => fault.by === 'handler').map((fault) => fault.label.toLowerCase());
+  const yours = element.faults
+    .filter((fault) => fault.by === 'handler')
+    .map((fault) => fault.label.toLowerCase());
   return (
     <li>
       <h3 className="text-lg font-bold leading-snug">
@@ -99,7 +131,11 @@ function Piece({ element, place, method }: { readonly element: MethodElement; re
           </li>
         ))}
       </ul>
-      {element.legs.length > 0 && <p className="mt-1 text-sm leading-snug">One run by the clock, with legs: {element.legs.join(', ')}.</p>}
+      {element.legs.length > 0 && (
+        <p className="mt-1 text-sm leading-snug">
+          One run by the clock, with legs: {element.legs.join(', ')}.
+        </p>
+      )}
       <p className="mt-1 text-sm leading-snug text-ink-soft">
         {dogs.length > 0 && `Watch for: ${dogs.join(', ')}. `}
         {yours.length > 0 && `Yours, not the dog’s: ${yours.join(', ')}. `}
@@ -112,11 +148,19 @@ function Piece({ element, place, method }: { readonly element: MethodElement; re
 /** What the axis asks, and what the person is asked for. */
 function axisWords({ axis, start, demand, step, stepFrom }: MethodAxis): string {
   if (axis.levels !== null) {
-    const names = axis.levels.map((level) => (level.anchor === '' ? level.name : `${level.name} (${level.anchor})`)).join(' → ');
+    const names = axis.levels
+      .map((level) => (level.anchor === '' ? level.name : `${level.name} (${level.anchor})`))
+      .join(' → ');
     return axis.role === 'help' ? `${names}. Help that fades.` : names;
   }
-  const direction = axis.harder === 'less' ? 'less is harder' : axis.harder === 'both' ? 'harder to both sides' : 'more is harder';
-  const value = (base: number | null, open: string): string => (base === null ? open : writeValue(axis, base));
+  const direction =
+    axis.harder === 'less'
+      ? 'less is harder'
+      : axis.harder === 'both'
+        ? 'harder to both sides'
+        : 'more is harder';
+  const value = (base: number | null, open: string): string =>
+    base === null ? open : writeValue(axis, base);
   const steps =
     step === null
       ? 'you say the step'
@@ -135,7 +179,8 @@ function Schools({ method }: { readonly method: Method }) {
             <ul className="mt-1 grid gap-1">
               {SCHOOLS[key].sides.map((side) => (
                 <li key={side.title} className="leading-snug">
-                  <span className="font-semibold">{side.title}.</span> {side.gains} <span className="text-ink-soft">But: {side.risks}</span>
+                  <span className="font-semibold">{side.title}.</span> {side.gains}{' '}
+                  <span className="text-ink-soft">But: {side.risks}</span>
                 </li>
               ))}
             </ul>

@@ -1,11 +1,21 @@
 import { useState } from 'react';
-import { buildLadder, findCircle } from '@/core/breakdown';
-import { activeElements, type DogState, type ElementRecord, nodesOf } from '@/data/repositories';
+import { buildLadder, describePlace, findCircle } from '@/core/breakdown';
+import type { DogState } from '@/data/live';
+import { activeElements, type ElementRecord, prerequisiteGraph } from '@/data/read';
 import { Button, Notice } from '@/ui';
 import { useElementChange } from './use-element-change';
 
-/** "Not before that one is at rung 4": added and taken away, and refused where it would make a circle. */
-export function NeedsFields({ element, state }: { readonly element: ElementRecord; readonly state: DogState }) {
+/**
+ * "Not before that one is at rung 4": added and taken away, and refused where it would make a
+ * circle.
+ */
+export function NeedsFields({
+  element,
+  state,
+}: {
+  readonly element: ElementRecord;
+  readonly state: DogState;
+}) {
   const change = useElementChange(element);
   const others = activeElements(state.work).filter((one) => one.id !== element.id);
   const free = others.filter((one) => !element.needs.some((need) => need.element === one.id));
@@ -13,36 +23,53 @@ export function NeedsFields({ element, state }: { readonly element: ElementRecor
   const [rung, setRung] = useState(1);
   const [problem, setProblem] = useState<string>();
   const target = free.find((one) => one.id === chosen) ?? free[0];
-  const rungs = target ? buildLadder(target).rungs.length : 1;
+  const ladder = target ? buildLadder(target) : null;
+  const rungs = ladder?.rungs.length ?? 1;
   const add = (): void => {
     if (!target) return;
-    const needs = [...element.needs, { element: target.id, rung: Math.min(rung, rungs - 1) }];
-    const circle = findCircle(nodesOf(state).map((node) => (node.id === element.id ? { ...node, needs } : node)));
+    const at = ladder?.rungs[Math.min(rung, rungs - 1)]?.criteria ?? {};
+    const needs = [...element.needs, { element: target.id, at }];
+    const circle = findCircle(
+      prerequisiteGraph(state).map((node) => (node.id === element.id ? { ...node, needs } : node)),
+    );
     const titles = circle?.map((id) => `“${state.work.elements.find((one) => one.id === id)?.title ?? id}”`);
-    setProblem(titles ? `That would go round in a circle: ${titles.join(' waits for ')}. Nothing is changed.` : undefined);
+    setProblem(
+      titles
+        ? `That would go round in a circle: ${titles.join(' waits for ')}. Nothing is changed.`
+        : undefined,
+    );
     if (!circle) change({ needs }, 'It waits for that now.');
   };
   return (
     <>
       <ul className="my-2 grid gap-1">
         {element.needs.map((need) => {
-          const title = state.work.elements.find((one) => one.id === need.element)?.title ?? 'an element that is gone';
+          const other = state.work.elements.find((one) => one.id === need.element);
+          const title = other?.title ?? 'an element that is gone';
           return (
             <li key={need.element} className="flex items-center justify-between gap-3 leading-snug">
               <span>
-                not before “{title}” is at rung {need.rung + 1}
+                not before “{title}” is{' '}
+                {other ? `at rung ${describePlace(buildLadder(other), need.at)}` : 'there'}
               </span>
               <Button
                 look="quiet"
                 aria-label={`No longer wait for ${title}`}
-                onClick={() => change({ needs: element.needs.filter((one) => one.element !== need.element) }, 'It no longer waits for that.')}
+                onClick={() =>
+                  change(
+                    { needs: element.needs.filter((one) => one.element !== need.element) },
+                    'It no longer waits for that.',
+                  )
+                }
               >
                 Take away
               </Button>
             </li>
           );
         })}
-        {element.needs.length === 0 && <li className="leading-snug">Nothing: it can be begun at any time.</li>}
+        {element.needs.length === 0 && (
+          <li className="leading-snug">Nothing: it can be begun at any time.</li>
+        )}
       </ul>
       {target && (
         <div className="flex flex-wrap items-end gap-3">

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
-import { layers, type Node, openness } from '@/core/breakdown';
+import { layers, openness, placeOn, standingOn } from '@/core/breakdown';
 import type { ElementId } from '@/core/shared';
+import type { GraphNode } from '@/data/read';
 
 const COLUMN = 300;
 const BOX = { width: 200, height: 76, gap: 22 };
@@ -8,15 +9,21 @@ const LEFT = 4;
 
 type Place = { readonly x: number; readonly y: number };
 
-/** Elements in columns, each after what it needs; arrows say up to which rung. What waits has a broken edge and says so. */
-export function NeedsPicture({ nodes }: { readonly nodes: readonly Node[] }) {
+/**
+ * Elements in columns, each after what it needs; arrows say up to which rung. What waits has a
+ * broken edge and says so.
+ */
+export function NeedsPicture({ nodes }: { readonly nodes: readonly GraphNode[] }) {
   const columns = layers(nodes);
   const tallest = Math.max(...columns.map((column) => column.length));
   const places = new Map<ElementId, Place>(
     columns.flatMap((column, c) =>
       column.map((id, i): [ElementId, Place] => [
         id,
-        { x: LEFT + c * COLUMN, y: 6 + i * (BOX.height + BOX.gap) + ((tallest - column.length) * (BOX.height + BOX.gap)) / 2 },
+        {
+          x: LEFT + c * COLUMN,
+          y: 6 + i * (BOX.height + BOX.gap) + ((tallest - column.length) * (BOX.height + BOX.gap)) / 2,
+        },
       ]),
     ),
   );
@@ -28,13 +35,26 @@ export function NeedsPicture({ nodes }: { readonly nodes: readonly Node[] }) {
       <div className="relative" style={{ width, height }}>
         <svg className="absolute inset-0" width={width} height={height} aria-hidden="true">
           <defs>
-            <marker id="needs-head" viewBox="0 0 10 10" refX="9" refY="5" markerWidth="8" markerHeight="8" orient="auto">
+            <marker
+              id="needs-head"
+              viewBox="0 0 10 10"
+              refX="9"
+              refY="5"
+              markerWidth="8"
+              markerHeight="8"
+              orient="auto"
+            >
               <path d="M0 0 10 5 0 10z" className="fill-ink" />
             </marker>
           </defs>
           {nodes.flatMap((node) =>
             node.needs.map((need) => (
-              <Arrow key={`${need.element}>${node.id}`} from={places.get(need.element)} to={places.get(node.id)} rung={need.rung} />
+              <Arrow
+                key={`${need.element}>${node.id}`}
+                from={places.get(need.element)}
+                to={places.get(node.id)}
+                rung={rungOf(nodes, need)}
+              />
             )),
           )}
         </svg>
@@ -48,7 +68,21 @@ export function NeedsPicture({ nodes }: { readonly nodes: readonly Node[] }) {
   );
 }
 
-function Arrow({ from, to, rung }: { readonly from: Place | undefined; readonly to: Place | undefined; readonly rung: number }) {
+/** Where on the ladder of what is needed the need lies, from 0. */
+function rungOf(nodes: readonly GraphNode[], need: GraphNode['needs'][number]): number {
+  const other = nodes.find((node) => node.id === need.element);
+  return other ? placeOn(other.ladder, need.at).rung : 0;
+}
+
+function Arrow({
+  from,
+  to,
+  rung,
+}: {
+  readonly from: Place | undefined;
+  readonly to: Place | undefined;
+  readonly rung: number;
+}) {
   if (!from || !to) return null;
   const [x1, y1, x2, y2] = [from.x + BOX.width, from.y + BOX.height / 2, to.x - 2, to.y + BOX.height / 2];
   const bend = (x2 - x1) / 2;
@@ -76,7 +110,15 @@ function Arrow({ from, to, rung }: { readonly from: Place | undefined; readonly 
   );
 }
 
-function Box({ node, nodes, place }: { readonly node: Node; readonly nodes: readonly Node[]; readonly place: Place | undefined }) {
+function Box({
+  node,
+  nodes,
+  place,
+}: {
+  readonly node: GraphNode;
+  readonly nodes: readonly GraphNode[];
+  readonly place: Place | undefined;
+}) {
   if (!place) return null;
   const { open, waits } = openness(node, nodes);
   return (
@@ -88,7 +130,7 @@ function Box({ node, nodes, place }: { readonly node: Node; readonly nodes: read
       >
         <span className="line-clamp-2 font-bold">{node.title}</span>
         <span className="text-sm text-ink-soft">
-          {open ? 'open' : 'waits'}, at rung {node.rung + 1}
+          {open ? 'open' : 'waits'}, at rung {standingOn(node.ladder, node.stands).place.rung + 1}
         </span>
         {!open && <span className="sr-only">: {waits.join('; ')}</span>}
       </Link>

@@ -1,16 +1,20 @@
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { toast } from 'sonner';
 import { METHODS } from '@/core/breakdown';
-import { type AxisKey, asId, type Result } from '@/core/shared';
-import { activeElements, type Before, type DogState, type ExercisePlan, makeExercise, putBack, useDog, useKennelWithDog } from '@/data/repositories';
+import { type AxisKey, asId } from '@/core/shared';
+import { type DogState, useDog, useKennelWithDog } from '@/data/live';
+import { activeElements } from '@/data/read';
+import { type ExercisePlan, makeExercise } from '@/data/write';
 import { Button, Notice, PageHead, TextField } from '@/ui';
 import { AXIS_KINDS } from './axis-kinds';
 import { freshKey, type LinkDraft, linkByHand, moved, type Problems, readLinks } from './exercise-draft';
 import { type Source, type SourceGroup, sourceGroups, startingLinks } from './exercise-sources';
 import { LinkFields } from './link-fields';
 
-/** Breaking an exercise into elements: from a rule book, from a method, like another exercise, or by hand. */
+/**
+ * Breaking an exercise into elements: from a rule book, from a method, like another exercise, or by
+ * hand.
+ */
 export function NewExercisePage() {
   const state = useDog();
   if (!state) return <p className="text-lg">Reading the log …</p>;
@@ -18,12 +22,14 @@ export function NewExercisePage() {
 }
 
 function Opened({ state }: { readonly state: DogState }) {
-  const { kennel, dog } = useKennelWithDog();
+  const { kennel, dog, done } = useKennelWithDog();
   const navigate = useNavigate();
   const [params] = useSearchParams();
   const groups = useMemo(() => sourceGroups(state.work, METHODS), [state]);
   const all = groups.flatMap((group) => group.sources);
-  const [source, setSource] = useState<Source>(() => all.find((one) => one.id === params.get('from')) ?? BY_HAND);
+  const [source, setSource] = useState<Source>(
+    () => all.find((one) => one.id === params.get('from')) ?? BY_HAND,
+  );
   const [links, setLinks] = useState<readonly LinkDraft[]>(() => startingLinks(source, state.work));
   const [title, setTitle] = useState(source.title);
   const [goal, setGoal] = useState('');
@@ -37,28 +43,41 @@ function Opened({ state }: { readonly state: DogState }) {
   const own = source.kind !== 'rule-book';
   const save = async (): Promise<void> => {
     const read = readLinks(links, dog.id);
-    const wrong = own && title.trim() === '' ? { ...read.problems, title: 'Give the exercise a name.' } : read.problems;
+    const wrong =
+      own && title.trim() === '' ? { ...read.problems, title: 'Give the exercise a name.' } : read.problems;
     setProblems(wrong);
     if (Object.keys(wrong).length > 0) return;
     const from: ExercisePlan['source'] =
-      source.kind === 'rule-book' ? { ruleBookId: source.book.id, exercise: source.exercise.id } : { title: title.trim(), goal: goal.trim() };
-    const made: Result<Before> = await makeExercise(kennel, { dogId: dog.id, source: from, links: read.plans });
+      source.kind === 'rule-book'
+        ? { ruleBookId: source.book.id, exercise: source.exercise.id }
+        : { title: title.trim(), goal: goal.trim() };
+    const plan = { dogId: dog.id, source: from, links: read.plans };
+    const made = await done('Broken down.', makeExercise(kennel, plan));
     if (!made.ok) return setProblems({ whole: made.message });
-    toast('Broken down.', { action: { label: 'Undo', onClick: () => void putBack(kennel, made.value) } });
     await navigate('..', { relative: 'path' });
   };
   const count = Object.keys(problems).length;
   return (
     <>
       <PageHead title="Break an exercise down">
-        Into pieces that can be trained alone, each with what makes it harder: where {dog.name} can start, how big a step is, and what is demanded.
+        Into pieces that can be trained alone, each with what makes it harder: where {dog.name} can start, how
+        big a step is, and what is demanded.
       </PageHead>
       <div className="grid gap-5">
         <SourceChoice groups={groups} chosen={source} onChoose={choose} />
         {own && (
           <div className="grid gap-4 sm:grid-cols-2">
-            <TextField label="Name of the exercise" value={title} problem={problems.title} onChange={(event) => setTitle(event.target.value)} />
-            <TextField label="What it is for (if you like)" value={goal} onChange={(event) => setGoal(event.target.value)} />
+            <TextField
+              label="Name of the exercise"
+              value={title}
+              problem={problems.title}
+              onChange={(event) => setTitle(event.target.value)}
+            />
+            <TextField
+              label="What it is for (if you like)"
+              value={goal}
+              onChange={(event) => setGoal(event.target.value)}
+            />
           </div>
         )}
         {links.map((link, i) => (
@@ -71,17 +90,22 @@ function Opened({ state }: { readonly state: DogState }) {
             elements={activeElements(state.work)}
             onChange={(next) => setLinks(links.map((one) => (one.id === link.id ? next : one)))}
             onMove={(by) => setLinks(moved(links, i, i + by))}
-            onRemove={own && links.length > 1 ? () => setLinks(links.filter((one) => one.id !== link.id)) : null}
+            onRemove={
+              own && links.length > 1 ? () => setLinks(links.filter((one) => one.id !== link.id)) : null
+            }
           />
         ))}
         {own && (
           <p>
-            <Button onClick={() => setLinks([...links, linkByHand(freshKey(), firstKind())])}>Add a link</Button>
+            <Button onClick={() => setLinks([...links, linkByHand(freshKey(), firstKind())])}>
+              Add a link
+            </Button>
           </p>
         )}
         {count > 0 && (
           <Notice tone="alert" role="alert">
-            {problems.whole ?? `${count === 1 ? 'One field wants' : `${count} fields want`} another look. Nothing is saved yet, and nothing is lost.`}
+            {problems.whole ??
+              `${count === 1 ? 'One field wants' : `${count} fields want`} another look. Nothing is saved yet, and nothing is lost.`}
           </Notice>
         )}
         <p>
@@ -112,7 +136,11 @@ function SourceChoice({
       <select
         className="mt-1 block min-h-12 w-full max-w-2xl border-b-2 border-ink bg-sheet px-2 text-lg font-normal"
         value={chosen.id}
-        onChange={(event) => onChoose(groups.flatMap((group) => group.sources).find((one) => one.id === event.target.value) ?? BY_HAND)}
+        onChange={(event) =>
+          onChoose(
+            groups.flatMap((group) => group.sources).find((one) => one.id === event.target.value) ?? BY_HAND,
+          )
+        }
       >
         <option value="hand">nothing: by hand</option>
         {groups.map((group) => (

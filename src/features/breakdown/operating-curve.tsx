@@ -3,7 +3,9 @@ import { Sheet } from '@/ui';
 
 const RATES = [0.5, 0.6, 0.7, 0.8, 0.9, 0.95];
 
-/** What the rule does with dogs of a known clean rate: how many it lets up, and in how many reps. */
+/**
+ * What the rule does with dogs of a known clean rate: how many it lets up, and in how many reps.
+ */
 export function OperatingCurve({ rule }: { readonly rule: Rule }) {
   const points = RATES.flatMap((p) => {
     const point = operatingPoint(rule, p);
@@ -12,10 +14,14 @@ export function OperatingCurve({ rule }: { readonly rule: Rule }) {
   return (
     <Sheet title="What this rule lets through">
       {points.length === 0 ? (
-        <p className="leading-snug">A clean rate alone does not decide this rule, so no such table can be worked out for it.</p>
+        <p className="leading-snug">
+          A clean rate alone does not decide this rule, so no such table can be worked out for it.
+        </p>
       ) : (
         <details>
-          <summary className="min-h-11 cursor-pointer py-2.5 leading-snug underline decoration-rule underline-offset-4">{sentence(points)}</summary>
+          <summary className="min-h-11 cursor-pointer py-2.5 leading-snug underline decoration-rule underline-offset-4">
+            {sentence(points)}
+          </summary>
           <table className="mt-1 w-full text-base">
             <thead>
               <tr className="border-b-2 border-ink text-left align-bottom">
@@ -39,8 +45,8 @@ export function OperatingCurve({ rule }: { readonly rule: Rule }) {
             </tbody>
           </table>
           <p className="mt-2 text-sm leading-snug text-ink-soft">
-            Worked out exactly for a dog whose reps are all alike and independent; half of what is not clean is taken for a miss. A real dog learns,
-            tires and has moods, so its reps hang together.
+            Worked out exactly for a dog whose reps are all alike and independent; half of what is not clean
+            is taken for a miss. A real dog learns, tires and has moods, so its reps hang together.
           </p>
         </details>
       )}
@@ -48,7 +54,9 @@ export function OperatingCurve({ rule }: { readonly rule: Rule }) {
   );
 }
 
-function sentence(points: readonly { readonly p: number; readonly atOnce: number; readonly advances: number }[]): string {
+function sentence(
+  points: readonly { readonly p: number; readonly atOnce: number; readonly advances: number }[],
+): string {
   const at = points.find((point) => point.p === 0.8);
   return at
     ? `A dog that is clean 8 times in 10 goes up at the first try ${Math.round(at.atOnce * 100)} % of the time, and before it goes back ${Math.round(at.advances * 100)} %.`

@@ -17,18 +17,29 @@ const COUNTS: readonly Count[] = [
   { key: 'startBelow', label: 'Next day starts this many rungs below', least: 0, most: 10, open: false },
 ];
 
-/** What is common to all rules: sets, caps, where the next day starts, and whether what was met is gone below. */
+/**
+ * What is common to all rules: sets, caps, where the next day starts, and whether what was met is
+ * gone below.
+ */
 export function PaceFields({ pace, onTake }: { readonly pace: Pace; readonly onTake: (pace: Pace) => void }) {
   return (
     <div className="grid gap-3 sm:grid-cols-2">
       {COUNTS.map((count) => (
-        <CountField key={count.key} count={count} kept={pace[count.key]} onTake={(value) => onTake({ ...pace, [count.key]: value })} />
+        <CountField
+          key={count.key}
+          count={count}
+          kept={pace[count.key]}
+          onTake={(value) => onTake({ ...pace, [count.key]: value })}
+        />
       ))}
       <fieldset className="sm:col-span-2">
         <legend className="text-sm font-semibold">A rung was met twice today, and now it fails</legend>
         {(
           [
-            ['back', 'go back as the rule says: the next rep succeeds, but some dogs learn that failing makes it easier'],
+            [
+              'back',
+              'go back as the rule says: the next rep succeeds, but some dogs learn that failing makes it easier',
+            ],
             ['keep', 'never below it today: the standard stays, but help or rest must do the rest'],
           ] as const
         ).map(([ratchet, words]) => (

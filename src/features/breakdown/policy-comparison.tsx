@@ -1,22 +1,33 @@
 import { useMemo, useState } from 'react';
 import { type Policy, RULE_WORDS, type RuleKind, USUAL_RULES } from '@/core/coaching';
-import { isComparable, type PolicyOutcome, type PolicyQuestion, type Spread, USUAL_SCHEDULE, USUAL_TEMPERAMENT } from '@/core/learner';
+import {
+  isComparable,
+  type PolicyOutcome,
+  type PolicyQuestion,
+  type Spread,
+  USUAL_SCHEDULE,
+  USUAL_TEMPERAMENT,
+} from '@/core/learner';
 import { seedFromText } from '@/core/shared';
-import { useKennel } from '@/data/repositories';
+import { useKennel } from '@/data/live';
 import { Button, Notice, newestOf, Sheet, useLatest } from '@/ui';
 import { runTask } from '@/workers/client';
 import type { Opened } from './element-frame';
 
 const RUNS = 200;
 
-/** Each rule on many simulated dogs like this one. The assumptions decide much of it, so they stand beside it and no winner is named. */
+/**
+ * Each rule on many simulated dogs like this one. The assumptions decide much of it, so they stand
+ * beside it and no winner is named.
+ */
 export function PolicyComparison({ element, state }: Opened) {
   const { today } = useKennel();
   const [asked, setAsked] = useState<PolicyQuestion | null>(null);
   const job = useMemo(
     () =>
       asked
-        ? (signal: AbortSignal, onProgress: (share: number) => void) => runTask({ kind: 'compare-policies', question: asked }, { signal, onProgress })
+        ? (signal: AbortSignal, onProgress: (share: number) => void) =>
+            runTask({ kind: 'compare-policies', question: asked }, { signal, onProgress })
         : null,
     [asked],
   );
@@ -37,8 +48,8 @@ export function PolicyComparison({ element, state }: Opened) {
   return (
     <Sheet title="Rules compared on dogs like this one" aside={`${RUNS} simulated dogs for each rule`}>
       <p className="mb-3 max-w-4xl leading-snug">
-        From the start of this ladder to its end, every advice taken. The dogs differ as far as the reps leave open (
-        {state.reps.get(element.id)?.length ?? 0} logged).
+        From the start of this ladder to its end, every advice taken. The dogs differ as far as the reps leave
+        open ({state.reps.get(element.id)?.length ?? 0} logged).
       </p>
       {latest.state === 'failed' && <Notice tone="alert">{latest.failure.message}</Notice>}
       {latest.state === 'working' ? (
@@ -59,7 +70,12 @@ export function PolicyComparison({ element, state }: Opened) {
 function rivals(own: Policy): Policy[] {
   const kinds: readonly RuleKind[] = ['run', 'block', 'sequential', 'stretch'];
   const mine = isComparable(own.rule.kind) ? [own] : [];
-  return [...mine, ...kinds.filter((kind) => kind !== own.rule.kind).map((kind) => ({ rule: USUAL_RULES[kind], pace: own.pace }))];
+  return [
+    ...mine,
+    ...kinds
+      .filter((kind) => kind !== own.rule.kind)
+      .map((kind) => ({ rule: USUAL_RULES[kind], pace: own.pace })),
+  ];
 }
 
 const MEASURES = [
@@ -78,20 +94,30 @@ function Outcomes({ found, own }: { readonly found: readonly PolicyOutcome[]; re
         ))}
       </div>
       <p className="mt-4 leading-snug">
-        {found.map((one) => `${RULE_WORDS[one.kind].title}: ${Math.round(one.arrived * 100)} % arrived`).join('; ')} within{' '}
-        {USUAL_SCHEDULE.mostSessions} sessions. The others are not in the bars.
+        {found
+          .map((one) => `${RULE_WORDS[one.kind].title}: ${Math.round(one.arrived * 100)} % arrived`)
+          .join('; ')}{' '}
+        within {USUAL_SCHEDULE.mostSessions} sessions. The others are not in the bars.
       </p>
       <Assumed />
     </>
   );
 }
 
-type MeasureProps = { readonly measure: (typeof MEASURES)[number]; readonly found: readonly PolicyOutcome[]; readonly own: RuleKind };
+type MeasureProps = {
+  readonly measure: (typeof MEASURES)[number];
+  readonly found: readonly PolicyOutcome[];
+  readonly own: RuleKind;
+};
 
-/** One measure for all rules on one scale: the bar spans the middle 80 dogs of 100, the tick is the middle one. */
+/**
+ * One measure for all rules on one scale: the bar spans the middle 80 dogs of 100, the tick is the
+ * middle one.
+ */
 function Measure({ measure, found, own }: MeasureProps) {
   const scale = measure.percent ? 1 : Math.max(1, ...found.map((one) => one[measure.key]?.high ?? 0));
-  const write = (value: number): string => (measure.percent ? `${Math.round(value * 100)} %` : value.toFixed(measure.digits));
+  const write = (value: number): string =>
+    measure.percent ? `${Math.round(value * 100)} %` : value.toFixed(measure.digits);
   return (
     <section>
       <h3 className="mb-1 font-semibold">{measure.title}</h3>
@@ -110,7 +136,15 @@ function Measure({ measure, found, own }: MeasureProps) {
   );
 }
 
-function SpreadBar({ spread, scale, write }: { readonly spread: Spread | null; readonly scale: number; readonly write: (value: number) => string }) {
+function SpreadBar({
+  spread,
+  scale,
+  write,
+}: {
+  readonly spread: Spread | null;
+  readonly scale: number;
+  readonly write: (value: number) => string;
+}) {
   if (!spread) return <span className="text-sm text-ink-soft">none arrived</span>;
   const at = (value: number): string => `${(value / scale) * 100}%`;
   return (
@@ -118,7 +152,10 @@ function SpreadBar({ spread, scale, write }: { readonly spread: Spread | null; r
       <div aria-hidden="true" className="relative h-4 border-b border-rule">
         <div
           className="hatch absolute top-0.5 h-3 border-x-2 border-ink"
-          style={{ left: at(spread.low), width: `${Math.max(0.5, ((spread.high - spread.low) / scale) * 100)}%` }}
+          style={{
+            left: at(spread.low),
+            width: `${Math.max(0.5, ((spread.high - spread.low) / scale) * 100)}%`,
+          }}
         />
         <div className="absolute top-0 h-4 w-1 -translate-x-1/2 bg-ink" style={{ left: at(spread.mid) }} />
       </div>
@@ -136,11 +173,12 @@ function Assumed() {
   const { daySd, learning, forgetting, fatigue, dismay } = USUAL_TEMPERAMENT;
   return (
     <p className="mt-3 max-w-4xl border-l-[6px] border-rule bg-paper px-3 py-2 text-sm leading-snug">
-      The bars span 8 dogs in 10, the tick is the middle one. Taken for granted, and not from your log: a session of {USUAL_SCHEDULE.repsPerSession}{' '}
-      reps every {USUAL_SCHEDULE.everyDays} days; a rep teaches most near 85 % success ({learning} logits at best, half as much after a miss);{' '}
-      {forgetting} logits are forgotten a day; days differ by {daySd}; each rep past the tenth costs {fatigue}, each miss in a row {dismay}. Change
-      these and the order of the rules can change: that is why none is called the best. Cue transfer, shaping, scenarios and by feel turn on silence,
-      grades or your eye, and are not compared.
+      The bars span 8 dogs in 10, the tick is the middle one. Taken for granted, and not from your log: a
+      session of {USUAL_SCHEDULE.repsPerSession} reps every {USUAL_SCHEDULE.everyDays} days; a rep teaches
+      most near 85 % success ({learning} logits at best, half as much after a miss); {forgetting} logits are
+      forgotten a day; days differ by {daySd}; each rep past the tenth costs {fatigue}, each miss in a row{' '}
+      {dismay}. Change these and the order of the rules can change: that is why none is called the best. Cue
+      transfer, shaping, scenarios and by feel turn on silence, grades or your eye, and are not compared.
     </p>
   );
 }

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { openness } from '@/core/breakdown';
-import { nodesOf, useDog, useKennelWithDog } from '@/data/repositories';
+import { useDog, useKennelWithDog } from '@/data/live';
+import { prerequisiteGraph } from '@/data/read';
 import { buttonClass, PageHead, Sheet } from '@/ui';
 import { NeedsPicture } from './needs-picture';
 
@@ -9,8 +10,11 @@ export function PrerequisitesPage() {
   const { dog } = useKennelWithDog();
   const state = useDog();
   if (!state) return <p className="text-lg">Reading the log …</p>;
-  const nodes = nodesOf(state);
-  const linked = nodes.filter((node) => node.needs.length > 0 || nodes.some((other) => other.needs.some((need) => need.element === node.id)));
+  const nodes = prerequisiteGraph(state);
+  const linked = nodes.filter(
+    (node) =>
+      node.needs.length > 0 || nodes.some((other) => other.needs.some((need) => need.element === node.id)),
+  );
   const blocked = nodes.filter((node) => !openness(node, nodes).open);
   return (
     <>
@@ -27,13 +31,16 @@ export function PrerequisitesPage() {
       {linked.length === 0 ? (
         <Sheet title="No prerequisite is set">
           <p className="leading-snug">
-            A piece can wait for another: “not before the hold is at rung 4”. Set it on the piece, under Parts and needs. Pieces from a method bring
-            theirs along.
+            A piece can wait for another: “not before the hold is at rung 4”. Set it on the piece, under Parts
+            and needs. Pieces from a method bring theirs along.
           </p>
         </Sheet>
       ) : (
         <>
-          <Sheet title="In the order in which they can stand" aside="an arrow leads from what is needed to what needs it">
+          <Sheet
+            title="In the order in which they can stand"
+            aside="an arrow leads from what is needed to what needs it"
+          >
             <NeedsPicture nodes={linked} />
           </Sheet>
           {blocked.length > 0 && (
@@ -41,7 +48,11 @@ export function PrerequisitesPage() {
               <ul className="divide-y divide-hair">
                 {blocked.map((node) => (
                   <li key={node.id} className="py-2.5">
-                    <Link className="text-lg font-semibold underline decoration-rule underline-offset-4" to={`../${node.id}/parts`} relative="path">
+                    <Link
+                      className="text-lg font-semibold underline decoration-rule underline-offset-4"
+                      to={`../${node.id}/parts`}
+                      relative="path"
+                    >
                       {node.title}
                     </Link>
                     <p className="leading-snug">{openness(node, nodes).waits.join('; ')}.</p>

@@ -1,24 +1,30 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { toast } from 'sonner';
-import type { AxisKey, Result } from '@/core/shared';
-import { activeElements, type Before, mergeElements, putBack, splitElement, useKennel } from '@/data/repositories';
+import type { AxisKey } from '@/core/shared';
+import { useKennel } from '@/data/live';
+import { activeElements } from '@/data/read';
+import { mergeElements, splitElement } from '@/data/write';
 import { Button, Notice, Sheet, TextField } from '@/ui';
 import type { Opened } from './element-frame';
 
-/** Splitting an element in two, or joining it with another. Nothing that is logged is lost by either. */
+/**
+ * Splitting an element in two, or joining it with another. Nothing that is logged is lost by
+ * either.
+ */
 export function Reshape(opened: Opened) {
-  const { kennel } = useKennel();
+  const { kennel, done } = useKennel();
   const navigate = useNavigate();
   const [problem, setProblem] = useState<string>();
-  const settle = async (made: Result<Before>, words: string): Promise<void> => {
+  const settle = async (words: string, reshaping: ReturnType<typeof splitElement>): Promise<void> => {
+    const made = await done(words, reshaping);
     setProblem(made.ok ? undefined : made.message);
-    if (!made.ok) return;
-    toast(words, { action: { label: 'Undo', onClick: () => void putBack(kennel, made.value) } });
-    await navigate(`/${kennel.name}/breakdown`);
+    if (made.ok) await navigate(`/${kennel.name}/breakdown`);
   };
   return (
-    <Sheet title="Split or join" aside="reps that are logged stay with the undivided element until you say what they count for">
+    <Sheet
+      title="Split or join"
+      aside="reps that are logged stay with the undivided element until you say what they count for"
+    >
       {problem && (
         <div className="mb-3">
           <Notice tone="alert" role="alert">
@@ -27,10 +33,15 @@ export function Reshape(opened: Opened) {
         </div>
       )}
       <div className="grid gap-8 lg:grid-cols-2">
-        <Split {...opened} onSplit={(parts) => void splitElement(kennel, opened.element.id, parts).then((made) => settle(made, 'Split in two.'))} />
+        <Split
+          {...opened}
+          onSplit={(parts) => void settle('Split in two.', splitElement(kennel, opened.element.id, parts))}
+        />
         <Join
           {...opened}
-          onJoin={(other, title) => void mergeElements(kennel, [opened.element.id, other], title).then((made) => settle(made, 'Joined.'))}
+          onJoin={(other, title) =>
+            void settle('Joined.', mergeElements(kennel, [opened.element.id, other], title))
+          }
         />
       </div>
     </Sheet>
@@ -44,7 +55,8 @@ function Split({ element, onSplit }: SplitProps) {
   const [titles, setTitles] = useState(['', '']);
   const [sides, setSides] = useState<Readonly<Record<AxisKey, Side>>>({});
   const sideOf = (key: AxisKey): Side => sides[key] ?? 'both';
-  const axesOf = (side: Side) => element.axes.filter((axis) => sideOf(axis.key) === side || sideOf(axis.key) === 'both');
+  const axesOf = (side: Side) =>
+    element.axes.filter((axis) => sideOf(axis.key) === side || sideOf(axis.key) === 'both');
   return (
     <form
       className="grid content-start gap-3"

@@ -19,7 +19,8 @@ function Page(opened: Opened) {
   const change = useElementChange(element);
   const { rule, pace } = element.policy;
   const [more, setMore] = useState(!FIRST_RULES.includes(rule.kind));
-  const choose = (kind: RuleKind): void => change({ policy: { rule: USUAL_RULES[kind], pace } }, `${RULE_WORDS[kind].title}.`);
+  const choose = (kind: RuleKind): void =>
+    change({ policy: { rule: USUAL_RULES[kind], pace } }, `${RULE_WORDS[kind].title}.`);
   const take = (next: Rule): void => change({ policy: { rule: next, pace } }, 'Rule changed.');
   const rest = (Object.keys(RULE_WORDS) as RuleKind[]).filter((kind) => !FIRST_RULES.includes(kind));
   return (
@@ -55,7 +56,10 @@ function Page(opened: Opened) {
           <RuleFields key={JSON.stringify(rule)} rule={rule} onTake={take} />
         </Sheet>
         <Sheet title="Sets and sessions">
-          <PaceFields pace={pace} onTake={(next) => change({ policy: { rule, pace: next } }, 'Pace changed.')} />
+          <PaceFields
+            pace={pace}
+            onTake={(next) => change({ policy: { rule, pace: next } }, 'Pace changed.')}
+          />
         </Sheet>
       </div>
       <div className="lg:col-span-2">
@@ -65,10 +69,24 @@ function Page(opened: Opened) {
   );
 }
 
-function RuleOption({ kind, chosen, onChoose }: { readonly kind: RuleKind; readonly chosen: RuleKind; readonly onChoose: (kind: RuleKind) => void }) {
+function RuleOption({
+  kind,
+  chosen,
+  onChoose,
+}: {
+  readonly kind: RuleKind;
+  readonly chosen: RuleKind;
+  readonly onChoose: (kind: RuleKind) => void;
+}) {
   return (
     <label className="flex cursor-pointer items-start gap-3 border-2 border-rule px-3 py-2 has-checked:border-ink has-checked:bg-paper">
-      <input type="radio" name="rule" className="mt-1.5 size-4 accent-(--ink)" checked={kind === chosen} onChange={() => onChoose(kind)} />
+      <input
+        type="radio"
+        name="rule"
+        className="mt-1.5 size-4 accent-(--ink)"
+        checked={kind === chosen}
+        onChange={() => onChoose(kind)}
+      />
       <span>
         <span className="block text-lg font-semibold leading-snug">{RULE_WORDS[kind].title}</span>
         <span className="block leading-snug text-ink-soft">{RULE_WORDS[kind].does}</span>

@@ -67,6 +67,9 @@ export function readRule(kind: RuleKind, texts: Readonly<Record<string, string>>
 export function ruleTexts(rule: Rule): Record<string, string> {
   const values = rule as Readonly<Record<string, unknown>>;
   return Object.fromEntries(
-    RULE_FIELDS[rule.kind].map(({ key, percent }) => [key, String(percent ? Number((Number(values[key]) * 100).toPrecision(4)) : values[key])]),
+    RULE_FIELDS[rule.kind].map(({ key, percent }) => [
+      key,
+      String(percent ? Number((Number(values[key]) * 100).toPrecision(4)) : values[key]),
+    ]),
   );
 }

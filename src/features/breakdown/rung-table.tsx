@@ -1,22 +1,25 @@
-import { describeRung, type Ladder, writeValue } from '@/core/breakdown';
-import type { EvidenceRep } from '@/core/evidence';
+import { describeRung, type Ladder, type Place, writeValue } from '@/core/breakdown';
+import type { EvidenceRep } from '@/core/log';
+import type { FaultRef } from '@/core/rulebooks';
 import type { AxisKey } from '@/core/shared';
-import type { ElementRecord } from '@/data/repositories';
+import { type ElementRecord, faultLabel, type NamedFault } from '@/data/read';
 import { CellInput } from './cell-input';
 import { isEdited } from './ladder-edit';
+import { MARKS } from './staircase';
 
 type Props = {
   readonly element: ElementRecord;
   readonly ladder: Ladder;
-  readonly rung: number;
+  readonly place: Place;
   readonly reps: readonly EvidenceRep[];
+  readonly faults: readonly NamedFault[];
   /** Returns what is wrong with the text, or null when it was taken. */
   readonly onCell: (axis: AxisKey, rung: number, text: string) => string | null;
 };
 
 /** Every rung with every value, which can be set by hand, and what changes from the one below. */
-export function RungTable({ element, ladder, rung: stands, reps, onCell }: Props) {
-  const label = (fault: string): string => element.faults.find((one) => one.key === fault)?.label ?? fault;
+export function RungTable({ element, ladder, place, reps, faults, onCell }: Props) {
+  const label = (fault: FaultRef): string => faultLabel(faults, fault) ?? fault.key;
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
     <section className="overflow-x-auto" aria-label="Rungs of the ladder" tabIndex={0}>
@@ -41,15 +44,22 @@ export function RungTable({ element, ladder, rung: stands, reps, onCell }: Props
         <tbody>
           {ladder.rungs.map((rung, index) => {
             const here = reps.filter(
-              (rep) => rep.cause === 'dog' && !rep.aided && element.axes.every((axis) => rep.criteria[axis.key] === rung.criteria[axis.key]),
+              (rep) =>
+                rep.cause === 'dog' &&
+                !rep.aided &&
+                element.axes.every((axis) => rep.criteria[axis.key] === rung.criteria[axis.key]),
             );
             const clean = here.filter((rep) => rep.outcome === 'clean').length;
             return (
               // biome-ignore lint/suspicious/noArrayIndexKey: a rung is its place on the ladder
-              <tr key={index} className={`border-b border-hair ${index === stands ? 'bg-paper' : ''}`}>
+              <tr key={index} className={`border-b border-hair ${index === place.rung ? 'bg-paper' : ''}`}>
                 <th scope="row" className="whitespace-nowrap py-1.5 pr-3 text-left font-semibold">
                   {index + 1}
-                  {index === stands && <span className="ml-2 border border-ink bg-signal px-1 text-sm text-on-signal">here</span>}
+                  {index === place.rung && (
+                    <span className="ml-2 border border-ink bg-signal px-1 text-sm text-on-signal">
+                      {MARKS[place.kind]}
+                    </span>
+                  )}
                 </th>
                 {element.axes.map((axis) => (
                   <td key={axis.key} className="py-1 pr-3">
@@ -58,16 +68,22 @@ export function RungTable({ element, ladder, rung: stands, reps, onCell }: Props
                       value={writeValue(axis, rung.criteria[axis.key] ?? axis.start)}
                       wide={axis.levels !== null}
                       raised={rung.raises === axis.key}
-                      edited={isEdited(element.edits, index, axis.key)}
+                      edited={isEdited(element, rung, axis.key)}
                       onCommit={(text) => onCell(axis.key, index, text)}
                     />
                   </td>
                 ))}
                 <td className="py-1.5 pr-3 text-sm leading-snug text-ink-soft">
                   {describeRung(ladder, index).replace(/^[^:]*: /, '')}
-                  {rung.noted.length > 0 && <span className="block">noted only: {rung.noted.map(label).join(', ').toLowerCase()}</span>}
+                  {rung.noted.length > 0 && (
+                    <span className="block">
+                      noted only: {rung.noted.map(label).join(', ').toLowerCase()}
+                    </span>
+                  )}
                 </td>
-                <td className="py-1.5 text-right">{here.length === 0 ? 'none' : `${clean} of ${here.length}`}</td>
+                <td className="py-1.5 text-right">
+                  {here.length === 0 ? 'none' : `${clean} of ${here.length}`}
+                </td>
               </tr>
             );
           })}

@@ -1,27 +1,37 @@
-import { type Axis, describeRung, difficulties, type Ladder, writeValue } from '@/core/breakdown';
-import type { EvidenceRep } from '@/core/evidence';
+import { type Axis, describeRung, difficulties, type Ladder, type Place, writeValue } from '@/core/breakdown';
+import type { EvidenceRep } from '@/core/log';
 
-type Props = { readonly ladder: Ladder; readonly rung: number; readonly reps: readonly EvidenceRep[] };
+type Props = { readonly ladder: Ladder; readonly place: Place; readonly reps: readonly EvidenceRep[] };
+
+/** What is written at the rung that is marked, by where the dog's own values lie. */
+export const MARKS = { on: 'here', between: 'just past it', below: 'not yet on it' } as const;
 
 /**
- * The whole ladder at a glance: a column for each rung, a band for each axis. The higher the bar, the harder; what a rung raises is solid, what it
- * eases is dashed, what
- * comes back to a value already met is hatched, what stays is grey. Below, what the reps say on each.
+ * The whole ladder at a glance: a column for each rung, a band for each axis. The higher the bar,
+ * the harder; what a rung raises is solid, what it eases is dashed, what comes back to a value
+ * already met is hatched, what stays is grey. Below, what the reps say on each.
  */
-export function Staircase({ ladder, rung: stands, reps }: Props) {
+export function Staircase({ ladder, place, reps }: Props) {
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
     <section className="relative overflow-x-auto" aria-label="Staircase of the ladder" tabIndex={0}>
       <table className="border-collapse">
-        <caption className="sr-only">Difficulty of each axis on each rung, from 0 at the start to 1 at the demand, and the clean reps there</caption>
+        <caption className="sr-only">
+          Difficulty of each axis on each rung, from 0 at the start to 1 at the demand, and the clean reps
+          there
+        </caption>
         <thead>
           <tr>
             <th className="sticky left-0 bg-sheet pr-3 text-left text-sm font-semibold">Rung</th>
             {ladder.rungs.map((_, i) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: a rung is its place on the ladder
-              <th key={i} scope="col" className={`min-w-11 px-0.5 text-sm ${i === stands ? 'bg-signal font-bold text-on-signal' : 'font-normal'}`}>
+              <th
+                // biome-ignore lint/suspicious/noArrayIndexKey: a rung is its place on the ladder
+                key={i}
+                scope="col"
+                className={`min-w-11 px-0.5 text-sm ${i === place.rung ? 'bg-signal font-bold text-on-signal' : 'font-normal'}`}
+              >
                 {i + 1}
-                {i === stands && <span className="sr-only"> (here)</span>}
+                {i === place.rung && <span className="sr-only"> ({MARKS[place.kind]})</span>}
               </th>
             ))}
           </tr>
@@ -36,12 +46,19 @@ export function Staircase({ ladder, rung: stands, reps }: Props) {
             </th>
             {ladder.rungs.map((rung, i) => {
               const here = reps.filter(
-                (rep) => rep.cause === 'dog' && !rep.aided && ladder.axes.every((axis) => rep.criteria[axis.key] === rung.criteria[axis.key]),
+                (rep) =>
+                  rep.cause === 'dog' &&
+                  !rep.aided &&
+                  ladder.axes.every((axis) => rep.criteria[axis.key] === rung.criteria[axis.key]),
               );
               const clean = here.filter((rep) => rep.outcome === 'clean').length;
               return (
-                // biome-ignore lint/suspicious/noArrayIndexKey: a rung is its place on the ladder
-                <td key={i} className="px-0.5 pt-1 text-center text-xs leading-tight" title={describeRung(ladder, i)}>
+                <td
+                  // biome-ignore lint/suspicious/noArrayIndexKey: a rung is its place on the ladder
+                  key={i}
+                  className="px-0.5 pt-1 text-center text-xs leading-tight"
+                  title={describeRung(ladder, i)}
+                >
                   {here.length === 0 ? <span className="text-ink-soft">–</span> : `${clean}/${here.length}`}
                 </td>
               );
@@ -55,7 +72,15 @@ export function Staircase({ ladder, rung: stands, reps }: Props) {
 
 const HEIGHT = 54;
 
-function AxisRow({ axis, index, ladder }: { readonly axis: Axis; readonly index: number; readonly ladder: Ladder }) {
+function AxisRow({
+  axis,
+  index,
+  ladder,
+}: {
+  readonly axis: Axis;
+  readonly index: number;
+  readonly ladder: Ladder;
+}) {
   const levels = ladder.rungs.map((rung) => {
     const x = difficulties(ladder.axes, rung.criteria);
     return x.ok ? (x.value[index] ?? 0) : 0;
@@ -63,7 +88,10 @@ function AxisRow({ axis, index, ladder }: { readonly axis: Axis; readonly index:
   const highest = Math.max(1, ...levels);
   return (
     <tr>
-      <th scope="row" className="sticky left-0 min-w-24 bg-sheet sm:min-w-36 pr-3 text-left align-bottom text-sm font-semibold leading-tight">
+      <th
+        scope="row"
+        className="sticky left-0 min-w-24 bg-sheet sm:min-w-36 pr-3 text-left align-bottom text-sm font-semibold leading-tight"
+      >
         {axis.title}
         <span className="block font-normal text-ink-soft">
           to {writeValue({ ...axis, harder: axis.harder === 'both' ? 'more' : axis.harder }, axis.demand)}
@@ -78,7 +106,11 @@ function AxisRow({ axis, index, ladder }: { readonly axis: Axis; readonly index:
           // biome-ignore lint/suspicious/noArrayIndexKey: a rung is its place on the ladder
           <td key={i} className="border-b border-ink px-0.5 align-bottom" style={{ height: HEIGHT + 18 }}>
             <span className="block text-center text-[0.6875rem] leading-none">{short(value)}</span>
-            <span aria-hidden="true" className={`mt-0.5 block w-full ${tone}`} style={{ height: 4 + (level / highest) * HEIGHT }} />
+            <span
+              aria-hidden="true"
+              className={`mt-0.5 block w-full ${tone}`}
+              style={{ height: 4 + (level / highest) * HEIGHT }}
+            />
           </td>
         );
       })}

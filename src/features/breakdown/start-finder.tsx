@@ -4,7 +4,10 @@ import { Button, Dialog, Notice, TextField } from '@/ui';
 
 type Props = { readonly axis: Axis; readonly onClose: () => void; readonly onFound: (start: number) => void };
 
-/** Finds where a dog can start, in at most five reps. None of them is logged: they say nothing against the dog. */
+/**
+ * Finds where a dog can start, in at most five reps. None of them is logged: they say nothing
+ * against the dog.
+ */
 export function StartFinder({ axis, onClose, onFound }: Props) {
   const [guess, setGuess] = useState<number | null>(null);
   const [text, setText] = useState('');
@@ -22,9 +25,15 @@ export function StartFinder({ axis, onClose, onFound }: Props) {
       {next === null ? (
         <div className="grid gap-3">
           <p className="leading-snug">
-            Say what you believe it can do. It opens easier than that and takes five reps at most; none of them is logged or counts against the dog.
+            Say what you believe it can do. It opens easier than that and takes five reps at most; none of
+            them is logged or counts against the dog.
           </p>
-          <TextField label="What it can surely do" value={text} problem={problem} onChange={(event) => setText(event.target.value)} />
+          <TextField
+            label="What it can surely do"
+            value={text}
+            problem={problem}
+            onChange={(event) => setText(event.target.value)}
+          />
           <Button look="ink" onClick={begin}>
             Begin
           </Button>
@@ -40,7 +49,13 @@ export function StartFinder({ axis, onClose, onFound }: Props) {
           onDone={(clean, value) => setTried([...tried, { value, clean }])}
         />
       ) : next.value.kind === 'found' ? (
-        <Found axis={axis} value={next.value.value} reason={next.value.reason} onTake={onFound} onClose={onClose} />
+        <Found
+          axis={axis}
+          value={next.value.value}
+          reason={next.value.reason}
+          onTake={onFound}
+          onClose={onClose}
+        />
       ) : (
         <Notice tone="alert">{next.value.reason}</Notice>
       )}

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { Assessed } from '@/core/evidence';
-import { type DogState, elementQuestions, useKennel } from '@/data/repositories';
+import { type DogState, useKennel } from '@/data/live';
+import { elementQuestions } from '@/data/read';
 import { type Latest, useLatest } from '@/ui';
 import { runTask } from '@/workers/client';
 
@@ -9,7 +10,7 @@ export function useAssessed(state: DogState | null): Latest<readonly Assessed[]>
   const { today } = useKennel();
   const job = useMemo(() => {
     if (!state) return null;
-    const questions = elementQuestions(state.work, state.reps, state.rungs);
+    const questions = elementQuestions(state.work, state.reps, state.stands);
     return (signal: AbortSignal) => runTask({ kind: 'assess-elements', questions, today }, { signal });
   }, [state, today]);
   return useLatest(job);

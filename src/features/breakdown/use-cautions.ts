@@ -1,5 +1,6 @@
 import type { Caution } from '@/core/planning';
-import { cautionsOf, type DogState, type ElementRecord, useKennelWithDog } from '@/data/repositories';
+import { type DogState, useKennelWithDog } from '@/data/live';
+import { cautionsOf, type ElementRecord } from '@/data/read';
 
 /** The cautions of an element for the dog in hand, today. */
 export function useCautions(element: ElementRecord, state: DogState): Caution[] {

@@ -1,14 +1,14 @@
-import { toast } from 'sonner';
-import { changeElement, type ElementRecord, useKennel } from '@/data/repositories';
+import { useKennel } from '@/data/live';
+import type { ElementRecord } from '@/data/read';
+import { changeElement } from '@/data/write';
 
-/** Saves a change of an element at once and offers to take it back. */
+/** Saves a change of an element at once; the undo line takes it back. */
 export function useElementChange(
   element: ElementRecord,
-): (change: Partial<ElementRecord> | ((stored: ElementRecord) => Partial<ElementRecord>), words: string) => void {
-  const { kennel } = useKennel();
-  return (change, words) => {
-    void changeElement(kennel, element.id, change).then((before) => {
-      if (before) toast(words, { action: { label: 'Undo', onClick: () => void changeElement(kennel, element.id, before) } });
-    });
-  };
+): (
+  change: Partial<ElementRecord> | ((stored: ElementRecord) => Partial<ElementRecord>),
+  words: string,
+) => void {
+  const { kennel, done } = useKennel();
+  return (change, words) => void done(words, changeElement(kennel, element.id, change));
 }

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { type Advice, REFUSALS, type Refusal } from '@/core/coaching';
-import { useKennel } from '@/data/repositories';
+import { useKennel } from '@/data/live';
 import { Button, RepMarks } from '@/ui';
 import { useHand } from './hand-store';
 import { usePad } from './pad-store';
@@ -11,13 +11,14 @@ import type { PadActions } from './use-pad-actions';
 type Props = { readonly view: PadView; readonly actions: PadActions };
 
 /**
- * The coach's one quiet line, with its grounds. Doing nothing declines it. Its height is kept, so that the pad below does not move
- * under the thumb when a button comes.
+ * The coach's one quiet line, with its grounds. Doing nothing declines it. Its height is kept, so
+ * that the pad below does not move under the thumb when a button comes.
  */
 export function AdviceLine({ view, actions }: Props) {
   const { main, rest } = split(view.advice, view.transfer !== null);
   const choosing = usePad((state) => state.choosing);
   const move = 'to' in main ? main.to : null;
+  const advised = move === null ? null : view.ladder.rungs[move]?.criteria;
   return (
     <div
       role="status"
@@ -37,7 +38,12 @@ export function AdviceLine({ view, actions }: Props) {
           </div>
         )}
         {move !== null && (
-          <Button look="ink" size="big" disabled={actions.busy} onClick={() => actions.move(move, 'advice')}>
+          <Button
+            look="ink"
+            size="big"
+            disabled={actions.busy}
+            onClick={() => advised && actions.move(advised, 'advice')}
+          >
             Go to rung {move + 1}
           </Button>
         )}
@@ -52,10 +58,16 @@ export function AdviceLine({ view, actions }: Props) {
   );
 }
 
-const OPENING: Advice = { kind: 'hold', reason: 'Set up, stamp the cue if a hand is free, and judge the rep.' };
+const OPENING: Advice = {
+  kind: 'hold',
+  reason: 'Set up, stamp the cue if a hand is free, and judge the rep.',
+};
 
 /** One line is shown: a move before a rest, a rest before staying. */
-function split(advice: readonly Advice[], protocol: boolean): { readonly main: Advice; readonly rest: boolean } {
+function split(
+  advice: readonly Advice[],
+  protocol: boolean,
+): { readonly main: Advice; readonly rest: boolean } {
   const end = advice.find((one) => one.kind === 'end');
   const rest = advice.find((one) => one.kind === 'rest');
   const move = advice.find((one) => one.kind !== 'rest' && one.kind !== 'end') ?? OPENING;
@@ -93,7 +105,13 @@ function RefusalAnswers({ actions }: { readonly actions: PadActions }) {
   return (
     <fieldset className="grid grid-cols-3 gap-1.5" aria-label="Why was it refused?">
       {REFUSALS.map((why) => (
-        <Button key={why} size="big" className="px-1 text-base leading-tight" disabled={actions.busy} onClick={() => actions.answer(why)}>
+        <Button
+          key={why}
+          size="big"
+          className="px-1 text-base leading-tight"
+          disabled={actions.busy}
+          onClick={() => actions.answer(why)}
+        >
           {REFUSAL_WORDS[why]}
         </Button>
       ))}

@@ -1,7 +1,9 @@
 import { useEffect, useMemo, useState } from 'react';
 import { type ArticleEvent, articleStates, type NextRun, nextRun } from '@/core/coaching';
+import { type Entry, foldLog } from '@/core/log';
 import { seedFromText } from '@/core/shared';
-import { articleEvents, articlesBefore, type ElementRecord, type Entry, type Session, useKennel } from '@/data/repositories';
+import { useKennel } from '@/data/live';
+import { articlesBefore, type DatedBout, type ElementRecord } from '@/data/read';
 import { Button, Notice } from '@/ui';
 import { ArticleVerdict } from './article-verdict';
 import type { PadView } from './pad-view';
@@ -9,17 +11,18 @@ import type { PadActions } from './use-pad-actions';
 
 type Props = {
   readonly element: ElementRecord;
-  readonly session: Session;
+  readonly bout: DatedBout;
   readonly entries: readonly Entry[];
   readonly view: PadView;
   readonly actions: PadActions;
 };
 
 /**
- * One run among numbered articles: what to lay where, the first touch, the pick. In helper mode the handler sees the places only, until the pick is tapped; otherwise
- * the run is logged as known to the coach and stands apart.
+ * One run among numbered articles: what to lay where, the first touch, the pick. In helper mode the
+ * handler sees the places only, until the pick is tapped; otherwise the run is logged as known to
+ * the coach and stands apart.
  */
-export function ArticlePad({ element, session, entries, view, actions }: Props) {
+export function ArticlePad({ element, bout, entries, view, actions }: Props) {
   const { kennel } = useKennel();
   const [before, setBefore] = useState<readonly ArticleEvent[] | null>(null);
   const [byHelper, setByHelper] = useState(false);
@@ -29,12 +32,12 @@ export function ArticlePad({ element, session, entries, view, actions }: Props) 
   const [firstTouch, setFirstTouch] = useState<number | null>(null);
   useEffect(() => {
     let current = true;
-    void articlesBefore(kennel, session).then((found) => current && setBefore(found));
+    void articlesBefore(kennel, bout).then((found) => current && setBefore(found));
     return () => {
       current = false;
     };
-  }, [kennel, session]);
-  const events = useMemo(() => articleEvents(entries), [entries]);
+  }, [kennel, bout]);
+  const events = useMemo(() => foldLog(bout.start, entries).articles, [bout.start, entries]);
   const runs = events.filter((event) => event.kind === 'run').length;
   // The next run begins with nothing touched and the layout covered again.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the pad is cleared with every run that is logged
@@ -48,7 +51,12 @@ export function ArticlePad({ element, session, entries, view, actions }: Props) 
   const choices = count ? (view.criteria[count.key] ?? count.start) : 2;
   const { shape, laid: how, nearer: nearerAtTimes } = element.articles;
   const states = articleStates(element.articles.count, [...before, ...events]);
-  const next = nextRun(states, { choices, shape, laid: how, nearer: nearerAtTimes }, runs, seedFromText(session.id));
+  const next = nextRun(
+    states,
+    { choices, shape, laid: how, nearer: nearerAtTimes },
+    runs,
+    seedFromText(bout.id),
+  );
   if (!next.ok)
     return (
       <div className="grid gap-2.5">
@@ -64,7 +72,18 @@ export function ArticlePad({ element, session, entries, view, actions }: Props) 
   const covered = byHelper && !shown;
   const tap = (place: number | null): void => {
     if (firstTouch === null && place !== null && place !== target) setFirstTouch(place);
-    else actions.picked({ laid: [...laid], target, firstTouch: firstTouch ?? place, pick: place, known, shape, seen, nearer });
+    else
+      actions.picked({
+        kind: 'articles',
+        laid,
+        target,
+        firstTouch: firstTouch ?? place,
+        pick: place,
+        known,
+        shape,
+        seen,
+        nearer,
+      });
   };
   return (
     <section aria-label="Articles" className="grid gap-2.5">
@@ -89,15 +108,19 @@ export function ArticlePad({ element, session, entries, view, actions }: Props) 
           </Button>
         )}
       </div>
-      <p className="text-lg font-semibold leading-snug">{covered ? coveredWords(known) : layoutWords(next.value, shape)}</p>
+      <p className="text-lg font-semibold leading-snug">
+        {covered ? coveredWords(known) : layoutWords(next.value, shape)}
+      </p>
       <Plan run={next.value} covered={covered} firstTouch={firstTouch} busy={actions.busy} onTap={tap} />
       <Button size="big" disabled={actions.busy} onClick={() => tap(null)}>
         None picked
       </Button>
       <p className="leading-snug text-ink-soft">
-        {firstTouch === null ? 'Tap what it touches first.' : 'It touched a wrong one first. Now tap what it brings.'}
+        {firstTouch === null
+          ? 'Tap what it touches first.'
+          : 'It touched a wrong one first. Now tap what it brings.'}
       </p>
-      <ArticleVerdict entries={entries} fixed={session.runsFixed} />
+      <ArticleVerdict reps={view.reps} fixed={bout.runsFixed} />
       {!covered && <TakeOut laid={laid} actions={actions} />}
     </section>
   );
@@ -114,7 +137,8 @@ type PlanProps = {
 /** The layout from above, you at the bottom; every article is a button where it lies. */
 function Plan({ run, covered, firstTouch, busy, onTap }: PlanProps) {
   const { laid, target, spots, nearer } = run;
-  const flat = spots.every((spot, i) => i === nearer || spot.y === spots[0]?.y) && laid.length <= 6 && nearer === null;
+  const flat =
+    spots.every((spot, i) => i === nearer || spot.y === spots[0]?.y) && laid.length <= 6 && nearer === null;
   return (
     <fieldset
       className={`relative border-2 border-rule bg-sheet ${flat ? 'h-24' : 'h-80'}`}
@@ -122,9 +146,15 @@ function Plan({ run, covered, firstTouch, busy, onTap }: PlanProps) {
     >
       {laid.map((number, place) => {
         const spot = spots[place] ?? { x: 0.5, y: 0.5 };
-        // In a long line every second one stands a little back, so that each keeps its size under a thumb.
+        // In a long line every second one stands a little back, so that each keeps its size under a
+        // thumb.
         const back = !flat && spots.every((one) => one.y === spots[0]?.y) ? (place % 2) * 0.25 : 0;
-        const look = !covered && place === target ? 'bg-signal text-on-signal' : firstTouch === place ? 'bg-ink text-paper' : 'bg-paper';
+        const look =
+          !covered && place === target
+            ? 'bg-signal text-on-signal'
+            : firstTouch === place
+              ? 'bg-ink text-paper'
+              : 'bg-paper';
         return (
           <button
             key={number}
@@ -144,9 +174,16 @@ function Plan({ run, covered, firstTouch, busy, onTap }: PlanProps) {
   );
 }
 
-const SHAPE_WORDS = { line: 'in a line, from the left', circle: 'in a circle, from the far end to the right', scatter: 'as drawn' } as const;
+const SHAPE_WORDS = {
+  line: 'in a line, from the left',
+  circle: 'in a circle, from the far end to the right',
+  scatter: 'as drawn',
+} as const;
 
-function layoutWords({ laid, target, scentIt, seen, nearer }: NextRun, shape: keyof typeof SHAPE_WORDS): string {
+function layoutWords(
+  { laid, target, scentIt, seen, nearer }: NextRun,
+  shape: keyof typeof SHAPE_WORDS,
+): string {
   const right = `the right one is number ${laid[target]}${scentIt ? ', scent it first' : ', which has your scent'}`;
   const near = nearer === null ? '' : ` Number ${laid[nearer]} lies nearer: a decoy.`;
   return `Lay ${laid.length} ${SHAPE_WORDS[shape]}, ${seen ? 'the dog may watch' : 'out of the dog’s sight'}; ${right}.${near}`;
@@ -156,7 +193,7 @@ const coveredWords = (known: boolean): string =>
   known ? 'Covered now; this run was seen, so the next one counts.' : 'Covered: only the helper knows.';
 
 /** One that is worn or spoilt for good is never offered again. */
-function TakeOut({ laid, actions }: { readonly laid: readonly number[]; readonly actions: PadActions }) {
+function TakeOut({ laid, actions }: { readonly laid: readonly string[]; readonly actions: PadActions }) {
   return (
     <details className="border-2 border-rule px-3">
       <summary className="flex min-h-14 cursor-pointer items-center text-lg underline decoration-rule underline-offset-4">

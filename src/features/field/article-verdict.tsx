@@ -1,8 +1,8 @@
 import { evidenceAgainstLuck, luckOf, type PickRun, positionBias, SETTLED } from '@/core/evidence';
-import { type Entry, type StandingRep, standingReps } from '@/data/repositories';
+import type { ArticlesSeen, StandingRep } from '@/core/log';
 
 type Props = {
-  readonly entries: readonly Entry[];
+  readonly reps: readonly StandingRep[];
   /** How many runs were fixed before the session; null: looked at after each. */
   readonly fixed: number | null;
 };
@@ -11,15 +11,24 @@ type Props = {
 const LUCK_LINE = 0.05;
 
 /** Better than luck? Only hidden, unaided runs that the coach did not know count. */
-export function ArticleVerdict({ entries, fixed }: Props) {
-  const reps = standingReps(entries).filter(isHidden);
+export function ArticleVerdict({ reps: all, fixed }: Props) {
+  const reps = all.filter(isHidden);
   const runs = reps.flatMap((rep): PickRun[] => {
-    const run = rep.details.articles;
+    const run = articlesOf(rep);
     return run ? [{ choices: run.laid.length, right: run.pick === run.target }] : [];
   });
-  if (runs.length === 0) return <p className="leading-snug">No hidden run yet: what the coach knows, or the dog has seen, proves nothing.</p>;
+  if (runs.length === 0)
+    return (
+      <p className="leading-snug">
+        No hidden run yet: what the coach knows, or the dog has seen, proves nothing.
+      </p>
+    );
   return (
-    <p role="status" aria-label="Better than luck" className="border-l-[6px] border-rule bg-sheet px-3 py-2 text-lg leading-snug">
+    <p
+      role="status"
+      aria-label="Better than luck"
+      className="border-l-[6px] border-rule bg-sheet px-3 py-2 text-lg leading-snug"
+    >
       <span className="font-bold">Better than luck? </span>
       {fixed === null ? runningVerdict(runs) : fixedVerdict(runs, fixed)}
       {favouredPlace(reps)}
@@ -27,9 +36,12 @@ export function ArticleVerdict({ entries, fixed }: Props) {
   );
 }
 
+const articlesOf = ({ seen }: StandingRep): ArticlesSeen | null =>
+  seen.run?.kind === 'articles' ? seen.run : null;
+
 function isHidden(rep: StandingRep): boolean {
-  const run = rep.details.articles;
-  return run !== undefined && !run.known && !run.seen && !rep.aided && run.laid.length > 1;
+  const run = articlesOf(rep);
+  return run !== null && !run.known && !run.seen && rep.judged.aids.length === 0 && run.laid.length > 1;
 }
 
 const rightOf = (runs: readonly PickRun[]): number => runs.filter((run) => run.right).length;
@@ -45,22 +57,34 @@ function runningVerdict(runs: readonly PickRun[]): string {
   return `${rightOf(runs)} of ${runs.length} hidden runs right; ${words}`;
 }
 
-/** Nothing is said before the last of the runs that were fixed: a verdict on the way would be another test. Later runs are not in it. */
+/**
+ * Nothing is said before the last of the runs that were fixed: a verdict on the way would be
+ * another test. Later runs are not in it.
+ */
 function fixedVerdict(all: readonly PickRun[], fixed: number): string {
   const runs = all.slice(0, fixed);
-  if (runs.length < fixed) return `${runs.length} of the ${fixed} runs fixed beforehand are done; the answer comes after the last.`;
+  if (runs.length < fixed)
+    return `${runs.length} of the ${fixed} runs fixed beforehand are done; the answer comes after the last.`;
   const luck = luckOf(runs);
   if (!luck.ok) return luck.message;
-  const share = luck.value < 0.001 ? 'fewer than 1 of 1000' : `about ${Math.max(1, Math.round(luck.value * 1000))} of 1000`;
+  const share =
+    luck.value < 0.001
+      ? 'fewer than 1 of 1000'
+      : `about ${Math.max(1, Math.round(luck.value * 1000))} of 1000`;
   const verdict = luck.value < LUCK_LINE ? 'better than luck' : 'it may be luck';
   return `${rightOf(runs)} of ${fixed} right: luck alone gets so many in ${share} series; ${verdict}.`;
 }
 
-/** Where wrong picks go to one place more than chance would send them; said only where it is a finding. */
+/**
+ * Where wrong picks go to one place more than chance would send them; said only where it is a
+ * finding.
+ */
 function favouredPlace(reps: readonly StandingRep[]): string {
-  const runs = reps.flatMap((rep) => rep.details.articles ?? []);
+  const runs = reps.flatMap((rep) => articlesOf(rep) ?? []);
   const places = Math.min(...runs.map((run) => run.laid.length));
-  const wrong = runs.flatMap((run) => (run.pick !== null && run.pick !== run.target && run.laid.length === places ? [run.pick] : []));
+  const wrong = runs.flatMap((run) =>
+    run.pick !== null && run.pick !== run.target && run.laid.length === places ? [run.pick] : [],
+  );
   const bias = positionBias(wrong, places);
   if (!bias.ok || bias.value.chance >= LUCK_LINE || wrong.length < 3) return '';
   const most = Math.max(...bias.value.counts);

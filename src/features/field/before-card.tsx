@@ -1,19 +1,18 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { axisInWords, buildLadder, describeRung, type Ladder } from '@/core/breakdown';
-import { startRung } from '@/core/coaching';
+import { axisInWords, buildLadder, type Criteria, describePlace, placeOn } from '@/core/breakdown';
+import { type Entry, foldLog } from '@/core/log';
 import { parseOne, type Result } from '@/core/shared';
+import { useKennelWithDog } from '@/data/live';
 import {
   cautionsOf,
+  type DatedBout,
   type DogWork,
   type ElementRecord,
-  type Entry,
   type RepsByElement,
-  type Session,
-  standingRung,
-  startSession,
-  useKennelWithDog,
-} from '@/data/repositories';
+  startToday,
+} from '@/data/read';
+import { startBout } from '@/data/write';
 import { Button, buttonClass, SelectField, Sheet, TextField } from '@/ui';
 import { Debrief } from './debrief';
 import { TickedCautions } from './ticked-cautions';
@@ -23,18 +22,23 @@ type Props = {
   readonly element: ElementRecord;
   readonly work: DogWork;
   readonly reps: RepsByElement;
-  readonly last: Session | null;
+  readonly last: DatedBout | null;
   readonly entries: readonly Entry[];
   /** How many dogs train this piece of work. */
-  readonly twins: number;
+  readonly dogs: number;
 };
 
-/** The card before a session: rung, place, what to bring, what to be careful of. Everything changes in one tap, and nothing has to. */
-export function BeforeCard({ element, work, reps, last, entries, twins }: Props) {
-  const { kennel, dog, now, today } = useKennelWithDog();
+/**
+ * The card before a session: rung, place, what to bring, what to be careful of. Everything changes
+ * in one tap, and nothing has to.
+ */
+export function BeforeCard({ element, work, reps, last, entries, dogs }: Props) {
+  const { kennel, dog, today, done } = useKennelWithDog();
   const ladder = buildLadder(element);
-  const top = ladder.rungs.length - 1;
-  const [rung, setRung] = useState(last ? Math.min(firstRung(element, last, entries, today), top) : 0);
+  const [start, setStart] = useState(() => firstCriteria(element, last, entries, today));
+  const on = placeOn(ladder, start);
+  const easier = ladder.rungs[on.kind === 'between' ? on.rung : on.rung - 1]?.criteria;
+  const harder = ladder.rungs[on.kind === 'below' ? on.rung : on.rung + 1]?.criteria;
   const [away, setAway] = useState(false);
   const [conditions, setConditions] = useState<Readonly<Record<string, string>>>({});
   const [weather, setWeather] = useState({ helper: '', temperature: '' });
@@ -46,19 +50,24 @@ export function BeforeCard({ element, work, reps, last, entries, twins }: Props)
   });
   const begin = (): void => {
     if (!temperature.ok) return;
-    void startSession(kennel, element, {
-      now: now(),
+    const begun = startBout(kennel, element, {
       day: today,
       away,
-      rung,
+      start,
       conditions,
-      helper: weather.helper.trim(),
+      helpers: weather.helper.trim(),
       temperature: temperature.value,
       runsFixed,
     });
+    void done(null, begun);
   };
   const place = (value: boolean, words: string) => (
-    <Button size="big" look={away === value ? 'ink' : 'plain'} aria-pressed={away === value} onClick={() => setAway(value)}>
+    <Button
+      size="big"
+      look={away === value ? 'ink' : 'plain'}
+      aria-pressed={away === value}
+      onClick={() => setAway(value)}
+    >
       {words}
     </Button>
   );
@@ -72,17 +81,17 @@ export function BeforeCard({ element, work, reps, last, entries, twins }: Props)
           </p>
         )}
         <div>
-          <p className="text-lg font-semibold">Rung {describeRung(ladder, rung)}</p>
+          <p className="text-lg font-semibold">Rung {describePlace(ladder, start)}</p>
           <div className="mt-2 grid grid-cols-2 gap-2">
-            <Button size="big" disabled={rung === 0} onClick={() => setRung(rung - 1)}>
+            <Button size="big" disabled={!easier} onClick={() => easier && setStart(easier)}>
               One easier
             </Button>
-            <Button size="big" disabled={rung === top} onClick={() => setRung(rung + 1)}>
+            <Button size="big" disabled={!harder} onClick={() => harder && setStart(harder)}>
               One harder
             </Button>
           </div>
         </div>
-        <SetOut element={element} ladder={ladder} rung={rung} />
+        <SetOut element={element} criteria={start} />
         <fieldset>
           <legend className="mb-1 font-semibold">Place</legend>
           <div className="grid grid-cols-2 gap-2">
@@ -96,7 +105,11 @@ export function BeforeCard({ element, work, reps, last, entries, twins }: Props)
             condition={condition}
             chosen={conditions[condition.title] ?? null}
             onChoose={(option) =>
-              setConditions(option === null ? without(conditions, condition.title) : { ...conditions, [condition.title]: option })
+              setConditions(
+                option === null
+                  ? without(conditions, condition.title)
+                  : { ...conditions, [condition.title]: option },
+              )
             }
           />
         ))}
@@ -107,7 +120,9 @@ export function BeforeCard({ element, work, reps, last, entries, twins }: Props)
           Begin
         </Button>
         <details>
-          <summary className="min-h-14 cursor-pointer py-3.5 underline decoration-rule underline-offset-4">Who helps, how warm</summary>
+          <summary className="min-h-14 cursor-pointer py-3.5 underline decoration-rule underline-offset-4">
+            Who helps, how warm
+          </summary>
           <div className="grid gap-3 sm:grid-cols-2">
             <TextField
               label="Who helps"
@@ -124,9 +139,9 @@ export function BeforeCard({ element, work, reps, last, entries, twins }: Props)
             />
           </div>
         </details>
-        {twins > 1 && (
+        {dogs > 1 && (
           <Link className={buttonClass('plain', 'big')} to="round">
-            Round with {twins} dogs
+            Round with {dogs} dogs
           </Link>
         )}
         {last && (
@@ -134,7 +149,7 @@ export function BeforeCard({ element, work, reps, last, entries, twins }: Props)
             Every rep so far
           </Link>
         )}
-        {last && last.endedAt !== null && <Debrief key={last.id} session={last} />}
+        {last && last.endedAt !== null && <Debrief key={last.id} bout={last} />}
         <Missing />
       </div>
     </Sheet>
@@ -142,31 +157,49 @@ export function BeforeCard({ element, work, reps, last, entries, twins }: Props)
 }
 
 /** What this rung asks, in words, and what is set out where. */
-function SetOut({ element, ladder, rung }: { readonly element: ElementRecord; readonly ladder: Ladder; readonly rung: number }) {
-  const criteria = ladder.rungs[rung]?.criteria ?? {};
+function SetOut({ element, criteria }: { readonly element: ElementRecord; readonly criteria: Criteria }) {
   return (
     <p className="leading-snug">
       <span className="font-semibold">Set out </span>
-      {element.axes.map((axis) => axisInWords(axis, criteria[axis.key] ?? axis.start)).join('; ')}.{element.setOut !== '' && ` ${element.setOut}`}
+      {element.axes.map((axis) => axisInWords(axis, criteria[axis.key] ?? axis.start)).join('; ')}.
+      {element.setOut !== '' && ` ${element.setOut}`}
     </p>
   );
 }
 
 const RUNS = [8, 10, 12, 16, 20];
 
-/** For "better than luck?" either the number of runs is fixed now, or the series is looked at after each and needs more to settle. */
-function FixedRuns({ value, onChange }: { readonly value: number | null; readonly onChange: (value: number | null) => void }) {
+/**
+ * For "better than luck?" either the number of runs is fixed now, or the series is looked at after
+ * each and needs more to settle.
+ */
+function FixedRuns({
+  value,
+  onChange,
+}: {
+  readonly value: number | null;
+  readonly onChange: (value: number | null) => void;
+}) {
   return (
     <SelectField
       label="Better than luck? Hidden runs to be counted"
       value={String(value ?? '')}
-      options={[{ value: '', words: 'look after every run' }, ...RUNS.map((runs) => ({ value: String(runs), words: `fixed now: ${runs} runs` }))]}
+      options={[
+        { value: '', words: 'look after every run' },
+        ...RUNS.map((runs) => ({ value: String(runs), words: `fixed now: ${runs} runs` })),
+      ]}
       onChange={(chosen) => onChange(chosen === '' ? null : Number(chosen))}
     />
   );
 }
 
-function Bring({ element, rewards }: { readonly element: ElementRecord; readonly rewards: readonly string[] }) {
+function Bring({
+  element,
+  rewards,
+}: {
+  readonly element: ElementRecord;
+  readonly rewards: readonly string[];
+}) {
   if (element.kit.length === 0 && rewards.length === 0) return null;
   return (
     <p className="leading-snug">
@@ -210,7 +243,9 @@ function Missing() {
   return (
     <details>
       <summary className="min-h-14 cursor-pointer py-3.5 leading-snug underline decoration-rule underline-offset-4">
-        {missing.length === 1 ? 'One thing this device does not grant' : `${missing.length} things this device does not grant`}
+        {missing.length === 1
+          ? 'One thing this device does not grant'
+          : `${missing.length} things this device does not grant`}
       </summary>
       <ul className="grid gap-1">
         {missing.map((line) => (
@@ -223,10 +258,15 @@ function Missing() {
   );
 }
 
-/** Where yesterday ended, or as many rungs below as the pace says; a second session on one day goes on where the first stood. */
-function firstRung(element: ElementRecord, last: Session, entries: readonly Entry[], today: Session['day']): number {
-  const stood = standingRung(last, entries);
-  return last.day === today ? stood : startRung(element.policy.pace, stood);
+/** Where the last bout left the dog, or as many rungs below as the pace says on another day. */
+function firstCriteria(
+  element: ElementRecord,
+  last: DatedBout | null,
+  entries: readonly Entry[],
+  today: DatedBout['day'],
+): Criteria {
+  const stands = last ? foldLog(last.start, entries).stands : null;
+  return startToday(element, stands, last?.day === today);
 }
 
 const without = (conditions: Readonly<Record<string, string>>, title: string): Record<string, string> =>

@@ -1,7 +1,8 @@
 import { useEffect, useRef } from 'react';
 import { CALLS, CALLS_AHEAD, type CallKind, callOrder } from '@/core/coaching';
 import { mixSeed, seeded, seedFromText } from '@/core/shared';
-import { type Session, useKennelWithDog } from '@/data/repositories';
+import { useKennelWithDog } from '@/data/live';
+import type { DatedBout } from '@/data/read';
 import { TextField } from '@/ui';
 import { useCaller } from './caller-store';
 import { useHand } from './hand-store';
@@ -17,16 +18,18 @@ const WORDS: Readonly<Record<CallKind, string>> = {
 };
 
 /**
- * The next thing to do, large, and the one after it, from an order that cannot be foreseen. It is read; it is spoken only in the person's own code words and only where
- * that is switched on. The order belongs to the session: a reload shows the same one.
+ * The next thing to do, large, and the one after it, from an order that cannot be foreseen. It is
+ * read; it is spoken only in the person's own code words and only where that is switched on. The
+ * order belongs to the session: a reload shows the same one.
  */
-export function Caller({ session, repCount }: { readonly session: Session; readonly repCount: number }) {
+export function Caller({ bout, repCount }: { readonly bout: DatedBout; readonly repCount: number }) {
   const { dog } = useKennelWithDog();
   const kind = useCaller((state) => state.kind);
   const choose = useCaller((state) => state.choose);
   const cues = dog.cues.map((cue) => cue.word);
   const round = Math.floor(repCount / CALLS_AHEAD);
-  const order = kind && callOrder(kind, cues, seeded(mixSeed(seedFromText(session.id), CALLS.indexOf(kind), round)));
+  const order =
+    kind && callOrder(kind, cues, seeded(mixSeed(seedFromText(bout.id), CALLS.indexOf(kind), round)));
   const at = repCount % CALLS_AHEAD;
   const { speech, codes } = useHand();
   const next = order?.ok ? order.value[at] : undefined;
@@ -56,25 +59,37 @@ export function Caller({ session, repCount }: { readonly session: Session; reado
       </label>
       {order &&
         (order.ok ? (
-          <p className="flex items-baseline justify-between gap-4 border-2 border-ink bg-sheet px-4 py-2" aria-live="polite">
+          <p
+            className="flex items-baseline justify-between gap-4 border-2 border-ink bg-sheet px-4 py-2"
+            aria-live="polite"
+          >
             <span className="text-3xl font-extrabold">{order.value[at]}</span>
             <span className="text-base text-ink-soft">then {order.value[at + 1] ?? 'a new order'}</span>
           </p>
         ) : (
-          <p className="leading-snug">Two cue words at least are needed; they are written down under Kennel.</p>
+          <p className="leading-snug">
+            Two cue words at least are needed; they are written down under Kennel.
+          </p>
         ))}
       {speech && order?.ok && <CodeWords calls={[...new Set(order.value)]} />}
     </section>
   );
 }
 
-/** A neutral word for each call, so that the dog never hears the cue from the telephone. A call without one stays silent. */
+/**
+ * A neutral word for each call, so that the dog never hears the cue from the telephone. A call
+ * without one stays silent.
+ */
 function CodeWords({ calls }: { readonly calls: readonly string[] }) {
   const { codes, set } = useHand();
   return (
     <details className="border-2 border-rule px-3">
-      <summary className="flex min-h-14 cursor-pointer items-center text-lg underline decoration-rule underline-offset-4">Code words</summary>
-      <p className="mb-2 leading-snug">A word that the dog does not know, for each call. A call without one is not spoken.</p>
+      <summary className="flex min-h-14 cursor-pointer items-center text-lg underline decoration-rule underline-offset-4">
+        Code words
+      </summary>
+      <p className="mb-2 leading-snug">
+        A word that the dog does not know, for each call. A call without one is not spoken.
+      </p>
       <div className="grid gap-2 pb-3 sm:grid-cols-2">
         {calls.map((call) => (
           <TextField
@@ -82,7 +97,11 @@ function CodeWords({ calls }: { readonly calls: readonly string[] }) {
             label={`Spoken for “${call}”`}
             value={codes[call] ?? ''}
             maxLength={30}
-            problem={codes[call]?.trim().toLowerCase() === call.toLowerCase() ? 'That is the call itself: the dog may know it.' : undefined}
+            problem={
+              codes[call]?.trim().toLowerCase() === call.toLowerCase()
+                ? 'That is the call itself: the dog may know it.'
+                : undefined
+            }
             onChange={(event) => set({ codes: { ...codes, [call]: event.target.value } })}
           />
         ))}

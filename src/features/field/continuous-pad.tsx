@@ -1,13 +1,18 @@
 import { useEffect, useState } from 'react';
-import type { Details } from '@/data/repositories';
+
+import type { LegsSeen } from '@/core/log';
+import { type FaultRef, faultText, sameFault } from '@/core/rulebooks';
 import { Button } from '@/ui';
 import type { PadView } from './pad-view';
 import type { PadActions } from './use-pad-actions';
 
-type Stamp = NonNullable<Details['stamps']>[number];
+type Stamp = LegsSeen['stamps'][number];
 type Run = { readonly since: number; readonly leg: number; readonly stamps: readonly Stamp[] };
 
-/** Continuous work such as heeling: a clock that runs on, the leg it is on, and faults stamped as they happen. */
+/**
+ * Continuous work such as heeling: a clock that runs on, the leg it is on, and faults stamped as
+ * they happen.
+ */
 export function ContinuousPad({ view, actions }: { readonly view: PadView; readonly actions: PadActions }) {
   const [run, setRun] = useState<Run | null>(null);
   const seconds = (since: number): number => Math.round((performance.now() - since) / 100) / 10;
@@ -24,7 +29,8 @@ export function ContinuousPad({ view, actions }: { readonly view: PadView; reado
       </Button>
     );
   const leg = view.legs[run.leg] ?? '';
-  const stamp = (option: string): void => setRun({ ...run, stamps: [...run.stamps, { leg, option, at: seconds(run.since) }] });
+  const stamp = (fault: FaultRef): void =>
+    setRun({ ...run, stamps: [...run.stamps, { leg, fault, at: seconds(run.since) }] });
   return (
     <section aria-label="Running work" className="grid gap-2.5">
       <p className="flex items-baseline justify-between border-2 border-ink bg-ink px-4 py-2 text-paper">
@@ -47,9 +53,14 @@ export function ContinuousPad({ view, actions }: { readonly view: PadView; reado
       </fieldset>
       <fieldset className="grid grid-cols-2 gap-1.5" aria-label="Fault">
         {view.flaws.map((fault) => {
-          const times = run.stamps.filter((one) => one.option === fault.key).length;
+          const times = run.stamps.filter((one) => sameFault(one.fault, fault.ref)).length;
           return (
-            <Button key={fault.key} size="big" className="justify-between px-3 text-left" onClick={() => stamp(fault.key)}>
+            <Button
+              key={faultText(fault.ref)}
+              size="big"
+              className="justify-between px-3 text-left"
+              onClick={() => stamp(fault.ref)}
+            >
               {fault.label}
               {times > 0 && <span className="font-bold">{times}</span>}
             </Button>
@@ -57,7 +68,11 @@ export function ContinuousPad({ view, actions }: { readonly view: PadView; reado
         })}
       </fieldset>
       <div className="grid grid-cols-2 gap-2">
-        <Button size="big" disabled={run.stamps.length === 0} onClick={() => setRun({ ...run, stamps: run.stamps.slice(0, -1) })}>
+        <Button
+          size="big"
+          disabled={run.stamps.length === 0}
+          onClick={() => setRun({ ...run, stamps: run.stamps.slice(0, -1) })}
+        >
           Last stamp back
         </Button>
         <Button
@@ -65,7 +80,7 @@ export function ContinuousPad({ view, actions }: { readonly view: PadView; reado
           look="signal"
           disabled={actions.busy}
           onClick={() => {
-            actions.ran({ held: seconds(run.since), stamps: [...run.stamps] });
+            actions.ran({ kind: 'legs', seconds: seconds(run.since), stamps: run.stamps });
             setRun(null);
           }}
         >

@@ -1,15 +1,21 @@
 import { useState } from 'react';
-import { debriefSession, type Session, useKennel } from '@/data/repositories';
+import { useKennel } from '@/data/live';
+import type { DatedBout } from '@/data/read';
+import { debriefBout } from '@/data/write';
 import { TextField } from '@/ui';
 
-/** Two lines after a session, kept when they are left: what happened, and what next. They stand on the card before the next one. */
-export function Debrief({ session }: { readonly session: Session }) {
-  const { kennel } = useKennel();
-  const [lines, setLines] = useState(session.debrief ?? { what: '', next: '' });
+/**
+ * Two lines after a session, kept when they are left: what happened, and what next. They stand on
+ * the card before the next one.
+ */
+export function Debrief({ bout }: { readonly bout: DatedBout }) {
+  const { kennel, done } = useKennel();
+  const [lines, setLines] = useState(bout.debrief ?? { what: '', next: '' });
   const save = (): void => {
     const clean = { what: lines.what.trim(), next: lines.next.trim() };
-    const same = clean.what === (session.debrief?.what ?? '') && clean.next === (session.debrief?.next ?? '');
-    if (!same) void debriefSession(kennel, session.id, clean.what === '' && clean.next === '' ? null : clean);
+    const same = clean.what === (bout.debrief?.what ?? '') && clean.next === (bout.debrief?.next ?? '');
+    if (!same)
+      void done(null, debriefBout(kennel, bout.id, clean.what === '' && clean.next === '' ? null : clean));
   };
   const line = (key: 'what' | 'next', label: string) => (
     <TextField
@@ -23,8 +29,8 @@ export function Debrief({ session }: { readonly session: Session }) {
   );
   return (
     <fieldset className="grid gap-3 border-l-[6px] border-rule pl-3">
-      <legend className="sr-only">After the session of {session.day}</legend>
-      {line('what', `What happened (${session.day})`)}
+      <legend className="sr-only">After the session of {bout.day}</legend>
+      {line('what', `What happened (${bout.day})`)}
       {line('next', 'What next')}
     </fieldset>
   );

@@ -1,30 +1,45 @@
 import { useEffect, useState } from 'react';
-import { type Before, countsAsEvidence, FALLING_OFF, fallingOff, type Suspicion } from '@/core/evidence';
-import { beforeSession, type Session, type StandingRep, useKennel } from '@/data/repositories';
+import { sameCriteria } from '@/core/breakdown';
+import { type Before, FALLING_OFF, fallingOff, type Suspicion } from '@/core/evidence';
+import { asEvidence, countsAsEvidence, type StandingRep } from '@/core/log';
+import { useKennel } from '@/data/live';
+import { beforeBout, type DatedBout } from '@/data/read';
 import type { PadView } from './pad-view';
 
-type Props = { readonly session: Session; readonly view: PadView; readonly reps: readonly StandingRep[] };
+type Props = { readonly bout: DatedBout; readonly view: PadView; readonly reps: readonly StandingRep[] };
 
-/** A quiet line when the session seems to fall off. It is a suspicion, and says what it rests on. */
-export function FallingOffLine({ session, view, reps }: Props) {
+/**
+ * A quiet line when the session seems to fall off. It is a suspicion, and says what it rests on.
+ */
+export function FallingOffLine({ bout, view, reps }: Props) {
   const { kennel } = useKennel();
   const [before, setBefore] = useState<Before | null>(null);
-  // By its text: the view is made anew with every rep, and the history must not be read again for each.
-  const here = JSON.stringify(view.criteria);
+  // By its text: the view is made anew with every rep, and the history must not be read again for
+  // each.
+  const asked = JSON.stringify(view.criteria);
   useEffect(() => {
     let current = true;
-    void beforeSession(kennel, session, JSON.parse(here)).then((found) => current && setBefore(found));
+    void beforeBout(kennel, bout, JSON.parse(asked)).then((found) => current && setBefore(found));
     return () => {
       current = false;
     };
-  }, [kennel, session, here]);
-  const watched = reps
-    .filter((rep) => rep.rung === view.rung && countsAsEvidence({ ...rep, ...rep.details }))
-    .map((rep) => ({ clean: rep.outcome === 'clean', extraCues: rep.details.extraCues ?? null, latency: rep.latency }));
+  }, [kennel, bout, asked]);
+  const here = asEvidence(bout, reps).filter(
+    (rep) => countsAsEvidence(rep) && sameCriteria(view.ladder.axes, rep.criteria, view.criteria),
+  );
+  const watched = here.map((rep) => ({
+    clean: rep.outcome === 'clean',
+    extraCues: rep.extraCues ?? null,
+    latency: rep.latency ?? null,
+  }));
   const suspicion = before ? fallingOff(watched, before) : null;
   if (!before || !suspicion) return null;
   return (
-    <p role="status" aria-label="Falling off" className="border-l-[6px] border-signal bg-sheet px-3 py-2 leading-snug">
+    <p
+      role="status"
+      aria-label="Falling off"
+      className="border-l-[6px] border-signal bg-sheet px-3 py-2 leading-snug"
+    >
       <span className="font-bold">Falling off is suspected. </span>
       {inWords(suspicion, before)}
     </p>
@@ -32,7 +47,10 @@ export function FallingOffLine({ session, view, reps }: Props) {
 }
 
 function inWords({ by, since }: Suspicion, before: Before): string {
-  const known = before.total === 0 ? 'nothing was known of this rung before' : `${before.clean} of ${before.total} clean here before`;
+  const known =
+    before.total === 0
+      ? 'nothing was known of this rung before'
+      : `${before.clean} of ${before.total} clean here before`;
   const end = 'A rest, or end on something sure.';
   switch (by) {
     case 'misses':

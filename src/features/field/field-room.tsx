@@ -1,7 +1,8 @@
 import { Link } from 'react-router';
-import { buildLadder, describeRung } from '@/core/breakdown';
+import { buildLadder, describePlace, standingOn } from '@/core/breakdown';
 import type { ElementId } from '@/core/shared';
-import { activeElements, type DogState, type ElementRecord, useDog, useKennelWithDog } from '@/data/repositories';
+import { type DogState, useDog, useKennelWithDog } from '@/data/live';
+import { activeElements, type ElementRecord, elementIn } from '@/data/read';
 import { PageHead } from '@/ui';
 
 type Group = { readonly title: string; readonly elements: readonly ElementRecord[] };
@@ -13,7 +14,9 @@ export function FieldRoom() {
   if (!state) return <p className="text-lg">Reading the log …</p>;
   return (
     <>
-      <PageHead title={`What will ${dog.name} train?`}>One element at a time. Its rung, its rule and its faults come with it.</PageHead>
+      <PageHead title={`What will ${dog.name} train?`}>
+        One element at a time. Its rung, its rule and its faults come with it.
+      </PageHead>
       <div className="grid gap-6">
         {groups(state).map((group) => (
           <section key={group.title}>
@@ -34,24 +37,35 @@ export function FieldRoom() {
 
 function ElementButton({ element, state }: { readonly element: ElementRecord; readonly state: DogState }) {
   const ladder = buildLadder(element);
-  const rung = Math.min(state.rungs.get(element.id) ?? 0, ladder.rungs.length - 1);
-  const open = state.open.some((session) => session.elementId === element.id);
+  const { criteria } = standingOn(ladder, state.stands.get(element.id) ?? null);
+  const open = state.open.some((bout) => elementIn(bout) === element.id);
   return (
-    <Link to={element.id} className="flex min-h-20 flex-col justify-center border-2 border-ink bg-sheet px-4 py-2 hover:bg-paper">
+    <Link
+      to={element.id}
+      className="flex min-h-20 flex-col justify-center border-2 border-ink bg-sheet px-4 py-2 hover:bg-paper"
+    >
       <span className="text-xl font-bold leading-tight">{element.title}</span>
       <span className="leading-snug text-ink-soft">
-        {open ? 'Not ended yet: go on. ' : ''}Rung {describeRung(ladder, rung)}
+        {open ? 'Not ended yet: go on. ' : ''}Rung {describePlace(ladder, criteria)}
       </span>
     </Link>
   );
 }
 
 function groups({ work }: DogState): Group[] {
-  const byId = new Map<ElementId, ElementRecord>(activeElements(work).map((element) => [element.id, element]));
+  const byId = new Map<ElementId, ElementRecord>(
+    activeElements(work).map((element) => [element.id, element]),
+  );
   const fromBooks = work.breakdowns.map((breakdown): Group => {
     const book = work.ruleBooks.find((record) => record.id === breakdown.ruleBookId)?.book;
-    const title = breakdown.own?.title ?? book?.exercises.find((exercise) => exercise.id === breakdown.exercise)?.title ?? breakdown.exercise;
-    return { title, elements: [...new Set(breakdown.links.map((link) => link.element))].flatMap((id) => byId.get(id) ?? []) };
+    const title =
+      breakdown.own?.title ??
+      book?.exercises.find((exercise) => exercise.id === breakdown.exercise)?.title ??
+      breakdown.exercise;
+    return {
+      title,
+      elements: [...new Set(breakdown.links.map((link) => link.element))].flatMap((id) => byId.get(id) ?? []),
+    };
   });
   const linked = new Set(work.breakdowns.flatMap((breakdown) => breakdown.links.map((link) => link.element)));
   const own = activeElements(work).filter((element) => !linked.has(element.id));

@@ -11,8 +11,9 @@ type Props = {
 };
 
 /**
- * The wait between new cue and old prompt, counted for the handler. From the stamped cue: in stages A and B a pulse when the gap is over, in a probe two when
- * the silence is, and the log is told. By default no sound: the telephone must not become the cue. The stage can be set by hand.
+ * The wait between new cue and old prompt, counted for the handler. From the stamped cue: in stages
+ * A and B a pulse when the gap is over, in a probe two when the silence is, and the log is told. By
+ * default no sound: the telephone must not become the cue. The stage can be set by hand.
  */
 export function GapClock({ transfer, onTimeOut, onStage }: Props) {
   const { stage, gap, wait } = transfer;
@@ -62,11 +63,17 @@ export function GapClock({ transfer, onTimeOut, onStage }: Props) {
   );
 }
 
-const STAGE_WORDS: Readonly<Record<Stage, string>> = { A: 'A, always paid', B: 'B, half paid', probe: 'Probe' };
+const STAGE_WORDS: Readonly<Record<Stage, string>> = {
+  A: 'A, always paid',
+  B: 'B, half paid',
+  probe: 'Probe',
+};
 
 function inWords(stage: Props['transfer']['stage'], limit: number, running: boolean, over: boolean): string {
   if (!running)
-    return stage === 'probe' ? `Stamp the new cue; then up to ${limit} s of silence.` : `Stamp the new cue; ${limit} s later comes the old prompt.`;
+    return stage === 'probe'
+      ? `Stamp the new cue; then up to ${limit} s of silence.`
+      : `Stamp the new cue; ${limit} s later comes the old prompt.`;
   if (!over) return stage === 'probe' ? 'Silence. Do not help, not with a look.' : 'Wait …';
   return stage === 'probe' ? 'Over: prompt once now, and do not pay it.' : 'Now the old prompt.';
 }

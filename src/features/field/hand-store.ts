@@ -20,12 +20,17 @@ export const PAD_KEYS = [
 export type PadAction = (typeof PAD_KEYS)[number]['action'];
 export type KeyMap = Readonly<Record<PadAction, string>>;
 
-export const USUAL_KEYS = Object.fromEntries(PAD_KEYS.map(({ action, usual }) => [action, usual])) as unknown as KeyMap;
+export const USUAL_KEYS = Object.fromEntries(
+  PAD_KEYS.map(({ action, usual }) => [action, usual]),
+) as unknown as KeyMap;
 
 /** Keys that the pad and its dialogs need for themselves. */
 const TAKEN = new Set(['Escape', 'Tab', '?', ...'123456789']);
 
-/** The map with another key for an action. A key that did something else changes places with it; one that the pad needs itself is refused. */
+/**
+ * The map with another key for an action. A key that did something else changes places with it; one
+ * that the pad needs itself is refused.
+ */
 export function withKey(keys: KeyMap, action: PadAction, key: string): KeyMap | null {
   const clean = key.length === 1 ? key.toLowerCase() : key;
   if (TAKEN.has(clean)) return null;
@@ -57,13 +62,18 @@ type HandState = {
   readonly set: (change: Partial<Omit<HandState, 'set' | 'setKeys'>>) => void;
 };
 
-/** A device that kept its keys before a new one was thought of has the usual key for it. */
+/**
+ * A device that kept its keys before a new one was thought of has the usual key for it.
+ * @internal
+ */
 export function withNewKeys(kept: unknown, now: HandState): HandState {
   const known = kept as Partial<HandState> | undefined;
   return { ...now, ...known, keys: { ...USUAL_KEYS, ...known?.keys } };
 }
 
-/** How somebody's hands work the pad. It belongs to the device, so it stays in its own small store. */
+/**
+ * How somebody's hands work the pad. It belongs to the device, so it stays in its own small store.
+ */
 export const useHand = create<HandState>()(
   persist(
     (set) => ({

@@ -3,7 +3,10 @@ import { secondsFrom, usePad } from './pad-store';
 import { signal } from './signal';
 import { Running } from './stamp-button';
 
-/** The clock of a hold or a stay: one tap begins it, one ends it, and the seconds go into the rep that is logged next. At the time that is asked the hand is told, silently. */
+/**
+ * The clock of a hold or a stay: one tap begins it, one ends it, and the seconds go into the rep
+ * that is logged next. At the time that is asked the hand is told, silently.
+ */
 export function HoldClock({ asked }: { readonly asked: number }) {
   const { hold, holding } = usePad();
   const running = hold.from !== null && hold.to === null;
@@ -28,7 +31,13 @@ export function HoldClock({ asked }: { readonly asked: number }) {
         <span className="ml-3 text-base font-normal">asked {asked} s</span>
       </span>
       <span className="text-2xl">
-        {running && hold.from !== null ? <Running since={hold.from} /> : held === null ? '' : `held ${held.toFixed(1)} s`}
+        {running && hold.from !== null ? (
+          <Running since={hold.from} />
+        ) : held === null ? (
+          ''
+        ) : (
+          `held ${held.toFixed(1)} s`
+        )}
       </span>
     </button>
   );

@@ -29,9 +29,16 @@ export function KeyHelp({ open, onClose }: { readonly open: boolean; readonly on
       <ul className="mt-3 grid gap-1 border-t border-rule pt-3 text-lg">
         {PAD_KEYS.map(({ action, does }) => (
           <li key={action} className="grid grid-cols-[6rem_1fr_auto] items-center gap-2">
-            <kbd className="justify-self-start border-2 border-ink px-2 font-sans font-bold">{shownKey(keys[action])}</kbd>
+            <kbd className="justify-self-start border-2 border-ink px-2 font-sans font-bold">
+              {shownKey(keys[action])}
+            </kbd>
             <span className="leading-snug">{does}</span>
-            <Button look="quiet" className="!px-1 text-base" aria-label={`Change the key: ${does}`} onClick={() => setChanging(action)}>
+            <Button
+              look="quiet"
+              className="!px-1 text-base"
+              aria-label={`Change the key: ${does}`}
+              onClick={() => setChanging(action)}
+            >
               {changing === action ? 'Press a key …' : 'Change'}
             </Button>
           </li>

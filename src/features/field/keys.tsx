@@ -10,8 +10,10 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
   const held = useRef(false);
   const faults = choosing === 'miss' ? view.misses : view.flaws;
   const advised = view.advice.find((advice) => advice.kind === 'advance' || advice.kind === 'drop-back');
-  // Where a rep is judged by a grade or by when the answer came, the numbers say it; an outcome alone would not.
+  // Where a rep is judged by a grade or by when the answer came, the numbers say it; an outcome
+  // alone would not.
   const plain = judgedByOutcome(view);
+  const goThere = advised && 'to' in advised ? view.ladder.rungs[advised.to]?.criteria : undefined;
   const act: Readonly<Record<PadAction, () => void>> = {
     stamp: actions.stamp,
     mark: actions.mark,
@@ -24,12 +26,20 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
     apparatus: () => actions.cause('apparatus'),
     environment: () => actions.cause('environment'),
     aided: actions.aided,
-    go: () => advised && 'to' in advised && actions.move(advised.to, 'advice'),
+    go: () => goThere && actions.move(goThere, 'advice'),
     rested: actions.rested,
   };
   const onKey = (event: KeyboardEvent): void => {
-    if (event.repeat && plain && useHand.getState().oneButton && !held.current && keys.stamp === keyOf(event) && !busyElsewhere()) {
-      // Held down: the browser repeats the key after about half a second. The cue that its first press stamped belongs to this miss.
+    if (
+      event.repeat &&
+      plain &&
+      useHand.getState().oneButton &&
+      !held.current &&
+      keys.stamp === keyOf(event) &&
+      !busyElsewhere()
+    ) {
+      // Held down: the browser repeats the key after about half a second. The cue that its first
+      // press stamped belongs to this miss.
       held.current = true;
       actions.outcome('miss');
     }
@@ -39,7 +49,10 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
     const key = keyOf(event);
     const action = PAD_KEYS.find((one) => keys[one.action] === key)?.action;
     // A focused button keeps its own Space and Enter, for those who go by Tab.
-    if (action && !((key === ' ' || key === 'Enter') && document.activeElement instanceof HTMLButtonElement)) {
+    if (
+      action &&
+      !((key === ' ' || key === 'Enter') && document.activeElement instanceof HTMLButtonElement)
+    ) {
       event.preventDefault();
       act[action]();
     } else if (/^[1-9]$/.test(key)) byNumber(Number(key) - 1);
@@ -47,7 +60,7 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
   const byNumber = (place: number): void => {
     const [fault, timing] = [faults[place], TIMINGS[place]];
     if (view.transfer && timing) actions.timed(timing);
-    else if (place < view.grades.length) actions.graded(place);
+    else if (view.grades[place]) actions.graded(view.grades[place].id);
     if (choosing !== 'outcome' && fault) actions.name(fault);
   };
   const latest = useRef(onKey);
@@ -62,19 +75,29 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
 }
 
 /** By what the key prints, not by its place: keyboards and remotes differ. */
-const keyOf = (event: KeyboardEvent): string => (event.key.length === 1 ? event.key.toLowerCase() : event.key);
+const keyOf = (event: KeyboardEvent): string =>
+  event.key.length === 1 ? event.key.toLowerCase() : event.key;
 
-/** True while somebody types or an open dialog takes the keys; pocket mode lets a remote through. */
+/**
+ * True while somebody types or an open dialog takes the keys; pocket mode lets a remote through.
+ */
 function busyElsewhere(): boolean {
-  if (document.activeElement?.matches('input:not([type=checkbox]), textarea, select, [contenteditable]')) return true;
+  if (document.activeElement?.matches('input:not([type=checkbox]), textarea, select, [contenteditable]'))
+    return true;
   return document.querySelector('[role=dialog]:not([aria-label="Pocket mode"])') !== null;
 }
 
-/** The key on a button, where there is room for one and likely a keyboard: that of an action as it is set, or a fixed one. */
+/**
+ * The key on a button, where there is room for one and likely a keyboard: that of an action as it
+ * is set, or a fixed one.
+ */
 export function KeyHint({ action, shown }: { readonly action?: PadAction; readonly shown?: string }) {
   const keys = useHand((state) => state.keys);
   return (
-    <span aria-hidden="true" className="ml-3 hidden border border-current px-1.5 font-sans text-sm font-normal lg:inline">
+    <span
+      aria-hidden="true"
+      className="ml-3 hidden border border-current px-1.5 font-sans text-sm font-normal lg:inline"
+    >
       {action ? shownKey(keys[action]) : shown}
     </span>
   );

@@ -1,56 +1,67 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Link, useParams } from 'react-router';
-import { toast } from 'sonner';
-import { writeValue } from '@/core/breakdown';
+import { axisInWords, buildLadder, describePlace, type Ladder } from '@/core/breakdown';
+import type { Advice } from '@/core/coaching';
+import { type CoachFacts, type Moment, timelineOf } from '@/core/log';
+import { useKennelWithDog } from '@/data/live';
 import {
+  coachFacts,
   type ElementRecord,
-  type Entry,
-  type Judgement,
-  judgementOf,
+  type LoggedBout,
   type NamedFault,
   namedFaults,
-  recentSessions,
-  recordCorrection,
-  type Session,
-  type StandingRep,
-  standingReps,
-  useKennelWithDog,
+  recentBouts,
   workOf,
-} from '@/data/repositories';
+} from '@/data/read';
 import { buttonClass, Notice, PageHead, Sheet } from '@/ui';
+import { RepRow } from './rep-row';
 import { TypeIn } from './type-in';
 
-const SESSIONS = 5;
+const BOUTS = 5;
 
-/** The last sessions of an element, rep by rep. What was judged wrongly is said again; what was said first stays in the log. */
+/**
+ * The last bouts of an element, moment by moment, with what was advised then. What was judged wrongly
+ * is said again; what was said first stays in the log.
+ */
 export function LogPage() {
   const { element: id } = useParams();
   const { kennel, dog } = useKennelWithDog();
   const found = useLiveQuery(async () => {
     const work = await workOf(kennel, dog.id);
     const element = work.elements.find((one) => one.id === id);
-    const all = await recentSessions(kennel, dog.id, Number.POSITIVE_INFINITY);
+    if (!element) return { element: null, faults: [], bouts: [] };
+    const bouts = await recentBouts(kennel, { element: element.id }, BOUTS);
+    const facts = await Promise.all(bouts.map(({ bout }) => coachFacts(kennel, element, bout)));
     return {
       element,
-      faults: element ? namedFaults(element, work) : [],
-      sessions: all.filter(({ session }) => session.elementId === id).slice(0, SESSIONS),
+      faults: namedFaults(element, work),
+      bouts: bouts.map((logged, i) => ({ logged, facts: facts[i] ?? {} })),
     };
   }, [kennel, dog.id, id]);
   if (!found) return <p className="text-lg">Reading the log …</p>;
-  if (!found.element) return <Notice tone="alert">There is no such element for this dog.</Notice>;
+  const { element } = found;
+  if (!element) return <Notice tone="alert">There is no such element for this dog.</Notice>;
   return (
     <>
-      <PageHead title={`Every rep: ${found.element.title}`}>A correction stands in place of what was said first; both stay in the log.</PageHead>
+      <PageHead title={`Every rep: ${element.title}`}>
+        A correction stands in place of what was said first; both stay in the log.
+      </PageHead>
       <p className="mb-5">
         <Link className={buttonClass('plain')} to=".." relative="path">
           Back to the session
         </Link>
       </p>
-      <TypeIn element={found.element} />
-      {found.sessions.length === 0 && <Notice>Nothing is logged of it yet.</Notice>}
+      <TypeIn element={element} />
+      {found.bouts.length === 0 && <Notice>Nothing is logged of it yet.</Notice>}
       <div className="grid gap-6">
-        {found.sessions.map(({ session, entries }) => (
-          <SessionSheet key={session.id} element={found.element as ElementRecord} faults={found.faults} session={session} entries={entries} />
+        {found.bouts.map(({ logged, facts }) => (
+          <BoutSheet
+            key={logged.bout.id}
+            element={element}
+            faults={found.faults}
+            logged={logged}
+            facts={facts}
+          />
         ))}
       </div>
     </>
@@ -60,103 +71,106 @@ export function LogPage() {
 type SheetProps = {
   readonly element: ElementRecord;
   readonly faults: readonly NamedFault[];
-  readonly session: Session;
-  readonly entries: readonly Entry[];
+  readonly logged: LoggedBout;
+  readonly facts: CoachFacts;
 };
 
-function SessionSheet({ element, faults, session, entries }: SheetProps) {
-  const reps = standingReps(entries);
-  const notes = entries.flatMap((entry) => (entry.kind === 'note' ? [entry] : []));
-  const conditions = Object.entries(session.conditions).map(([title, option]) => `${title.toLowerCase()} ${option}`);
+function BoutSheet({ element, faults, logged, facts }: SheetProps) {
+  const { bout, entries, folded } = logged;
+  const ladder = buildLadder(element);
+  const moments = timelineOf({ policy: element.policy, ladder, start: bout.start, facts }, entries);
+  const conditions = Object.entries(bout.conditions).map(
+    ([title, option]) => `${title.toLowerCase()} ${option}`,
+  );
+  const places = new Map(folded.reps.map((rep, i) => [rep.id, i + 1]));
   return (
-    <Sheet title={session.day} aside={[`${reps.length} reps`, session.away ? 'away' : '', ...conditions].filter(Boolean).join(', ')}>
+    <Sheet
+      title={bout.day}
+      aside={[`${folded.reps.length} reps`, bout.away ? 'away' : '', ...conditions]
+        .filter(Boolean)
+        .join(', ')}
+    >
       <ul className="divide-y divide-hair">
-        {reps.map((rep, i) => (
-          <RepRow key={rep.id} rep={rep} place={i + 1} element={element} faults={faults} session={session} />
-        ))}
+        {moments.map((moment) => {
+          const { entry, rep } = moment;
+          return (
+            <li key={entry.id} className="py-1.5">
+              {rep ? (
+                <RepRow
+                  rep={rep}
+                  place={places.get(rep.id) ?? 0}
+                  element={element}
+                  faults={faults}
+                  bout={bout}
+                />
+              ) : (
+                <p className={moment.fate === 'undone' ? 'text-ink-soft line-through' : 'leading-snug'}>
+                  {momentInWords(moment, ladder)}
+                </p>
+              )}
+              <AdviceThen advice={moment.fate === 'undone' ? [] : moment.advice} />
+            </li>
+          );
+        })}
       </ul>
-      {notes.map((note) => (
-        <p key={note.id} className="mt-2 border-l-[6px] border-rule bg-paper px-3 py-1.5 leading-snug">
-          {note.text}
-        </p>
-      ))}
     </Sheet>
   );
 }
 
-const OUTCOMES: readonly (readonly [Judgement['outcome'], string])[] = [
-  ['clean', 'clean'],
-  ['flawed', 'flawed'],
-  ['miss', 'miss'],
-];
-const CAUSES: readonly (readonly [Judgement['cause'], string])[] = [
-  ['dog', 'the dog’s'],
-  ['handler', 'the handler’s'],
-  ['apparatus', 'the kit’s'],
-  ['environment', 'the place’s'],
-];
-
-type RowProps = {
-  readonly rep: StandingRep;
-  readonly place: number;
-  readonly element: ElementRecord;
-  readonly faults: readonly NamedFault[];
-  readonly session: Session;
-};
-
-function RepRow({ rep, place, element, faults, session }: RowProps) {
-  const { kennel, now } = useKennelWithDog();
-  const correct = async (change: Partial<Judgement>): Promise<void> => {
-    const written = await recordCorrection(kennel, session, rep.id, { ...judgementOf(rep), ...change }, now());
-    toast(written.ok ? `Rep ${place} is said again.` : written.message);
-  };
-  // Only a fault of that kind can be named: a miss has its own, and a clean rep keeps what was only noted.
-  const fitting = faults.filter((fault) => (rep.outcome === 'miss' ? fault.miss : !fault.miss));
-  const select = <T extends string>(label: string, value: T, options: readonly (readonly [T, string])[], onTake: (value: T) => void) => (
-    <select
-      aria-label={`Rep ${place} of ${session.day}: ${label}`}
-      className="min-h-11 border-b-2 border-ink bg-paper px-1"
-      value={value}
-      onChange={(event) => {
-        const chosen = options.find(([id]) => id === event.target.value);
-        if (chosen) onTake(chosen[0]);
-      }}
-    >
-      {options.map(([id, words]) => (
-        <option key={id} value={id}>
-          {words}
-        </option>
-      ))}
-    </select>
-  );
+/** What was advised then; staying and paying need no line of their own. */
+function AdviceThen({ advice }: { readonly advice: readonly Advice[] }) {
+  const told = advice.filter((one) => one.kind !== 'hold' && one.kind !== 'pay');
+  if (told.length === 0) return null;
   return (
-    <li className="flex flex-wrap items-center gap-x-4 gap-y-1 py-1.5">
-      <span className="w-8 font-semibold">{place}</span>
-      <span className="w-44 text-sm leading-tight text-ink-soft">
-        rung {rep.rung + 1}: {element.axes.map((axis) => writeValue(axis, rep.criteria[axis.key] ?? axis.start)).join(', ')}
-      </span>
-      {select('outcome', rep.outcome, OUTCOMES, (outcome) => void correct({ outcome, option: null }))}
-      {rep.outcome !== 'clean' &&
-        select(
-          'fault',
-          rep.option ?? '',
-          [['', 'not named'], ...fitting.map((fault) => [fault.key, fault.label] as const)],
-          (option) => void correct({ option: option || null }),
-        )}
-      {select('whose', rep.cause, CAUSES, (cause) => void correct({ cause }))}
-      <label className="inline-flex min-h-11 items-center gap-2">
-        <input
-          type="checkbox"
-          className="size-5 accent-(--ink)"
-          aria-label={`Rep ${place} of ${session.day}: aided`}
-          checked={rep.aided}
-          onChange={() => void correct({ aided: !rep.aided })}
-        />
-        aided
-      </label>
-      <span className="text-sm text-ink-soft">
-        {[rep.latency === null ? '' : `${rep.latency.toFixed(1)} s`, rep.corrected ? 'corrected' : ''].filter(Boolean).join(', ')}
-      </span>
-    </li>
+    <p className="text-sm leading-snug text-ink-soft">
+      Advice then: {told.map((one) => `${one.kind.replace('-', ' ')}. ${one.reason}`).join(' ')}
+    </p>
   );
+}
+
+/** What was entered besides reps, and a rep that was taken back. */
+function momentInWords({ entry }: Moment, ladder: Ladder): string {
+  switch (entry.kind) {
+    case 'rep': {
+      const asked = ladder.axes.map((axis) =>
+        axisInWords(axis, entry.asked.criteria[axis.key] ?? axis.start),
+      );
+      return `Taken back: ${entry.judged.outcome}, ${asked.join(', ').toLowerCase()}`;
+    }
+    case 'move':
+      return `To rung ${describePlace(ladder, entry.to)}`;
+    case 'sign':
+      return `Seen: ${entry.sign.replace('-', ' ')}`;
+    case 'sign-over':
+      return `The sign no longer holds: ${entry.why}`;
+    case 'note':
+      return entry.text;
+    case 'unlogged':
+      return `About ${entry.count} more that nobody tallied`;
+    case 'answer':
+      return `Why it was refused: ${entry.why.replace('-', ' ')}`;
+    case 'stage':
+      return `Stage ${entry.stage}, set by hand`;
+    case 'easy':
+      return `An easy one: ${entry.what}`;
+    case 'clock':
+      return `${entry.what}: ${Math.round(entry.seconds)} s`;
+    case 'override':
+      return `Decided otherwise: ${entry.why}`;
+    case 'rest':
+      return 'Rested';
+    case 'time-out':
+      return 'Waited in silence';
+    case 'laid':
+      return 'One laid';
+    case 'washed':
+      return 'All washed and aired';
+    case 'out-of-use':
+      return `Article ${entry.article} out of use`;
+    case 'touched':
+      return `Article ${entry.article} touched`;
+    case 'undo':
+    case 'amend':
+      return '';
+  }
 }

@@ -1,5 +1,6 @@
 import type { MouseEvent } from 'react';
-import type { NamedFault } from '@/data/repositories';
+import { type FaultRef, faultText, sameFault } from '@/core/rulebooks';
+import type { NamedFault } from '@/data/read';
 import { Button } from '@/ui';
 import { useHand } from './hand-store';
 import { KeyHint } from './keys';
@@ -9,7 +10,8 @@ import type { PadActions } from './use-pad-actions';
 
 type Props = { readonly view: PadView; readonly actions: PadActions };
 
-// After a tap the focus would stay on the button, and the next Space would press it again instead of stamping a cue.
+// After a tap the focus would stay on the button, and the next Space would press it again instead
+// of stamping a cue.
 const letGo = (event: MouseEvent<HTMLButtonElement>): void => {
   if (event.detail > 0) event.currentTarget.blur();
 };
@@ -32,9 +34,22 @@ export function OutcomePad({ view, actions }: Props) {
   }
   if (view.transfer) return <TimingPad actions={actions} />;
   if (view.grades.length > 0)
-    return <ListPad label="How far did it go?" names={view.grades} busy={actions.busy} onPick={actions.graded} best={view.grades.length - 1} />;
+    return (
+      <ListPad
+        label="How far did it go?"
+        names={view.grades.map((grade) => grade.name)}
+        busy={actions.busy}
+        onPick={(i) => view.grades[i] && actions.graded(view.grades[i].id)}
+        best={view.grades.length - 1}
+      />
+    );
   if (view.links.length > 0) return <ChainPad view={view} actions={actions} />;
-  const target = (outcome: 'clean' | 'flawed' | 'miss', words: string, look: 'signal' | 'plain', className = '') => (
+  const target = (
+    outcome: 'clean' | 'flawed' | 'miss',
+    words: string,
+    look: 'signal' | 'plain',
+    className = '',
+  ) => (
     <Button
       size="huge"
       look={look}
@@ -93,7 +108,10 @@ function ListPad({ label, names, busy, onPick, best }: ListProps) {
   );
 }
 
-/** A run of a chain: clean, or the link at which it broke. Earlier links held; later ones were not reached. */
+/**
+ * A run of a chain: clean, or the link at which it broke. Earlier links held; later ones were not
+ * reached.
+ */
 function ChainPad({ view, actions }: Props) {
   return (
     <div className="grid gap-2.5">
@@ -112,7 +130,7 @@ function ChainPad({ view, actions }: Props) {
       <p className="font-semibold">Or: it broke at</p>
       <ListPad
         label="Where did it break?"
-        names={[...view.links].reverse()}
+        names={view.links.map((link) => link.title).reverse()}
         busy={actions.busy}
         onPick={(i) => actions.brokeAt(view.links.length - 1 - i)}
         best={-1}
@@ -147,7 +165,7 @@ function TimingPad({ actions }: { readonly actions: PadActions }) {
 
 type ChoiceProps = {
   readonly faults: readonly NamedFault[];
-  readonly noted: readonly string[];
+  readonly noted: readonly FaultRef[];
   readonly actions: PadActions;
   readonly title: string;
   readonly onBack: () => void;
@@ -159,12 +177,18 @@ function FaultChoice({ faults, noted, actions, title, onBack }: ChoiceProps) {
       <legend className="float-left mb-2 text-xl font-bold">{title}</legend>
       <div className="clear-both grid gap-2">
         {faults.map((fault, i) => (
-          <Button key={fault.key} size="big" className="justify-start text-left" disabled={actions.busy} onClick={() => actions.name(fault)}>
+          <Button
+            key={faultText(fault.ref)}
+            size="big"
+            className="justify-start text-left"
+            disabled={actions.busy}
+            onClick={() => actions.name(fault)}
+          >
             <span className="min-w-6 text-ink-soft">{i + 1}</span>
             <span>
               {fault.label}
               {fault.by === 'handler' && ' (handler)'}
-              {noted.includes(fault.key) && ' (only noted here)'}
+              {noted.some((one) => sameFault(one, fault.ref)) && ' (only noted here)'}
             </span>
           </Button>
         ))}

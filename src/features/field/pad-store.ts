@@ -1,7 +1,14 @@
 import { create } from 'zustand';
 
-/** What is on the pad and not yet in the log: the stamps of the rep in hand, a hold's clock, and which choice is open. Milliseconds of the page's own monotonic clock. */
-export type Stamps = { readonly cueAt: number | null; readonly responseAt: number | null; readonly markerAt: number | null };
+/**
+ * What is on the pad and not yet in the log: the stamps of the rep in hand, a hold's clock, and
+ * which choice is open. Milliseconds of the page's own monotonic clock.
+ */
+export type Stamps = {
+  readonly cueAt: number | null;
+  readonly responseAt: number | null;
+  readonly markerAt: number | null;
+};
 export type Hold = { readonly from: number | null; readonly to: number | null };
 type PadState = Stamps & {
   readonly hold: Hold;
@@ -16,7 +23,13 @@ type PadState = Stamps & {
   readonly clear: () => void;
 };
 
-const NOTHING = { cueAt: null, responseAt: null, markerAt: null, hold: { from: null, to: null }, choosing: 'outcome' } as const;
+const NOTHING = {
+  cueAt: null,
+  responseAt: null,
+  markerAt: null,
+  hold: { from: null, to: null },
+  choosing: 'outcome',
+} as const;
 
 export const usePad = create<PadState>((set, get) => ({
   ...NOTHING,
@@ -36,11 +49,15 @@ export const usePad = create<PadState>((set, get) => ({
   clear: () => set(NOTHING),
 }));
 
-/** Seconds between two stamps to the hundredth, or null where one is missing. `secondsFrom(1000, 2250)` → 1.25. */
+/**
+ * Seconds between two stamps to the hundredth, or null where one is missing. `secondsFrom(1000,
+ * 2250)` → 1.25.
+ */
 export function secondsFrom(from: number | null, to: number | null): number | null {
   return from === null || to === null ? null : Math.round((to - from) / 10) / 100;
 }
 
 /** Seconds from cue to response, and from cue to marker. */
-export const latencyOf = ({ cueAt, responseAt }: Pick<Stamps, 'cueAt' | 'responseAt'>): number | null => secondsFrom(cueAt, responseAt);
+export const latencyOf = ({ cueAt, responseAt }: Pick<Stamps, 'cueAt' | 'responseAt'>): number | null =>
+  secondsFrom(cueAt, responseAt);
 export const markerOf = ({ cueAt, markerAt }: Stamps): number | null => secondsFrom(cueAt, markerAt);

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { BODY_SIGNS } from '@/core/coaching';
-import type { Judgement } from '@/data/repositories';
+import type { Judged } from '@/core/log';
+
 import { Button, buttonClass, Dialog, RepMarks, repMark, TextField } from '@/ui';
 import type { PadView } from './pad-view';
 import { Pocket } from './pocket';
@@ -10,12 +11,14 @@ import type { PadActions } from './use-pad-actions';
 type Props = { readonly actions: PadActions; readonly view: PadView; readonly onHelp: () => void };
 type Open = 'signs' | 'set' | 'unlogged' | 'note' | null;
 
-/** Everything that is not a rep: signs, a set afterwards, what was not logged, a note, the rung by hand, the end. */
+/**
+ * Everything that is not a rep: signs, a set afterwards, what was not logged, a note, the rung by
+ * hand, the end.
+ */
 export function PadTools({ actions, view, onHelp }: Props) {
   const [open, setOpen] = useState<Open>(null);
   const [pocket, setPocket] = useState(false);
   const close = (): void => setOpen(null);
-  const top = view.ladder.rungs.length - 1;
   const tool = (words: string, onClick: () => void, disabled = false) => (
     <Button size="big" className="px-2 leading-tight" disabled={disabled} onClick={onClick}>
       {words}
@@ -25,8 +28,12 @@ export function PadTools({ actions, view, onHelp }: Props) {
     <div className="grid grid-cols-2 gap-2">
       {tool('Body signs', () => setOpen('signs'))}
       {tool('Set afterwards', () => setOpen('set'), view.transfer !== null || view.grades.length > 0)}
-      {tool('Rung down', () => actions.move(view.rung - 1, 'hand'), actions.busy || view.rung === 0)}
-      {tool('Rung up', () => actions.move(view.rung + 1, 'hand'), actions.busy || view.rung === top)}
+      {tool(
+        'Rung down',
+        () => view.easier && actions.move(view.easier, 'hand'),
+        actions.busy || !view.easier,
+      )}
+      {tool('Rung up', () => view.harder && actions.move(view.harder, 'hand'), actions.busy || !view.harder)}
       {tool('Not logged', () => setOpen('unlogged'))}
       {tool('Note', () => setOpen('note'))}
       {tool('Keys, signals (?)', onHelp)}
@@ -65,35 +72,44 @@ function Signs({ open, onClose, actions }: DialogProps) {
           </Button>
         ))}
       </div>
-      <p className="mt-3 leading-snug text-ink-soft">One tap; the advice says what it may mean. Signs of pain end the session.</p>
+      <p className="mt-3 leading-snug text-ink-soft">
+        One tap; the advice says what it may mean. Signs of pain end the session.
+      </p>
     </Dialog>
   );
 }
 
 const SET = 5;
 
-/** Both hands were on the dog: a set of five from memory, in order, without times. The fifth tap writes it. */
+/**
+ * Both hands were on the dog: a set of five from memory, in order, without times. The fifth tap
+ * writes it.
+ */
 function SetAfterwards({ open, onClose, actions }: DialogProps) {
-  const [outcomes, setOutcomes] = useState<readonly Judgement['outcome'][]>([]);
+  const [outcomes, setOutcomes] = useState<readonly Judged['outcome'][]>([]);
   const leave = (): void => {
     setOutcomes([]);
     onClose();
   };
-  const tap = (outcome: Judgement['outcome']): void => {
+  const tap = (outcome: Judged['outcome']): void => {
     const next = [...outcomes, outcome];
     setOutcomes(next);
     if (next.length < SET) return;
     actions.set(next);
     leave();
   };
-  const marks = outcomes.map((outcome, i) => repMark({ id: String(i), outcome, cause: 'dog', aided: false }, null));
+  const marks = outcomes.map((outcome, i) =>
+    repMark({ id: String(i), outcome, cause: 'dog', aided: false }, null),
+  );
   return (
     <Dialog open={open} onClose={leave} title={`A set of ${SET} from memory, first to last`}>
       <div className="grid gap-3">
         <p className="text-lg" aria-live="polite">
           Rep {outcomes.length + 1} of {SET}
         </p>
-        <div className="min-h-12">{marks.length > 0 && <RepMarks marks={marks} label="The set so far" big />}</div>
+        <div className="min-h-12">
+          {marks.length > 0 && <RepMarks marks={marks} label="The set so far" big />}
+        </div>
         <div className="grid grid-cols-3 gap-2">
           <Button size="huge" look="signal" onClick={() => tap('clean')}>
             Clean
@@ -105,7 +121,11 @@ function SetAfterwards({ open, onClose, actions }: DialogProps) {
             Miss
           </Button>
         </div>
-        <Button size="big" disabled={outcomes.length === 0} onClick={() => setOutcomes(outcomes.slice(0, -1))}>
+        <Button
+          size="big"
+          disabled={outcomes.length === 0}
+          onClick={() => setOutcomes(outcomes.slice(0, -1))}
+        >
           One back
         </Button>
       </div>
@@ -131,7 +151,9 @@ function Unlogged({ open, onClose, actions }: DialogProps) {
           </Button>
         ))}
       </div>
-      <p className="mt-3 leading-snug text-ink-soft">They count towards the set and the session, never as evidence.</p>
+      <p className="mt-3 leading-snug text-ink-soft">
+        They count towards the set and the session, never as evidence.
+      </p>
     </Dialog>
   );
 }
@@ -151,7 +173,12 @@ function Note({ open, onClose, actions }: DialogProps) {
           onClose();
         }}
       >
-        <TextField label="Note" value={text} maxLength={2000} onChange={(event) => setText(event.target.value)} />
+        <TextField
+          label="Note"
+          value={text}
+          maxLength={2000}
+          onChange={(event) => setText(event.target.value)}
+        />
         <Button type="submit" size="big" look="ink" disabled={clean === ''}>
           Keep it
         </Button>

@@ -1,8 +1,11 @@
 import { beforeEach, describe, expect, it } from 'vitest';
+import { buildLadder } from '@/core/breakdown';
 import { testAxis } from '@/core/breakdown/axis.test-helper';
 import { DEFAULT_PACE, USUAL_RULES } from '@/core/coaching';
-import { asId, type EntryId } from '@/core/shared';
-import type { Entry, Session } from '@/data/repositories';
+import { type Entry, type Judged, plainRep, type Seen } from '@/core/log';
+import { sameFault } from '@/core/rulebooks';
+import { asId, asLevel, type DeviceId, type EntryId, type ExerciseKey, type FaultKey } from '@/core/shared';
+import { type DatedBout, elementIn } from '@/data/read';
 import { makeSampleKennel } from '@/demo/sample-kennel';
 import { stateOf, TODAY } from '@/demo/sample-state.test-helper';
 import { shownKey, USUAL_KEYS, useHand, withKey, withNewKeys } from './hand-store';
@@ -14,37 +17,57 @@ import { missingOf } from './use-device';
 const tables = makeSampleKennel(TODAY, 2);
 const { work } = stateOf(tables);
 const element = work.elements.find((candidate) => candidate.id === 'sample-stop-down');
-const session = tables.sessions.find((candidate) => candidate.elementId === 'sample-stop-down');
-if (!element || !session) throw new Error('the sample trains the stop');
-const open: Session = { ...session, startRung: 2, endedAt: null };
-const facts = { top: 15 };
+const first = tables.bouts.find((bout) => elementIn(bout) === 'sample-stop-down');
+if (!element || !first) throw new Error('the sample trains the stop');
+const ladder = buildLadder(element);
+const open: DatedBout = {
+  ...first,
+  day: TODAY,
+  helpers: '',
+  temperature: null,
+  start: ladder.rungs[2]?.criteria ?? {},
+  endedAt: null,
+};
+const facts = {};
 let seq = 0;
-const rep = (change: Partial<Extract<Entry, { kind: 'rep' }>> = {}): Entry => ({
-  kind: 'rep',
-  id: asId<EntryId>(`r${seq}`),
-  sessionId: open.id,
-  elementId: element.id,
-  dogId: element.dogId,
-  seq: seq++,
-  at: seq,
-  outcome: 'clean',
-  option: null,
-  cause: 'dog',
-  aided: false,
-  rung: 2,
-  criteria: {},
-  latency: null,
-  marker: null,
-  timing: null,
-  details: {},
-  ...change,
-});
+type Change = { readonly seen?: Partial<Seen>; readonly judged?: Partial<Judged> };
+const rep = ({ seen, judged }: Change = {}): Entry => {
+  const plain = plainRep(open.start, { outcome: 'clean', ...judged });
+  return {
+    kind: 'rep',
+    id: asId<EntryId>(`r${seq}`),
+    boutId: open.id,
+    dogId: element.dogId,
+    seq: seq++,
+    by: asId<DeviceId>('test'),
+    at: seq,
+    timed: true,
+    ...plain,
+    seen: { ...plain.seen, ...seen },
+  };
+};
+const slowDown = {
+  exercise: asId<ExerciseKey>('square'),
+  key: asId<FaultKey>('slow-down'),
+  step: null,
+};
+const tap = (value: number) => ({ value, how: 'tap' as const });
 
 describe('the pad', () => {
   it('asks what the rung asks', () => {
     const view = padView(element, work, open, [], facts);
     expect(view.asked.map((asked) => asked.value)).toEqual(['4.8\u00a0m', 'at most 4\u00a0s']);
     expect([view.rung, view.tally, view.last, view.advice]).toEqual([2, 'No reps yet', null, []]);
+  });
+
+  it('stands between two rungs where today’s ladder asks none of its values, and moves nobody', () => {
+    const [distance] = element.axes;
+    if (!distance) throw new Error('the stop has a distance');
+    const start = { ...open.start, [distance.key]: 5.6 };
+    const view = padView(element, work, { ...open, start }, [], facts);
+    expect(view.asked[0]?.value).toBe('5.6\u00a0m');
+    expect(view.place).toContain('between 3 and 4 of 16');
+    expect([view.easier, view.harder]).toEqual([ladder.rungs[2]?.criteria, ladder.rungs[3]?.criteria]);
   });
 
   it('names the faults of the rule book for this element, the handler’s too, and what a miss is', () => {
@@ -56,7 +79,7 @@ describe('the pad', () => {
       'Help by hand or body',
       "Handler acts before the steward's word",
     ]);
-    expect(onlyMiss(view)).toMatchObject({ key: 'no-stop' });
+    expect(onlyMiss(view)).toMatchObject({ ref: { exercise: 'square', key: 'no-stop', step: null } });
     expect(onlyMiss({ misses: [...view.misses, ...view.misses] })).toBe('choose');
     expect(onlyMiss({ misses: [] })).toBeNull();
   });
@@ -66,7 +89,13 @@ describe('the pad', () => {
       element,
       work,
       open,
-      [rep({ latency: 1.24 }), rep({ outcome: 'flawed', option: 'slow-down', latency: 2.6, cause: 'apparatus', aided: true })],
+      [
+        rep({ seen: { measured: { latency: tap(1.24) } } }),
+        rep({
+          seen: { measured: { latency: tap(2.6) } },
+          judged: { outcome: 'flawed', faults: [slowDown], cause: 'apparatus', aids: ['unsaid'] },
+        }),
+      ],
       facts,
     );
     expect(view.lastInWords).toBe('flawed: Slow to lie down, 2.6 s, the kit’s, aided');
@@ -81,20 +110,27 @@ describe('the pad', () => {
 
   it('puts a handler’s fault down to the handler', () => {
     const [slow, , cue] = padView(element, work, open, [], facts).flaws;
-    expect([judgementFor('flawed', slow ?? null).cause, judgementFor('flawed', cue ?? null).cause, judgementFor('clean', null).option]).toEqual([
-      'dog',
-      'handler',
-      null,
-    ]);
+    expect([
+      judgementFor('flawed', slow ?? null).cause,
+      judgementFor('flawed', cue ?? null).cause,
+      judgementFor('clean', null).faults,
+    ]).toEqual(['dog', 'handler', []]);
   });
 });
 
 describe('other ways to log a rep', () => {
-  const variant = (change: Partial<typeof element>) => padView({ ...element, ...change }, work, open, [rep()], facts);
+  const variant = (change: Partial<typeof element>) =>
+    padView({ ...element, ...change }, work, open, [rep()], facts);
   it('by when the answer came, with the stage and its clock', () => {
     const view = variant({ policy: { rule: USUAL_RULES['cue-transfer'], pace: DEFAULT_PACE } });
     expect(view.transfer).toEqual({ stage: 'A', gap: 2, wait: 20 });
-    expect(TIMINGS.map((timing) => [timing, timedJudgement(timing).outcome, timedJudgement(timing).aided])).toEqual([
+    expect(
+      TIMINGS.map((timing) => [
+        timing,
+        timedJudgement(timing).outcome,
+        timedJudgement(timing).aids.length > 0,
+      ]),
+    ).toEqual([
       ['in-gap', 'clean', false],
       ['unprompted', 'clean', false],
       ['prompted', 'clean', true],
@@ -111,36 +147,45 @@ describe('other ways to log a rep', () => {
       key: 'g',
       quantity: 'level',
       unit: '',
-      levels: ['looks', 'touches'].map((name) => ({ name, anchor: '' })),
+      levels: ['looks', 'touches'].map((name, place) => ({ id: asLevel(place), name, anchor: '' })),
       start: 0,
       demand: 1,
       step: 1,
       limit: 1,
     });
-    expect(variant({ policy, axes: [list] }).grades).toEqual(['looks', 'touches']);
+    expect(variant({ policy, axes: [list] }).grades.map((grade) => grade.name)).toEqual(['looks', 'touches']);
     expect(variant({}).grades).toEqual([]);
   });
 
   it('by the link that broke, by legs, by articles, by what lies there', () => {
     const [first, second] = work.elements;
     if (!first || !second) throw new Error('elements');
-    expect(variant({ form: { kind: 'chain', links: [first.id, second.id] } }).links).toEqual([first.title, second.title]);
+    expect(
+      variant({ form: { kind: 'chain', links: [first.id, second.id] } }).links.map((link) => link.title),
+    ).toEqual([first.title, second.title]);
     const chain = { ...element, form: { kind: 'chain' as const, links: [first.id, second.id] } };
-    const broken = padView(chain, work, open, [rep({ outcome: 'miss', details: { brokeAt: 1 } })], facts);
+    const broken = padView(
+      chain,
+      work,
+      open,
+      [rep({ seen: { run: { kind: 'chain', links: [], brokeAt: 1 } }, judged: { outcome: 'miss' } })],
+      facts,
+    );
     expect(broken.lastInWords).toBe(`miss, broke at ${second.title}`);
     expect(variant({ form: { kind: 'continuous', legs: ['slow', 'fast'] } }).legs).toEqual(['slow', 'fast']);
-    expect([variant({ articles: { count: 8, shape: 'circle', laid: 'hidden', nearer: false } }).articles, variant({}).articles]).toEqual([
-      true,
-      false,
-    ]);
+    expect([
+      variant({ articles: { count: 8, shape: 'circle', laid: 'hidden', nearer: false } }).articles,
+      variant({}).articles,
+    ]).toEqual([true, false]);
     expect([variant({ work: ['laid'] }).lying, variant({}).lying]).toEqual([-1, null]);
   });
 
   it('notes a fault that does not count on this rung, and the rep stays clean', () => {
-    const view = variant({ countsFrom: [{ fault: 'slow-down', rung: 5 }] });
-    const slow = view.flaws.find((fault) => fault.key === 'slow-down') ?? null;
-    expect(view.noted).toEqual(['slow-down']);
-    expect(judgementFor('flawed', slow, view.noted)).toMatchObject({ outcome: 'clean', option: 'slow-down' });
+    const from = ladder.rungs[5]?.criteria ?? {};
+    const view = variant({ countsFrom: [{ fault: slowDown, from }] });
+    const slow = view.flaws.find((fault) => sameFault(fault.ref, slowDown)) ?? null;
+    expect(view.noted).toEqual([slowDown]);
+    expect(judgementFor('flawed', slow, view.noted)).toMatchObject({ outcome: 'clean', faults: [slowDown] });
     expect(judgementFor('flawed', slow, [])).toMatchObject({ outcome: 'flawed' });
   });
 

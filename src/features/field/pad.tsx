@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import type { CoachFacts, DogWork, ElementRecord, Entry, Session } from '@/data/repositories';
+import type { CoachFacts, Entry } from '@/core/log';
+import type { DatedBout, DogWork, ElementRecord } from '@/data/read';
 import { Button, Notice, RepMarks, Rod, saveText } from '@/ui';
 import { AdviceLine } from './advice-line';
 import { ArticlePad } from './article-pad';
@@ -23,7 +24,7 @@ import { useWakeLock } from './use-wake-lock';
 type Props = {
   readonly element: ElementRecord;
   readonly work: DogWork;
-  readonly session: Session;
+  readonly bout: DatedBout;
   readonly entries: readonly Entry[];
   readonly facts: CoachFacts;
   /** Where "enough" leads; to Today unless said otherwise. */
@@ -31,9 +32,9 @@ type Props = {
 };
 
 /** The pad: made to be used with one thumb, the eyes on the dog. */
-export function Pad({ element, work, session, entries, facts, onEnd }: Props) {
-  const view = padView(element, work, session, entries, facts);
-  const actions = usePadActions(session, view, onEnd);
+export function Pad({ element, work, bout, entries, facts, onEnd }: Props) {
+  const view = padView(element, work, bout, entries, facts);
+  const actions = usePadActions(bout, view, onEnd);
   const [help, setHelp] = useState(false);
   const leftHanded = useHand((state) => state.leftHanded);
   useWakeLock();
@@ -45,25 +46,25 @@ export function Pad({ element, work, session, entries, facts, onEnd }: Props) {
           <h1 className="text-xl font-extrabold leading-tight lg:text-2xl">{element.title}</h1>
           <p className="text-sm leading-snug text-ink-soft lg:text-base">
             {view.place}
-            {session.away ? ', away' : ''}
+            {bout.away ? ', away' : ''}
           </p>
         </div>
         <ul className="flex flex-wrap gap-2">
           {view.asked.map((asked) => (
-            <li key={asked.title} className="border-2 border-ink bg-sheet px-3 py-1">
+            <li key={asked.key} className="border-2 border-ink bg-sheet px-3 py-1">
               <span className="block text-sm leading-tight">{asked.title}</span>
               <span className="block text-2xl font-extrabold leading-tight">{asked.value}</span>
             </li>
           ))}
         </ul>
         <AdviceLine view={view} actions={actions} />
-        <FallingOffLine session={session} view={view} reps={view.reps} />
+        <FallingOffLine bout={bout} view={view} reps={view.reps} />
         <div className="hidden gap-3 lg:grid">
           <Log view={view} />
           <PadTools actions={actions} view={view} onHelp={() => setHelp(true)} />
           <div className="mt-3 grid gap-3 border-t border-rule pt-4">
             {view.rods.map((rod) => (
-              <Rod key={rod.title} data={rod} compact />
+              <Rod key={rod.axis} data={rod} compact />
             ))}
           </div>
         </div>
@@ -75,7 +76,13 @@ export function Pad({ element, work, session, entries, facts, onEnd }: Props) {
             {actions.unsaved && (
               <Button
                 className="mt-2"
-                onClick={() => saveText(`regulon-rep-${session.day}.json`, JSON.stringify(actions.unsaved, null, 1), 'application/json')}
+                onClick={() =>
+                  saveText(
+                    `regulon-rep-${bout.day}.json`,
+                    JSON.stringify(actions.unsaved, null, 1),
+                    'application/json',
+                  )
+                }
               >
                 Keep this rep in a file
               </Button>
@@ -83,21 +90,33 @@ export function Pad({ element, work, session, entries, facts, onEnd }: Props) {
           </Notice>
         )}
         {!view.articles && <StampButton onStamp={actions.stamp} />}
-        {view.transfer && <GapClock transfer={view.transfer} onTimeOut={actions.timeOut} onStage={actions.staged} />}
+        {view.transfer && (
+          <GapClock transfer={view.transfer} onTimeOut={actions.timeOut} onStage={actions.staged} />
+        )}
         {view.hold !== null && !view.transfer && <HoldClock asked={view.hold} />}
         {view.lying !== null && (
-          <Button size="big" look={view.lying <= 0 ? 'ink' : 'plain'} className="!justify-between" disabled={actions.busy} onClick={actions.laid}>
-            <span>{view.lying <= 0 ? 'Nothing lies there' : `${view.lying} ${view.lying === 1 ? 'lies' : 'lie'} there`}</span>
+          <Button
+            size="big"
+            look={view.lying <= 0 ? 'ink' : 'plain'}
+            className="!justify-between"
+            disabled={actions.busy}
+            onClick={actions.laid}
+          >
+            <span>
+              {view.lying <= 0
+                ? 'Nothing lies there'
+                : `${view.lying} ${view.lying === 1 ? 'lies' : 'lie'} there`}
+            </span>
             <span>I have laid one</span>
           </Button>
         )}
-        <RepPad element={element} session={session} entries={entries} view={view} actions={actions} />
+        <RepPad element={element} bout={bout} entries={entries} view={view} actions={actions} />
         {view.articles && <StampButton onStamp={actions.stamp} />}
         <div>
           <LastRep view={view} actions={actions} />
           <RepDetails view={view} actions={actions} />
         </div>
-        <Caller session={session} repCount={view.repCount} />
+        <Caller bout={bout} repCount={view.repCount} />
         <div className="grid gap-3 lg:hidden">
           <Log view={view} />
           <PadTools actions={actions} view={view} onHelp={() => setHelp(true)} />
@@ -108,12 +127,15 @@ export function Pad({ element, work, session, entries, facts, onEnd }: Props) {
   );
 }
 
-type RepPadProps = Pick<Props, 'element' | 'session' | 'entries'> & {
+type RepPadProps = Pick<Props, 'element' | 'bout' | 'entries'> & {
   readonly view: ReturnType<typeof padView>;
   readonly actions: ReturnType<typeof usePadActions>;
 };
 
-/** How a rep is logged follows from the element: articles by first touch and pick, continuous work by the clock, anything else by its outcome. */
+/**
+ * How a rep is logged follows from the element: articles by first touch and pick, continuous work
+ * by the clock, anything else by its outcome.
+ */
 function RepPad(props: RepPadProps) {
   if (props.element.articles !== null) return <ArticlePad {...props} />;
   return props.view.legs.length > 0 ? <ContinuousPad {...props} /> : <OutcomePad {...props} />;

@@ -1,16 +1,26 @@
+import type { Judged } from '@/core/log';
 import { fail, ok, type Result } from '@/core/shared';
-import type { Judgement } from '@/data/repositories';
 
-const LETTERS: Readonly<Record<string, Judgement['outcome']>> = { c: 'clean', f: 'flawed', m: 'miss' };
+const LETTERS: Readonly<Record<string, Judged['outcome']>> = { c: 'clean', f: 'flawed', m: 'miss' };
 /** More reps than this in one session were not counted but guessed. */
 const MOST = 200;
 
-/** Reads reps as they stand on paper: "c c f m c", with or without spaces, commas or strokes between. Fails with `empty`, `letter` or `many`. */
-export function readPaper(text: string): Result<Judgement['outcome'][]> {
+/**
+ * Reads reps as they stand on paper: "c c f m c", with or without spaces, commas or strokes
+ * between. Fails with `empty`, `letter` or `many`.
+ */
+export function readPaper(text: string): Result<Judged['outcome'][]> {
   const letters = text.toLowerCase().replace(/[\s,;/|]+/g, '');
-  if (letters === '') return fail('empty', '', 'Write the reps in order: c for clean, f for flawed, m for a miss.');
+  if (letters === '')
+    return fail('empty', '', 'Write the reps in order: c for clean, f for flawed, m for a miss.');
   const strange = [...letters].find((letter) => !(letter in LETTERS));
-  if (strange) return fail('letter', '', `“${strange}” is none of c (clean), f (flawed), m (miss). Nothing is kept yet.`);
-  if (letters.length > MOST) return fail('many', '', `${letters.length} reps in one session: at most ${MOST}, please.`);
-  return ok([...letters].map((letter) => LETTERS[letter] as Judgement['outcome']));
+  if (strange)
+    return fail(
+      'letter',
+      '',
+      `“${strange}” is none of c (clean), f (flawed), m (miss). Nothing is kept yet.`,
+    );
+  if (letters.length > MOST)
+    return fail('many', '', `${letters.length} reps in one session: at most ${MOST}, please.`);
+  return ok([...letters].map((letter) => LETTERS[letter] as Judged['outcome']));
 }

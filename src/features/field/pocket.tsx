@@ -3,7 +3,9 @@ import { useEffect, useRef, useState } from 'react';
 /** Seconds of holding that open the pad again: longer than cloth or rain would press. */
 const HOLD = 1.2;
 
-/** Pocket mode: the page ignores touch until it is held. Clock and keys of a remote go on beneath. */
+/**
+ * Pocket mode: the page ignores touch until it is held. Clock and keys of a remote go on beneath.
+ */
 export function Pocket({ onOpen }: { readonly onOpen: () => void }) {
   const [held, setHeld] = useState(false);
   const open = useRef(onOpen);
@@ -17,7 +19,12 @@ export function Pocket({ onOpen }: { readonly onOpen: () => void }) {
   }, [held]);
   const letGo = (): void => setHeld(false);
   return (
-    <div role="dialog" aria-modal="true" aria-label="Pocket mode" className="fixed inset-0 z-50 grid place-items-center bg-ink p-8 text-paper">
+    <div
+      role="dialog"
+      aria-modal="true"
+      aria-label="Pocket mode"
+      className="fixed inset-0 z-50 grid place-items-center bg-ink p-8 text-paper"
+    >
       <button
         type="button"
         className={`grid min-h-48 w-full max-w-md touch-none select-none place-items-center border-4 p-6 text-center text-2xl font-bold ${held ? 'border-signal text-signal' : 'border-paper'}`}

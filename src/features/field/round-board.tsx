@@ -1,21 +1,35 @@
 import { Link } from 'react-router';
-import { buildLadder } from '@/core/breakdown';
-import { replay, standingReps, standingRung } from '@/data/repositories';
-import { Button, buttonClass, PageHead, RepMarks, repMark, Sheet } from '@/ui';
+import { buildLadder, placeOn } from '@/core/breakdown';
+import { foldLog, replay, type StandingRep } from '@/core/log';
+import { Button, buttonClass, PageHead, RepMarks, Sheet, standingMark } from '@/ui';
 import type { Turn } from './round-page';
 
 /** Who goes on and who repeats, by each dog's own rule. */
-export function RoundBoard({ turns, onBack }: { readonly turns: readonly Turn[]; readonly onBack: () => void }) {
+export function RoundBoard({
+  turns,
+  onBack,
+}: {
+  readonly turns: readonly Turn[];
+  readonly onBack: () => void;
+}) {
   return (
     <>
-      <PageHead title={`After the round: ${turns[0]?.element.title ?? ''}`}>By each dog’s own rule; you may always see it otherwise.</PageHead>
+      <PageHead title={`After the round: ${turns[0]?.element.title ?? ''}`}>
+        By each dog’s own rule; you may always see it otherwise.
+      </PageHead>
       <Sheet title="Next time">
         <ul className="divide-y divide-hair">
           {turns.map((turn) => (
-            <li key={turn.dog.id} className="grid gap-x-6 gap-y-1 py-3 sm:grid-cols-[9rem_1fr_12rem] sm:items-center">
+            <li
+              key={turn.dog.id}
+              className="grid gap-x-6 gap-y-1 py-3 sm:grid-cols-[9rem_1fr_12rem] sm:items-center"
+            >
               <span className="text-xl font-bold">{turn.dog.name}</span>
               <span className="text-lg leading-snug">{verdict(turn)}</span>
-              <RepMarks label={`Reps of ${turn.dog.name}`} marks={standingReps(turn.entries).map((rep) => repMark(rep, null))} />
+              <RepMarks
+                label={`Reps of ${turn.dog.name}`}
+                marks={repsOf(turn).map((rep) => standingMark(rep, null))}
+              />
             </li>
           ))}
         </ul>
@@ -33,15 +47,22 @@ export function RoundBoard({ turns, onBack }: { readonly turns: readonly Turn[];
 }
 
 /** What the policy would have next, in a few words with its grounds. */
-function verdict({ element, session, entries, dog }: Turn): string {
-  if (!session || standingReps(entries).length === 0) return `${dog.name} did not work in this round.`;
-  const top = buildLadder(element).rungs.length - 1;
-  const rung = Math.min(standingRung(session, entries), top);
-  const went = rung - session.startRung;
-  const { advice } = replay(element.policy, session, { top }, entries);
+function verdict({ element, bout, entries, dog }: Turn): string {
+  const folded = bout ? foldLog(bout.start, entries) : null;
+  if (!bout || !folded || folded.reps.length === 0) return `${dog.name} did not work in this round.`;
+  const ladder = buildLadder(element);
+  const rung = placeOn(ladder, folded.stands).rung;
+  const went = rung - placeOn(ladder, bout.start).rung;
+  const { advice } = replay({ policy: element.policy, ladder, start: bout.start, facts: {} }, entries);
   const move = advice.find((one) => one.kind !== 'rest' && one.kind !== 'end');
   const reason = move?.reason ?? '';
-  if (move && 'to' in move) return `${move.kind === 'advance' ? 'Goes on' : 'Goes back'} to rung ${move.to + 1}. ${reason}`;
+  if (move && 'to' in move)
+    return `${move.kind === 'advance' ? 'Goes on' : 'Goes back'} to rung ${move.to + 1}. ${reason}`;
   if (move?.kind === 'done') return `Done here. ${reason}`;
-  return went > 0 ? `Went up to rung ${rung + 1} and stays. ${reason}` : `Repeats rung ${rung + 1}. ${reason}`;
+  return went > 0
+    ? `Went up to rung ${rung + 1} and stays. ${reason}`
+    : `Repeats rung ${rung + 1}. ${reason}`;
 }
+
+const repsOf = ({ bout, entries }: Turn): readonly StandingRep[] =>
+  bout ? foldLog(bout.start, entries).reps : [];

@@ -1,33 +1,42 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { startRung } from '@/core/coaching';
+import { buildLadder, type Criteria, placeOn } from '@/core/breakdown';
+import { type Entry, foldLog } from '@/core/log';
 import type { DogId } from '@/core/shared';
+import { useKennelWithDog } from '@/data/live';
 import {
+  boutLog,
   coachFacts,
+  type DatedBout,
   type ElementRecord,
-  type Entry,
   isRunning,
   type Kennel,
-  lastSession,
-  type Session,
-  sessionEntries,
-  standingReps,
-  startSession,
-  type Twin,
-  twinsOf,
-  useKennelWithDog,
+  lastBout,
+  type SameWork,
+  sameWorkOf,
+  startToday,
   workOf,
-} from '@/data/repositories';
+} from '@/data/read';
+import { startBout } from '@/data/write';
 import { Button, buttonClass, Notice, PageHead } from '@/ui';
 import { Pad } from './pad';
 import { usePad } from './pad-store';
 import { RoundBoard } from './round-board';
 
-/** A dog's turn in the round: its own element, and its own session once it has begun. */
-export type Turn = Twin & { readonly element: ElementRecord; readonly session: Session | null; readonly entries: readonly Entry[] };
+/** A dog's turn in the round: its own element, and its own bout once it has begun. */
+export type Turn = Omit<SameWork, 'element'> & {
+  readonly element: ElementRecord;
+  /** Where its bout of today begins. */
+  readonly start: Criteria;
+  readonly bout: DatedBout | null;
+  readonly entries: readonly Entry[];
+};
 
-/** Several dogs one after another on one element, each with its own rung, rule and log; a tap changes the dog. */
+/**
+ * Several dogs one after another on one element, each with its own rung, rule and log; a tap
+ * changes the dog.
+ */
 export function RoundPage() {
   const { element: id } = useParams();
   const { kennel, today } = useKennelWithDog();
@@ -44,7 +53,9 @@ export function RoundPage() {
     return (
       <>
         <PageHead title="A round needs two dogs" />
-        <Notice>Only one dog trains this element. Copy its ladder to another under Breakdown, Other dogs.</Notice>
+        <Notice>
+          Only one dog trains this element. Copy its ladder to another under Breakdown, Other dogs.
+        </Notice>
       </>
     );
   if (over) return <RoundBoard turns={turns} onBack={() => setOver(false)} />;
@@ -60,24 +71,34 @@ export function RoundPage() {
             onClick={() => setChosen(one.dog.id)}
           >
             {one.dog.name}
-            <span className="text-base font-normal">{one.session ? repsInWords(standingReps(one.entries).length) : `rung ${one.rung + 1}`}</span>
+            <span className="text-base font-normal">
+              {one.bout ? repsInWords(repsOf(one)) : `rung ${rungOf(one) + 1}`}
+            </span>
           </Button>
         ))}
         <Button size="big" look="quiet" onClick={() => setOver(true)}>
           End the round
         </Button>
       </div>
-      {turn ? <TurnPad key={turn.dog.id} turn={turn} onEnd={() => setChosen(null)} /> : <WhoFirst title={turns[0]?.element.title ?? ''} />}
+      {turn ? (
+        <TurnPad key={turn.dog.id} turn={turn} onEnd={() => setChosen(null)} />
+      ) : (
+        <WhoFirst title={turns[0]?.element.title ?? ''} />
+      )}
     </>
   );
 }
 
+const repsOf = ({ bout, entries }: Turn): number => (bout ? foldLog(bout.start, entries).reps.length : 0);
+const rungOf = ({ element, start }: Turn): number => placeOn(buildLadder(element), start).rung;
 const repsInWords = (n: number): string => `${n} ${n === 1 ? 'rep' : 'reps'}`;
 
 function WhoFirst({ title }: { readonly title: string }) {
   return (
     <>
-      <PageHead title={`Round: ${title}`}>Tap a dog to begin or go on with it. Each has its own rung and its own log.</PageHead>
+      <PageHead title={`Round: ${title}`}>
+        Tap a dog to begin or go on with it. Each has its own rung and its own log.
+      </PageHead>
       <Link className={buttonClass('plain')} to="../.." relative="path">
         Back to the field
       </Link>
@@ -85,36 +106,52 @@ function WhoFirst({ title }: { readonly title: string }) {
   );
 }
 
-async function turnsOf(kennel: Kennel, id: string, today: Session['day']): Promise<Turn[]> {
-  const element = await kennel.database.elements.get(id);
+async function turnsOf(kennel: Kennel, id: string, today: DatedBout['day']): Promise<Turn[]> {
+  const element = await kennel.database.of('elements').get(id);
   if (!element) return [];
-  const twins = await twinsOf(kennel, element);
+  const same = await sameWorkOf(kennel, element);
   const turns = await Promise.all(
-    twins.map(async (twin): Promise<Turn | null> => {
-      if (!twin.element) return null;
-      const last = await lastSession(kennel, twin.element.id);
-      const session = last && last.day === today ? last : null;
-      const rung = session ? twin.rung : startRung(twin.element.policy.pace, twin.rung);
-      return { ...twin, rung, element: twin.element, session, entries: session ? await sessionEntries(kennel, session.id) : [] };
+    same.map(async ({ element: own, ...one }): Promise<Turn | null> => {
+      if (!own) return null;
+      const last = await lastBout(kennel, own.id);
+      const bout = last && last.day === today ? last : null;
+      const entries = bout ? await boutLog(kennel, bout.id) : [];
+      return { ...one, element: own, start: startToday(own, one.stands, bout !== null), bout, entries };
     }),
   );
   return turns.filter((turn) => turn !== null);
 }
 
 function TurnPad({ turn, onEnd }: { readonly turn: Turn; readonly onEnd: () => void }) {
-  const { kennel, now, today } = useKennelWithDog();
-  const { element, session, rung } = turn;
-  const running = session !== null && isRunning(session, today);
+  const { kennel, today, done } = useKennelWithDog();
+  const { element, bout, start } = turn;
+  const running = bout !== null && isRunning(bout, today);
   const found = useLiveQuery(
-    async () => (running ? { work: await workOf(kennel, element.dogId), facts: await coachFacts(kennel, element, session) } : null),
-    [kennel, element, session?.id, running],
+    async () =>
+      running
+        ? { work: await workOf(kennel, element.dogId), facts: await coachFacts(kennel, element, bout) }
+        : null,
+    [kennel, element, bout?.id, running],
   );
   if (!running)
     return (
-      <Button look="signal" size="huge" onClick={() => void startSession(kennel, element, { now: now(), day: today, away: false, rung })}>
+      <Button
+        look="signal"
+        size="huge"
+        onClick={() => void done(null, startBout(kennel, element, { day: today, away: false, start }))}
+      >
         Begin with {turn.dog.name}
       </Button>
     );
   if (!found) return <p className="text-lg">Reading the log …</p>;
-  return <Pad element={element} work={found.work} session={session} entries={turn.entries} facts={found.facts} onEnd={onEnd} />;
+  return (
+    <Pad
+      element={element}
+      work={found.work}
+      bout={bout}
+      entries={turn.entries}
+      facts={found.facts}
+      onEnd={onEnd}
+    />
+  );
 }

@@ -7,21 +7,28 @@ export type Signal = 'once' | 'twice';
 const PULSES: Readonly<Record<Signal, number | number[]>> = { once: 80, twice: [80, 120, 80] };
 
 /**
- * Tells the handler without telling the dog: a vibration, and a low hum only where somebody has said that it goes into an earpiece. Used before a response, so it is
- * never a loudspeaker's business.
+ * Tells the handler without telling the dog: a vibration, and a low hum only where somebody has
+ * said that it goes into an earpiece. Used before a response, so it is never a loudspeaker's
+ * business.
  */
 export function signal(kind: Signal): void {
   navigator.vibrate?.(PULSES[kind]);
   if (useHand.getState().earpiece) hum(kind);
 }
 
-/** Tells that a rest is over: nothing is asked of the dog then, so the loudspeaker may, where it is switched on. */
+/**
+ * Tells that a rest is over: nothing is asked of the dog then, so the loudspeaker may, where it is
+ * switched on.
+ */
 export function restIsOver(): void {
   navigator.vibrate?.(PULSES.twice);
   if (useHand.getState().earpiece || useHand.getState().sounds) hum('twice');
 }
 
-/** Hertz and seconds. Low, soft at both ends and slow to rise: nothing like a click, a whistle or a word. */
+/**
+ * Hertz and seconds. Low, soft at both ends and slow to rise: nothing like a click, a whistle or a
+ * word.
+ */
 const HUM = { pitch: 165, length: 0.5, rise: 0.15, loudness: 0.2 } as const;
 let audio: AudioContext | null = null;
 
@@ -40,7 +47,10 @@ function hum(kind: Signal): void {
   }
 }
 
-/** Speaks a code word, where speech is switched on and the person has written one; the call itself is never spoken. */
+/**
+ * Speaks a code word, where speech is switched on and the person has written one; the call itself
+ * is never spoken.
+ */
 export function speak(code: string | undefined): void {
   if (!useHand.getState().speech || !code || !('speechSynthesis' in globalThis)) return;
   speechSynthesis.cancel();

@@ -2,7 +2,10 @@ import { useEffect, useState } from 'react';
 import { KeyHint } from './keys';
 import { latencyOf, markerOf, type Stamps, usePad } from './pad-store';
 
-/** One target for all stamps: the cue, the response, the marker. Silent: the telephone must not become the cue. */
+/**
+ * One target for all stamps: the cue, the response, the marker. Silent: the telephone must not
+ * become the cue.
+ */
 export function StampButton({ onStamp }: { readonly onStamp: () => void }) {
   const { cueAt, responseAt, markerAt } = usePad();
   const running = cueAt !== null && responseAt === null && markerAt === null;
@@ -19,7 +22,9 @@ export function StampButton({ onStamp }: { readonly onStamp: () => void }) {
         {nextStamp({ cueAt, responseAt, markerAt })}
         <KeyHint action="stamp" />
       </span>
-      <span className="text-3xl leading-none">{running ? <Running since={cueAt} /> : <Stamped stamps={{ cueAt, responseAt, markerAt }} />}</span>
+      <span className="text-3xl leading-none">
+        {running ? <Running since={cueAt} /> : <Stamped stamps={{ cueAt, responseAt, markerAt }} />}
+      </span>
     </button>
   );
 }
@@ -32,7 +37,12 @@ function nextStamp({ cueAt, responseAt, markerAt }: Stamps): string {
 
 function Stamped({ stamps }: { readonly stamps: Stamps }) {
   const [latency, marker] = [latencyOf(stamps), markerOf(stamps)];
-  const after = marker === null ? '' : latency === null ? `marked at ${marker.toFixed(1)} s` : `marked ${(marker - latency).toFixed(1)} s after`;
+  const after =
+    marker === null
+      ? ''
+      : latency === null
+        ? `marked at ${marker.toFixed(1)} s`
+        : `marked ${(marker - latency).toFixed(1)} s after`;
   return (
     <>
       {latency === null ? '' : `${latency.toFixed(2)} s`}

@@ -2,11 +2,16 @@ import { useState } from 'react';
 import type { Caution } from '@/core/planning';
 import { CautionNote } from '@/ui';
 
-/** The cautions of the day. One that is a condition has a tick, so that it is looked at and not only read; it stops nobody. */
+/**
+ * The cautions of the day. One that is a condition has a tick, so that it is looked at and not only
+ * read; it stops nobody.
+ */
 export function TickedCautions({ cautions }: { readonly cautions: readonly Caution[] }) {
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const toggle = (id: string): void =>
-    setTicked((before) => (before.has(id) ? new Set([...before].filter((one) => one !== id)) : new Set([...before, id])));
+    setTicked((before) =>
+      before.has(id) ? new Set([...before].filter((one) => one !== id)) : new Set([...before, id]),
+    );
   return (
     <div className="grid gap-2">
       {cautions.map((caution) =>

@@ -1,14 +1,15 @@
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { buildLadder, describeRung } from '@/core/breakdown';
 import { type Day, isDay } from '@/core/shared';
-import { type ElementRecord, endSession, isRunning, lastSession, recordRep, startSession, useKennelWithDog } from '@/data/repositories';
+import { useKennelWithDog } from '@/data/live';
+import type { ElementRecord } from '@/data/read';
+import { typeInBout } from '@/data/write';
 import { Button, Notice, Sheet, TextField } from '@/ui';
 import { readPaper } from './paper';
 
 /** A session that was kept on paper, typed in later: its day, its rung, its reps in order. */
 export function TypeIn({ element }: { readonly element: ElementRecord }) {
-  const { kennel, now, today } = useKennelWithDog();
+  const { kennel, now, today, done } = useKennelWithDog();
   const ladder = buildLadder(element);
   const [day, setDay] = useState<string>(today);
   const [rung, setRung] = useState(0);
@@ -16,37 +17,17 @@ export function TypeIn({ element }: { readonly element: ElementRecord }) {
   const [problem, setProblem] = useState<string>();
   const save = async (): Promise<void> => {
     const read = readPaper(text);
-    const last = await lastSession(kennel, element.id);
-    // A session that is open would be ended by another of the same element.
-    if (last && isRunning(last, today)) {
-      setProblem('A session of it is open: end that one first.');
-      return;
-    }
     const fits = isDay(day) && day <= today;
     setProblem(!fits ? 'The day must be today or before.' : read.ok ? undefined : read.message);
     if (!fits || !read.ok) return;
-    // Noon of that day: the hour was not kept, and the order of the reps is what counts.
+    // The hour was not kept, and the order of the reps is what counts.
     const noon = day === today ? now() : new Date(`${day}T12:00:00`).getTime();
-    const session = await startSession(kennel, element, { now: noon, day: day as Day, away: false, rung });
-    for (const [i, outcome] of read.value.entries()) {
-      const written = await recordRep(kennel, session, {
-        outcome,
-        option: null,
-        cause: 'dog',
-        aided: false,
-        at: noon + i,
-        rung,
-        criteria: ladder.rungs[rung]?.criteria ?? {},
-        latency: null,
-      });
-      if (!written.ok) {
-        setProblem(written.message);
-        return;
-      }
-    }
-    await endSession(kennel, session.id, noon + read.value.length);
-    setText('');
-    toast(`${read.value.length} reps of ${day} are in the log.`);
+    const start = ladder.rungs[rung]?.criteria ?? {};
+    const paper = { day: day as Day, away: false, start, noon };
+    const words = `${read.value.length} reps of ${day} are in the log.`;
+    const typed = await done(words, typeInBout(kennel, element, paper, read.value));
+    setProblem(typed.ok ? undefined : typed.message);
+    if (typed.ok) setText('');
   };
   return (
     <Sheet title="Type in a session from paper" className="mb-6">
@@ -57,7 +38,13 @@ export function TypeIn({ element }: { readonly element: ElementRecord }) {
           void save();
         }}
       >
-        <TextField label="Day" type="date" max={today} value={day} onChange={(event) => setDay(event.target.value)} />
+        <TextField
+          label="Day"
+          type="date"
+          max={today}
+          value={day}
+          onChange={(event) => setDay(event.target.value)}
+        />
         <label className="block text-sm font-semibold">
           Rung
           <select

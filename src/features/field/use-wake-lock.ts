@@ -1,6 +1,9 @@
 import { useEffect } from 'react';
 
-/** Keeps the screen awake while a session is open. A browser that cannot, or will not, changes nothing else. */
+/**
+ * Keeps the screen awake while a session is open. A browser that cannot, or will not, changes
+ * nothing else.
+ */
 export function useWakeLock(): void {
   useEffect(() => {
     let lock: WakeLockSentinel | null = null;

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { ageInMonths } from '@/core/planning';
 import { type Day, isDay } from '@/core/shared';
-import { type Dog, useKennel } from '@/data/repositories';
+import { useKennel } from '@/data/live';
+import type { Dog } from '@/data/read';
 import { ListField, Sheet, TextField } from '@/ui';
 import { useDogChange } from './use-dog-change';
 
@@ -22,12 +23,24 @@ export function DogSheet({ dog }: { readonly dog: Dog }) {
   const change = useDogChange(dog);
   const { today } = useKennel();
   return (
-    <Sheet title={dog.name} aside={dog.born ? `${ageInMonths(dog.born, today)} months old` : 'age not written down'}>
+    <Sheet
+      title={dog.name}
+      aside={dog.born ? `${ageInMonths(dog.born, today)} months old` : 'age not written down'}
+    >
       <div className="grid gap-4 sm:grid-cols-2">
         <Words label="Name" kept={dog.name} required onTake={(name) => change({ name }, 'Name changed.')} />
-        <Words label="Breed, in your words" kept={dog.breed} onTake={(breed) => change({ breed }, 'Breed changed.')} />
+        <Words
+          label="Breed, in your words"
+          kept={dog.breed}
+          onTake={(breed) => change({ breed }, 'Breed changed.')}
+        />
         <Birthday dog={dog} today={today} onTake={(born) => change({ born }, 'Birthday changed.')} />
-        <Choice label="Size" value={dog.size} options={SIZES} onTake={(size) => change({ size }, 'Size changed.')} />
+        <Choice
+          label="Size"
+          value={dog.size}
+          options={SIZES}
+          onTake={(size) => change({ size }, 'Size changed.')}
+        />
         <Choice
           label="Short nose"
           value={dog.shortNosed === null ? null : dog.shortNosed ? 'yes' : 'no'}
@@ -35,11 +48,22 @@ export function DogSheet({ dog }: { readonly dog: Dog }) {
             ['yes', 'yes'],
             ['no', 'no'],
           ]}
-          onTake={(answer) => change({ shortNosed: answer === null ? null : answer === 'yes' }, 'Build changed.')}
+          onTake={(answer) =>
+            change({ shortNosed: answer === null ? null : answer === 'yes' }, 'Build changed.')
+          }
         />
-        <Choice label="Better side" value={dog.betterSide} options={SIDES} onTake={(betterSide) => change({ betterSide }, 'Better side changed.')} />
+        <Choice
+          label="Better side"
+          value={dog.betterSide}
+          options={SIDES}
+          onTake={(betterSide) => change({ betterSide }, 'Better side changed.')}
+        />
         <div className="sm:col-span-2">
-          <ListField label="Rewards, best first" items={dog.rewards} onTake={(rewards) => void change({ rewards }, 'Rewards changed.')} />
+          <ListField
+            label="Rewards, best first"
+            items={dog.rewards}
+            onTake={(rewards) => void change({ rewards }, 'Rewards changed.')}
+          />
         </div>
         <div className="sm:col-span-2">
           <Cues dog={dog} />
@@ -49,7 +73,12 @@ export function DogSheet({ dog }: { readonly dog: Dog }) {
   );
 }
 
-type WordsProps = { readonly label: string; readonly kept: string; readonly required?: boolean; readonly onTake: (text: string) => void };
+type WordsProps = {
+  readonly label: string;
+  readonly kept: string;
+  readonly required?: boolean;
+  readonly onTake: (text: string) => void;
+};
 
 function Words({ label, kept, required = false, onTake }: WordsProps) {
   const [text, setText] = useState(kept);
@@ -68,7 +97,15 @@ function Words({ label, kept, required = false, onTake }: WordsProps) {
   );
 }
 
-function Birthday({ dog, today, onTake }: { readonly dog: Dog; readonly today: Day; readonly onTake: (born: Day | null) => void }) {
+function Birthday({
+  dog,
+  today,
+  onTake,
+}: {
+  readonly dog: Dog;
+  readonly today: Day;
+  readonly onTake: (born: Day | null) => void;
+}) {
   const [text, setText] = useState<string>(dog.born ?? '');
   const [problem, setProblem] = useState<string>();
   const commit = (): void => {

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { useKennelWithDog } from '@/data/repositories';
+import { useKennelWithDog } from '@/data/live';
 import { buttonClass, PageHead } from '@/ui';
 import { DogSheet } from './dog-sheet';
 import { KitSheet } from './kit-sheet';
@@ -11,7 +11,8 @@ export function KennelRoom() {
   return (
     <>
       <PageHead title={`${dog.name}, and what is in the shed`}>
-        Written down once, used everywhere: age and build for the cautions, rewards and cues for the field, kit for the ladders.
+        Written down once, used everywhere: age and build for the cautions, rewards and cues for the field,
+        kit for the ladders.
       </PageHead>
       <p className="mb-5">
         <Link className={buttonClass('plain')} to={`/${kennel.name}/start`}>

@@ -1,12 +1,12 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { toast } from 'sonner';
-import { addKit, removeKit, restoreKit, useKennel, useKit } from '@/data/repositories';
+import { useKennel, useKit } from '@/data/live';
+import { addKit, removeKit } from '@/data/write';
 import { Button, Sheet, TextField } from '@/ui';
 
 /** What there is to train with. A ladder that needs something else says so. */
 export function KitSheet() {
-  const { kennel } = useKennel();
+  const { kennel, done } = useKennel();
   const kit = useKit();
   const [title, setTitle] = useState('');
   const [problem, setProblem] = useState<string>();
@@ -25,16 +25,17 @@ export function KitSheet() {
               look="quiet"
               className="!px-2.5"
               aria-label={`Take ${thing.title} off the list`}
-              onClick={() => {
-                void removeKit(kennel, thing.id);
-                toast(`${thing.title} is off the list.`, { action: { label: 'Undo', onClick: () => void restoreKit(kennel, thing) } });
-              }}
+              onClick={() => void done(`${thing.title} is off the list.`, removeKit(kennel, thing.id))}
             >
               <X aria-hidden="true" className="size-4" />
             </Button>
           </li>
         ))}
-        {kit?.length === 0 && <li className="leading-snug">Nothing yet. Write a thing as the methods call it: dummies, thin dowel, platform.</li>}
+        {kit?.length === 0 && (
+          <li className="leading-snug">
+            Nothing yet. Write a thing as the methods call it: dummies, thin dowel, platform.
+          </li>
+        )}
       </ul>
       <form
         className="mt-3 flex items-end gap-2"
@@ -43,7 +44,13 @@ export function KitSheet() {
           void add();
         }}
       >
-        <TextField label="A further thing" className="flex-1" value={title} problem={problem} onChange={(event) => setTitle(event.target.value)} />
+        <TextField
+          label="A further thing"
+          className="flex-1"
+          value={title}
+          problem={problem}
+          onChange={(event) => setTitle(event.target.value)}
+        />
         <Button type="submit" look="ink">
           Add it
         </Button>

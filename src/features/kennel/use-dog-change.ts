@@ -1,12 +1,9 @@
-import { toast } from 'sonner';
-import { changeDog, type Dog, useKennel } from '@/data/repositories';
+import { useKennel } from '@/data/live';
+import type { Dog } from '@/data/read';
+import { changeDog } from '@/data/write';
 
-/** Saves what is written of a dog at once and offers to take it back. */
+/** Saves what is written of a dog at once; the undo line takes it back. */
 export function useDogChange(dog: Dog): (change: Partial<Dog>, words: string) => void {
-  const { kennel } = useKennel();
-  return (change, words) => {
-    void changeDog(kennel, { ...dog, ...change }).then((before) => {
-      if (before) toast(words, { action: { label: 'Undo', onClick: () => void changeDog(kennel, before) } });
-    });
-  };
+  const { kennel, done } = useKennel();
+  return (change, words) => void done(words, changeDog(kennel, dog.id, change));
 }

@@ -1,10 +1,13 @@
 import { useState } from 'react';
 import { VET_TOPICS, type VetTopic } from '@/core/planning';
-import type { Dog } from '@/data/repositories';
+import type { Dog } from '@/data/read';
 import { Sheet, TextField } from '@/ui';
 import { useDogChange } from './use-dog-change';
 
-/** What the vet said: it stands in the cautions in place of the question. This program sets no limits of its own. */
+/**
+ * What the vet said: it stands in the cautions in place of the question. This program sets no
+ * limits of its own.
+ */
 export function VetSheet({ dog }: { readonly dog: Dog }) {
   return (
     <Sheet title="What your vet said" aside="asked here because no age or number fits every dog">
@@ -25,7 +28,10 @@ function Answer({ dog, topic }: { readonly dog: Dog; readonly topic: VetTopic })
     const said = text.trim();
     if (said === kept) return;
     const others = dog.vet.filter((one) => one.about !== topic);
-    change({ vet: said === '' ? others : [...others, { about: topic, said }] }, said === '' ? 'Answer taken away.' : 'Written down.');
+    change(
+      { vet: said === '' ? others : [...others, { about: topic, said }] },
+      said === '' ? 'Answer taken away.' : 'Written down.',
+    );
   };
   return (
     <TextField

@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
-import { toast } from 'sonner';
 import { type Assumptions, DEFAULT_ASSUMPTIONS } from '@/core/readiness';
-import { changeTrial, putTrial, type Trial, useKennel } from '@/data/repositories';
+import { useKennel } from '@/data/live';
+import type { Trial } from '@/data/read';
+import { changeTrial } from '@/data/write';
 import { Button, Sheet } from '@/ui';
 import { shiftInWords } from './readiness-view';
 
@@ -19,7 +20,8 @@ type Field = {
 const FIELDS: readonly Field[] = [
   {
     label: 'Strange place',
-    words: (a) => `Until away reps tell: what is clean 90 % of the time at home is clean ${shiftInWords(a.place.mean)} away.`,
+    words: (a) =>
+      `Until away reps tell: what is clean 90 % of the time at home is clean ${shiftInWords(a.place.mean)} away.`,
     value: (a) => a.place.mean,
     change: (a, mean) => ({ ...a, place: { ...a.place, mean } }),
     min: -2,
@@ -37,7 +39,8 @@ const FIELDS: readonly Field[] = [
   },
   {
     label: 'Nerves at a trial',
-    words: (a) => `All elements swing together: 90 % becomes ${shiftInWords(-a.nervesSd)} on one day and ${shiftInWords(a.nervesSd)} on another.`,
+    words: (a) =>
+      `All elements swing together: 90 % becomes ${shiftInWords(-a.nervesSd)} on one day and ${shiftInWords(a.nervesSd)} on another.`,
     value: (a) => a.nervesSd,
     change: (a, nervesSd) => ({ ...a, nervesSd }),
     min: 0,
@@ -56,7 +59,8 @@ const FIELDS: readonly Field[] = [
   },
   {
     label: 'Your own slips',
-    words: (a) => `${(a.handlerRate * 100).toFixed(1)} % of the elements, a guess worth ${a.handlerWeight} reps of your log.`,
+    words: (a) =>
+      `${(a.handlerRate * 100).toFixed(1)} % of the elements, a guess worth ${a.handlerWeight} reps of your log.`,
     value: (a) => a.handlerRate,
     change: (a, handlerRate) => ({ ...a, handlerRate }),
     min: 0,
@@ -75,13 +79,15 @@ const FIELDS: readonly Field[] = [
   },
 ];
 
-/** What no rep at home can tell, with its default and why; changed here, and the forecast follows. */
+/**
+ * What no rep at home can tell, with its default and why; changed here, and the forecast follows.
+ */
 export function AssumptionFields({ trial }: { readonly trial: Trial }) {
-  const { kennel } = useKennel();
+  const { kennel, done } = useKennel();
   const { assumptions } = trial;
   const take = async (change: (stored: Assumptions) => Assumptions, words: string): Promise<void> => {
-    const before = await changeTrial(kennel, trial.id, (stored) => ({ assumptions: change(stored.assumptions) }));
-    if (before) toast(words, { action: { label: 'Undo', onClick: () => void putTrial(kennel, before) } });
+    const changing = changeTrial(kennel, trial.id, (stored) => ({ assumptions: change(stored.assumptions) }));
+    await done(words, changing);
   };
   const own = assumptions.sessionsPerWeek;
   return (
@@ -101,10 +107,14 @@ export function AssumptionFields({ trial }: { readonly trial: Trial }) {
               field={field}
               value={field.value(assumptions)}
               words={(value) => field.words(field.change(assumptions, value))}
-              onTake={(value) => void take((stored) => field.change(stored, value), `${field.label} changed.`)}
+              onTake={(value) =>
+                void take((stored) => field.change(stored, value), `${field.label} changed.`)
+              }
             />
             {field.value(assumptions) !== field.value(DEFAULT_ASSUMPTIONS) && (
-              <p className="text-sm leading-snug text-ink-soft">Default: {field.words(DEFAULT_ASSUMPTIONS)}</p>
+              <p className="text-sm leading-snug text-ink-soft">
+                Default: {field.words(DEFAULT_ASSUMPTIONS)}
+              </p>
             )}
           </div>
         ))}
@@ -115,7 +125,10 @@ export function AssumptionFields({ trial }: { readonly trial: Trial }) {
               className="size-5 accent-(--ink)"
               checked={own === null}
               onChange={() =>
-                void take((stored) => ({ ...stored, sessionsPerWeek: stored.sessionsPerWeek === null ? 2 : null }), 'Sessions a week changed.')
+                void take(
+                  (stored) => ({ ...stored, sessionsPerWeek: stored.sessionsPerWeek === null ? 2 : null }),
+                  'Sessions a week changed.',
+                )
               }
             />
             Sessions a week as in the last four weeks
@@ -126,20 +139,25 @@ export function AssumptionFields({ trial }: { readonly trial: Trial }) {
               field={{ min: 0, max: 7, step: 0.5 }}
               value={own}
               words={(value) => `${value} sessions a week on each element.`}
-              onTake={(value) => void take((stored) => ({ ...stored, sessionsPerWeek: value }), 'Sessions a week changed.')}
+              onTake={(value) =>
+                void take((stored) => ({ ...stored, sessionsPerWeek: value }), 'Sessions a week changed.')
+              }
             />
           )}
         </div>
         <ul className="list-inside list-disc text-sm leading-snug">
           <li>
-            At the trial every element is a first try in a strange place. What no pay at the ring does is not estimated: it shows only in what was
-            rehearsed.
+            At the trial every element is a first try in a strange place. What no pay at the ring does is not
+            estimated: it shows only in what was rehearsed.
           </li>
           <li>
-            Which fault it is when a rep is not clean: as your log says, with two imagined reps spread over all faults that can happen; how crooked
-            and how slow by what was measured.
+            Which fault it is when a rep is not clean: as your log says, with two imagined reps spread over
+            all faults that can happen; how crooked and how slow by what was measured.
           </li>
-          <li>Sessions lose half their say every 21 days; a level may have drifted a little since, and drifts on.</li>
+          <li>
+            Sessions lose half their say every 21 days; a level may have drifted a little since, and drifts
+            on.
+          </li>
         </ul>
       </div>
     </Sheet>
@@ -154,10 +172,14 @@ type SliderProps = {
   readonly onTake: (value: number) => void;
 };
 
-/** The words move with the hand; what is let go is taken. Every step on the way would be a forecast of its own. */
+/**
+ * The words move with the hand; what is let go is taken. Every step on the way would be a forecast
+ * of its own.
+ */
 function Slider({ label, field, value, words, onTake }: SliderProps) {
   const [at, setAt] = useState(value);
-  // What was taken last: letting go tells in several ways, and only a change from elsewhere (undo, defaults) moves the slider.
+  // What was taken last: letting go tells in several ways, and only a change from elsewhere (undo,
+  // defaults) moves the slider.
   const taken = useRef(value);
   useEffect(() => {
     if (value === taken.current) return;

@@ -2,9 +2,17 @@ import { Link } from 'react-router';
 import { Sheet } from '@/ui';
 import type { LedgerExercise, LedgerRow } from './readiness-view';
 
-type Props = { readonly exercises: readonly LedgerExercise[]; readonly expected: string; readonly maximum: number; readonly line: number | null };
+type Props = {
+  readonly exercises: readonly LedgerExercise[];
+  readonly expected: string;
+  readonly maximum: number;
+  readonly line: number | null;
+};
 
-/** Points available, kept and likely lost. Each loss opens to the faults that cause it and the reps that it rests on. */
+/**
+ * Points available, kept and likely lost. Each loss opens to the faults that cause it and the reps
+ * that it rests on.
+ */
 export function Ledger({ exercises, expected, maximum, line }: Props) {
   return (
     <Sheet title="The ledger" aside="points, on average over all runs">
@@ -50,7 +58,10 @@ function Row({ row }: { readonly row: LedgerRow }) {
             <span className="font-semibold">{row.title}</span>
           </span>
           <span aria-hidden="true" className="h-3 border-l-2 border-ink">
-            <span className="hatch block h-full border-y border-r border-ink" style={{ width: `${row.bar * 100}%` }} />
+            <span
+              className="hatch block h-full border-y border-r border-ink"
+              style={{ width: `${row.bar * 100}%` }}
+            />
           </span>
           <span className="text-right font-semibold">−{row.lost.toFixed(1)}</span>
         </summary>
@@ -58,7 +69,11 @@ function Row({ row }: { readonly row: LedgerRow }) {
           <p className="text-sm text-ink-soft">
             Rests on {row.grounds}.{' '}
             {row.element !== null && (
-              <Link className="underline underline-offset-4" to={`../breakdown/${row.element}/evidence`} relative="path">
+              <Link
+                className="underline underline-offset-4"
+                to={`../breakdown/${row.element}/evidence`}
+                relative="path"
+              >
                 See its reps
               </Link>
             )}

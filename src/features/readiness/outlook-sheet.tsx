@@ -1,12 +1,19 @@
 import { entryAdvice, type Readiness, readyBy } from '@/core/readiness';
 import { addDays, type Day, daysBetween } from '@/core/shared';
-import type { Trial } from '@/data/repositories';
+import type { Trial } from '@/data/read';
 import { Plot, Sheet } from '@/ui';
 import { outlookInWords } from './readiness-view';
 
-const ADVICE = { enter: 'Enter.', wait: 'Wait.', unsure: 'It can go either way.', over: 'It is over.' } as const;
+const ADVICE = {
+  enter: 'Enter.',
+  wait: 'Wait.',
+  unsure: 'It can go either way.',
+  over: 'It is over.',
+} as const;
 
-/** The chance from today to the trial if training goes on, as a fan, with the closing of entries. */
+/**
+ * The chance from today to the trial if training goes on, as a fan, with the closing of entries.
+ */
 export function OutlookSheet({
   readiness,
   trial,
@@ -49,7 +56,13 @@ export function OutlookSheet({
       </p>
       <Plot
         name="outlook"
-        series={[{ label: 'chance', kind: 'line', points: outlook.map((point) => ({ x: x(point.day), y: share(point.pass.mid) })) }]}
+        series={[
+          {
+            label: 'chance',
+            kind: 'line',
+            points: outlook.map((point) => ({ x: x(point.day), y: share(point.pass.mid) })),
+          },
+        ]}
         band={{
           label: '80 % interval',
           low: outlook.map((point) => ({ x: x(point.day), y: share(point.pass.low) })),
@@ -61,14 +74,22 @@ export function OutlookSheet({
             : []),
           { axis: 'x', at: last, label: 'trial', strong: true },
         ]}
-        xTicks={[0, Math.round(last / 2), last].map((at) => ({ at, words: at === 0 ? 'today' : addDays(today, at).slice(5) }))}
+        xTicks={[0, Math.round(last / 2), last].map((at) => ({
+          at,
+          words: at === 0 ? 'today' : addDays(today, at).slice(5),
+        }))}
         xLabel="day"
         yLabel="chance, %"
         yRange={[0, 100]}
         sentence={outlookInWords(outlook)}
         table={{
           head: ['day', 'low, %', 'middle, %', 'high, %'],
-          rows: outlook.map((point) => [point.day, share(point.pass.low), share(point.pass.mid), share(point.pass.high)]),
+          rows: outlook.map((point) => [
+            point.day,
+            share(point.pass.low),
+            share(point.pass.mid),
+            share(point.pass.high),
+          ]),
         }}
       />
     </Sheet>

@@ -3,14 +3,22 @@ import { Link } from 'react-router';
 import { type Forecast, missingRehearsals, type Readiness, writeShare } from '@/core/readiness';
 import { prepareRules, type RuleBook, rulesTotal } from '@/core/rulebooks';
 import { daysBetween, type TrialId } from '@/core/shared';
-import { type DogState, type Trial, useDog, useKennelWithDog } from '@/data/repositories';
+import { type DogState, useDog, useKennelWithDog } from '@/data/live';
+import type { Trial } from '@/data/read';
 import { Button, buttonClass, Histogram, Notice, PageHead, SelectField, Sheet } from '@/ui';
 import { AssumptionFields } from './assumption-fields';
 import { HelpList } from './help-list';
 import { Ledger } from './ledger';
 import { NewTrial } from './new-trial';
 import { OutlookSheet } from './outlook-sheet';
-import { failureReasons, headline, histogramBins, ledger, neverTrained, scoresInWords } from './readiness-view';
+import {
+  failureReasons,
+  headline,
+  histogramBins,
+  ledger,
+  neverTrained,
+  scoresInWords,
+} from './readiness-view';
 import { ResultsSheet } from './results-sheet';
 import { SideBySide } from './side-by-side';
 import { type Forecasting, useForecast } from './use-forecast';
@@ -33,7 +41,10 @@ export function ReadinessRoom() {
             <SelectField
               label="Trial"
               value={trial.id as string}
-              options={state.trials.map((one) => ({ value: one.id as string, words: `${one.day}, ${one.title}` }))}
+              options={state.trials.map((one) => ({
+                value: one.id as string,
+                words: `${one.day}, ${one.title}`,
+              }))}
               onChange={(id) => setChosen(id as TrialId)}
             />
           </Sheet>
@@ -49,7 +60,8 @@ function NoTrial({ name, state }: { readonly name: string; readonly state: DogSt
   return (
     <>
       <PageHead title={`No trial ahead for ${name}`}>
-        A forecast needs a rule book, its exercises broken down, and a trial. Without them, the breakdown says how sure each element is.
+        A forecast needs a rule book, its exercises broken down, and a trial. Without them, the breakdown says
+        how sure each element is.
       </PageHead>
       <p className="mb-6 flex flex-wrap gap-3">
         <Link className={buttonClass('ink')} to="../breakdown" relative="path">
@@ -86,7 +98,14 @@ function TrialForecast({ trial, state }: { readonly trial: Trial; readonly state
       )}
       {!readiness && first && book && <FirstLook forecast={first} book={book} />}
       {readiness && book && (
-        <Answer readiness={readiness} forecasting={forecasting} book={book} trial={trial} state={state} fresh={latest.state === 'ready'} />
+        <Answer
+          readiness={readiness}
+          forecasting={forecasting}
+          book={book}
+          trial={trial}
+          state={state}
+          fresh={latest.state === 'ready'}
+        />
       )}
     </>
   );
@@ -102,8 +121,8 @@ function FirstLook({ forecast, book }: { readonly forecast: Forecast; readonly b
         {writeShare(forecast.pass.low)} to {writeShare(forecast.pass.high)} that {dog.name} would pass.
       </p>
       <p className="mt-2 text-lg leading-snug">
-        Expected score {(forecast.expectedUnits * rules.pointsPerUnit).toFixed(0)} of {rulesTotal(rules) * rules.pointsPerUnit}; the finer figure
-        follows.
+        Expected score {(forecast.expectedUnits * rules.pointsPerUnit).toFixed(0)} of{' '}
+        {rulesTotal(rules) * rules.pointsPerUnit}; the finer figure follows.
       </p>
     </Sheet>
   );
@@ -141,7 +160,12 @@ function Answer({ readiness, forecasting, book, trial, state, fresh }: AnswerPro
     <div className="grid gap-6">
       <div className="grid gap-6 lg:grid-cols-[5fr_4fr]">
         <Sheet title="Would it pass?" label="Forecast">
-          <p className="text-2xl font-bold leading-snug" data-testid="headline" data-fresh={fresh} data-exact={JSON.stringify(forecast.pass)}>
+          <p
+            className="text-2xl font-bold leading-snug"
+            data-testid="headline"
+            data-fresh={fresh}
+            data-exact={JSON.stringify(forecast.pass)}
+          >
             {headline(dog.name, forecast, missing)}
           </p>
           <p className="mt-2 text-lg leading-snug">
@@ -149,8 +173,9 @@ function Answer({ readiness, forecasting, book, trial, state, fresh }: AnswerPro
             {line === null ? '' : `; the pass line is ${line}`}.
           </p>
           <p className="mt-1 text-sm leading-snug text-ink-soft">
-            {runs.toLocaleString('en')} simulated trials, scored by the rule book; the dice add ± {(forecast.monteCarloError * 100).toFixed(1)} %. The
-            interval is an 80 % one, as far as the assumptions below hold.
+            {runs.toLocaleString('en')} simulated trials, scored by the rule book; the dice add ±{' '}
+            {(forecast.monteCarloError * 100).toFixed(1)} %. The interval is an 80 % one, as far as the
+            assumptions below hold.
           </p>
           <h3 className="mt-4 border-b border-ink font-bold">When it does not pass</h3>
           <ul className="leading-snug">
@@ -173,9 +198,19 @@ function Answer({ readiness, forecasting, book, trial, state, fresh }: AnswerPro
         </Sheet>
       </div>
       <div className="grid gap-6 lg:grid-cols-[5fr_4fr]">
-        <Ledger exercises={ledger(readiness, book)} expected={points(forecast.expectedUnits)} maximum={maximum} line={line} />
+        <Ledger
+          exercises={ledger(readiness, book)}
+          expected={points(forecast.expectedUnits)}
+          maximum={maximum}
+          line={line}
+        />
         <div className="grid content-start gap-6">
-          <HelpList help={readiness.help} state={state} sessions={trial.assumptions.sessions} pointsPerUnit={rules.pointsPerUnit} />
+          <HelpList
+            help={readiness.help}
+            state={state}
+            sessions={trial.assumptions.sessions}
+            pointsPerUnit={rules.pointsPerUnit}
+          />
           <NotRehearsed lines={neverTrained(readiness, state)} />
           <WhatIfSheet readiness={readiness} forecasting={forecasting} trial={trial} state={state} />
         </div>

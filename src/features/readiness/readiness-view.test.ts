@@ -1,17 +1,30 @@
 import { describe, expect, it } from 'vitest';
+import { demandOf } from '@/core/breakdown';
 import { assessClass } from '@/core/readiness';
 import { prepareRules } from '@/core/rulebooks';
-import { must } from '@/core/shared';
-import { classEvidence } from '@/data/repositories';
+import { asId, type ExerciseKey, type FaultKey, must } from '@/core/shared';
+import { classEvidence } from '@/data/read';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
-import { failureReasons, headline, histogramBins, ledger, neverTrained, outlookInWords, saferClasses, shiftInWords } from './readiness-view';
+import {
+  failureReasons,
+  headline,
+  histogramBins,
+  ledger,
+  neverTrained,
+  outlookInWords,
+  saferClasses,
+  shiftInWords,
+} from './readiness-view';
 
 const state = sampleState();
 const trial = state.trials[0];
 const book = state.work.ruleBooks[0]?.book;
 if (!trial || !book) throw new Error('the sample has a trial and a rule book');
 const readiness = must(
-  assessClass(must(classEvidence(trial, state.work, state.reps, TODAY)), trial.assumptions, trial.seed, { groups: 60, runs: 40 }),
+  assessClass(must(classEvidence(trial, state.work, state.reps, TODAY)), trial.assumptions, trial.seed, {
+    groups: 60,
+    runs: 40,
+  }),
 );
 const { forecast } = readiness;
 const plain = (text: string): string => text.replaceAll('\u00a0', ' ');
@@ -20,7 +33,10 @@ describe('the ledger', () => {
   const exercises = ledger(readiness, book);
 
   it('adds up to the expected score', () => {
-    expect(exercises.reduce((sum, exercise) => sum + exercise.kept, 0)).toBeCloseTo(forecast.expectedUnits / 2, 9);
+    expect(exercises.reduce((sum, exercise) => sum + exercise.kept, 0)).toBeCloseTo(
+      forecast.expectedUnits / 2,
+      9,
+    );
     expect(exercises.map((exercise) => exercise.rows.length)).toEqual([6, 7]);
   });
 
@@ -54,8 +70,12 @@ describe('words', () => {
   it('say the interval with the figure, and only the interval when it is wide', () => {
     const told = (low: number, mid: number, high: number, missing: string[] = []): string =>
       plain(headline('Quill', { ...forecast, pass: { low, mid, high } }, missing));
-    expect(told(0.4, 0.58, 0.76)).toBe('About 58 % that Quill would pass: between 40 % and 76 %, as far as the reps can tell.');
-    expect(told(0.2, 0.5, 0.9)).toBe('Too little is known: anything from 20 % to 90 % that Quill would pass.');
+    expect(told(0.4, 0.58, 0.76)).toBe(
+      'About 58 % that Quill would pass: between 40 % and 76 %, as far as the reps can tell.',
+    );
+    expect(told(0.2, 0.5, 0.9)).toBe(
+      'Too little is known: anything from 20 % to 90 % that Quill would pass.',
+    );
     expect(told(0.9995, 0.9999, 1)).toContain('> 99.9 %');
     expect(told(0.4, 0.58, 0.76, ['cold', 'unpaid'])).toBe(
       'Somewhere from 40 % to 76 % that Quill would pass; no nearer without first tries of a day and reps without pay.',
@@ -66,11 +86,27 @@ describe('words', () => {
     const shares = failureReasons(forecast).map((reason) => Number.parseFloat(reason.share));
     expect(shares).toEqual([...shares].sort((a, b) => b - a));
     expect(failureReasons(forecast)[0]?.words).toBe('fewer than 60 points in all');
-    const untouched = { ...readiness, grounds: readiness.grounds.map((ground, i) => (i === 0 ? { ...ground, counted: 0 } : ground)) };
+    const untouched = {
+      ...readiness,
+      grounds: readiness.grounds.map((ground, i) => (i === 0 ? { ...ground, counted: 0 } : ground)),
+    };
     expect(neverTrained(untouched, state)[0]).toBe('Set up at heel: no rep at all');
     const noting = state.work.elements.map((element) =>
       element.id === 'sample-stop-down'
-        ? { ...element, countsFrom: [{ fault: 'slow-down', rung: 99 }], conditions: [{ title: 'Surface', options: ['grass', 'sand'] }] }
+        ? {
+            ...element,
+            countsFrom: [
+              {
+                fault: {
+                  exercise: asId<ExerciseKey>('square'),
+                  key: asId<FaultKey>('slow-down'),
+                  step: null,
+                },
+                from: demandOf(element.axes),
+              },
+            ],
+            conditions: [{ title: 'Surface', options: ['grass', 'sand'] }],
+          }
         : element,
     );
     expect(neverTrained(readiness, { ...state, work: { ...state.work, elements: noting } })).toEqual(
@@ -80,21 +116,34 @@ describe('words', () => {
       ]),
     );
     const bare = { ...readiness, rehearsals: { away: 3, cold: 3, unpaid: 0, rehearsed: 0 } };
-    expect(neverTrained(bare, state)).toEqual(expect.arrayContaining(['Never without pay, where pay was noted', expect.stringContaining('steward')]));
+    expect(neverTrained(bare, state)).toEqual(
+      expect.arrayContaining(['Never without pay, where pay was noted', expect.stringContaining('steward')]),
+    );
   });
 
   it('name the safer of two classes, where they can be told apart', () => {
-    const row = (dog: string, title: string, low: number, mid: number, high: number) => ({ dog, title, pass: { low, mid, high } });
+    const row = (dog: string, title: string, low: number, mid: number, high: number) => ({
+      dog,
+      title,
+      pass: { low, mid, high },
+    });
     expect(
-      saferClasses([row('Quill', 'Two', 0.5, 0.7, 0.8), row('Quill', 'Three', 0.05, 0.1, 0.2), row('Juniper', 'Open', 0.1, 0.2, 0.4)]).map(plain),
+      saferClasses([
+        row('Quill', 'Two', 0.5, 0.7, 0.8),
+        row('Quill', 'Three', 0.05, 0.1, 0.2),
+        row('Juniper', 'Open', 0.1, 0.2, 0.4),
+      ]).map(plain),
     ).toEqual(['Quill: Two is the safer one, 70 % against 10 %.']);
-    expect(saferClasses([row('Quill', 'Two', 0.4, 0.6, 0.8), row('Quill', 'Three', 0.3, 0.5, 0.7)]).map(plain)).toEqual([
-      'Quill: the classes cannot be told apart yet, 60 % against 50 %.',
-    ]);
+    expect(
+      saferClasses([row('Quill', 'Two', 0.4, 0.6, 0.8), row('Quill', 'Three', 0.3, 0.5, 0.7)]).map(plain),
+    ).toEqual(['Quill: the classes cannot be told apart yet, 60 % against 50 %.']);
   });
 
   it('say what lies ahead, and what a shift means', () => {
-    const at = (day: string, mid: number) => ({ day: day as typeof TODAY, pass: { low: mid - 0.1, mid, high: mid + 0.1 } });
+    const at = (day: string, mid: number) => ({
+      day: day as typeof TODAY,
+      pass: { low: mid - 0.1, mid, high: mid + 0.1 },
+    });
     expect(plain(outlookInWords([at('2026-07-01', 0.5), at('2026-07-20', 0.62)]))).toBe(
       'From 50 % today to 62 % on 2026-07-20, where it lies between 52 % and 72 %.',
     );

@@ -1,8 +1,10 @@
+import { buildLadder, placeOn } from '@/core/breakdown';
 import { coverOf } from '@/core/evidence';
 import { type Forecast, type OutlookPoint, type Readiness, writeShare } from '@/core/readiness';
 import {
   cellTotal,
   type Fault,
+  faultText,
   type PreparedExercise,
   type PreparedRules,
   prepareRules,
@@ -12,7 +14,8 @@ import {
 } from '@/core/rulebooks';
 import type { ElementId } from '@/core/shared';
 import { logistic, logit } from '@/core/statistics';
-import { type DogState, type ElementRecord, namedFaults } from '@/data/repositories';
+import type { DogState } from '@/data/live';
+import { type ElementRecord, faultLabel, namedFaults } from '@/data/read';
 import type { HistogramBin } from '@/ui';
 
 export type LedgerRow = {
@@ -33,16 +36,25 @@ export type LedgerExercise = {
   readonly rows: readonly LedgerRow[];
 };
 
-/** Points available, kept and likely lost, exercise by exercise; every loss opens to its faults and its grounds. */
+/**
+ * Points available, kept and likely lost, exercise by exercise; every loss opens to its faults and
+ * its grounds.
+ */
 export function ledger(readiness: Readiness, book: RuleBook): LedgerExercise[] {
   const rules = prepareRules(book.rules, book.exercises);
   const { forecast } = readiness;
-  const most = Math.max(...forecast.losses.map((loss) => loss.units), ...forecast.handlerLosses.map((loss) => loss.units), 1e-9);
+  const most = Math.max(
+    ...forecast.losses.map((loss) => loss.units),
+    ...forecast.handlerLosses.map((loss) => loss.units),
+    1e-9,
+  );
   return rules.exercises.map((scored): LedgerExercise => {
     const exercise = book.exercises.find((candidate) => candidate.id === scored.exercise);
     const context: RowContext = { readiness, scored, exercise, most, pointsPerUnit: rules.pointsPerUnit };
     const rows = [
-      ...forecast.losses.filter((loss) => loss.exercise === scored.exercise).map((loss) => elementRow(context, loss)),
+      ...forecast.losses
+        .filter((loss) => loss.exercise === scored.exercise)
+        .map((loss) => elementRow(context, loss)),
       handlerRow(context),
     ];
     const maximum = cellTotal(scored) * rules.pointsPerUnit;
@@ -69,36 +81,51 @@ function elementRow(context: RowContext, loss: Readiness['forecast']['losses'][n
   const sessions = ground?.sessions === 1 ? 'session' : 'sessions';
   return {
     key: loss.part,
-    title: context.exercise?.elements.find((element) => element.id === loss.part)?.title ?? loss.part,
+    title: context.exercise?.parts.find((part) => part.id === loss.part)?.title ?? loss.part,
     element: loss.element,
     lost: loss.units * context.pointsPerUnit,
     bar: loss.units / context.most,
-    grounds: ground && ground.counted > 0 ? `${ground.counted} reps in ${ground.sessions} ${sessions}, ${ground.away} away` : 'no rep yet: a guess',
-    faults: faultRows(context, (fault) => fault.by === 'dog' && fault.element === loss.part),
+    grounds:
+      ground && ground.counted > 0
+        ? `${ground.counted} reps in ${ground.sessions} ${sessions}, ${ground.away} away`
+        : 'no rep yet: a guess',
+    faults: faultRows(context, (fault) => fault.by === 'dog' && fault.part === loss.part),
   };
 }
 
 function handlerRow(context: RowContext): LedgerRow {
-  const units = context.readiness.forecast.handlerLosses.find((loss) => loss.exercise === context.scored.exercise)?.units ?? 0;
+  const units =
+    context.readiness.forecast.handlerLosses.find((loss) => loss.exercise === context.scored.exercise)
+      ?.units ?? 0;
   return {
     key: 'handler',
     title: 'Handler’s slips',
     element: null,
     lost: units * context.pointsPerUnit,
     bar: units / context.most,
-    grounds: `your logged slips at its ${context.exercise?.elements.length ?? 0} elements, and a stated guess`,
+    grounds: `your logged slips at its ${context.exercise?.parts.length ?? 0} elements, and a stated guess`,
     faults: faultRows(context, (fault) => fault.by === 'handler'),
   };
 }
 
-function faultRows({ readiness, scored, pointsPerUnit }: RowContext, wanted: (fault: Fault) => boolean): LedgerRow['faults'] {
+function faultRows(
+  { readiness, scored, pointsPerUnit }: RowContext,
+  wanted: (fault: Fault) => boolean,
+): LedgerRow['faults'] {
   return readiness.forecast.faults
-    .filter((loss) => loss.exercise === scored.exercise && scored.faults.some(({ fault }) => wanted(fault) && loss.option.split(':')[0] === fault.id))
-    .map((loss) => ({ key: loss.option, label: loss.label, lost: loss.units * pointsPerUnit }))
+    .filter(
+      (loss) =>
+        loss.exercise === scored.exercise &&
+        scored.faults.some(({ fault }) => wanted(fault) && loss.fault.key === fault.id),
+    )
+    .map((loss) => ({ key: faultText(loss.fault), label: loss.label, lost: loss.units * pointsPerUnit }))
     .sort((a, b) => b.lost - a.lost);
 }
 
-/** Bars of the histogram, at most some twenty; none straddles the pass line. `line` is in points, null where the family has none. */
+/**
+ * Bars of the histogram, at most some twenty; none straddles the pass line. `line` is in points,
+ * null where the family has none.
+ */
 export function histogramBins(
   forecast: Forecast,
   rules: PreparedRules,
@@ -114,7 +141,8 @@ export function histogramBins(
     if (high < 0 || low > high) continue;
     if (low === line) lineAfter = bins.length - 0.5;
     const count = forecast.histogram.slice(low, high + 1).reduce((sum, one) => sum + one, 0);
-    const label = low === high ? writePoints(rules, low) : `${writePoints(rules, low)}–${writePoints(rules, high)}`;
+    const label =
+      low === high ? writePoints(rules, low) : `${writePoints(rules, low)}–${writePoints(rules, high)}`;
     bins.push({ label, share: count / runs, passes: low >= line });
   }
   return { bins, lineAfter, line: rules.line === null ? null : rules.line * rules.pointsPerUnit };
@@ -127,26 +155,41 @@ export function scoresInWords(bins: readonly HistogramBin[], line: number | null
   return `${Math.round(reached * 100)} of 100 simulated runs reach ${line} points or more.`;
 }
 
-/** The answer in one sentence; where the interval is wide or a rehearsal is missing the sentence is the interval. */
+/**
+ * The answer in one sentence; where the interval is wide or a rehearsal is missing the sentence is
+ * the interval.
+ */
 export function headline(dog: string, forecast: Forecast, missing: readonly string[]): string {
   const { low, mid, high } = forecast.pass;
-  if (high - low > 0.5) return `Too little is known: anything from ${writeShare(low)} to ${writeShare(high)} that ${dog} would pass.`;
+  if (high - low > 0.5)
+    return `Too little is known: anything from ${writeShare(low)} to ${writeShare(high)} that ${dog} would pass.`;
   if (missing.length > 0)
     return `Somewhere from ${writeShare(low)} to ${writeShare(high)} that ${dog} would pass; no nearer without ${listOf(missing.map((one) => MISSING[one] ?? one))}.`;
   return `About ${writeShare(mid)} that ${dog} would pass: between ${writeShare(low)} and ${writeShare(high)}, as far as the reps can tell.`;
 }
 
-const MISSING: Readonly<Record<string, string>> = { away: 'reps in another place', cold: 'first tries of a day', unpaid: 'reps without pay' };
+const MISSING: Readonly<Record<string, string>> = {
+  away: 'reps in another place',
+  cold: 'first tries of a day',
+  unpaid: 'reps without pay',
+};
 
-const listOf = (words: readonly string[]): string => (words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`);
+const listOf = (words: readonly string[]): string =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
-/** For each dog with several classes: which is the safer one to enter, where the intervals tell them apart, and why. */
-export function saferClasses(rows: readonly { readonly dog: string; readonly title: string; readonly pass: Forecast['pass'] }[]): string[] {
+/**
+ * For each dog with several classes: which is the safer one to enter, where the intervals tell them
+ * apart, and why.
+ */
+export function saferClasses(
+  rows: readonly { readonly dog: string; readonly title: string; readonly pass: Forecast['pass'] }[],
+): string[] {
   return [...new Set(rows.map((row) => row.dog))].flatMap((dog) => {
     const [best, next] = rows.filter((row) => row.dog === dog).toSorted((a, b) => b.pass.mid - a.pass.mid);
     if (!best || !next) return [];
     const both = `${writeShare(best.pass.mid)} against ${writeShare(next.pass.mid)}`;
-    if (best.pass.low <= next.pass.mid && best.pass.mid <= next.pass.high) return [`${dog}: the classes cannot be told apart yet, ${both}.`];
+    if (best.pass.low <= next.pass.mid && best.pass.mid <= next.pass.high)
+      return [`${dog}: the classes cannot be told apart yet, ${both}.`];
     return [`${dog}: ${best.title} is the safer one, ${both}.`];
   });
 }
@@ -159,19 +202,30 @@ export function outlookInWords(outlook: readonly OutlookPoint[]): string {
 }
 
 /** Why simulated runs do not pass, most frequent first. */
-export function failureReasons(forecast: Forecast): { readonly key: string; readonly words: string; readonly share: string }[] {
+export function failureReasons(
+  forecast: Forecast,
+): { readonly key: string; readonly words: string; readonly share: string }[] {
   return forecast.failures
     .filter((failure) => failure.share > 0)
     .toSorted((a, b) => b.share - a.share)
-    .map((failure) => ({ key: `${failure.code}${failure.exercise}${failure.message}`, words: failure.message, share: writeShare(failure.share) }));
+    .map((failure) => ({
+      key: `${failure.code}${failure.exercise}${failure.message}`,
+      words: failure.message,
+      share: writeShare(failure.share),
+    }));
 }
 
 /** Conditions of the trial that no rep has met yet, and elements that never met them. */
 export function neverTrained(readiness: Readiness, state: DogState): string[] {
-  const title = (id: ElementId): string => state.work.elements.find((element) => element.id === id)?.title ?? id;
+  const title = (id: ElementId): string =>
+    state.work.elements.find((element) => element.id === id)?.title ?? id;
   const { rehearsals } = readiness;
-  const untouched = readiness.grounds.filter((ground) => ground.counted === 0).map((ground) => `${title(ground.element)}: no rep at all`);
-  const home = readiness.grounds.filter((ground) => ground.counted > 0 && ground.away === 0).map((ground) => title(ground.element));
+  const untouched = readiness.grounds
+    .filter((ground) => ground.counted === 0)
+    .map((ground) => `${title(ground.element)}: no rep at all`);
+  const home = readiness.grounds
+    .filter((ground) => ground.counted > 0 && ground.away === 0)
+    .map((ground) => title(ground.element));
   return [
     ...untouched,
     ...(home.length > 0 ? [`Never away from the usual place: ${home.join(', ')}`] : []),
@@ -192,17 +246,29 @@ function conditionsNeverMet(readiness: Readiness, state: DogState): string[] {
   });
 }
 
-/** Faults that do not spoil a rep on the rung where the dog stands: the trial will charge them, and clean reps prove nothing about them. */
+/**
+ * Faults that do not spoil a rep on the rung where the dog stands: the trial will charge them, and
+ * clean reps prove nothing about them.
+ */
 function faultsOnlyNoted(readiness: Readiness, state: DogState): string[] {
   return trainedElements(readiness, state).flatMap((element) => {
-    const labels = new Map(namedFaults(element, state.work).map((fault) => [fault.key, fault.label.toLowerCase()]));
-    const noted = element.countsFrom.filter((one) => one.rung > (state.rungs.get(element.id) ?? 0)).map((one) => labels.get(one.fault) ?? one.fault);
-    return noted.length > 0 ? [`${element.title}: unproven, since only noted so far: ${noted.join(', ')}`] : [];
+    const named = namedFaults(element, state.work);
+    const ladder = buildLadder(element);
+    const { rung } = placeOn(ladder, state.stands.get(element.id) ?? {});
+    const noted = (ladder.rungs[rung]?.noted ?? []).map(
+      (fault) => faultLabel(named, fault)?.toLowerCase() ?? fault.key,
+    );
+    return noted.length > 0
+      ? [`${element.title}: unproven, since only noted so far: ${noted.join(', ')}`]
+      : [];
   });
 }
 
 const trainedElements = (readiness: Readiness, state: DogState): ElementRecord[] =>
-  readiness.grounds.flatMap((ground) => state.work.elements.find((element) => element.id === ground.element && ground.counted > 0) ?? []);
+  readiness.grounds.flatMap(
+    (ground) =>
+      state.work.elements.find((element) => element.id === ground.element && ground.counted > 0) ?? [],
+  );
 
 /** What a shift in logits makes of 90 %, as a share to read. */
 export const shiftInWords = (logits: number): string => writeShare(logistic(logit(0.9) + logits));

@@ -1,21 +1,16 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { calibrate, calibrationInWords, writeShare } from '@/core/readiness';
 import { type Day, isDay } from '@/core/shared';
-import {
-  addResult,
-  type ForecastRecord,
-  keptForecasts,
-  type ResultRecord,
-  removeResult,
-  restoreResult,
-  type Trial,
-  useKennelWithDog,
-} from '@/data/repositories';
+import { useKennelWithDog } from '@/data/live';
+import { type ForecastRecord, keptForecasts, type ResultRecord, type Trial } from '@/data/read';
+import { addResult, removeResult } from '@/data/write';
 import { Button, Notice, SelectField, Sheet, TextField } from '@/ui';
 
-/** How it went, mock or real, against what was said before; and over all dogs how good the forecasts are. */
+/**
+ * How it went, mock or real, against what was said before; and over all dogs how good the forecasts
+ * are.
+ */
 export function ResultsSheet({ trial }: { readonly trial: Trial }) {
   const { kennel, dog } = useKennelWithDog();
   const kept = useLiveQuery(() => keptForecasts(kennel, null), [kennel]);
@@ -30,11 +25,18 @@ export function ResultsSheet({ trial }: { readonly trial: Trial }) {
   );
   const forecasts = kept.forecasts.filter((forecast) => forecast.trialId === trial.id);
   return (
-    <Sheet title="Said and happened" aside={`${forecasts.length} ${forecasts.length === 1 ? 'forecast' : 'forecasts'} of this trial kept`}>
+    <Sheet
+      title="Said and happened"
+      aside={`${forecasts.length} ${forecasts.length === 1 ? 'forecast' : 'forecasts'} of this trial kept`}
+    >
       {mine.length > 0 && (
         <ul aria-label="Results" className="mb-3">
           {mine.toReversed().map((result) => (
-            <ResultLine key={result.id} result={result} forecast={result.forecastId === null ? null : (given.get(result.forecastId) ?? null)} />
+            <ResultLine
+              key={result.id}
+              result={result}
+              forecast={result.forecastId === null ? null : (given.get(result.forecastId) ?? null)}
+            />
           ))}
         </ul>
       )}
@@ -46,17 +48,20 @@ export function ResultsSheet({ trial }: { readonly trial: Trial }) {
   );
 }
 
-function ResultLine({ result, forecast }: { readonly result: ResultRecord; readonly forecast: ForecastRecord | null }) {
-  const { kennel } = useKennelWithDog();
-  const remove = async (): Promise<void> => {
-    const before = await removeResult(kennel, result.id);
-    if (before) toast('Result taken out.', { action: { label: 'Undo', onClick: () => void restoreResult(kennel, before) } });
-  };
+function ResultLine({
+  result,
+  forecast,
+}: {
+  readonly result: ResultRecord;
+  readonly forecast: ForecastRecord | null;
+}) {
+  const { kennel, done } = useKennelWithDog();
   return (
     <li className="flex flex-wrap items-baseline justify-between gap-x-4 border-b border-hair py-1.5 leading-snug">
       <span>
         <span className="font-semibold">
-          {result.day}, {result.kind === 'mock' ? 'mock trial' : 'trial'}: {result.passed ? 'passed' : 'did not pass'}
+          {result.day}, {result.kind === 'mock' ? 'mock trial' : 'trial'}:{' '}
+          {result.passed ? 'passed' : 'did not pass'}
         </span>
         {result.points !== null && `, ${result.points} points`}
         {result.note !== '' && `. ${result.note}`}
@@ -66,7 +71,11 @@ function ResultLine({ result, forecast }: { readonly result: ResultRecord; reado
             : 'No forecast had been given before that day.'}
         </span>
       </span>
-      <Button look="quiet" aria-label={`Take out the result of ${result.day}`} onClick={() => void remove()}>
+      <Button
+        look="quiet"
+        aria-label={`Take out the result of ${result.day}`}
+        onClick={() => void done('Result taken out.', removeResult(kennel, result.id))}
+      >
         Take out
       </Button>
     </li>
@@ -74,7 +83,7 @@ function ResultLine({ result, forecast }: { readonly result: ResultRecord; reado
 }
 
 function NewResult({ trial }: { readonly trial: Trial }) {
-  const { kennel, dog, today } = useKennelWithDog();
+  const { kennel, dog, today, done } = useKennelWithDog();
   const [day, setDay] = useState<string>(today);
   const [kind, setKind] = useState<'mock' | 'trial'>('mock');
   const [passed, setPassed] = useState<'yes' | 'no'>('yes');
@@ -84,21 +93,28 @@ function NewResult({ trial }: { readonly trial: Trial }) {
   const save = async (): Promise<void> => {
     const scored = points.trim() === '' ? null : Number(points.replace(',', '.'));
     if (!isDay(day)) return setProblem('Say on which day it was.');
-    if (scored !== null && !Number.isFinite(scored)) return setProblem(`“${points}” is not a number of points.`);
-    const added = await addResult(
-      kennel,
-      { dogId: dog.id, trialId: trial.id, kind, day: day as Day, passed: passed === 'yes', points: scored, note: note.trim() },
-      today,
-    );
+    if (scored !== null && !Number.isFinite(scored))
+      return setProblem(`“${points}” is not a number of points.`);
+    const result = {
+      dogId: dog.id,
+      trialId: trial.id,
+      kind,
+      day: day as Day,
+      passed: passed === 'yes',
+      points: scored,
+      note: note.trim(),
+    };
+    const added = await done('The result is kept.', addResult(kennel, result, today));
     setProblem(added.ok ? null : added.message);
     if (!added.ok) return;
     setPoints('');
     setNote('');
-    toast('The result is kept.');
   };
   return (
     <details>
-      <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">Enter a result</summary>
+      <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">
+        Enter a result
+      </summary>
       <form
         className="mt-2 grid gap-3 sm:grid-cols-2"
         onSubmit={(event) => {
@@ -106,7 +122,13 @@ function NewResult({ trial }: { readonly trial: Trial }) {
           void save();
         }}
       >
-        <TextField label="Day of the result" type="date" max={today} value={day} onChange={(event) => setDay(event.target.value)} />
+        <TextField
+          label="Day of the result"
+          type="date"
+          max={today}
+          value={day}
+          onChange={(event) => setDay(event.target.value)}
+        />
         <SelectField
           label="Kind of run"
           value={kind}
@@ -125,8 +147,19 @@ function NewResult({ trial }: { readonly trial: Trial }) {
           ]}
           onChange={setPassed}
         />
-        <TextField label="Points, if there were any" inputMode="decimal" value={points} onChange={(event) => setPoints(event.target.value)} />
-        <TextField className="sm:col-span-2" label="Note" maxLength={2000} value={note} onChange={(event) => setNote(event.target.value)} />
+        <TextField
+          label="Points, if there were any"
+          inputMode="decimal"
+          value={points}
+          onChange={(event) => setPoints(event.target.value)}
+        />
+        <TextField
+          className="sm:col-span-2"
+          label="Note"
+          maxLength={2000}
+          value={note}
+          onChange={(event) => setNote(event.target.value)}
+        />
         {problem && (
           <div className="sm:col-span-2">
             <Notice tone="alert" role="alert">

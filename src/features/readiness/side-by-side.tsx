@@ -2,7 +2,8 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { DEFAULT_ASSUMPTIONS, type Readiness, writeShare } from '@/core/readiness';
 import { ok, type Result } from '@/core/shared';
-import { broken, type ClassOfDog, useKennel } from '@/data/repositories';
+import { useKennel } from '@/data/live';
+import { type ClassOfDog, classesOfDogs } from '@/data/read';
 import { newestOf, Sheet, useLatest } from '@/ui';
 import { runCached } from '@/workers/client';
 import { saferClasses } from './readiness-view';
@@ -12,16 +13,25 @@ const SEED = 1;
 
 type Row = { readonly one: ClassOfDog; readonly readiness: Readiness };
 
-/** Every dog in every class that is broken down for it, by the same coarse simulation. Hidden where there is nothing to compare. */
+/**
+ * Every dog in every class that is broken down for it, by the same coarse simulation. Hidden where
+ * there is nothing to compare.
+ */
 export function SideBySide() {
   const { kennel, today } = useKennel();
-  const classes = useLiveQuery(() => broken(kennel, today), [kennel, today]);
+  const classes = useLiveQuery(() => classesOfDogs(kennel, today), [kennel, today]);
   const job = useMemo(() => {
     if (!classes || classes.length < 2) return null;
     return async (signal: AbortSignal, onProgress: (share: number) => void): Promise<Result<Row[]>> => {
       const rows: Row[] = [];
       for (const [i, one] of classes.entries()) {
-        const task = { kind: 'assess-class', input: one.input, assumptions: DEFAULT_ASSUMPTIONS, seed: SEED, size: SIZE } as const;
+        const task = {
+          kind: 'assess-class',
+          input: one.input,
+          assumptions: DEFAULT_ASSUMPTIONS,
+          seed: SEED,
+          size: SIZE,
+        } as const;
         const found = await runCached(task, { signal });
         if (!found.ok) return found;
         rows.push({ one, readiness: found.value });
@@ -67,7 +77,11 @@ export function SideBySide() {
         </tbody>
       </table>
       {saferClasses(
-        rows.map(({ one, readiness }) => ({ dog: one.dog.name, title: `${one.book.title}, ${one.book.edition}`, pass: readiness.forecast.pass })),
+        rows.map(({ one, readiness }) => ({
+          dog: one.dog.name,
+          title: `${one.book.title}, ${one.book.edition}`,
+          pass: readiness.forecast.pass,
+        })),
       ).map((line) => (
         <p key={line} className="mt-2 leading-snug">
           {line}

@@ -2,11 +2,16 @@ import { useEffect, useMemo, useState } from 'react';
 import { type Forecast, FULL_SIZE, type Readiness } from '@/core/readiness';
 import { prepareRules } from '@/core/rulebooks';
 import { ok, type Result } from '@/core/shared';
-import { classEvidence, type DogState, keepForecast, type Trial, useKennelWithDog } from '@/data/repositories';
+import { type DogState, useKennelWithDog } from '@/data/live';
+import { classEvidence, type Trial } from '@/data/read';
+import { keepForecast } from '@/data/write';
 import { type Latest, newestOf, useLatest } from '@/ui';
 import { printOf, runCached, type Task } from '@/workers/client';
 
-/** An answer with the question it belongs to: when the question has just changed, the page still holds the answer of before. */
+/**
+ * An answer with the question it belongs to: when the question has just changed, the page still
+ * holds the answer of before.
+ */
 type Given = { readonly task: ClassTask; readonly readiness: Readiness };
 type ClassTask = Extract<Task, { kind: 'assess-class' }>;
 
@@ -20,14 +25,25 @@ export type Forecasting = {
   readonly input: ReturnType<typeof classEvidence>;
 };
 
-/** The forecast of a trial, coarse first and then fine, kept as it was given. The same question is not worked out twice while the page is open. */
+/**
+ * The forecast of a trial, coarse first and then fine, kept as it was given. The same question is
+ * not worked out twice while the page is open.
+ */
 export function useForecast(trial: Trial, state: DogState, stopped: boolean): Forecasting {
   const { kennel, dog, today, now } = useKennelWithDog();
   const [first, setFirst] = useState<Forecast | null>(null);
   const input = useMemo(() => classEvidence(trial, state.work, state.reps, today), [trial, state, today]);
   const task = useMemo(
     (): ClassTask | null =>
-      input.ok ? { kind: 'assess-class', input: input.value, assumptions: trial.assumptions, seed: trial.seed, size: FULL_SIZE } : null,
+      input.ok
+        ? {
+            kind: 'assess-class',
+            input: input.value,
+            assumptions: trial.assumptions,
+            seed: trial.seed,
+            size: FULL_SIZE,
+          }
+        : null,
     [input, trial],
   );
   const job = useMemo(() => {
@@ -35,7 +51,11 @@ export function useForecast(trial: Trial, state: DogState, stopped: boolean): Fo
     if (!task || stopped) return null;
     return async (signal: AbortSignal, onProgress: (share: number) => void): Promise<Result<Given>> => {
       setFirst(null);
-      const found = await runCached(task, { signal, onProgress, onFirst: (forecast) => !signal.aborted && setFirst(forecast) });
+      const found = await runCached(task, {
+        signal,
+        onProgress,
+        onFirst: (forecast) => !signal.aborted && setFirst(forecast),
+      });
       return found.ok ? ok({ task, readiness: found.value }) : found;
     };
   }, [task, stopped]);

@@ -1,20 +1,35 @@
 import { useMemo, useState } from 'react';
 import { type Readiness, type WhatIf, writeShare } from '@/core/readiness';
 import type { ElementId } from '@/core/shared';
-import type { DogState, Trial } from '@/data/repositories';
+import type { DogState } from '@/data/live';
+import type { Trial } from '@/data/read';
 import { newestOf, SelectField, Sheet, useLatest } from '@/ui';
 import { runCached } from '@/workers/client';
 import type { Forecasting } from './use-forecast';
 
-type Props = { readonly readiness: Readiness; readonly forecasting: Forecasting; readonly trial: Trial; readonly state: DogState };
+type Props = {
+  readonly readiness: Readiness;
+  readonly forecasting: Forecasting;
+  readonly trial: Trial;
+  readonly state: DogState;
+};
 
-/** What if one element were better, or worse? The curve is worked out once for the element; dragging only reads it, so that the chance moves with the hand. */
+/**
+ * What if one element were better, or worse? The curve is worked out once for the element; dragging
+ * only reads it, so that the chance moves with the hand.
+ */
 export function WhatIfSheet({ readiness, forecasting, trial, state }: Props) {
   const [element, setElement] = useState<ElementId | null>(null);
   const { input } = forecasting;
   const job = useMemo(() => {
     if (!input.ok || element === null) return null;
-    const task = { kind: 'what-if', input: input.value, assumptions: trial.assumptions, seed: trial.seed, element } as const;
+    const task = {
+      kind: 'what-if',
+      input: input.value,
+      assumptions: trial.assumptions,
+      seed: trial.seed,
+      element,
+    } as const;
     return (signal: AbortSignal) => runCached(task, { signal });
   }, [input, element, trial]);
   const latest = useLatest(job);
@@ -26,10 +41,15 @@ export function WhatIfSheet({ readiness, forecasting, trial, state }: Props) {
       <SelectField
         label="Element"
         value={element ?? ''}
-        options={[{ value: '', words: 'choose one' }, ...readiness.help.map((one) => ({ value: one.element as string, words: title(one.element) }))]}
+        options={[
+          { value: '', words: 'choose one' },
+          ...readiness.help.map((one) => ({ value: one.element as string, words: title(one.element) })),
+        ]}
         onChange={(id) => setElement(id === '' ? null : (id as ElementId))}
       />
-      {element !== null && latest.state === 'working' && curve?.element !== element && <p className="mt-3">Working it out …</p>}
+      {element !== null && latest.state === 'working' && curve?.element !== element && (
+        <p className="mt-3">Working it out …</p>
+      )}
       {element !== null && latest.state === 'failed' && <p className="mt-3">{latest.failure.message}</p>}
       {curve && curve.element === element && <Slider key={element} curve={curve} />}
     </Sheet>
@@ -69,13 +89,17 @@ function Slider({ curve }: { readonly curve: WhatIf }) {
         </span>
       </p>
       <p className="text-sm leading-snug text-ink-soft">
-        Today it is {writeShare(today.clean)} clean there, and {writeShare(today.pass)} to pass by this coarser simulation of 4,000 runs.
+        Today it is {writeShare(today.clean)} clean there, and {writeShare(today.pass)} to pass by this
+        coarser simulation of 4,000 runs.
       </p>
     </div>
   );
 }
 
-function between({ points }: WhatIf, place: number): { readonly clean: number; readonly pass: number; readonly low: number; readonly high: number } {
+function between(
+  { points }: WhatIf,
+  place: number,
+): { readonly clean: number; readonly pass: number; readonly low: number; readonly high: number } {
   const left = points[Math.floor(place / FINE)] ?? points[0];
   const right = points[Math.ceil(place / FINE)] ?? left;
   if (!left || !right) throw new Error('a curve has points');

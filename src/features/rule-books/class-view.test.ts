@@ -7,27 +7,33 @@ if (!book) throw new Error('the sample has a rule book');
 
 it('shows every fault of the file once, with its price in words', () => {
   const views = classView(book);
-  const shown = views.flatMap((view) => [...view.elements.flatMap((element) => element.faults), ...view.anywhere]);
+  const shown = views.flatMap((view) => [...view.parts.flatMap((part) => part.faults), ...view.anywhere]);
   expect(shown).toHaveLength(book.rules.exercises.reduce((sum, exercise) => sum + exercise.faults.length, 0));
-  expect(views[0]?.elements[1]?.faults.map((fault) => fault.cost)).toEqual([
+  expect(views[0]?.parts[1]?.faults.map((fault) => fault.cost)).toEqual([
     'exercise zeroed',
     '1 point per started metre over 1.5 m, at most 6',
     '1.5 points each',
     'run ended',
   ]);
-  expect(views[0]?.elements[3]?.faults[1]?.cost).toBe('2 points per started metre, at most 8');
-  expect(views[1]?.elements[4]?.faults[1]?.cost).toBe('over 10°: 1; over 30°: 3');
+  expect(views[0]?.parts[3]?.faults[1]?.cost).toBe('2 points per started metre, at most 8');
+  expect(views[1]?.parts[4]?.faults[1]?.cost).toBe('over 10°: 1; over 30°: 3');
   expect(views[0]?.anywhere.every((fault) => fault.handler)).toBe(true);
 });
 
 it('says what passing asks', () => {
-  expect(passInWords(book)).toEqual(['at least 60 of 80 points', 'at least 50 % of the points of each exercise']);
+  expect(passInWords(book)).toEqual([
+    'at least 60 of 80 points',
+    'at least 50 % of the points of each exercise',
+  ]);
 });
 
-it('adds up what an element can cost over all exercises that it serves', () => {
-  const retrieves = sampleState().work.ruleBooks.find((record) => record.id === 'brackwater-working-test')?.book;
+it('adds up what a part can cost over all exercises that it serves', () => {
+  const retrieves = sampleState().work.ruleBooks.find(
+    (record) => record.id === 'brackwater-working-test',
+  )?.book;
   if (!retrieves) throw new Error('the sample has all books');
-  // Refusing to go or not bringing it ends the run, so 20 are at stake in each of 8; a dog that does not stop keeps 8 of 20 in 3 blinds.
+  // Refusing to go or not bringing it ends the run, so 20 are at stake in each of 8; a dog that
+  // does not stop keeps 8 of 20 in 3 blinds.
   expect(stakeLines(retrieves).map((line) => [line.title, line.words])).toEqual([
     ['Go out', '160 points in 8 exercises'],
     ['Hunt and find', '160 points in 8 exercises'],

@@ -1,20 +1,25 @@
 import {
   cellTotal,
   describeCost,
-  elementStakes,
   type Fault,
   familyOf,
+  partStakes,
   prepareRules,
   type RuleBook,
   type RuleExercise,
   stakesOfClass,
   writePoints,
 } from '@/core/rulebooks';
-import type { ElementKey } from '@/core/shared';
+import type { PartKey } from '@/core/shared';
 
-export type FaultLine = { readonly key: string; readonly title: string; readonly cost: string; readonly handler: boolean };
-export type ElementLines = {
-  readonly key: ElementKey;
+export type FaultLine = {
+  readonly key: string;
+  readonly title: string;
+  readonly cost: string;
+  readonly handler: boolean;
+};
+export type PartLines = {
+  readonly key: PartKey;
   readonly title: string;
   readonly text: string;
   readonly demands: string;
@@ -25,48 +30,68 @@ export type ElementLines = {
 export type ExerciseView = {
   readonly exercise: RuleExercise;
   readonly maximum: string;
-  readonly elements: readonly ElementLines[];
+  readonly parts: readonly PartLines[];
   readonly anywhere: readonly FaultLine[];
 };
 
-/** A class as a person reads it: every exercise with its elements, what each is asked, and what each fault costs. */
+/**
+ * A class as a person reads it: every exercise with its parts, what each is asked, and what each
+ * fault costs.
+ */
 export function classView(book: RuleBook): ExerciseView[] {
   const rules = prepareRules(book.rules, book.exercises);
   const { word } = familyOf(book.rules);
-  const counted = (units: number): string => `${writePoints(rules, units)} ${units * rules.pointsPerUnit === 1 ? word : `${word}s`}`;
+  const counted = (units: number): string =>
+    `${writePoints(rules, units)} ${units * rules.pointsPerUnit === 1 ? word : `${word}s`}`;
   return book.exercises.flatMap((exercise) => {
     const scored = rules.exercises.find((candidate) => candidate.exercise === exercise.id);
     if (!scored) return [];
     const maximum = cellTotal(scored);
-    const line = ({ id, title, cost, by }: Fault): FaultLine => ({ key: id, title, cost: describeCost(cost, word), handler: by === 'handler' });
-    const elements = exercise.elements.map((element): ElementLines => {
-      const stake = elementStakes(scored, element.id);
+    const line = ({ id, title, cost, by }: Fault): FaultLine => ({
+      key: id,
+      title,
+      cost: describeCost(cost, word),
+      handler: by === 'handler',
+    });
+    const parts = exercise.parts.map((part): PartLines => {
+      const stake = partStakes(scored, part.id);
       return {
-        key: element.id,
-        title: element.title,
-        text: element.text,
-        demands: element.demands
-          .map((demand) => `${demand.title.toLowerCase()} ${demand.value}${demand.unit === '°' ? '' : ' '}${demand.unit}`)
+        key: part.id,
+        title: part.title,
+        text: part.text,
+        demands: part.demands
+          .map(
+            (demand) =>
+              `${demand.title.toLowerCase()} ${demand.value}${demand.unit === '°' ? '' : ' '}${demand.unit}`,
+          )
           .join(', '),
         stake: counted(stake),
         weight: stake / maximum,
-        faults: scored.faults.filter(({ fault }) => fault.element === element.id).map(({ fault }) => line(fault)),
+        faults: scored.faults.filter(({ fault }) => fault.part === part.id).map(({ fault }) => line(fault)),
       };
     });
     return [
       {
         exercise,
         maximum: counted(maximum),
-        elements,
-        anywhere: scored.faults.filter(({ fault }) => fault.element === null).map(({ fault }) => line(fault)),
+        parts,
+        anywhere: scored.faults.filter(({ fault }) => fault.part === null).map(({ fault }) => line(fault)),
       },
     ];
   });
 }
 
-export type StakeLine = { readonly key: string; readonly title: string; readonly words: string; readonly bar: number };
+export type StakeLine = {
+  readonly key: string;
+  readonly title: string;
+  readonly words: string;
+  readonly bar: number;
+};
 
-/** Where the stakes are: what each element can cost over the whole class, an element that serves several exercises added up. */
+/**
+ * Where the stakes are: what each part can cost over the whole class, a part that serves
+ * several exercises added up.
+ */
 export function stakeLines(book: RuleBook): StakeLine[] {
   const rules = prepareRules(book.rules, book.exercises);
   const { word } = familyOf(book.rules);
@@ -75,7 +100,7 @@ export function stakeLines(book: RuleBook): StakeLine[] {
   return stakes.map((stake) => {
     const counted = writePoints(rules, stake.units);
     const words = `${counted} ${counted === '1' ? word : `${word}s`}${stake.exercises > 1 ? ` in ${stake.exercises} exercises` : ''}`;
-    return { key: stake.element, title: stake.title, words, bar: stake.units / most };
+    return { key: stake.part, title: stake.title, words, bar: stake.units / most };
   });
 }
 

@@ -1,13 +1,17 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { toast } from 'sonner';
 import { type Change, compareBooks, type RuleBook } from '@/core/rulebooks';
 import type { Failure } from '@/core/shared';
-import { listRuleBooks, moveToEdition, type Touched, touchedBy, trialsOf, undoMove, useKennel, workOf } from '@/data/repositories';
+import { useKennel } from '@/data/live';
+import { listRuleBooks, type Touched, touchedBy, trialsOf, workOf } from '@/data/read';
+import { moveToEdition } from '@/data/write';
 import { Button, buttonClass, Notice, PageHead, Sheet } from '@/ui';
 
-/** Two editions side by side: what changed in words and numbers, what of the dog's work it touches, and the step over. */
+/**
+ * Two editions side by side: what changed in words and numbers, what of the dog's work it touches,
+ * and the step over.
+ */
 export function ComparePage() {
   const { kennel } = useKennel();
   const { book: id } = useParams();
@@ -18,10 +22,13 @@ export function ComparePage() {
   if (!book) return <Notice tone="alert">There is no such rule book in this kennel.</Notice>;
   // Another edition of the same class is what one wants to see first.
   const others = records.map((record) => record.book).filter((other) => other.id !== book.id);
-  const other = others.find((one) => one.id === chosen) ?? others.find((one) => one.title === book.title) ?? others[0];
+  const other =
+    others.find((one) => one.id === chosen) ?? others.find((one) => one.title === book.title) ?? others[0];
   return (
     <>
-      <PageHead title={`${book.title}: compare editions`}>What changed in words and numbers, and what of the dog’s work it touches.</PageHead>
+      <PageHead title={`${book.title}: compare editions`}>
+        What changed in words and numbers, and what of the dog’s work it touches.
+      </PageHead>
       <p className="mb-5 flex flex-wrap items-end gap-4">
         <Link className={buttonClass('plain')} to={`/${kennel.name}/rule-books/${book.id}`}>
           Back to the rules
@@ -42,7 +49,11 @@ export function ComparePage() {
           </select>
         </label>
       </p>
-      {other ? <Comparison before={book} after={other} /> : <Notice>Read in another rule book or edition to compare with.</Notice>}
+      {other ? (
+        <Comparison before={book} after={other} />
+      ) : (
+        <Notice>Read in another rule book or edition to compare with.</Notice>
+      )}
     </>
   );
 }
@@ -52,14 +63,26 @@ const SIGNS: Readonly<Record<Change['kind'], string>> = { added: '+', removed: '
 function Comparison({ before, after }: { readonly before: RuleBook; readonly after: RuleBook }) {
   const { kennel, dog } = useKennel();
   const changes = useMemo(() => compareBooks(before, after), [before, after]);
-  const work = useLiveQuery(async () => (dog ? { work: await workOf(kennel, dog.id), trials: await trialsOf(kennel, dog.id) } : null), [kennel, dog]);
+  const work = useLiveQuery(
+    async () => (dog ? { work: await workOf(kennel, dog.id), trials: await trialsOf(kennel, dog.id) } : null),
+    [kennel, dog],
+  );
   const touched = work ? touchedBy(changes, before, work.work, work.trials) : null;
   return (
     <div className="grid grid-cols-1 gap-6 lg:grid-cols-[3fr_2fr]">
-      <Sheet title={changes.length === 0 ? 'Nothing changed' : `${changes.length} ${changes.length === 1 ? 'change' : 'changes'}`}>
+      <Sheet
+        title={
+          changes.length === 0
+            ? 'Nothing changed'
+            : `${changes.length} ${changes.length === 1 ? 'change' : 'changes'}`
+        }
+      >
         <ul>
           {changes.map((change) => (
-            <li key={`${change.kind}${change.words}`} className="grid grid-cols-[1.5rem_1fr] border-b border-hair py-1.5 leading-snug">
+            <li
+              key={`${change.kind}${change.words}`}
+              className="grid grid-cols-[1.5rem_1fr] border-b border-hair py-1.5 leading-snug"
+            >
               <span aria-hidden="true" className="font-bold">
                 {SIGNS[change.kind]}
               </span>
@@ -87,9 +110,10 @@ function WhatItTouches({
   readonly after: RuleBook;
   readonly touched: Touched;
 }) {
-  const { kennel, dog } = useKennel();
+  const { kennel, dog, done } = useKennel();
   const [failure, setFailure] = useState<Failure | null>(null);
-  const title = (exercise: string): string => before.exercises.find((one) => one.id === exercise)?.title ?? exercise;
+  const title = (exercise: string): string =>
+    before.exercises.find((one) => one.id === exercise)?.title ?? exercise;
   const lines = [
     ...touched.breakdowns.map((breakdown) => `Breakdown of “${title(breakdown.exercise)}”`),
     ...touched.elements.map((element) => `Ladder of “${element.title}”: another demand`),
@@ -97,13 +121,9 @@ function WhatItTouches({
   ];
   const move = async (): Promise<void> => {
     if (!dog) return;
-    const moved = await moveToEdition(kennel, dog.id, before, after);
+    const moving = moveToEdition(kennel, dog.id, before, after);
+    const moved = await done(`${name} now trains by ${after.edition}.`, moving);
     setFailure(moved.ok ? null : moved);
-    if (moved.ok)
-      toast(`${name} now trains by ${after.edition}.`, {
-        duration: 20_000,
-        action: { label: 'Undo', onClick: () => void undoMove(kennel, moved.value) },
-      });
   };
   return (
     <Sheet title={`What it touches of ${name}’s work`} className="self-start">
@@ -119,8 +139,8 @@ function WhatItTouches({
             ))}
           </ul>
           <p className="mt-3 text-sm leading-snug text-ink-soft">
-            Moving takes breakdowns, trials and those demands over. Demands that you set yourself stay; values set by hand in a ladder that changes
-            are cleared. No rep is touched.
+            Moving takes breakdowns, trials and those demands over. Demands that you set yourself stay; values
+            set by hand lie on where their rung is planned alike, and wait where it is not. No rep is touched.
           </p>
           <p className="mt-3">
             <Button look="signal" size="big" onClick={() => void move()}>

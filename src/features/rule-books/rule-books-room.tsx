@@ -1,10 +1,11 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { toast } from 'sonner';
 import { familyOf, type RuleBook, readRuleBook } from '@/core/rulebooks';
 import type { Failure } from '@/core/shared';
-import { listRuleBooks, putRuleBook, restoreRuleBook, trialsOf, useKennel } from '@/data/repositories';
+import { useKennel } from '@/data/live';
+import { listRuleBooks, trialsOf } from '@/data/read';
+import { putRuleBook } from '@/data/write';
 import { Button, buttonClass, Chain, FileButton, Notice, PageHead, Sheet } from '@/ui';
 import { classView, type ExerciseView, type FaultLine, passInWords, stakeLines } from './class-view';
 
@@ -16,16 +17,21 @@ export function RuleBooksRoom() {
     [kennel, dog],
   );
   const [problems, setProblems] = useState<readonly Failure[]>([]);
-  // The class that the dog in hand is meant for comes first; it is also the one that is open until another is chosen.
+  // The class that the dog in hand is meant for comes first; it is also the one that is open until
+  // another is chosen.
   const aims = found?.trials.map((trial) => trial.ruleBookId) ?? [];
   const books = (found?.records ?? [])
     .map((record) => record.book)
-    .sort((a, b) => Number(aims.includes(b.id)) - Number(aims.includes(a.id)) || a.title.localeCompare(b.title));
+    .sort(
+      (a, b) => Number(aims.includes(b.id)) - Number(aims.includes(a.id)) || a.title.localeCompare(b.title),
+    );
   const open = books.find((book) => book.id === chosen) ?? books[0];
   return (
     <>
       <div className="print:hidden">
-        <PageHead title="Rule books">What each exercise asks, what each fault costs, and what it takes to pass.</PageHead>
+        <PageHead title="Rule books">
+          What each exercise asks, what each fault costs, and what it takes to pass.
+        </PageHead>
       </div>
       <div className="flex flex-wrap items-center gap-3 print:hidden">
         <ReadFile onProblems={setProblems} />
@@ -37,7 +43,10 @@ export function RuleBooksRoom() {
             <Link className={buttonClass('ink', 'big')} to={`/${kennel.name}/rule-books/${open.id}/sheet`}>
               What does it cost?
             </Link>
-            <Link className={buttonClass('plain', 'big')} to={`/${kennel.name}/rule-books/${open.id}/compare`}>
+            <Link
+              className={buttonClass('plain', 'big')}
+              to={`/${kennel.name}/rule-books/${open.id}/compare`}
+            >
               Compare editions
             </Link>
             <Button size="big" onClick={() => window.print()}>
@@ -50,8 +59,9 @@ export function RuleBooksRoom() {
       {found?.records.length === 0 && (
         <Sheet title="No rule book yet" className="mt-6 max-w-3xl">
           <p className="leading-snug">
-            You can train without one: your own goals are enough. To be told whether a run would pass, read in a rule-book file. The sample kennel
-            shows what one looks like; its format is open and can be written in any text editor.
+            You can train without one: your own goals are enough. To be told whether a run would pass, read in
+            a rule-book file. The sample kennel shows what one looks like; its format is open and can be
+            written in any text editor.
           </p>
         </Sheet>
       )}
@@ -90,15 +100,15 @@ function BookList({ books, open }: { readonly books: readonly RuleBook[]; readon
 }
 
 function ReadFile({ onProblems }: { readonly onProblems: (problems: readonly Failure[]) => void }) {
-  const { kennel, now } = useKennel();
+  const { kennel, now, done } = useKennel();
   const take = async (file: File): Promise<void> => {
     const read = readRuleBook(await file.text());
     onProblems(read.ok ? [] : read.problems);
     if (!read.ok) return;
-    const before = await putRuleBook(kennel, read.value, now());
-    toast(`${read.value.title} is ${before ? 'replaced' : 'here'}.`, {
-      action: { label: 'Undo', onClick: () => void restoreRuleBook(kennel, read.value.id, before) },
-    });
+    await done(
+      ({ replaced }) => `${read.value.title} is ${replaced ? 'replaced' : 'here'}.`,
+      putRuleBook(kennel, read.value, now()),
+    );
   };
   return <FileButton label="Read a rule-book file" inputLabel="Rule-book file" onFile={take} />;
 }
@@ -108,7 +118,8 @@ function Problems({ problems }: { readonly problems: readonly Failure[] }) {
     <div className="mt-4 max-w-3xl">
       <Notice tone="alert" role="alert">
         <p className="font-semibold">
-          The file was not taken; nothing has changed. {problems.length === 1 ? 'This is wrong in it:' : `${problems.length} things are wrong in it:`}
+          The file was not taken; nothing has changed.{' '}
+          {problems.length === 1 ? 'This is wrong in it:' : `${problems.length} things are wrong in it:`}
         </p>
         <ul className="mt-1 grid gap-1">
           {problems.map((problem) => (
@@ -169,7 +180,11 @@ function ClassSheet({ book }: { readonly book: RuleBook }) {
 function Stakes({ book }: { readonly book: RuleBook }) {
   const lines = stakeLines(book);
   return (
-    <Sheet title="Where the stakes are" className="print:hidden" aside="the most that one mark at each element can cost">
+    <Sheet
+      title="Where the stakes are"
+      className="print:hidden"
+      aside="the most that one mark at each part can cost"
+    >
       <ul className="gap-x-8 md:columns-2">
         {lines.map((line) => (
           <li
@@ -178,7 +193,10 @@ function Stakes({ book }: { readonly book: RuleBook }) {
           >
             <span>{line.title}</span>
             <span aria-hidden="true" className="h-3 border-l-2 border-ink">
-              <span className="hatch block h-full border-y border-r border-ink" style={{ width: `${line.bar * 100}%` }} />
+              <span
+                className="hatch block h-full border-y border-r border-ink"
+                style={{ width: `${line.bar * 100}%` }}
+              />
             </span>
             <span className="text-right font-semibold">{line.words}</span>
           </li>
@@ -189,27 +207,31 @@ function Stakes({ book }: { readonly book: RuleBook }) {
 }
 
 function ExerciseSheet({ view }: { readonly view: ExerciseView }) {
-  const links = view.elements.map((element) => ({
-    key: element.key,
-    title: element.title,
-    weight: element.weight,
+  const links = view.parts.map((part) => ({
+    key: part.key,
+    title: part.title,
+    weight: part.weight,
     strength: null,
-    note: `up to ${element.stake}`,
+    note: `up to ${part.stake}`,
   }));
   return (
     <Sheet title={view.exercise.title} aside={view.maximum}>
       <p className="mb-3 max-w-3xl leading-snug print:hidden">{view.exercise.text}</p>
       <div className="print:hidden">
-        <Chain label={`Elements of ${view.exercise.title}, by what one mark can cost`} links={links} withStrength={false} />
+        <Chain
+          label={`Parts of ${view.exercise.title}, by what one mark can cost`}
+          links={links}
+          withStrength={false}
+        />
       </div>
       <div className="mt-4 grid gap-x-8 gap-y-4 md:grid-cols-2 print:mt-0.5 print:block">
-        {view.elements.map((element, i) => (
-          <section key={element.key} className="print:break-inside-avoid">
+        {view.parts.map((part, i) => (
+          <section key={part.key} className="print:break-inside-avoid">
             <h3 className="border-b border-ink font-bold">
-              {i + 1}. {element.title}
+              {i + 1}. {part.title}
             </h3>
-            <p className="py-1 text-sm text-ink-soft print:py-0">Asked: {element.demands}</p>
-            <Faults faults={element.faults} />
+            <p className="py-1 text-sm text-ink-soft print:py-0">Asked: {part.demands}</p>
+            <Faults faults={part.faults} />
           </section>
         ))}
         {view.anywhere.length > 0 && (

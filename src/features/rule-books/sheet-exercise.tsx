@@ -4,10 +4,21 @@ import { Button, Sheet, TextField } from '@/ui';
 import { useSheet } from './sheet-store';
 import { type FaultButton, givenLabel, readGiven, readMeasure, type SheetExercise } from './sheet-view';
 
-const STATES: Readonly<Record<SheetExercise['state'], string>> = { open: 'not run yet', scored: 'run', zeroed: 'zeroed', 'not-run': 'not reached' };
+const STATES: Readonly<Record<SheetExercise['state'], string>> = {
+  open: 'not run yet',
+  scored: 'run',
+  zeroed: 'zeroed',
+  'not-run': 'not reached',
+};
 
 /** One exercise of the sheet: its faults to tap, and what it keeps. */
-export function SheetExerciseCard({ exercise, book }: { readonly exercise: SheetExercise; readonly book: RuleBook }) {
+export function SheetExerciseCard({
+  exercise,
+  book,
+}: {
+  readonly exercise: SheetExercise;
+  readonly book: RuleBook;
+}) {
   const { run, add } = useSheet();
   return (
     <Sheet
@@ -15,21 +26,33 @@ export function SheetExerciseCard({ exercise, book }: { readonly exercise: Sheet
       aside={`${exercise.kept} of ${exercise.maximum}, ${STATES[exercise.state]}`}
       className="print:mb-3 print:break-inside-avoid"
     >
-      {exercise.cells.length > 0 && <p className="mb-2 text-sm">{exercise.cells.map((cell) => `${cell.title} ${cell.kept}`).join(', ')}</p>}
+      {exercise.cells.length > 0 && (
+        <p className="mb-2 text-sm">
+          {exercise.cells.map((cell) => `${cell.title} ${cell.kept}`).join(', ')}
+        </p>
+      )}
       <div className="grid gap-x-8 gap-y-3 md:grid-cols-2 print:grid-cols-2">
         {exercise.groups.map((group) => (
           <section key={group.key}>
             <h3 className="border-b border-ink text-sm font-bold">{group.title}</h3>
             <ul>
               {group.faults.map((fault) => (
-                <FaultRow key={fault.fault.id} fault={fault} onAdd={(amount) => add(exercise.key, fault.fault.id, amount)} />
+                <FaultRow
+                  key={fault.fault.id}
+                  fault={fault}
+                  onAdd={(amount) => add(exercise.key, fault.fault.id, amount)}
+                />
               ))}
             </ul>
           </section>
         ))}
       </div>
       <div className="mt-3 flex flex-wrap items-end gap-4 print:hidden">
-        <Button aria-pressed={exercise.state !== 'open'} onClick={() => run(exercise.key)} aria-label={`${exercise.title}: run without a fault`}>
+        <Button
+          aria-pressed={exercise.state !== 'open'}
+          onClick={() => run(exercise.key)}
+          aria-label={`${exercise.title}: run without a fault`}
+        >
           {exercise.state === 'open' ? 'Run without a fault' : 'On the sheet'}
         </Button>
         <Given exercise={exercise} book={book} />
@@ -38,13 +61,21 @@ export function SheetExerciseCard({ exercise, book }: { readonly exercise: Sheet
   );
 }
 
-function FaultRow({ fault, onAdd }: { readonly fault: FaultButton; readonly onAdd: (amount: number) => void }) {
+function FaultRow({
+  fault,
+  onAdd,
+}: {
+  readonly fault: FaultButton;
+  readonly onAdd: (amount: number) => void;
+}) {
   return (
     <li className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1 border-b border-hair py-1.5">
       <span className="min-w-44 flex-1 leading-snug">
         {fault.label}
         {fault.times > 0 && (
-          <span className="ml-1.5 whitespace-nowrap border border-ink bg-signal px-1 text-sm font-bold text-on-signal">× {fault.times}</span>
+          <span className="ml-1.5 whitespace-nowrap border border-ink bg-signal px-1 text-sm font-bold text-on-signal">
+            × {fault.times}
+          </span>
         )}
         <span className="block text-sm text-ink-soft">
           {fault.cost}
@@ -53,7 +84,12 @@ function FaultRow({ fault, onAdd }: { readonly fault: FaultButton; readonly onAd
       </span>
       <span className="flex flex-wrap justify-end gap-1 print:hidden">
         {fault.taps.map((tap) => (
-          <Button key={tap.key} aria-label={`${fault.label}: ${tap.label}`} className="px-2.5!" onClick={() => onAdd(tap.amount)}>
+          <Button
+            key={tap.key}
+            aria-label={`${fault.label}: ${tap.label}`}
+            className="px-2.5!"
+            onClick={() => onAdd(tap.amount)}
+          >
             {tap.label}
           </Button>
         ))}
@@ -63,7 +99,11 @@ function FaultRow({ fault, onAdd }: { readonly fault: FaultButton; readonly onAd
   );
 }
 
-type MeasureProps = { readonly label: string; readonly measured: NonNullable<FaultButton['measured']>; readonly onAdd: (amount: number) => void };
+type MeasureProps = {
+  readonly label: string;
+  readonly measured: NonNullable<FaultButton['measured']>;
+  readonly onAdd: (amount: number) => void;
+};
 
 /** What a stop-watch or tape said; taken at Enter or with the button. */
 function Measure({ label, measured, onAdd }: MeasureProps) {

@@ -3,13 +3,17 @@ import Papa from 'papaparse';
 import { useEffect } from 'react';
 import { Link, useParams } from 'react-router';
 import type { RuleBook } from '@/core/rulebooks';
-import { listRuleBooks, useKennel } from '@/data/repositories';
+import { useKennel } from '@/data/live';
+import { listRuleBooks } from '@/data/read';
 import { Button, buttonClass, Notice, PageHead, Sheet, saveText } from '@/ui';
 import { SheetExerciseCard } from './sheet-exercise';
 import { useSheet } from './sheet-store';
 import { type SheetView, sheetRows, sheetView } from './sheet-view';
 
-/** What does it cost? A score sheet: tap what happened and see the score, its reasons, and what can still come. */
+/**
+ * What does it cost? A score sheet: tap what happened and see the score, its reasons, and what can
+ * still come.
+ */
 export function SheetPage() {
   const { kennel } = useKennel();
   const { book: id } = useParams();
@@ -25,10 +29,13 @@ function OpenSheet({ book }: { readonly book: RuleBook }) {
   const { lines, before, openBook, undo, clear, book: open } = useSheet();
   useEffect(() => openBook(book.id), [book.id, openBook]);
   const view = sheetView(book, open === book.id ? lines : {});
-  const save = (rows: string[][]): void => saveText(`score-${book.id}-${today}.csv`, Papa.unparse(rows, { escapeFormulae: true }), 'text/csv');
+  const save = (rows: string[][]): void =>
+    saveText(`score-${book.id}-${today}.csv`, Papa.unparse(rows, { escapeFormulae: true }), 'text/csv');
   return (
     <>
-      <PageHead title={`Score sheet: ${book.title}`}>Tap what happened, or type what was measured. {book.note}</PageHead>
+      <PageHead title={`Score sheet: ${book.title}`}>
+        Tap what happened, or type what was measured. {book.note}
+      </PageHead>
       <p className="mb-5 flex flex-wrap gap-3 print:hidden">
         <Link className={buttonClass('plain')} to={`/${kennel.name}/rule-books/${book.id}`}>
           Back to the rules
@@ -67,7 +74,9 @@ function Standing({ view }: { readonly view: SheetView }) {
       <Sheet title="Score" className="lg:sticky lg:top-4" label="Score">
         <div aria-live="polite">
           <p className="text-3xl font-extrabold leading-tight">{view.said}</p>
-          <p className={`mt-1 inline-block border-2 border-ink px-2 text-lg font-bold ${view.score.passed ? '' : 'bg-signal text-on-signal'}`}>
+          <p
+            className={`mt-1 inline-block border-2 border-ink px-2 text-lg font-bold ${view.score.passed ? '' : 'bg-signal text-on-signal'}`}
+          >
             {view.verdict}
           </p>
           <ul className="mt-2 leading-snug">
@@ -80,7 +89,10 @@ function Standing({ view }: { readonly view: SheetView }) {
               </li>
             )}
             {view.score.margin !== null && view.score.passed && view.open === null && (
-              <li>{Number((view.score.margin * view.rules.pointsPerUnit).toFixed(4))} to spare over the pass line.</li>
+              <li>
+                {Number((view.score.margin * view.rules.pointsPerUnit).toFixed(4))} to spare over the pass
+                line.
+              </li>
             )}
           </ul>
         </div>

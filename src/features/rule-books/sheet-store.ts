@@ -2,7 +2,10 @@ import { create } from 'zustand';
 import type { SheetLine } from '@/core/rulebooks';
 import type { ExerciseKey, FaultKey, RuleBookId } from '@/core/shared';
 
-/** What is being written on the sheet: lines by exercise. An exercise that has no line has not been run yet. */
+/**
+ * What is being written on the sheet: lines by exercise. An exercise that has no line has not been
+ * run yet.
+ */
 export type Lines = Readonly<Record<ExerciseKey, SheetLine>>;
 type SheetState = {
   readonly book: RuleBookId | null;
@@ -19,22 +22,33 @@ type SheetState = {
 const lineOf = (lines: Lines, exercise: ExerciseKey): SheetLine => lines[exercise] ?? { exercise, marks: [] };
 
 export const useSheet = create<SheetState>((set) => {
-  const change = (next: (lines: Lines) => Lines): void => set((state) => ({ lines: next(state.lines), before: [...state.before, state.lines] }));
+  const change = (next: (lines: Lines) => Lines): void =>
+    set((state) => ({ lines: next(state.lines), before: [...state.before, state.lines] }));
   return {
     book: null,
     lines: {},
     before: [],
     openBook: (book) => set((state) => (state.book === book ? state : { book, lines: {}, before: [] })),
     add: (exercise, fault, amount) =>
-      change((lines) => ({ ...lines, [exercise]: { exercise, marks: [...lineOf(lines, exercise).marks, { fault, amount }] } })),
+      change((lines) => ({
+        ...lines,
+        [exercise]: { exercise, marks: [...lineOf(lines, exercise).marks, { fault, amount }] },
+      })),
     // A faultless exercise is a line without marks; run again, it is taken off the sheet.
     run: (exercise) =>
       change((lines) => {
         const { [exercise]: line, ...others } = lines;
-        return line && line.marks.length === 0 && !line.given ? others : { ...lines, [exercise]: lineOf(lines, exercise) };
+        return line && line.marks.length === 0 && !line.given
+          ? others
+          : { ...lines, [exercise]: lineOf(lines, exercise) };
       }),
-    give: (exercise, given) => change((lines) => ({ ...lines, [exercise]: given ? { exercise, marks: [], given } : { exercise, marks: [] } })),
-    undo: () => set((state) => ({ lines: state.before.at(-1) ?? state.lines, before: state.before.slice(0, -1) })),
+    give: (exercise, given) =>
+      change((lines) => ({
+        ...lines,
+        [exercise]: given ? { exercise, marks: [], given } : { exercise, marks: [] },
+      })),
+    undo: () =>
+      set((state) => ({ lines: state.before.at(-1) ?? state.lines, before: state.before.slice(0, -1) })),
     clear: () => change(() => ({})),
   };
 });

@@ -23,23 +23,31 @@ describe('the score sheet', () => {
 
   it('tells what is sure and what is still to come', () => {
     const empty = must(sheetView(two, sheet().lines));
-    expect([empty.said, empty.sure, empty.open, empty.verdict]).toEqual(['80 points', '0', '80', 'Can still pass']);
+    expect([empty.said, empty.sure, empty.open, empty.verdict]).toEqual([
+      '80 points',
+      '0',
+      '80',
+      'Can still pass',
+    ]);
     sheet().add(key('square'), fault('slow-out'), 1);
     const one = must(sheetView(two, sheet().lines));
     expect([one.said, one.sure, one.open]).toEqual(['78.5 points', '38.5', '40']);
     sheet().run(key('hurdle'));
     const both = must(sheetView(two, sheet().lines));
-    expect([both.open, both.verdict, both.deductions.map((deduction) => [deduction.title, deduction.units])]).toEqual([
-      null,
-      'Passes: Passed with honours',
-      [['Slow on the way out', '1.5']],
-    ]);
+    expect([
+      both.open,
+      both.verdict,
+      both.deductions.map((deduction) => [deduction.title, deduction.units]),
+    ]).toEqual([null, 'Passes: Passed with honours', [['Slow on the way out', '1.5']]]);
   });
 
   it('says at once when it cannot pass any more', () => {
     sheet().add(key('square'), fault('does-not-leave'), 1);
     const view = must(sheetView(two, sheet().lines));
-    expect([view.verdict, view.reasons]).toEqual(['Does not pass', ['fewer than 60 points in all', 'under 50 % in send-away to the square']]);
+    expect([view.verdict, view.reasons]).toEqual([
+      'Does not pass',
+      ['fewer than 60 points in all', 'under 50 % in send-away to the square'],
+    ]);
   });
 
   it('takes back step by step and keeps a sheet apart for each book', () => {
@@ -61,7 +69,10 @@ describe('the score sheet', () => {
     const faults = must(sheetView(two, {})).exercises[0]?.groups.flatMap((group) => group.faults) ?? [];
     const of = (id: string) => faults.find((candidate) => candidate.fault.id === id);
     expect(of('no-position')).toMatchObject({ taps: [{ label: 'Add', amount: 1 }], measured: null });
-    expect(of('crooked-start')).toMatchObject({ taps: [{ label: '10–30°' }, { label: 'over 30°' }], measured: { quantity: 'angle', unit: '°' } });
+    expect(of('crooked-start')).toMatchObject({
+      taps: [{ label: '10–30°' }, { label: 'over 30°' }],
+      measured: { quantity: 'angle', unit: '°' },
+    });
     expect(of('off-line')).toMatchObject({ taps: [], measured: { quantity: 'distance', unit: 'm' } });
     expect(must(readMeasure({ quantity: 'distance', unit: 'm' }, '3 yd'))).toBeCloseTo(2.7432, 9);
     expect(readMeasure({ quantity: 'angle', unit: '°' }, '3 m')).toMatchObject({ ok: false, code: 'unit' });
@@ -71,10 +82,10 @@ describe('the score sheet', () => {
     expect(must(readGiven(named('harrowmere-ring-grade-b'), '8; 8,5'))).toEqual([8, 8.5]);
     expect(must(readGiven(named('brackwater-working-test'), 'b'))).toEqual([16]);
     expect(readGiven(two, 'good')).toMatchObject({ ok: false, code: 'given' });
-    expect([givenLabel(two, key('square')), givenLabel(named('saltfen-field-assessment'), key('water'))]).toEqual([
-      null,
-      'Or the marks for perseverance, delivery',
-    ]);
+    expect([
+      givenLabel(two, key('square')),
+      givenLabel(named('saltfen-field-assessment'), key('water')),
+    ]).toEqual([null, 'Or the marks for perseverance, delivery']);
   });
 
   it('becomes rows whose numbers add up', () => {

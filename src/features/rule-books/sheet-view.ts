@@ -4,7 +4,8 @@ import {
   describeCost,
   type Fault,
   familyOf,
-  faultOptions,
+  faultSteps,
+  faultText,
   type PreparedRules,
   prepareRules,
   type RuleBook,
@@ -21,7 +22,10 @@ export type FaultButton = {
   readonly cost: string;
   /** How it is put on the sheet: a tap each with its amount, or a measured value that is typed. */
   readonly taps: readonly { readonly key: string; readonly label: string; readonly amount: number }[];
-  readonly measured: { readonly quantity: 'duration' | 'distance' | 'angle' | 'offset' | 'latency'; readonly unit: string } | null;
+  readonly measured: {
+    readonly quantity: 'duration' | 'distance' | 'angle' | 'offset' | 'latency';
+    readonly unit: string;
+  } | null;
   readonly times: number;
 };
 export type SheetExercise = {
@@ -30,7 +34,11 @@ export type SheetExercise = {
   readonly maximum: string;
   readonly kept: string;
   readonly state: Score['exercises'][number]['state'];
-  readonly groups: readonly { readonly key: string; readonly title: string; readonly faults: readonly FaultButton[] }[];
+  readonly groups: readonly {
+    readonly key: string;
+    readonly title: string;
+    readonly faults: readonly FaultButton[];
+  }[];
   readonly cells: readonly { readonly key: string; readonly title: string; readonly kept: string }[];
 };
 export type SheetView = {
@@ -52,7 +60,10 @@ export type SheetView = {
   }[];
 };
 
-/** Everything a score sheet shows, from the rule book and what is written so far. Fails as `scoreSheet` does. */
+/**
+ * Everything a score sheet shows, from the rule book and what is written so far. Fails as
+ * `scoreSheet` does.
+ */
 export function sheetView(book: RuleBook, lines: Lines): Result<SheetView> {
   const rules = prepareRules(book.rules, book.exercises);
   const family = familyOf(book.rules);
@@ -60,7 +71,8 @@ export function sheetView(book: RuleBook, lines: Lines): Result<SheetView> {
   const scored = scoreSheet(rules, sheet, family.word);
   if (!scored.ok) return scored;
   const score = scored.value;
-  const title = (key: ExerciseKey): string => book.exercises.find((exercise) => exercise.id === key)?.title ?? key;
+  const title = (key: ExerciseKey): string =>
+    book.exercises.find((exercise) => exercise.id === key)?.title ?? key;
   return ok({
     rules,
     score,
@@ -70,7 +82,9 @@ export function sheetView(book: RuleBook, lines: Lines): Result<SheetView> {
     open: score.open > 0 ? writePoints(rules, score.open) : null,
     verdict: verdictOf(score),
     reasons: score.reasons.map((reason) => reason.message),
-    exercises: rules.exercises.map((exercise, e) => sheetExercise(book, rules, score, lines, exercise.exercise, e)),
+    exercises: rules.exercises.map((exercise, e) =>
+      sheetExercise(book, rules, score, lines, exercise.exercise, e),
+    ),
     deductions: score.exercises.flatMap((exercise) =>
       exercise.deductions.map((deduction, i) => ({
         key: `${exercise.exercise}${i}`,
@@ -89,17 +103,33 @@ function verdictOf(score: Score): string {
   return score.award ? `Passes: ${score.award}` : 'Passes';
 }
 
-function sheetExercise(book: RuleBook, rules: PreparedRules, score: Score, lines: Lines, key: ExerciseKey, e: number): SheetExercise {
+function sheetExercise(
+  book: RuleBook,
+  rules: PreparedRules,
+  score: Score,
+  lines: Lines,
+  key: ExerciseKey,
+  e: number,
+): SheetExercise {
   const prepared = rules.exercises[e] as PreparedRules['exercises'][number];
   const outline = book.exercises.find((exercise) => exercise.id === key);
   const found = score.exercises[e] as Score['exercises'][number];
   const word = familyOf(book.rules).word;
   const button = (fault: Fault): FaultButton =>
-    faultButton(fault, prepared, word, lines[key]?.marks.filter((mark) => mark.fault === fault.id).length ?? 0);
-  const of = (element: Fault['element']): FaultButton[] =>
-    prepared.faults.filter(({ fault }) => fault.element === element).map(({ fault }) => button(fault));
+    faultButton(
+      fault,
+      prepared,
+      word,
+      lines[key]?.marks.filter((mark) => mark.fault === fault.id).length ?? 0,
+    );
+  const of = (part: Fault['part']): FaultButton[] =>
+    prepared.faults.filter(({ fault }) => fault.part === part).map(({ fault }) => button(fault));
   const groups = [
-    ...(outline?.elements ?? []).map((element) => ({ key: element.id as string, title: element.title, faults: of(element.id) })),
+    ...(outline?.parts ?? []).map((part) => ({
+      key: part.id as string,
+      title: part.title,
+      faults: of(part.id),
+    })),
     { key: 'anywhere', title: 'Anywhere', faults: of(null) },
   ];
   return {
@@ -112,16 +142,25 @@ function sheetExercise(book: RuleBook, rules: PreparedRules, score: Score, lines
     cells:
       prepared.cells.length < 2
         ? []
-        : prepared.cells.map((cell, c) => ({ key: cell.key, title: cell.title, kept: writePoints(rules, found.kept[c] ?? 0) })),
+        : prepared.cells.map((cell, c) => ({
+            key: cell.key,
+            title: cell.title,
+            kept: writePoints(rules, found.kept[c] ?? 0),
+          })),
   };
 }
 
-function faultButton(fault: Fault, prepared: PreparedRules['exercises'][number], word: string, times: number): FaultButton {
-  const options = faultOptions(prepared).filter((option) => option.fault === fault.id);
-  const taps = options.map((option) => ({
-    key: option.key,
-    label: option.label === fault.title ? 'Add' : option.label.slice(fault.title.length + 2),
-    amount: option.amount,
+function faultButton(
+  fault: Fault,
+  prepared: PreparedRules['exercises'][number],
+  word: string,
+  times: number,
+): FaultButton {
+  const steps = faultSteps(prepared).filter((step) => step.ref.key === fault.id);
+  const taps = steps.map((step) => ({
+    key: faultText(step.ref),
+    label: step.label === fault.title ? 'Add' : step.label.slice(fault.title.length + 2),
+    amount: step.amount,
   }));
   return {
     fault,
@@ -144,29 +183,40 @@ export function readMeasure(measured: NonNullable<FaultButton['measured']>, text
   return parseOne(text, measured.quantity, measured.unit);
 }
 
-/** Marks that judges gave outright, as typed: "8, 8.5", or a letter where the rules know letters. */
+/**
+ * Marks that judges gave outright, as typed: "8, 8.5", or a letter where the rules know letters.
+ */
 export function readGiven(book: RuleBook, text: string): Result<readonly number[]> {
   const { rules } = book;
-  const letter = rules.family === 'retrieves' ? rules.letters.find((one) => one.letter.toLowerCase() === text.trim().toLowerCase()) : undefined;
+  const letter =
+    rules.family === 'retrieves'
+      ? rules.letters.find((one) => one.letter.toLowerCase() === text.trim().toLowerCase())
+      : undefined;
   if (letter) return ok([letter.points]);
   const marks = text
     .split(/[;\s]+|,\s+/)
     .filter((part) => part !== '')
     .map((part) => Number(part.replace(',', '.')));
-  return marks.length > 0 && marks.every(Number.isFinite) ? ok(marks) : fail('given', '', `“${text}” is not a list of marks, such as 8 8.5.`);
+  return marks.length > 0 && marks.every(Number.isFinite)
+    ? ok(marks)
+    : fail('given', '', `“${text}” is not a list of marks, such as 8 8.5.`);
 }
 
 /** Whether a family knows marks that are given outright, and how to ask for them. */
 export function givenLabel(book: RuleBook, exercise: ExerciseKey): string | null {
   const { rules } = book;
   if (rules.family === 'weighted-marks') return `Or the marks of ${rules.judges} judges`;
-  if (rules.family === 'retrieves') return rules.letters.length > 0 ? 'Or its points or letter' : 'Or its points';
+  if (rules.family === 'retrieves')
+    return rules.letters.length > 0 ? 'Or its points or letter' : 'Or its points';
   if (rules.family !== 'abilities') return null;
   const judged = rules.exercises.find((series) => series.exercise === exercise)?.judges ?? [];
   return `Or the marks for ${judged.join(', ')}`;
 }
 
-/** The sheet as rows for a table file: one for each deduction, and one for each exercise with what it kept. */
+/**
+ * The sheet as rows for a table file: one for each deduction, and one for each exercise with what
+ * it kept.
+ */
 export function sheetRows(view: SheetView, book: RuleBook): string[][] {
   const head = ['exercise', 'fault', 'rule', familyOf(book.rules).word, 'kept', 'maximum'];
   const rows = view.exercises.flatMap((exercise) => [

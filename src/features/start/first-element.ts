@@ -1,25 +1,48 @@
 import * as v from 'valibot';
-import { axisFrom, axisScale, METHODS, type Method, type MethodAxis, type MethodElement, parseValue } from '@/core/breakdown';
+import {
+  axisFrom,
+  axisScale,
+  METHODS,
+  type Method,
+  type MethodAxis,
+  type MethodElement,
+  parseValue,
+} from '@/core/breakdown';
 import type { Result } from '@/core/shared';
-import type { FirstElement } from '@/data/repositories';
+import type { FirstElement } from '@/data/write';
 
 /** What can be begun on the first evening: one axis, two answers, no helper and little kit. */
-export type FirstChoice = { readonly id: string; readonly method: Method; readonly element: MethodElement; readonly axis: MethodAxis };
+export type FirstChoice = {
+  readonly id: string;
+  readonly method: Method;
+  readonly element: MethodElement;
+  readonly axis: MethodAxis;
+};
 
-export const FIRST_CHOICES: readonly FirstChoice[] = [choice('positions-at-a-distance'), choice('memory-retrieve'), choice('formal-hold')];
+export const FIRST_CHOICES: readonly FirstChoice[] = [
+  choice('positions-at-a-distance'),
+  choice('memory-retrieve'),
+  choice('formal-hold'),
+];
 
 function choice(id: string): FirstChoice {
   const method = METHODS.find((one) => one.id === id);
   const element = method?.elements[0];
   const axis = element?.axes[0];
-  if (!method || !element || !axis || axis.step === null) throw new Error(`${id} cannot be begun with two answers`);
+  if (!method || !element || !axis || axis.step === null)
+    throw new Error(`${id} cannot be begun with two answers`);
   return { id, method, element, axis };
 }
 
 /** The four fields of the first evening, as typed. */
 export const firstElementFields = v.pipe(
   v.object({
-    name: v.pipe(v.string(), v.trim(), v.minLength(1, 'Write the dog’s name.'), v.maxLength(60, 'A shorter name, please: at most 60 letters.')),
+    name: v.pipe(
+      v.string(),
+      v.trim(),
+      v.minLength(1, 'Write the dog’s name.'),
+      v.maxLength(60, 'A shorter name, please: at most 60 letters.'),
+    ),
     method: v.picklist(
       FIRST_CHOICES.map((one) => one.id),
       'Choose what you want to teach.',
@@ -33,7 +56,10 @@ export const firstElementFields = v.pipe(
     const first = choiceById(id);
     if (!first) return;
     const at = (key: 'start' | 'goal', message: string): void =>
-      addIssue({ message, path: [{ type: 'object', origin: 'value', input: dataset.value, key, value: dataset.value[key] }] });
+      addIssue({
+        message,
+        path: [{ type: 'object', origin: 'value', input: dataset.value, key, value: dataset.value[key] }],
+      });
     const values = { start: read(first, start), goal: read(first, goal) };
     for (const key of ['start', 'goal'] as const) {
       const value = values[key];
@@ -64,5 +90,7 @@ export function toFirstElement(fields: FirstElementFields): FirstElement | null 
   const [start, goal] = [read(first, fields.start), read(first, fields.goal)];
   if (!start.ok || !goal.ok) return null;
   const axis = axisFrom(first.axis, { start: start.value, demand: goal.value, step: null });
-  return axis.ok ? { dogName: fields.name, method: first.method, element: first.element, axes: [axis.value] } : null;
+  return axis.ok
+    ? { dogName: fields.name, method: first.method, element: first.element, axes: [axis.value] }
+    : null;
 }

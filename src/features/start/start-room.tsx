@@ -1,13 +1,21 @@
 import { valibotResolver } from '@hookform/resolvers/valibot';
 import { useForm } from 'react-hook-form';
 import { Link, useNavigate } from 'react-router';
-import { addDogWithElement, startSession, useKennel } from '@/data/repositories';
+import { buildLadder } from '@/core/breakdown';
+import { useKennel } from '@/data/live';
+import { addDogWithElement, startBout } from '@/data/write';
 import { Button, buttonClass, PageHead, Sheet, TextField } from '@/ui';
-import { choiceById, FIRST_CHOICES, type FirstElementFields, firstElementFields, toFirstElement } from './first-element';
+import {
+  choiceById,
+  FIRST_CHOICES,
+  type FirstElementFields,
+  firstElementFields,
+  toFirstElement,
+} from './first-element';
 
 /** From nothing to the first rep: a name, what to teach, where it stands, where it should go. */
 export function StartRoom() {
-  const { kennel, now, today } = useKennel();
+  const { kennel, today, done } = useKennel();
   const navigate = useNavigate();
   const { register, handleSubmit, watch, formState } = useForm<FirstElementFields>({
     resolver: valibotResolver(firstElementFields),
@@ -17,8 +25,12 @@ export function StartRoom() {
   const begin = handleSubmit(async (fields) => {
     const first = toFirstElement(fields);
     if (!first) return;
-    const element = await addDogWithElement(kennel, first);
-    await startSession(kennel, element, { now: now(), day: today, away: false, rung: 0 });
+    const added = await done(`${first.dogName} is in the kennel.`, addDogWithElement(kennel, first));
+    if (!added.ok) return;
+    const element = added.value.made;
+    const start = buildLadder(element).rungs[0]?.criteria ?? {};
+    const begun = await done(null, startBout(kennel, element, { day: today, away: false, start }));
+    if (!begun.ok) return;
     await navigate(`../field/${element.id}`, { relative: 'path' });
   });
   const { errors } = formState;
@@ -39,7 +51,12 @@ export function StartRoom() {
                     key={one.id}
                     className="flex min-h-14 cursor-pointer items-start gap-3 border-2 border-rule px-3 py-2 has-checked:border-ink has-checked:bg-paper"
                   >
-                    <input type="radio" value={one.id} {...register('method')} className="mt-1.5 size-4 accent-(--ink)" />
+                    <input
+                      type="radio"
+                      value={one.id}
+                      {...register('method')}
+                      className="mt-1.5 size-4 accent-(--ink)"
+                    />
                     <span>
                       <span className="block text-lg font-semibold leading-snug">{one.element.title}</span>
                       <span className="block leading-snug text-ink-soft">{one.element.teaches}</span>
@@ -89,7 +106,8 @@ export function StartRoom() {
           )}
           <Sheet title="Or look around first">
             <p className="mb-3 leading-snug">
-              The sample kennel has an invented dog with three months of sessions and a trial ahead. It is kept apart from your own.
+              The sample kennel has an invented dog with three months of sessions and a trial ahead. It is
+              kept apart from your own.
             </p>
             <p className="flex flex-wrap gap-3">
               <Link className={buttonClass('plain')} to="/sample/today">

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { buildLadder, placeOn } from '@/core/breakdown';
 import { assessElement } from '@/core/evidence';
 import { addDays, must } from '@/core/shared';
-import { elementQuestions } from '@/data/repositories';
+import { elementQuestions } from '@/data/read';
 import { makeSampleKennel } from '@/demo/sample-kennel';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
 import { inDays, suggestedSessions, trialInWords } from './suggestions';
@@ -9,19 +10,26 @@ import { inDays, suggestedSessions, trialInWords } from './suggestions';
 const state = sampleState();
 const [dog] = makeSampleKennel(TODAY, 2).dogs;
 if (!dog) throw new Error('the sample has a dog');
-const assessed = elementQuestions(state.work, state.reps, state.rungs).map((question) => must(assessElement(question, TODAY)));
+const assessed = elementQuestions(state.work, state.reps, state.stands).map((question) =>
+  must(assessElement(question, TODAY)),
+);
 
 describe('what Today suggests', () => {
   const sessions = suggestedSessions(dog, state, assessed, TODAY);
 
   it('covers every element once, the dearest weakness first, with rung, rods and cautions', () => {
     expect(new Set(sessions.map((session) => session.element)).size).toBe(11);
-    expect(sessions[0]).toMatchObject({ element: 'sample-stop-down', rungInWords: expect.stringMatching(/^\d+ of 16: /) });
+    expect(sessions[0]).toMatchObject({
+      element: 'sample-stop-down',
+      rungInWords: expect.stringMatching(/^\d+ of 16: /),
+    });
     expect(sessions[0]?.reason).toContain('one fault can cost up to 22 points');
     expect(sessions[0]?.rods).toHaveLength(2);
-    expect(sessions.find((session) => session.element === 'sample-jump-out')?.cautions.find((one) => one.id === 'jumps')?.text).toContain(
-      'Your vet said: up to 40 cm',
-    );
+    expect(
+      sessions
+        .find((session) => session.element === 'sample-jump-out')
+        ?.cautions.find((one) => one.id === 'jumps')?.text,
+    ).toContain('Your vet said: up to 40 cm');
   });
 
   it('starts the next day as many rungs below as the pace says', () => {
@@ -29,13 +37,25 @@ describe('what Today suggests', () => {
       ...element,
       policy: { ...element.policy, pace: { ...element.policy.pace, startBelow: 2 } },
     }));
-    const lower = suggestedSessions(dog, { ...state, work: { ...state.work, elements: careful } }, assessed, TODAY);
-    expect(lower.map((session) => session.rung)).toEqual(sessions.map((session) => Math.max(0, session.rung - 2)));
+    const lower = suggestedSessions(
+      dog,
+      { ...state, work: { ...state.work, elements: careful } },
+      assessed,
+      TODAY,
+    );
+    const rungs = (list: typeof sessions): number[] =>
+      list.map(({ element: id, start }) => {
+        const element = state.work.elements.find((one) => one.id === id);
+        return placeOn(buildLadder(element ?? { axes: [] }), start).rung;
+      });
+    expect(rungs(lower)).toEqual(rungs(sessions).map((rung) => Math.max(0, rung - 2)));
   });
 
   it('puts an element without a rep before all others', () => {
     const reps = new Map([...state.reps].filter(([id]) => id !== 'sample-give'));
-    const found = elementQuestions(state.work, reps, state.rungs).map((question) => must(assessElement(question, TODAY)));
+    const found = elementQuestions(state.work, reps, state.stands).map((question) =>
+      must(assessElement(question, TODAY)),
+    );
     expect(suggestedSessions(dog, { ...state, reps }, found, TODAY)[0]).toMatchObject({
       element: 'sample-give',
       reason: 'No rep of it is logged yet, so nothing is known.',

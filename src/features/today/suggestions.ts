@@ -1,13 +1,22 @@
-import { buildLadder, describeRung, openness } from '@/core/breakdown';
-import { startRung } from '@/core/coaching';
+import { buildLadder, type Criteria, describePlace, openness } from '@/core/breakdown';
 import { type Assessed, type RodData, rodOf } from '@/core/evidence';
 import { type Caution, type Suggestion, suggestSessions } from '@/core/planning';
-import { elementStakes, prepareRules } from '@/core/rulebooks';
+import { partStakes, prepareRules } from '@/core/rulebooks';
 import { type Day, daysBetween, type ElementId } from '@/core/shared';
-import { activeElements, cautionsOf, type Dog, type DogState, type DogWork, nodesOf, placesOf, type Trial } from '@/data/repositories';
+import type { DogState } from '@/data/live';
+import {
+  activeElements,
+  cautionsOf,
+  type Dog,
+  type DogWork,
+  placesOf,
+  prerequisiteGraph,
+  startToday,
+  type Trial,
+} from '@/data/read';
 
 export type SuggestedSession = Suggestion & {
-  readonly rung: number;
+  readonly start: Criteria;
   readonly rungInWords: string;
   readonly rods: readonly RodData[];
   readonly bring: string | null;
@@ -15,11 +24,16 @@ export type SuggestedSession = Suggestion & {
 };
 
 /** What a session today would serve, best first. */
-export function suggestedSessions(dog: Dog, state: DogState, assessed: readonly Assessed[], today: Day): SuggestedSession[] {
+export function suggestedSessions(
+  dog: Dog,
+  state: DogState,
+  assessed: readonly Assessed[],
+  today: Day,
+): SuggestedSession[] {
   const candidates = assessed.flatMap(({ id, grounds, estimate }) => {
     const element = activeElements(state.work).find((candidate) => candidate.id === id);
     // What waits for another piece is not suggested, however little is known of it.
-    if (!element || !openness(element, nodesOf(state)).open) return [];
+    if (!element || !openness(element, prerequisiteGraph(state)).open) return [];
     return [
       {
         element: id,
@@ -42,40 +56,54 @@ export function suggestedSessions(dog: Dog, state: DogState, assessed: readonly 
   );
 }
 
-function withRung(suggestion: Suggestion, dog: Dog, state: DogState, found: Assessed | undefined, today: Day): SuggestedSession {
+function withRung(
+  suggestion: Suggestion,
+  dog: Dog,
+  state: DogState,
+  found: Assessed | undefined,
+  today: Day,
+): SuggestedSession {
   const element = state.work.elements.find((candidate) => candidate.id === suggestion.element);
   if (!element) throw new Error(`no element ${suggestion.element}`);
   const ladder = buildLadder(element);
-  const stood = Math.min(state.rungs.get(element.id) ?? 0, ladder.rungs.length - 1);
-  // The next day starts as many rungs below as the pace says; a second session on one day goes on where the first stood.
-  const rung = found?.grounds.lastDay === today ? stood : startRung(element.policy.pace, stood);
+  const stands = state.stands.get(element.id) ?? null;
+  const start = startToday(element, stands, found?.grounds.lastDay === today);
   const known = found && found.grounds.counted > 0 ? found.estimate.reach : [];
   return {
     ...suggestion,
-    rung,
-    rungInWords: describeRung(ladder, rung),
-    rods: element.axes.flatMap((axis) => rodOf(axis, ladder, rung, known.find((reach) => reach.axis === axis.key) ?? null) ?? []),
+    start,
+    rungInWords: describePlace(ladder, start),
+    rods: element.axes.flatMap(
+      (axis) => rodOf(axis, ladder, start, known.find((reach) => reach.axis === axis.key) ?? null) ?? [],
+    ),
     bring: element.kit.length > 0 ? element.kit.join(', ') : null,
     cautions: cautionsOf(element, dog, state.reps, state.work, today),
   };
 }
 
-/** The most that one mark at this element can cost in any exercise that it serves, in points; null where no rule book prices it. */
+/**
+ * The most that one mark at this element can cost in any exercise that it serves, in points; null
+ * where no rule book prices it.
+ */
 function stakeInPoints(element: ElementId, work: DogWork): number | null {
   const stakes = placesOf(element, work).flatMap(({ book, exercise, part }) => {
     const rules = prepareRules(book.rules, book.exercises);
     const scored = rules.exercises.find((candidate) => candidate.exercise === exercise.id);
-    return scored ? [elementStakes(scored, part) * rules.pointsPerUnit] : [];
+    return scored ? [partStakes(scored, part) * rules.pointsPerUnit] : [];
   });
   return stakes.length > 0 ? Math.max(...stakes) : null;
 }
 
 /** The next trial in words: "in 26 days", with the closing of entries where it is still ahead. */
-export function trialInWords(trial: Trial, today: Day): { readonly days: string; readonly closes: string | null } {
+export function trialInWords(
+  trial: Trial,
+  today: Day,
+): { readonly days: string; readonly closes: string | null } {
   const closing = trial.entryCloses === null ? null : daysBetween(today, trial.entryCloses);
   return {
     days: inDays(daysBetween(today, trial.day)),
-    closes: closing === null ? null : closing >= 0 ? `Entries close ${inDays(closing)}.` : 'Entries are closed.',
+    closes:
+      closing === null ? null : closing >= 0 ? `Entries close ${inDays(closing)}.` : 'Entries are closed.',
   };
 }
 

@@ -1,19 +1,26 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
+import type { Criteria } from '@/core/breakdown';
 import type { ElementId } from '@/core/shared';
 import { daysBetween } from '@/core/shared';
+import { type DogState, useDog, useKennelWithDog } from '@/data/live';
+import { elementIn, elementQuestions, faultLabel, namedFaults, recentBouts } from '@/data/read';
+import { startBout } from '@/data/write';
 import {
-  type DogState,
-  elementQuestions,
-  namedFaults,
-  recentSessions,
-  standingReps,
-  startSession,
-  useDog,
-  useKennelWithDog,
-} from '@/data/repositories';
-import { Button, buttonClass, CautionNote, Notice, newestOf, PageHead, RepMarkKey, RepMarks, Rod, repMark, Sheet, useLatest } from '@/ui';
+  Button,
+  buttonClass,
+  CautionNote,
+  Notice,
+  newestOf,
+  PageHead,
+  RepMarkKey,
+  RepMarks,
+  Rod,
+  Sheet,
+  standingMark,
+  useLatest,
+} from '@/ui';
 import { runTask } from '@/workers/client';
 import { inDays, type SuggestedSession, suggestedSessions, trialInWords } from './suggestions';
 
@@ -22,7 +29,7 @@ export function TodayRoom() {
   const state = useDog();
   const job = useMemo(() => {
     if (!state) return null;
-    const questions = elementQuestions(state.work, state.reps, state.rungs);
+    const questions = elementQuestions(state.work, state.reps, state.stands);
     return (signal: AbortSignal) => runTask({ kind: 'assess-elements', questions, today }, { signal });
   }, [state, today]);
   const assessed = useLatest(job);
@@ -32,20 +39,32 @@ export function TodayRoom() {
   const sessions = found ? suggestedSessions(dog, state, found, today) : null;
   return (
     <>
-      <PageHead title={trial ? `${dog.name}: ${trial.title} ${trialInWords(trial, today).days}` : `${dog.name}: what to do today`}>
+      <PageHead
+        title={
+          trial
+            ? `${dog.name}: ${trial.title} ${trialInWords(trial, today).days}`
+            : `${dog.name}: what to do today`
+        }
+      >
         {trial ? trialInWords(trial, today).closes : null}
       </PageHead>
       {assessed.state === 'failed' && <Notice tone="alert">{assessed.failure.message}</Notice>}
       <div className="grid gap-6 lg:grid-cols-[3fr_2fr]">
         <div className="grid content-start gap-6">
           <OpenSessions state={state} />
-          {sessions ? <Next sessions={sessions} state={state} /> : <p className="text-lg">Weighing the reps …</p>}
+          {sessions ? (
+            <Next sessions={sessions} state={state} />
+          ) : (
+            <p className="text-lg">Weighing the reps …</p>
+          )}
         </div>
         <div className="grid content-start gap-6">
           <Recent state={state} />
           {trial && (
             <Sheet title="The trial">
-              <p className="mb-3 leading-snug">Would it pass, where do points leak, and what would help most?</p>
+              <p className="mb-3 leading-snug">
+                Would it pass, where do points leak, and what would help most?
+              </p>
               <Link className={buttonClass('plain')} to="../readiness" relative="path">
                 See the forecast
               </Link>
@@ -69,8 +88,10 @@ function OpenSessions({ state }: { readonly state: DogState }) {
       <ul className="grid gap-2">
         {state.open.map((session) => (
           <li key={session.id} className="flex flex-wrap items-center justify-between gap-3">
-            <span className="text-lg">{state.work.elements.find((element) => element.id === session.elementId)?.title}</span>
-            <Link className={buttonClass('ink', 'big')} to={`../field/${session.elementId}`} relative="path">
+            <span className="text-lg">
+              {state.work.elements.find((element) => element.id === elementIn(session))?.title}
+            </span>
+            <Link className={buttonClass('ink', 'big')} to={`../field/${elementIn(session)}`} relative="path">
               Go on with it
             </Link>
           </li>
@@ -80,13 +101,22 @@ function OpenSessions({ state }: { readonly state: DogState }) {
   );
 }
 
-function Next({ sessions, state }: { readonly sessions: readonly SuggestedSession[]; readonly state: DogState }) {
-  const { kennel, now, today } = useKennelWithDog();
+function Next({
+  sessions,
+  state,
+}: {
+  readonly sessions: readonly SuggestedSession[];
+  readonly state: DogState;
+}) {
+  const { kennel, today, done } = useKennelWithDog();
   const navigate = useNavigate();
-  const begin = async (id: ElementId, rung: number): Promise<void> => {
+  const begin = async (id: ElementId, start: Criteria): Promise<void> => {
     const element = state.work.elements.find((candidate) => candidate.id === id);
-    const running = state.open.some((session) => session.elementId === id);
-    if (element && !running) await startSession(kennel, element, { now: now(), day: today, away: false, rung });
+    const running = state.open.some((bout) => elementIn(bout) === id);
+    if (element && !running) {
+      const begun = await done(null, startBout(kennel, element, { day: today, away: false, start }));
+      if (!begun.ok) return;
+    }
     await navigate(`../field/${id}`, { relative: 'path' });
   };
   const [first, ...others] = sessions;
@@ -94,7 +124,9 @@ function Next({ sessions, state }: { readonly sessions: readonly SuggestedSessio
   return (
     <>
       <section aria-label="Next session" className="border-2 border-ink bg-sheet">
-        <div className="border-b-2 border-ink bg-signal px-4 py-1.5 font-bold text-on-signal">Next session</div>
+        <div className="border-b-2 border-ink bg-signal px-4 py-1.5 font-bold text-on-signal">
+          Next session
+        </div>
         <div className="grid gap-3 px-4 py-4">
           <h2 className="text-2xl font-extrabold leading-tight">{first.title}</h2>
           <p className="text-lg leading-snug">{first.reason}</p>
@@ -104,7 +136,7 @@ function Next({ sessions, state }: { readonly sessions: readonly SuggestedSessio
           </p>
           <div className="grid gap-x-8 gap-y-3 sm:grid-cols-2">
             {first.rods.map((rod) => (
-              <Rod key={rod.title} data={rod} compact />
+              <Rod key={rod.axis} data={rod} compact />
             ))}
           </div>
           {first.bring && (
@@ -116,7 +148,7 @@ function Next({ sessions, state }: { readonly sessions: readonly SuggestedSessio
           {first.cautions.map((caution) => (
             <CautionNote key={caution.id} caution={caution} />
           ))}
-          <Button look="signal" size="huge" onClick={() => void begin(first.element, first.rung)}>
+          <Button look="signal" size="huge" onClick={() => void begin(first.element, first.start)}>
             Begin this session
           </Button>
         </div>
@@ -130,7 +162,10 @@ function Next({ sessions, state }: { readonly sessions: readonly SuggestedSessio
                   <p className="text-lg font-semibold leading-snug">{session.title}</p>
                   <p className="leading-snug text-ink-soft">{session.reason}</p>
                 </div>
-                <Button aria-label={`Begin: ${session.title}`} onClick={() => void begin(session.element, session.rung)}>
+                <Button
+                  aria-label={`Begin: ${session.title}`}
+                  onClick={() => void begin(session.element, session.start)}
+                >
                   Begin
                 </Button>
               </li>
@@ -144,28 +179,29 @@ function Next({ sessions, state }: { readonly sessions: readonly SuggestedSessio
 
 function Recent({ state }: { readonly state: DogState }) {
   const { kennel, dog, today } = useKennelWithDog();
-  // The reps are a dependency so that a new one is shown: recent sessions are read by their own query.
-  const recent = useLiveQuery(() => recentSessions(kennel, dog.id, 5), [kennel, dog.id, state.reps]);
+  // The reps are a dependency so that a new one is shown: recent sessions are read by their own
+  // query.
+  const recent = useLiveQuery(() => recentBouts(kennel, { dog: dog.id }, 5), [kennel, dog.id, state.reps]);
   if (!recent || recent.length === 0) return null;
   return (
     <Sheet title="Last sessions">
       <ul className="mb-3 grid gap-3">
-        {recent.map(({ session, entries }) => {
-          const element = state.work.elements.find((candidate) => candidate.id === session.elementId);
+        {recent.map(({ bout, folded }) => {
+          const element = state.work.elements.find((candidate) => candidate.id === elementIn(bout));
           const faults = element ? namedFaults(element, state.work) : [];
-          const reps = standingReps(entries);
+          const { reps } = folded;
           return (
-            <li key={session.id}>
+            <li key={bout.id}>
               <p className="leading-snug">
                 <span className="font-semibold">{element?.title}</span>
                 <span className="text-ink-soft">
-                  , {inDays(daysBetween(today, session.day))}
-                  {session.away ? ', away' : ''}
+                  , {inDays(daysBetween(today, bout.day))}
+                  {bout.away ? ', away' : ''}
                 </span>
               </p>
               <RepMarks
                 label={`Reps of ${element?.title ?? 'a session'}`}
-                marks={reps.map((rep) => repMark(rep, faults.find((fault) => fault.key === rep.option)?.label ?? null))}
+                marks={reps.map((rep) => standingMark(rep, faultLabel(faults, rep.judged.faults[0])))}
               />
             </li>
           );

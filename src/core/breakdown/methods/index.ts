@@ -21,7 +21,9 @@ import upright from './upright.json';
 import waitComeFinish from './wait-come-finish.json';
 import wornKit from './worn-kit.json';
 
-/** The methods' files in the order in which they are shown: what most people begin with comes first. */
+/**
+ * The methods' files in the order in which they are shown: what most people begin with comes first.
+ */
 export const METHOD_FILES: readonly unknown[] = [
   formalHold,
   positionsAtADistance,

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { fail, ok } from '@/core/shared';
 import { checkFaults, checkMultiple, repeated } from './checks';
-import { type Family, writePoints } from './family';
+import { type Family, failing, writePoints } from './family';
 import { deductiveCost, exerciseKey, faultEntries, points, text } from './fault-schema';
 import { bestAward, prepareFault, sum } from './prepare-faults';
 
@@ -12,7 +12,10 @@ export const abilitiesSchema = v.strictObject({
   family: v.literal('abilities'),
   smallestMark: points,
   /** What is judged in every series, each with the least mean over the series. */
-  abilities: v.pipe(v.array(v.strictObject({ id: text, title: text, atLeast: mark })), v.minLength(1, 'needs at least one ability')),
+  abilities: v.pipe(
+    v.array(v.strictObject({ id: text, title: text, atLeast: mark })),
+    v.minLength(1, 'needs at least one ability'),
+  ),
   /** The least mean over all abilities and series. */
   overall: mark,
   exercises: v.array(
@@ -28,8 +31,9 @@ export const abilitiesSchema = v.strictObject({
 export type Abilities = v.InferOutput<typeof abilitiesSchema>;
 
 /**
- * Abilities: in each series each judged ability has a mark of 0–10. Passing asks a mean for every ability and one over all; an
- * automatic fail ends the run. Means are compared as sums, times the number of marks, so nothing is rounded: 5 and 6 against a mean of 5.5 is 22 ≥ 22 half marks.
+ * Abilities: in each series each judged ability has a mark of 0–10. Passing asks a mean for every
+ * ability and one over all; an automatic fail ends the run. Means are compared as sums, times the
+ * number of marks, so nothing is rounded: 5 and 6 against a mean of 5.5 is 22 ≥ 22 half marks.
  */
 export const abilities: Family<Abilities> = {
   id: 'abilities',
@@ -37,21 +41,37 @@ export const abilities: Family<Abilities> = {
   word: 'mark',
   check: (rules, outline) => {
     const known = rules.abilities.map((ability) => ability.id);
-    const unjudged = rules.abilities.filter((ability) => !rules.exercises.some((series) => series.judges.includes(ability.id)));
+    const unjudged = rules.abilities.filter(
+      (ability) => !rules.exercises.some((series) => series.judges.includes(ability.id)),
+    );
     return [
       ...checkFaults(rules.exercises, outline, { smallest: rules.smallestMark, maximum: () => TOP }),
       ...checkMultiple(TOP, rules.smallestMark, 'smallestMark'),
-      ...rules.abilities.flatMap((ability, i) => checkMultiple(ability.atLeast, rules.smallestMark, `abilities[${i}].atLeast`)),
+      ...rules.abilities.flatMap((ability, i) =>
+        checkMultiple(ability.atLeast, rules.smallestMark, `abilities[${i}].atLeast`),
+      ),
       ...checkMultiple(rules.overall, rules.smallestMark, 'overall'),
-      ...repeated(known).map((id) => fail('duplicate', 'abilities', `Two abilities are called “${id}”. Rename one.`)),
-      ...unjudged.map((ability) => fail('unjudged', 'abilities', `No series judges “${ability.id}”; nobody could reach its mean.`)),
+      ...repeated(known).map((id) =>
+        fail('duplicate', 'abilities', `Two abilities are called “${id}”. Rename one.`),
+      ),
+      ...unjudged.map((ability) =>
+        fail('unjudged', 'abilities', `No series judges “${ability.id}”; nobody could reach its mean.`),
+      ),
       ...rules.exercises.flatMap((series, e) => [
         ...series.judges.flatMap((id, j) =>
           known.includes(id)
             ? []
-            : [fail('unknown-ability', `exercises[${e}].judges[${j}]`, `There is no ability “${id}”. These are: ${known.join(', ')}.`)],
+            : [
+                fail(
+                  'unknown-ability',
+                  `exercises[${e}].judges[${j}]`,
+                  `There is no ability “${id}”. These are: ${known.join(', ')}.`,
+                ),
+              ],
         ),
-        ...repeated(series.judges).map((id) => fail('duplicate', `exercises[${e}].judges`, `“${id}” is judged twice in one series.`)),
+        ...repeated(series.judges).map((id) =>
+          fail('duplicate', `exercises[${e}].judges`, `“${id}” is judged twice in one series.`),
+        ),
         ...series.faults.flatMap((fault, f) =>
           series.judges.includes(fault.ability)
             ? []
@@ -80,8 +100,14 @@ export const abilities: Family<Abilities> = {
       line: overall,
       exercises: rules.exercises.map((series) => ({
         exercise: series.exercise,
-        cells: series.judges.map((id) => ({ key: id, title: rules.abilities.find((ability) => ability.id === id)?.title ?? id, maximum: top })),
-        faults: series.faults.map((fault) => prepareFault(fault, { unit: step, cell: series.judges.indexOf(fault.ability) })),
+        cells: series.judges.map((id) => ({
+          key: id,
+          title: rules.abilities.find((ability) => ability.id === id)?.title ?? id,
+          maximum: top,
+        })),
+        faults: series.faults.map((fault) =>
+          prepareFault(fault, { unit: step, cell: series.judges.indexOf(fault.ability) }),
+        ),
       })),
       conditions: [
         { code: 'ended', exercise: null, message: 'an automatic fail' },
@@ -92,16 +118,15 @@ export const abilities: Family<Abilities> = {
           message: `a mean under ${ability.atLeast} in ${ability.title.toLowerCase()}`,
         })),
       ],
-      judge: (kept, ended) => {
-        let failed = (ended ? 1 : 0) | (sum(kept) < overall ? 2 : 0);
-        for (let a = 0; a < needs.length; a++) {
-          const need = needs[a] as (typeof needs)[number];
-          let reached = 0;
-          for (const place of need.places) reached += kept[place] as number;
-          if (reached < need.least) failed |= 4 << a;
-        }
-        return failed;
-      },
+      judge: (kept, ended) =>
+        failing([
+          ended,
+          sum(kept) < overall,
+          ...needs.map(
+            ({ places, least }) =>
+              places.reduce((reached, place) => reached + (kept[place] as number), 0) < least,
+          ),
+        ]),
       award: (kept) =>
         bestAward(
           rules.awards,
@@ -110,8 +135,15 @@ export const abilities: Family<Abilities> = {
         ),
       given: (e, marks) => {
         const judged = rules.exercises[e]?.judges.length ?? 0;
-        if (marks.length !== judged) return fail('given', '', `This series judges ${judged} abilities; there are ${marks.length} marks.`);
-        const wrong = marks.find((one) => !(one >= 0 && one <= TOP) || checkMultiple(one, rules.smallestMark, '').length > 0);
+        if (marks.length !== judged)
+          return fail(
+            'given',
+            '',
+            `This series judges ${judged} abilities; there are ${marks.length} marks.`,
+          );
+        const wrong = marks.find(
+          (one) => !(one >= 0 && one <= TOP) || checkMultiple(one, rules.smallestMark, '').length > 0,
+        );
         return wrong === undefined
           ? ok(marks.map((one) => Math.round(one * step)))
           : fail('given', '', `${wrong} is not a mark: 0 to ${TOP} in steps of ${rules.smallestMark}.`);
@@ -125,6 +157,7 @@ export const abilities: Family<Abilities> = {
       .map((ability) => `a mean of ${ability.atLeast} or more in ${ability.title.toLowerCase()}`),
     'no automatic fail',
   ],
-  awards: (rules) => rules.awards.map((award) => ({ title: award.title, asks: `mean from ${award.atLeast}` })),
+  awards: (rules) =>
+    rules.awards.map((award) => ({ title: award.title, asks: `mean from ${award.atLeast}` })),
   say: (prepared, units) => `${writePoints(prepared, units)} marks in all`,
 };

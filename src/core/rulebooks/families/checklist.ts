@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { fail } from '@/core/shared';
 import { checkFaults, repeated } from './checks';
-import type { Family } from './family';
+import { type Family, failing } from './family';
 import { checklistCost, exerciseKey, faultEntries, text } from './fault-schema';
 import { oneCell, prepareFault } from './prepare-faults';
 
@@ -10,7 +10,10 @@ const atLeastOne = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(99)
 
 export const checklistSchema = v.strictObject({
   family: v.literal('checklist'),
-  groups: v.pipe(v.array(v.strictObject({ id: text, title: text })), v.minLength(1, 'needs at least one group')),
+  groups: v.pipe(
+    v.array(v.strictObject({ id: text, title: text })),
+    v.minLength(1, 'needs at least one group'),
+  ),
   exercises: v.array(
     v.strictObject({
       exercise: exerciseKey,
@@ -23,17 +26,24 @@ export const checklistSchema = v.strictObject({
   ),
   /** From the lowest level up; passing is reaching the lowest. */
   levels: v.pipe(
-    v.array(v.strictObject({ title: text, needs: v.pipe(v.array(v.strictObject({ group: text, atLeast: atLeastOne })), v.minLength(1)) })),
+    v.array(
+      v.strictObject({
+        title: text,
+        needs: v.pipe(v.array(v.strictObject({ group: text, atLeast: atLeastOne })), v.minLength(1)),
+      }),
+    ),
     v.minLength(1, 'needs at least one level'),
   ),
 });
 export type Checklist = v.InferOutput<typeof checklistSchema>;
 
-const sizeOf = (rules: Checklist, group: string): number => rules.exercises.filter((item) => item.group === group).length;
+const sizeOf = (rules: Checklist, group: string): number =>
+  rules.exercises.filter((item) => item.group === group).length;
 
 /**
- * Checklist: an item is done or not; failed tries and extra cues are free up to what the item allows, and the next one loses it.
- * A level asks a number of items from each group. Example: 2 attempts allowed, one failed → done; two failed → not.
+ * Checklist: an item is done or not; failed tries and extra cues are free up to what the item
+ * allows, and the next one loses it. A level asks a number of items from each group. Example: 2
+ * attempts allowed, one failed → done; two failed → not.
  */
 export const checklist: Family<Checklist> = {
   id: 'checklist',
@@ -42,10 +52,14 @@ export const checklist: Family<Checklist> = {
   check: (rules, outline) => {
     const known = rules.groups.map((group) => group.id);
     const unknown = (id: string, path: string) =>
-      known.includes(id) ? [] : [fail('unknown-group', path, `There is no group “${id}”. These are: ${known.join(', ')}.`)];
+      known.includes(id)
+        ? []
+        : [fail('unknown-group', path, `There is no group “${id}”. These are: ${known.join(', ')}.`)];
     return [
       ...checkFaults(rules.exercises, outline, { smallest: 1, maximum: () => 1 }),
-      ...repeated(known).map((id) => fail('duplicate', 'groups', `Two groups are called “${id}”. Rename one.`)),
+      ...repeated(known).map((id) =>
+        fail('duplicate', 'groups', `Two groups are called “${id}”. Rename one.`),
+      ),
       ...rules.exercises.flatMap((item, i) => unknown(item.group, `exercises[${i}].group`)),
       ...rules.levels.flatMap((level, l) =>
         level.needs.flatMap((need, n) => {
@@ -54,15 +68,29 @@ export const checklist: Family<Checklist> = {
           const short = known.includes(need.group) && need.atLeast > size;
           return [
             ...unknown(need.group, `${path}.group`),
-            ...(short ? [fail('impossible-pass', `${path}.atLeast`, `${need.atLeast} items are asked and “${need.group}” has ${size}.`)] : []),
+            ...(short
+              ? [
+                  fail(
+                    'impossible-pass',
+                    `${path}.atLeast`,
+                    `${need.atLeast} items are asked and “${need.group}” has ${size}.`,
+                  ),
+                ]
+              : []),
           ];
         }),
       ),
     ];
   },
   prepare: (rules) => {
-    const places = new Map(rules.groups.map((group) => [group.id, rules.exercises.flatMap((item, e) => (item.group === group.id ? [e] : []))]));
-    const done = (kept: ArrayLike<number>, group: string): number => (places.get(group) ?? []).reduce((items, e) => items + (kept[e] as number), 0);
+    const places = new Map(
+      rules.groups.map((group) => [
+        group.id,
+        rules.exercises.flatMap((item, e) => (item.group === group.id ? [e] : [])),
+      ]),
+    );
+    const done = (kept: ArrayLike<number>, group: string): number =>
+      (places.get(group) ?? []).reduce((items, e) => items + (kept[e] as number), 0);
     const lowest = rules.levels[0]?.needs ?? [];
     const title = (id: string): string => rules.groups.find((group) => group.id === id)?.title ?? id;
     return {
@@ -72,8 +100,10 @@ export const checklist: Family<Checklist> = {
         exercise: item.exercise,
         cells: oneCell(1),
         faults: item.faults.map((fault) => {
-          if (fault.cost.kind === 'attempt') return prepareFault(fault, { unit: 1, slot: 'attempt', free: item.attempts - 1 });
-          if (fault.cost.kind === 'cue') return prepareFault(fault, { unit: 1, slot: 'cue', free: item.extraCues });
+          if (fault.cost.kind === 'attempt')
+            return prepareFault(fault, { unit: 1, slot: 'attempt', free: item.attempts - 1 });
+          if (fault.cost.kind === 'cue')
+            return prepareFault(fault, { unit: 1, slot: 'cue', free: item.extraCues });
           return prepareFault(fault, { unit: 1 });
         }),
       })),
@@ -85,15 +115,11 @@ export const checklist: Family<Checklist> = {
           message: `fewer than ${need.atLeast} items of ${title(need.group).toLowerCase()}`,
         })),
       ],
-      judge: (kept, ended) => {
-        let failed = ended ? 1 : 0;
-        for (let n = 0; n < lowest.length; n++) {
-          const need = lowest[n] as (typeof lowest)[number];
-          if (done(kept, need.group) < need.atLeast) failed |= 2 << n;
-        }
-        return failed;
-      },
-      award: (kept) => rules.levels.findLast((level) => level.needs.every((need) => done(kept, need.group) >= need.atLeast))?.title ?? null,
+      judge: (kept, ended) =>
+        failing([ended, ...lowest.map((need) => done(kept, need.group) < need.atLeast)]),
+      award: (kept) =>
+        rules.levels.findLast((level) => level.needs.every((need) => done(kept, need.group) >= need.atLeast))
+          ?.title ?? null,
       given: () => fail('given', '', 'A checklist knows no marks that are given outright.'),
     };
   },
@@ -101,9 +127,14 @@ export const checklist: Family<Checklist> = {
     (rules.levels[0]?.needs ?? []).map((need) => {
       const size = sizeOf(rules, need.group);
       const title = rules.groups.find((group) => group.id === need.group)?.title.toLowerCase() ?? need.group;
-      return need.atLeast === size ? `all ${size} items of ${title}` : `${need.atLeast} of ${size} items of ${title}`;
+      return need.atLeast === size
+        ? `all ${size} items of ${title}`
+        : `${need.atLeast} of ${size} items of ${title}`;
     }),
   awards: (rules) =>
-    rules.levels.map((level) => ({ title: level.title, asks: level.needs.map((need) => `${need.atLeast} of ${need.group}`).join(', ') })),
+    rules.levels.map((level) => ({
+      title: level.title,
+      asks: level.needs.map((need) => `${need.atLeast} of ${need.group}`).join(', '),
+    })),
   say: (_, units) => `${units} ${units === 1 ? 'item' : 'items'}`,
 };

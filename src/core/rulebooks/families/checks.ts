@@ -12,49 +12,93 @@ export type CheckSetting = {
 
 /** What can be wrong with the faults of any family, all at once; paths are relative to `rules`. */
 export function checkFaults(exercises: Scored, outline: Outline, setting: CheckSetting): Failure[] {
-  return [...checkList(exercises, outline), ...exercises.flatMap((exercise, i) => checkExercise(exercise, outline, setting, i))];
+  return [
+    ...checkList(exercises, outline),
+    ...exercises.flatMap((exercise, i) => checkExercise(exercise, outline, setting, i)),
+  ];
 }
 
 function checkList(exercises: Scored, outline: Outline): Failure[] {
   const scored = exercises.map((exercise) => exercise.exercise);
   const missing = outline.filter((exercise) => !scored.includes(exercise.id));
-  const disordered = missing.length === 0 && outline.length === scored.length && outline.some((exercise, i) => exercise.id !== scored[i]);
+  const disordered =
+    missing.length === 0 &&
+    outline.length === scored.length &&
+    outline.some((exercise, i) => exercise.id !== scored[i]);
   return [
-    ...missing.map((exercise) => fail('unscored', 'exercises', `Exercise “${exercise.id}” has no faults and no maximum. Add it to the rules.`)),
-    ...repeated(scored).map((id) => fail('duplicate', 'exercises', `Exercise “${id}” is scored twice. Keep one.`)),
+    ...missing.map((exercise) =>
+      fail(
+        'unscored',
+        'exercises',
+        `Exercise “${exercise.id}” has no faults and no maximum. Add it to the rules.`,
+      ),
+    ),
+    ...repeated(scored).map((id) =>
+      fail('duplicate', 'exercises', `Exercise “${id}” is scored twice. Keep one.`),
+    ),
     ...(disordered
-      ? [fail('order', 'exercises', 'The rules list the exercises in another order than the class runs them. Use the running order.')]
+      ? [
+          fail(
+            'order',
+            'exercises',
+            'The rules list the exercises in another order than the class runs them. Use the running order.',
+          ),
+        ]
       : []),
   ];
 }
 
-function checkExercise(exercise: Scored[number], outline: Outline, setting: CheckSetting, index: number): Failure[] {
+function checkExercise(
+  exercise: Scored[number],
+  outline: Outline,
+  setting: CheckSetting,
+  index: number,
+): Failure[] {
   const path = `exercises[${index}]`;
   const known = outline.find((other) => other.id === exercise.exercise);
-  if (!known) return [fail('unknown-exercise', `${path}.exercise`, `There is no exercise “${exercise.exercise}” in this rule book.`)];
-  const unmissed = known.elements.filter(
-    (element) => !exercise.faults.some((fault) => fault.miss && fault.by === 'dog' && fault.element === element.id),
+  if (!known)
+    return [
+      fail(
+        'unknown-exercise',
+        `${path}.exercise`,
+        `There is no exercise “${exercise.exercise}” in this rule book.`,
+      ),
+    ];
+  const unmissed = known.parts.filter(
+    (part) => !exercise.faults.some((fault) => fault.miss && fault.by === 'dog' && fault.part === part.id),
   );
   return [
     ...repeated(exercise.faults.map((fault) => fault.id)).map((id) =>
       fail('duplicate', `${path}.faults`, `Two faults are called “${id}”. Rename one.`),
     ),
-    ...unmissed.map((element) =>
-      fail('no-miss', `${path}.faults`, `Nothing says what is charged when “${element.id}” is not done. Add a fault of the dog with "miss": true.`),
+    ...unmissed.map((part) =>
+      fail(
+        'no-miss',
+        `${path}.faults`,
+        `Nothing says what is charged when “${part.id}” is not done. Add a fault of the dog with "miss": true.`,
+      ),
     ),
     ...exercise.faults.flatMap((fault, i) => [
-      ...checkOwner(fault, known.elements, `${path}.faults[${i}]`),
+      ...checkOwner(fault, known.parts, `${path}.faults[${i}]`),
       ...checkCost(fault.cost, setting, setting.maximum(index), `${path}.faults[${i}].cost`),
     ]),
   ];
 }
 
-function checkOwner(fault: Fault, elements: Outline[number]['elements'], path: string): Failure[] {
-  if (fault.element === null)
-    return fault.by === 'dog' ? [fail('unowned', `${path}.element`, `A fault of the dog belongs to an element; “${fault.id}” names none.`)] : [];
-  if (elements.some((element) => element.id === fault.element)) return [];
-  const ids = elements.map((element) => element.id).join(', ');
-  return [fail('unknown-element', `${path}.element`, `“${fault.element}” is not an element of this exercise. These are: ${ids}.`)];
+function checkOwner(fault: Fault, parts: Outline[number]['parts'], path: string): Failure[] {
+  if (fault.part === null)
+    return fault.by === 'dog'
+      ? [fail('unowned', `${path}.part`, `A fault of the dog belongs to a part; “${fault.id}” names none.`)]
+      : [];
+  if (parts.some((part) => part.id === fault.part)) return [];
+  const ids = parts.map((part) => part.id).join(', ');
+  return [
+    fail(
+      'unknown-part',
+      `${path}.part`,
+      `“${fault.part}” is not a part of this exercise. These are: ${ids}.`,
+    ),
+  ];
 }
 
 function checkCost(cost: Cost, setting: CheckSetting, maximum: number, path: string): Failure[] {
@@ -69,13 +113,24 @@ function checkCost(cost: Cost, setting: CheckSetting, maximum: number, path: str
       return checkBands(cost, setting, path);
     case 'discretion':
       return [
-        ...(['low', 'usual', 'high'] as const).flatMap((key) => checkMultiple(cost[key], setting.smallest, `${path}.${key}`)),
+        ...(['low', 'usual', 'high'] as const).flatMap((key) =>
+          checkMultiple(cost[key], setting.smallest, `${path}.${key}`),
+        ),
         ...(cost.low <= cost.usual && cost.usual <= cost.high
           ? []
-          : [fail('discretion', path, 'The low price must not be above the usual one, nor that above the high one.')]),
+          : [
+              fail(
+                'discretion',
+                path,
+                'The low price must not be above the usual one, nor that above the high one.',
+              ),
+            ]),
       ];
     default:
-      return [...checkMultiple(cost.points, setting.smallest, `${path}.points`), ...checkCap(cost, setting, maximum, path)];
+      return [
+        ...checkMultiple(cost.points, setting.smallest, `${path}.points`),
+        ...checkCap(cost, setting, maximum, path),
+      ];
   }
 }
 
@@ -89,8 +144,12 @@ function checkCap(
   if (cap === undefined) return [];
   return [
     ...checkMultiple(cap, setting.smallest, `${path}.cap`),
-    ...(cap < points ? [fail('cap', `${path}.cap`, `The cap ${cap} is below the price of one fault, ${points}.`)] : []),
-    ...(cap > maximum ? [fail('cap', `${path}.cap`, `The cap ${cap} is above the exercise's maximum, ${maximum}.`)] : []),
+    ...(cap < points
+      ? [fail('cap', `${path}.cap`, `The cap ${cap} is below the price of one fault, ${points}.`)]
+      : []),
+    ...(cap > maximum
+      ? [fail('cap', `${path}.cap`, `The cap ${cap} is above the exercise's maximum, ${maximum}.`)]
+      : []),
   ];
 }
 
@@ -101,11 +160,19 @@ function checkBands(cost: Extract<Cost, { kind: 'band' }>, setting: CheckSetting
     const rises = !before || (band.over > before.over && band.points > before.points);
     return rises
       ? []
-      : [fail('bands', `${path}.bands[${i}]`, 'Bands must rise in both the limit and the price; this one overlaps the one before it.')];
+      : [
+          fail(
+            'bands',
+            `${path}.bands[${i}]`,
+            'Bands must rise in both the limit and the price; this one overlaps the one before it.',
+          ),
+        ];
   });
   return [
     ...(unit.ok ? [] : [fail(unit.code, `${path}.unit`, unit.message)]),
-    ...cost.bands.flatMap((band, i) => checkMultiple(band.points, setting.smallest, `${path}.bands[${i}].points`)),
+    ...cost.bands.flatMap((band, i) =>
+      checkMultiple(band.points, setting.smallest, `${path}.bands[${i}].points`),
+    ),
     ...overlapping,
   ];
 }
@@ -114,14 +181,23 @@ function checkBands(cost: Extract<Cost, { kind: 'band' }>, setting: CheckSetting
 export function checkMultiple(value: number, smallest: number, path: string): Failure[] {
   const steps = value / smallest;
   if (Math.abs(steps - Math.round(steps)) < 1e-9) return [];
-  return [fail('multiple', path, `${value} is not a whole number of steps of ${smallest}. Change it or the smallest step.`)];
+  return [
+    fail(
+      'multiple',
+      path,
+      `${value} is not a whole number of steps of ${smallest}. Change it or the smallest step.`,
+    ),
+  ];
 }
 
 /** A line that nobody can reach. */
 export function checkReachable(line: number, maximum: number, path: string, word: string): Failure[] {
-  return line > maximum ? [fail('impossible-pass', path, `The pass line ${line} is above the maximum of ${maximum} ${word}.`)] : [];
+  return line > maximum
+    ? [fail('impossible-pass', path, `The pass line ${line} is above the maximum of ${maximum} ${word}.`)]
+    : [];
 }
 
+/** What stands in a list more than once, each once. `repeated([1, 2, 1, 1])` → [1]. */
 export function repeated<T>(items: readonly T[]): T[] {
   return [...new Set(items.filter((item, i) => items.indexOf(item) !== i))];
 }

@@ -1,16 +1,36 @@
-import type { ElementKey, ExerciseKey, Failure, FaultKey, Result } from '@/core/shared';
+import type { ExerciseKey, Failure, FaultKey, PartKey, Result } from '@/core/shared';
 import type { Cost, Fault } from './fault-schema';
 
-export type Outline = readonly { readonly id: ExerciseKey; readonly title: string; readonly elements: readonly { readonly id: ElementKey }[] }[];
+export type Outline = readonly {
+  readonly id: ExerciseKey;
+  readonly title: string;
+  readonly parts: readonly { readonly id: PartKey }[];
+}[];
 
-/** One thing the judge writes down. `amount` is a count, a measured value in base units (s, m, °), or 0–2 for low, usual, high. */
+/**
+ * One thing the judge writes down. `amount` is a count, a measured value in base units (s, m, °),
+ * or 0–2 for low, usual, high.
+ */
 export type Mark = { readonly fault: FaultKey; readonly amount: number };
-/** One exercise on a judge's sheet. `given` holds marks that judges gave outright, where the family knows such; they replace the faults. */
-export type SheetLine = { readonly exercise: ExerciseKey; readonly marks: readonly Mark[]; readonly given?: readonly number[] };
-/** The exercises in running order. One that is not on the sheet has not been run yet; one without marks was faultless. */
+/**
+ * One exercise on a judge's sheet. `given` holds marks that judges gave outright, where the family
+ * knows such; they replace the faults.
+ */
+export type SheetLine = {
+  readonly exercise: ExerciseKey;
+  readonly marks: readonly Mark[];
+  readonly given?: readonly number[];
+};
+/**
+ * The exercises in running order. One that is not on the sheet has not been run yet; one without
+ * marks was faultless.
+ */
 export type ScoreSheet = readonly SheetLine[];
 
-/** A pool of units that marks are charged to. Most exercises have one; a series of the abilities family has one for each ability. */
+/**
+ * A pool of units that marks are charged to. Most exercises have one; a series of the abilities
+ * family has one for each ability.
+ */
 export type Cell = { readonly key: string; readonly title: string; readonly maximum: number };
 
 /** A fault ready for charging, in whole units. */
@@ -30,10 +50,18 @@ export type PreparedFault = {
   readonly ends: boolean;
   readonly major: boolean;
 };
-export type PreparedExercise = { readonly exercise: ExerciseKey; readonly cells: readonly Cell[]; readonly faults: readonly PreparedFault[] };
+export type PreparedExercise = {
+  readonly exercise: ExerciseKey;
+  readonly cells: readonly Cell[];
+  readonly faults: readonly PreparedFault[];
+};
 
-/** One reason for which a run may fail, named once; `judge` says by bits which of them hold. */
-export type Condition = { readonly code: string; readonly exercise: ExerciseKey | null; readonly message: string };
+/** One reason for which a run may fail, named once; `judge` says by their places which of them hold. */
+export type Condition = {
+  readonly code: string;
+  readonly exercise: ExerciseKey | null;
+  readonly message: string;
+};
 
 /** Rules of any family in one flat shape: what both the readable and the compiled scorer run on. */
 export type PreparedRules = {
@@ -41,8 +69,11 @@ export type PreparedRules = {
   /** Points (marks, faults, items) of one unit, for people. */
   readonly pointsPerUnit: number;
   readonly conditions: readonly Condition[];
-  /** Bit i is set when condition i fails. `kept` has one number for each cell, in order; `majors` counts major faults. */
-  readonly judge: (kept: ArrayLike<number>, ended: boolean, majors: number) => number;
+  /**
+   * The places (in `conditions`) of those that fail, in order; none is a pass. `kept` has one
+   * number for each cell, in order; `majors` counts major faults.
+   */
+  readonly judge: (kept: ArrayLike<number>, ended: boolean, majors: number) => readonly number[];
   /** Units of the whole run that passing needs, where the family has such a line. */
   readonly line: number | null;
   /** The best award that this run earns; asked only when it passed. */
@@ -53,10 +84,15 @@ export type PreparedRules = {
 
 type RulesShape = {
   readonly family: string;
-  readonly exercises: readonly { readonly exercise: ExerciseKey; readonly faults: readonly (Fault & { readonly cost: Cost })[] }[];
+  readonly exercises: readonly {
+    readonly exercise: ExerciseKey;
+    readonly faults: readonly (Fault & { readonly cost: Cost })[];
+  }[];
 };
 
-/** A scoring family: a schema, its own checks, and one function that lays its rules out for scoring. */
+/**
+ * A scoring family: a schema, its own checks, and one function that lays its rules out for scoring.
+ */
 export type Family<R extends RulesShape = RulesShape> = {
   readonly id: R['family'];
   readonly title: string;
@@ -73,10 +109,19 @@ export type Family<R extends RulesShape = RulesShape> = {
   readonly say: (prepared: PreparedRules, units: number) => string;
 };
 
+/** The places of the tests that fail. `failing([true, false, true])` → [0, 2]. */
+export function failing(fails: readonly boolean[]): number[] {
+  const places: number[] = [];
+  for (let i = 0; i < fails.length; i++) if (fails[i]) places.push(i);
+  return places;
+}
+
+/** The most an exercise can give, in units: its cells' maxima added. Cells of 20 and 20 → 40. */
 export function cellTotal(exercise: PreparedExercise): number {
   return exercise.cells.reduce((sum, cell) => sum + cell.maximum, 0);
 }
 
+/** The most a whole class can give, in units. Two exercises of 40 → 80. */
 export function rulesTotal(prepared: PreparedRules): number {
   return prepared.exercises.reduce((sum, exercise) => sum + cellTotal(exercise), 0);
 }

@@ -27,11 +27,18 @@ const FAMILIES: { readonly [F in Rules['family']]: Family<Extract<Rules, { famil
   'time-and-faults': timeAndFaults,
 };
 
-/** The family of these rules. Its functions take exactly such rules, which the record above guarantees and TypeScript cannot follow. */
+/**
+ * The family of these rules. Its functions take exactly such rules, which the record above
+ * guarantees and TypeScript cannot follow.
+ */
 export function familyOf(rules: Rules): Family<Rules> {
   return FAMILIES[rules.family] as unknown as Family<Rules>;
 }
 
+/**
+ * Rules made ready to score many sheets: costs in whole units, faults by place. `rules` must have
+ * passed `readRuleBook`; 20 points in steps of half a point → a maximum of 40 units.
+ */
 export function prepareRules(rules: Rules, outline: Outline): PreparedRules {
   return familyOf(rules).prepare(rules, outline);
 }

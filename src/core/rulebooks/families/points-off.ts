@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { fail } from '@/core/shared';
 import { checkFaults, checkMultiple, checkReachable } from './checks';
-import { type Family, writePoints } from './family';
+import { type Family, failing, writePoints } from './family';
 import { deductiveCost, exerciseKey, faultEntries, percent, points, text } from './fault-schema';
 import { bestAward, oneCell, prepareFault, sum } from './prepare-faults';
 
@@ -10,7 +10,11 @@ export const pointsOffSchema = v.strictObject({
   /** The smallest step of the score, e.g. 0.5. Every number of points is a whole multiple of it. */
   smallestPoint: points,
   exercises: v.array(
-    v.strictObject({ exercise: exerciseKey, maximum: points, faults: v.array(v.strictObject({ ...faultEntries, cost: deductiveCost })) }),
+    v.strictObject({
+      exercise: exerciseKey,
+      maximum: points,
+      faults: v.array(v.strictObject({ ...faultEntries, cost: deductiveCost })),
+    }),
   ),
   pass: v.pipe(
     v.array(
@@ -25,19 +29,25 @@ export const pointsOffSchema = v.strictObject({
 });
 export type PointsOff = v.InferOutput<typeof pointsOffSchema>;
 
-const total = (rules: PointsOff): number => rules.exercises.reduce((all, exercise) => all + exercise.maximum, 0);
+const total = (rules: PointsOff): number =>
+  rules.exercises.reduce((all, exercise) => all + exercise.maximum, 0);
 
 /**
- * Points off: each exercise starts at its maximum and never falls below 0; passing asks a total, a share of each exercise, or both.
- * Example: maximum 40, two faults at 2.5 each → 35.
+ * Points off: each exercise starts at its maximum and never falls below 0; passing asks a total, a
+ * share of each exercise, or both. Example: maximum 40, two faults at 2.5 each → 35.
  */
 export const pointsOff: Family<PointsOff> = {
   id: 'points-off',
   title: 'Points off',
   word: 'point',
   check: (rules, outline) => [
-    ...checkFaults(rules.exercises, outline, { smallest: rules.smallestPoint, maximum: (i) => rules.exercises[i]?.maximum ?? 0 }),
-    ...rules.exercises.flatMap((exercise, i) => checkMultiple(exercise.maximum, rules.smallestPoint, `exercises[${i}].maximum`)),
+    ...checkFaults(rules.exercises, outline, {
+      smallest: rules.smallestPoint,
+      maximum: (i) => rules.exercises[i]?.maximum ?? 0,
+    }),
+    ...rules.exercises.flatMap((exercise, i) =>
+      checkMultiple(exercise.maximum, rules.smallestPoint, `exercises[${i}].maximum`),
+    ),
     ...rules.pass.flatMap((condition, i) =>
       condition.kind === 'total'
         ? [
@@ -46,16 +56,25 @@ export const pointsOff: Family<PointsOff> = {
           ]
         : [],
     ),
-    ...rules.awards.flatMap((award, i) => checkMultiple(award.atLeast, rules.smallestPoint, `awards[${i}].atLeast`)),
+    ...rules.awards.flatMap((award, i) =>
+      checkMultiple(award.atLeast, rules.smallestPoint, `awards[${i}].atLeast`),
+    ),
   ],
   prepare: (rules, outline) => {
     const unit = 1 / rules.smallestPoint;
     const units = (value: number): number => Math.round(value * unit);
     const maxima = rules.exercises.map((exercise) => units(exercise.maximum));
-    const lines = rules.pass.flatMap((condition) => (condition.kind === 'total' ? [units(condition.atLeast)] : []));
+    const lines = rules.pass.flatMap((condition) =>
+      condition.kind === 'total' ? [units(condition.atLeast)] : [],
+    );
     const line = lines.length > 0 ? Math.max(...lines) : null;
-    const share = rules.pass.reduce((most, condition) => (condition.kind === 'share-of-each' ? Math.max(most, condition.percent) : most), 0);
-    const titles = rules.exercises.map((exercise) => outline.find((known) => known.id === exercise.exercise)?.title ?? exercise.exercise);
+    const share = rules.pass.reduce(
+      (most, condition) => (condition.kind === 'share-of-each' ? Math.max(most, condition.percent) : most),
+      0,
+    );
+    const titles = rules.exercises.map(
+      (exercise) => outline.find((known) => known.id === exercise.exercise)?.title ?? exercise.exercise,
+    );
     return {
       pointsPerUnit: rules.smallestPoint,
       line,
@@ -66,7 +85,11 @@ export const pointsOff: Family<PointsOff> = {
       })),
       conditions: [
         { code: 'ended', exercise: null, message: 'the run is ended' },
-        { code: 'total', exercise: null, message: `fewer than ${(line ?? 0) * rules.smallestPoint} points in all` },
+        {
+          code: 'total',
+          exercise: null,
+          message: `fewer than ${(line ?? 0) * rules.smallestPoint} points in all`,
+        },
         ...rules.exercises.map((exercise, e) => ({
           code: 'share',
           exercise: exercise.exercise,
@@ -74,11 +97,12 @@ export const pointsOff: Family<PointsOff> = {
         })),
       ],
       // Cross-multiplied, so that no share is ever rounded.
-      judge: (kept, ended) => {
-        let failed = (ended ? 1 : 0) | (sum(kept) < (line ?? 0) ? 2 : 0);
-        for (let e = 0; e < maxima.length; e++) if ((kept[e] as number) * 100 < share * (maxima[e] as number)) failed |= 4 << e;
-        return failed;
-      },
+      judge: (kept, ended) =>
+        failing([
+          ended,
+          sum(kept) < (line ?? 0),
+          ...maxima.map((maximum, e) => (kept[e] as number) * 100 < share * maximum),
+        ]),
       award: (kept) =>
         bestAward(
           rules.awards,

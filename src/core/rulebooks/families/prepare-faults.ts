@@ -13,11 +13,19 @@ export type FaultSetting = {
   readonly majorLeaves?: number;
 };
 
-/** Lays out one fault; whatever a family does not say is the plain case: its own slot, no allowance, no ceiling. */
+/**
+ * Lays out one fault; whatever a family does not say is the plain case: its own slot, no allowance,
+ * no ceiling.
+ */
 export function prepareFault(fault: Fault, setting: FaultSetting): PreparedFault {
   const { cost } = fault;
   const cap = 'cap' in cost && cost.cap !== undefined ? Math.round(cost.cap * setting.unit) : NO_CAP;
-  const ceiling = cost.kind === 'zero' || cost.kind === 'end-run' ? 0 : cost.kind === 'major' ? (setting.majorLeaves ?? 0) : null;
+  const ceiling =
+    cost.kind === 'zero' || cost.kind === 'end-run'
+      ? 0
+      : cost.kind === 'major'
+        ? (setting.majorLeaves ?? 0)
+        : null;
   return {
     fault,
     cell: setting.cell ?? 0,
@@ -31,8 +39,10 @@ export function prepareFault(fault: Fault, setting: FaultSetting): PreparedFault
   };
 }
 
+/** A sheet with one cell of this maximum, in units. `oneCell(40)` → one cell, key ''. */
 export const oneCell = (maximum: number): readonly Cell[] => [{ key: '', title: '', maximum }];
 
+/** The values from place `from` up to, not with, `to`. `sum([1, 2, 3], 1)` → 5. */
 export function sum(kept: ArrayLike<number>, from = 0, to = kept.length): number {
   let total = 0;
   for (let i = from; i < to; i++) total += kept[i] as number;

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { type Failure, fail, ok } from '@/core/shared';
 import { checkFaults, checkMultiple, checkReachable } from './checks';
-import { type Family, writePoints } from './family';
+import { type Family, failing, writePoints } from './family';
 import { exerciseKey, faultEntries, points, retrieveCost, text } from './fault-schema';
 import { bestAward, oneCell, prepareFault, sum } from './prepare-faults';
 
@@ -15,9 +15,17 @@ export const retrievesSchema = v.strictObject({
   /** The most that a retrieve with a major fault earns, and how many of them a run may have. */
   majorLeaves: least,
   majorsAllowed: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(50)),
-  /** Where retrieves are marked by letter: the points that each stands for, best first; empty where they are not. */
+  /**
+   * Where retrieves are marked by letter: the points that each stands for, best first; empty where
+   * they are not.
+   */
   letters: v.array(v.strictObject({ letter: text, points: least })),
-  exercises: v.array(v.strictObject({ exercise: exerciseKey, faults: v.array(v.strictObject({ ...faultEntries, cost: retrieveCost })) })),
+  exercises: v.array(
+    v.strictObject({
+      exercise: exerciseKey,
+      faults: v.array(v.strictObject({ ...faultEntries, cost: retrieveCost })),
+    }),
+  ),
   pass: v.strictObject({ atLeast: points }),
   awards: v.array(v.strictObject({ title: text, atLeast: points })),
 });
@@ -29,18 +37,31 @@ function checkLetters(rules: Retrieves): Failure[] {
     return [
       ...checkMultiple(letter.points, rules.smallestPoint, `letters[${i}].points`),
       ...(letter.points > rules.maximum
-        ? [fail('letter', `letters[${i}].points`, `“${letter.letter}” stands for more than a faultless retrieve.`)]
+        ? [
+            fail(
+              'letter',
+              `letters[${i}].points`,
+              `“${letter.letter}” stands for more than a faultless retrieve.`,
+            ),
+          ]
         : []),
       ...(before && before.points <= letter.points
-        ? [fail('letter', `letters[${i}].points`, `“${letter.letter}” must stand for less than “${before.letter}” before it.`)]
+        ? [
+            fail(
+              'letter',
+              `letters[${i}].points`,
+              `“${letter.letter}” must stand for less than “${before.letter}” before it.`,
+            ),
+          ]
         : []),
     ];
   });
 }
 
 /**
- * Retrieves: each is marked from its maximum down, a major fault leaves at most a stated rest, and the first eliminating fault (`end-run`)
- * puts the dog out. Example: maximum 20, a slow pick-up at 2 and a major fault that leaves 8 → 8.
+ * Retrieves: each is marked from its maximum down, a major fault leaves at most a stated rest, and
+ * the first eliminating fault (`end-run`) puts the dog out. Example: maximum 20, a slow pick-up at
+ * 2 and a major fault that leaves 8 → 8.
  */
 export const retrieves: Family<Retrieves> = {
   id: 'retrieves',
@@ -50,10 +71,14 @@ export const retrieves: Family<Retrieves> = {
     ...checkFaults(rules.exercises, outline, { smallest: rules.smallestPoint, maximum: () => rules.maximum }),
     ...checkMultiple(rules.maximum, rules.smallestPoint, 'maximum'),
     ...checkMultiple(rules.majorLeaves, rules.smallestPoint, 'majorLeaves'),
-    ...(rules.majorLeaves >= rules.maximum ? [fail('major', 'majorLeaves', 'A major fault must leave less than a faultless retrieve earns.')] : []),
+    ...(rules.majorLeaves >= rules.maximum
+      ? [fail('major', 'majorLeaves', 'A major fault must leave less than a faultless retrieve earns.')]
+      : []),
     ...checkMultiple(rules.pass.atLeast, rules.smallestPoint, 'pass.atLeast'),
     ...checkReachable(rules.pass.atLeast, rules.maximum * rules.exercises.length, 'pass.atLeast', 'points'),
-    ...rules.awards.flatMap((award, i) => checkMultiple(award.atLeast, rules.smallestPoint, `awards[${i}].atLeast`)),
+    ...rules.awards.flatMap((award, i) =>
+      checkMultiple(award.atLeast, rules.smallestPoint, `awards[${i}].atLeast`),
+    ),
     ...checkLetters(rules),
   ],
   prepare: (rules) => {
@@ -72,9 +97,13 @@ export const retrieves: Family<Retrieves> = {
       conditions: [
         { code: 'ended', exercise: null, message: 'an eliminating fault' },
         { code: 'total', exercise: null, message: `fewer than ${rules.pass.atLeast} points in all` },
-        { code: 'majors', exercise: null, message: `more than ${rules.majorsAllowed} major ${rules.majorsAllowed === 1 ? 'fault' : 'faults'}` },
+        {
+          code: 'majors',
+          exercise: null,
+          message: `more than ${rules.majorsAllowed} major ${rules.majorsAllowed === 1 ? 'fault' : 'faults'}`,
+        },
       ],
-      judge: (kept, ended, majors) => (ended ? 1 : 0) | (sum(kept) < line ? 2 : 0) | (majors > rules.majorsAllowed ? 4 : 0),
+      judge: (kept, ended, majors) => failing([ended, sum(kept) < line, majors > rules.majorsAllowed]),
       award: (kept) =>
         bestAward(
           rules.awards,
@@ -84,10 +113,18 @@ export const retrieves: Family<Retrieves> = {
       given: (_, marks) => {
         const [mark] = marks;
         const fits =
-          marks.length === 1 && mark !== undefined && mark >= 0 && mark <= rules.maximum && checkMultiple(mark, rules.smallestPoint, '').length === 0;
+          marks.length === 1 &&
+          mark !== undefined &&
+          mark >= 0 &&
+          mark <= rules.maximum &&
+          checkMultiple(mark, rules.smallestPoint, '').length === 0;
         return fits
           ? ok([units(mark)])
-          : fail('given', '', `A retrieve has one mark, from 0 to ${rules.maximum} in steps of ${rules.smallestPoint}.`);
+          : fail(
+              'given',
+              '',
+              `A retrieve has one mark, from 0 to ${rules.maximum} in steps of ${rules.smallestPoint}.`,
+            );
       },
     };
   },

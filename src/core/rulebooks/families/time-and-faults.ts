@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { fail } from '@/core/shared';
 import { checkFaults, checkMultiple } from './checks';
-import { type Family, rulesTotal, writePoints } from './family';
+import { type Family, failing, rulesTotal, writePoints } from './family';
 import { deductiveCost, exerciseKey, faultEntries, points, text } from './fault-schema';
 import { bestAward, oneCell, prepareFault, sum } from './prepare-faults';
 
@@ -26,21 +26,29 @@ export const timeAndFaultsSchema = v.strictObject({
 export type TimeAndFaults = v.InferOutput<typeof timeAndFaultsSchema>;
 
 /**
- * Time and faults: obstacles cost faults, the clock is an exercise of its own whose faults count per started second over the standard time,
- * and its limit ends the run. Units are faults that were not made, so that more is better here too: `say` turns them back.
- * Example: two obstacle faults at 5 and 2.3 s over time at 1 a second → 13 faults.
+ * Time and faults: obstacles cost faults, the clock is an exercise of its own whose faults count
+ * per started second over the standard time, and its limit ends the run. Units are faults that were
+ * not made, so that more is better here too: `say` turns them back. Example: two obstacle faults at
+ * 5 and 2.3 s over time at 1 a second → 13 faults.
  */
 export const timeAndFaults: Family<TimeAndFaults> = {
   id: 'time-and-faults',
   title: 'Time and faults',
   word: 'fault',
   check: (rules, outline) => [
-    ...checkFaults(rules.exercises, outline, { smallest: rules.smallestFault, maximum: (i) => rules.exercises[i]?.most ?? 0 }),
-    ...rules.exercises.flatMap((exercise, i) => checkMultiple(exercise.most, rules.smallestFault, `exercises[${i}].most`)),
+    ...checkFaults(rules.exercises, outline, {
+      smallest: rules.smallestFault,
+      maximum: (i) => rules.exercises[i]?.most ?? 0,
+    }),
+    ...rules.exercises.flatMap((exercise, i) =>
+      checkMultiple(exercise.most, rules.smallestFault, `exercises[${i}].most`),
+    ),
     ...checkMultiple(rules.pass.atMost, rules.smallestFault, 'pass.atMost'),
     ...rules.awards.flatMap((award, i) => [
       ...checkMultiple(award.atMost, rules.smallestFault, `awards[${i}].atMost`),
-      ...(award.atMost > rules.pass.atMost ? [fail('award', `awards[${i}].atMost`, `“${award.title}” allows more faults than passing does.`)] : []),
+      ...(award.atMost > rules.pass.atMost
+        ? [fail('award', `awards[${i}].atMost`, `“${award.title}” allows more faults than passing does.`)]
+        : []),
     ]),
   ],
   prepare: (rules) => {
@@ -60,7 +68,7 @@ export const timeAndFaults: Family<TimeAndFaults> = {
         { code: 'ended', exercise: null, message: 'the run is ended' },
         { code: 'total', exercise: null, message: `more than ${rules.pass.atMost} faults` },
       ],
-      judge: (kept, ended) => (ended ? 1 : 0) | (total - sum(kept) > units(rules.pass.atMost) ? 2 : 0),
+      judge: (kept, ended) => failing([ended, total - sum(kept) > units(rules.pass.atMost)]),
       award: (kept) =>
         bestAward(
           rules.awards,
@@ -71,7 +79,8 @@ export const timeAndFaults: Family<TimeAndFaults> = {
     };
   },
   passing: (rules) => [`at most ${rules.pass.atMost} faults, time faults included`, 'within the time limit'],
-  awards: (rules) => rules.awards.map((award) => ({ title: award.title, asks: `at most ${award.atMost} faults` })),
+  awards: (rules) =>
+    rules.awards.map((award) => ({ title: award.title, asks: `at most ${award.atMost} faults` })),
   say: (prepared, units) => {
     const faults = writePoints(prepared, rulesTotal(prepared) - units);
     return `${faults} ${faults === '1' ? 'fault' : 'faults'}`;

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { fail, ok } from '@/core/shared';
 import { checkFaults, checkMultiple } from './checks';
-import { type Family, writePoints } from './family';
+import { type Family, failing, writePoints } from './family';
 import { deductiveCost, exerciseKey, faultEntries, percent, points, text } from './fault-schema';
 import { bestAward, oneCell, prepareFault, sum } from './prepare-faults';
 
@@ -17,7 +17,12 @@ export const weightedMarksSchema = v.strictObject({
   exercises: v.array(
     v.strictObject({
       exercise: exerciseKey,
-      coefficient: v.pipe(v.number(), v.integer('must be a whole number'), v.minValue(1, 'must be 1 or more'), v.maxValue(20)),
+      coefficient: v.pipe(
+        v.number(),
+        v.integer('must be a whole number'),
+        v.minValue(1, 'must be 1 or more'),
+        v.maxValue(20),
+      ),
       faults: v.array(v.strictObject({ ...faultEntries, cost: deductiveCost })),
     }),
   ),
@@ -29,8 +34,10 @@ export type WeightedMarks = v.InferOutput<typeof weightedMarksSchema>;
 const counted = (rules: WeightedMarks): number => (rules.dropExtremes ? rules.judges - 2 : rules.judges);
 
 /**
- * Weighted marks: a mark of 0–10 for each exercise times its coefficient, the mean over the judges that count. A unit is the smallest step of one
- * judge's mark, so that means stay whole numbers: with 2 judges, 8 and 8.5 at coefficient 3 are (16 + 17) · 3 = 99 units of a quarter point = 24.75.
+ * Weighted marks: a mark of 0–10 for each exercise times its coefficient, the mean over the judges
+ * that count. A unit is the smallest step of one judge's mark, so that means stay whole numbers:
+ * with 2 judges, 8 and 8.5 at coefficient 3 are (16 + 17) · 3 = 99 units of a quarter point =
+ * 24.75.
  */
 export const weightedMarks: Family<WeightedMarks> = {
   id: 'weighted-marks',
@@ -39,8 +46,18 @@ export const weightedMarks: Family<WeightedMarks> = {
   check: (rules, outline) => [
     ...checkFaults(rules.exercises, outline, { smallest: rules.smallestMark, maximum: () => TOP }),
     ...checkMultiple(TOP, rules.smallestMark, 'smallestMark'),
-    ...(rules.pass.eachMark === null ? [] : checkMultiple(rules.pass.eachMark, rules.smallestMark, 'pass.eachMark')),
-    ...(counted(rules) < 1 ? [fail('judges', 'dropExtremes', 'Dropping the highest and the lowest mark needs three judges or more.')] : []),
+    ...(rules.pass.eachMark === null
+      ? []
+      : checkMultiple(rules.pass.eachMark, rules.smallestMark, 'pass.eachMark')),
+    ...(counted(rules) < 1
+      ? [
+          fail(
+            'judges',
+            'dropExtremes',
+            'Dropping the highest and the lowest mark needs three judges or more.',
+          ),
+        ]
+      : []),
   ],
   prepare: (rules, outline) => {
     const judges = counted(rules);
@@ -48,7 +65,9 @@ export const weightedMarks: Family<WeightedMarks> = {
     const top = Math.round(TOP * step) * judges;
     const maxima = rules.exercises.map((exercise) => top * exercise.coefficient);
     const maximum = sum(maxima);
-    const least = rules.exercises.map((exercise) => Math.round((rules.pass.eachMark ?? 0) * step) * judges * exercise.coefficient);
+    const least = rules.exercises.map(
+      (exercise) => Math.round((rules.pass.eachMark ?? 0) * step) * judges * exercise.coefficient,
+    );
     const title = (id: string): string => outline.find((known) => known.id === id)?.title ?? id;
     return {
       pointsPerUnit: rules.smallestMark / judges,
@@ -57,7 +76,9 @@ export const weightedMarks: Family<WeightedMarks> = {
         exercise: exercise.exercise,
         cells: oneCell(maxima[e] ?? 0),
         // A price in marks is what every judge takes off.
-        faults: exercise.faults.map((fault) => prepareFault(fault, { unit: step * judges * exercise.coefficient })),
+        faults: exercise.faults.map((fault) =>
+          prepareFault(fault, { unit: step * judges * exercise.coefficient }),
+        ),
       })),
       conditions: [
         { code: 'ended', exercise: null, message: 'the run is ended' },
@@ -68,11 +89,12 @@ export const weightedMarks: Family<WeightedMarks> = {
           message: `a mark under ${rules.pass.eachMark ?? 0} in ${title(exercise).toLowerCase()}`,
         })),
       ],
-      judge: (kept, ended) => {
-        let failed = (ended ? 1 : 0) | (sum(kept) * 100 < rules.pass.percent * maximum ? 2 : 0);
-        for (let e = 0; e < least.length; e++) if ((kept[e] as number) < (least[e] as number)) failed |= 4 << e;
-        return failed;
-      },
+      judge: (kept, ended) =>
+        failing([
+          ended,
+          sum(kept) * 100 < rules.pass.percent * maximum,
+          ...least.map((mark, e) => (kept[e] as number) < mark),
+        ]),
       award: (kept) =>
         bestAward(
           rules.awards,
@@ -80,9 +102,13 @@ export const weightedMarks: Family<WeightedMarks> = {
           (award) => sum(kept) * 100 >= award.percent * maximum,
         ),
       given: (e, marks) => {
-        if (marks.length !== rules.judges) return fail('given', '', `There are ${rules.judges} judges and ${marks.length} marks.`);
-        const wrong = marks.find((mark) => !(mark >= 0 && mark <= TOP) || checkMultiple(mark, rules.smallestMark, '').length > 0);
-        if (wrong !== undefined) return fail('given', '', `${wrong} is not a mark: 0 to ${TOP} in steps of ${rules.smallestMark}.`);
+        if (marks.length !== rules.judges)
+          return fail('given', '', `There are ${rules.judges} judges and ${marks.length} marks.`);
+        const wrong = marks.find(
+          (mark) => !(mark >= 0 && mark <= TOP) || checkMultiple(mark, rules.smallestMark, '').length > 0,
+        );
+        if (wrong !== undefined)
+          return fail('given', '', `${wrong} is not a mark: 0 to ${TOP} in steps of ${rules.smallestMark}.`);
         const sorted = marks.map((mark) => Math.round(mark * step)).sort((a, b) => a - b);
         const counting = rules.dropExtremes ? sorted.slice(1, -1) : sorted;
         return ok([sum(counting) * (rules.exercises[e]?.coefficient ?? 1)]);

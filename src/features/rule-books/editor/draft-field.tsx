@@ -11,7 +11,10 @@ type Props = {
   readonly list?: string;
 };
 
-/** One field of the draft. What is typed goes into it at once, right or wrong: the check beside the page says which. */
+/**
+ * One field of the draft. What is typed goes into it at once, right or wrong: the check beside the
+ * page says which.
+ */
 export function DraftField({ draft, base, field, context, className = 'w-32', list }: Props) {
   const change = useEditor((state) => state.change);
   const path = [...base, ...field.path];

@@ -3,9 +3,9 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { compareBooks, type Rules } from '@/core/rulebooks';
 import { sampleState } from '@/demo/sample-state.test-helper';
 import {
-  addElement,
   addExercise,
   addFault,
+  addPart,
   blankDraft,
   COST_STARTS,
   checkDraft,
@@ -21,8 +21,16 @@ import {
 } from './draft';
 import { useEditor } from './editor-store';
 
-const FAMILIES: readonly Rules['family'][] = ['points-off', 'weighted-marks', 'abilities', 'retrieves', 'checklist', 'time-and-faults'];
-const ids = (draft: Draft, path: string[]): string[] => listAt(draft, path).map((one) => textAt(one, [path[0] === 'rules' ? 'exercise' : 'id']));
+const FAMILIES: readonly Rules['family'][] = [
+  'points-off',
+  'weighted-marks',
+  'abilities',
+  'retrieves',
+  'checklist',
+  'time-and-faults',
+];
+const ids = (draft: Draft, path: string[]): string[] =>
+  listAt(draft, path).map((one) => textAt(one, [path[0] === 'rules' ? 'exercise' : 'id']));
 
 describe.each(FAMILIES)('a draft of %s', (family) => {
   it('is sound from nothing, with a second exercise and with a fault of each kind', () => {
@@ -37,11 +45,13 @@ describe.each(FAMILIES)('a draft of %s', (family) => {
     );
     expect(checkDraft(blankDraft(family)).problems).toEqual([]);
     expect(checkDraft(grown).problems).toEqual([]);
-    expect(checkDraft(grown).worked).toMatch(/^A run with one small fault in each exercise scores .* (and passes|and does not pass: .*)\.$/);
+    expect(checkDraft(grown).worked).toMatch(
+      /^A run with one small fault in each exercise scores .* (and passes|and does not pass: .*)\.$/,
+    );
   });
 
-  it('says at once when an element has no fault for being missed', () => {
-    const draft = addElement(blankDraft(family), 0, 'Second part');
+  it('says at once when a part has no fault for being missed', () => {
+    const draft = addPart(blankDraft(family), 0, 'Second part');
     expect(checkDraft(draft).problems.map((problem) => problem.code)).toEqual(['no-miss']);
   });
 });
@@ -76,7 +86,10 @@ describe('editing', () => {
   });
 
   it('never gives two things one id', () => {
-    const draft = ['Late', 'late', 'Läte', '!!!', '???'].reduce((now, title) => addFault(now, 0, title), blankDraft('points-off'));
+    const draft = ['Late', 'late', 'Läte', '!!!', '???'].reduce(
+      (now, title) => addFault(now, 0, title),
+      blankDraft('points-off'),
+    );
     const faults = listAt(draft, ['rules', 'exercises', 0, 'faults']).map((fault) => textAt(fault, ['id']));
     expect(new Set(faults).size).toBe(6);
     expect(checkDraft(draft).problems).toEqual([]);

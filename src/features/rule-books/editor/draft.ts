@@ -1,7 +1,18 @@
-import { checkRuleBook, familyOf, faultOptions, prepareRules, type RuleBook, type Rules, scoreSheet } from '@/core/rulebooks';
+import {
+  checkRuleBook,
+  familyOf,
+  faultSteps,
+  prepareRules,
+  type RuleBook,
+  type Rules,
+  scoreSheet,
+} from '@/core/rulebooks';
 import type { Failure } from '@/core/shared';
 
-/** A rule book while it is being written: the file's own shape, but anything may still be wrong in it. */
+/**
+ * A rule book while it is being written: the file's own shape, but anything may still be wrong in
+ * it.
+ */
 export type Draft = { readonly [key: string]: Json };
 export type Json = string | number | boolean | null | readonly Json[] | { readonly [key: string]: Json };
 type Path = readonly (string | number)[];
@@ -9,7 +20,8 @@ type Path = readonly (string | number)[];
 /** The value at a place of the draft; undefined where there is none. */
 export function at(draft: Json, path: Path): Json | undefined {
   return path.reduce<Json | undefined>(
-    (node, key) => (typeof node === 'object' && node !== null ? (node as Record<string, Json>)[key] : undefined),
+    (node, key) =>
+      typeof node === 'object' && node !== null ? (node as Record<string, Json>)[key] : undefined,
     draft,
   );
 }
@@ -24,17 +36,22 @@ export function textAt(draft: Json, path: Path): string {
   return found === undefined || found === null ? '' : String(found);
 }
 
-/** The draft with another value at a place; everything else is shared with the one before, so that undo is keeping the old one. */
+/**
+ * The draft with another value at a place; everything else is shared with the one before, so that
+ * undo is keeping the old one.
+ */
 export function put<T extends Json>(draft: T, path: Path, value: Json): T {
   const [key, ...rest] = path;
   if (key === undefined) return value as T;
-  if (Array.isArray(draft)) return draft.map((item, i) => (i === key ? put(item, rest, value) : item)) as unknown as T;
+  if (Array.isArray(draft))
+    return draft.map((item, i) => (i === key ? put(item, rest, value) : item)) as unknown as T;
   const node = (draft ?? {}) as Record<string, Json>;
   return { ...node, [key]: put(node[key] ?? null, rest, value) } as unknown as T;
 }
 
 /** Adds at the end of a list, or takes one out. */
-export const append = (draft: Draft, path: Path, item: Json): Draft => put(draft, path, [...listAt(draft, path), item]);
+export const append = (draft: Draft, path: Path, item: Json): Draft =>
+  put(draft, path, [...listAt(draft, path), item]);
 export const remove = (draft: Draft, path: Path, index: number): Draft =>
   put(
     draft,
@@ -50,7 +67,11 @@ export function moveExercise(draft: Draft, from: number, to: number): Draft {
     if (item !== undefined) items.splice(to, 0, item);
     return items;
   };
-  return put(put(draft, ['exercises'], moved(['exercises'])), ['rules', 'exercises'], moved(['rules', 'exercises']));
+  return put(
+    put(draft, ['exercises'], moved(['exercises'])),
+    ['rules', 'exercises'],
+    moved(['rules', 'exercises']),
+  );
 }
 
 export function removeExercise(draft: Draft, index: number): Draft {
@@ -63,18 +84,25 @@ export function addExercise(draft: Draft): Draft {
   const family = textAt(draft, ['rules', 'family']) as Rules['family'];
   const abilities = listAt(draft, ['rules', 'abilities']).map((ability) => textAt(ability, ['id']));
   const groups = listAt(draft, ['rules', 'groups']).map((group) => textAt(group, ['id']));
-  const scored = { exercise: id, ...EXERCISE_STARTS[family](abilities, groups), faults: [missFault(family, 'work', abilities[0])] };
+  const scored = {
+    exercise: id,
+    ...EXERCISE_STARTS[family](abilities, groups),
+    faults: [missFault(family, 'work', abilities[0])],
+  };
   const outline = {
     id,
     title: 'New exercise',
     text: 'What the dog is asked.',
-    elements: [{ id: 'work', title: 'The work', text: 'What is judged.', demands: [] }],
+    parts: [{ id: 'work', title: 'The work', text: 'What is judged.', demands: [] }],
   };
   return append(append(draft, ['exercises'], outline), ['rules', 'exercises'], scored);
 }
 
 const EXERCISE_STARTS: Readonly<
-  Record<Rules['family'], (abilities: readonly string[], groups: readonly string[]) => { readonly [key: string]: Json }>
+  Record<
+    Rules['family'],
+    (abilities: readonly string[], groups: readonly string[]) => { readonly [key: string]: Json }
+  >
 > = {
   'points-off': () => ({ maximum: 40 }),
   'weighted-marks': () => ({ coefficient: 1 }),
@@ -84,9 +112,18 @@ const EXERCISE_STARTS: Readonly<
   'time-and-faults': () => ({ most: 20 }),
 };
 
-function missFault(family: Rules['family'], element: string, ability: string | undefined): Json {
+function missFault(family: Rules['family'], part: string, ability: string | undefined): Json {
   const cost: Json = family === 'checklist' ? { kind: 'attempt' } : { kind: 'zero' };
-  return { id: 'not-done', title: 'Not done', element, by: 'dog', miss: true, stops: false, cost, ...(ability === undefined ? {} : { ability }) };
+  return {
+    id: 'not-done',
+    title: 'Not done',
+    part,
+    by: 'dog',
+    miss: true,
+    stops: false,
+    cost,
+    ...(ability === undefined ? {} : { ability }),
+  };
 }
 
 /** Faults that judges of every kind write, to choose from; a title of one's own is as good. */
@@ -125,13 +162,15 @@ export function addFault(draft: Draft, exercise: number, title: string): Draft {
     listAt(draft, path).map((fault) => textAt(fault, ['id'])),
   );
   const cost: Json =
-    family === 'checklist' ? { kind: 'attempt' } : { kind: 'each', points: Number(textAt(draft, ['rules', SMALLEST[family] ?? ''])) || 1 };
-  const element = textAt(draft, ['exercises', exercise, 'elements', 0, 'id']);
+    family === 'checklist'
+      ? { kind: 'attempt' }
+      : { kind: 'each', points: Number(textAt(draft, ['rules', SMALLEST[family] ?? ''])) || 1 };
+  const part = textAt(draft, ['exercises', exercise, 'parts', 0, 'id']);
   const judged = listAt(draft, ['rules', 'exercises', exercise, 'judges'])[0];
   return append(draft, path, {
     id,
     title,
-    element,
+    part,
     by: 'dog',
     miss: false,
     stops: false,
@@ -140,11 +179,11 @@ export function addFault(draft: Draft, exercise: number, title: string): Draft {
   });
 }
 
-export function addElement(draft: Draft, exercise: number, title: string): Draft {
-  const path = ['exercises', exercise, 'elements'];
+export function addPart(draft: Draft, exercise: number, title: string): Draft {
+  const path = ['exercises', exercise, 'parts'];
   const id = freeId(
     slug(title),
-    listAt(draft, path).map((element) => textAt(element, ['id'])),
+    listAt(draft, path).map((part) => textAt(part, ['id'])),
   );
   return append(draft, path, { id, title, text: 'What is judged.', demands: [] });
 }
@@ -189,14 +228,36 @@ export function costKinds(family: Rules['family']): readonly string[] {
 
 const RULES_STARTS: Readonly<Record<Rules['family'], { readonly [key: string]: Json }>> = {
   'points-off': { smallestPoint: 0.5, pass: [{ kind: 'total', atLeast: 30 }], awards: [] },
-  'weighted-marks': { smallestMark: 0.5, judges: 1, dropExtremes: false, pass: { percent: 70, eachMark: 5 }, awards: [] },
-  abilities: { smallestMark: 0.5, abilities: [{ id: 'work', title: 'Work', atLeast: 5 }], overall: 6, awards: [] },
-  retrieves: { smallestPoint: 1, maximum: 20, majorLeaves: 8, majorsAllowed: 0, letters: [], pass: { atLeast: 12 }, awards: [] },
-  checklist: { groups: [{ id: 'all', title: 'All items' }], levels: [{ title: 'Title', needs: [{ group: 'all', atLeast: 1 }] }] },
+  'weighted-marks': {
+    smallestMark: 0.5,
+    judges: 1,
+    dropExtremes: false,
+    pass: { percent: 70, eachMark: 5 },
+    awards: [],
+  },
+  abilities: {
+    smallestMark: 0.5,
+    abilities: [{ id: 'work', title: 'Work', atLeast: 5 }],
+    overall: 6,
+    awards: [],
+  },
+  retrieves: {
+    smallestPoint: 1,
+    maximum: 20,
+    majorLeaves: 8,
+    majorsAllowed: 0,
+    letters: [],
+    pass: { atLeast: 12 },
+    awards: [],
+  },
+  checklist: {
+    groups: [{ id: 'all', title: 'All items' }],
+    levels: [{ title: 'Title', needs: [{ group: 'all', atLeast: 1 }] }],
+  },
   'time-and-faults': { smallestFault: 1, pass: { atMost: 10 }, awards: [] },
 };
 
-/** A rule book from nothing: one exercise with one element, sound from the first moment. */
+/** A rule book from nothing: one exercise with one part, sound from the first moment. */
 export function blankDraft(family: Rules['family']): Draft {
   const empty: Draft = {
     format: 'regulon-rule-book',
@@ -218,29 +279,46 @@ export function copyDraft(book: RuleBook): Draft {
   return { ...copy, id: `${book.id}-copy`, edition: `${book.edition}, changed` };
 }
 
-export type Checked = { readonly problems: readonly Failure[]; readonly book: RuleBook | null; readonly worked: string | null };
+export type Checked = {
+  readonly problems: readonly Failure[];
+  readonly book: RuleBook | null;
+  readonly worked: string | null;
+};
 
 /** What is wrong with the draft, and, when nothing is, what a usual run scores under it. */
 export function checkDraft(draft: Draft): Checked {
   const read = checkRuleBook(JSON.parse(JSON.stringify(draft)));
-  return read.ok ? { problems: [], book: read.value, worked: workedScore(read.value) } : { problems: read.problems, book: null, worked: null };
+  return read.ok
+    ? { problems: [], book: read.value, worked: workedScore(read.value) }
+    : { problems: read.problems, book: null, worked: null };
 }
 
-/** A worked score: one run with the first fault of each exercise that is no miss, at its usual amount. */
+/**
+ * A worked score: one run with the first fault of each exercise that is no miss, at its usual
+ * amount.
+ */
 function workedScore(book: RuleBook): string | null {
   const rules = prepareRules(book.rules, book.exercises);
   const family = familyOf(book.rules);
   const sheet = rules.exercises.map((exercise) => {
-    const fault = faultOptions(exercise).find((option) => !option.miss && !option.stops);
-    return { exercise: exercise.exercise, marks: fault ? [{ fault: fault.fault, amount: fault.amount }] : [] };
+    const fault = faultSteps(exercise).find((step) => !step.miss && !step.stops);
+    return {
+      exercise: exercise.exercise,
+      marks: fault ? [{ fault: fault.ref.key, amount: fault.amount }] : [],
+    };
   });
   const score = scoreSheet(rules, sheet, family.word);
   if (!score.ok) return null;
-  const verdict = score.value.passed ? 'and passes' : `and does not pass: ${score.value.reasons.map((reason) => reason.message).join(', ')}`;
+  const verdict = score.value.passed
+    ? 'and passes'
+    : `and does not pass: ${score.value.reasons.map((reason) => reason.message).join(', ')}`;
   return `A run with one small fault in each exercise scores ${family.say(rules, score.value.units)} (a faultless one ${family.say(rules, score.value.maximum)}) ${verdict}.`;
 }
 
-/** A number as typed, or the text itself where it is none yet: the check then says so, and nothing typed is lost. */
+/**
+ * A number as typed, or the text itself where it is none yet: the check then says so, and nothing
+ * typed is lost.
+ */
 export function typed(text: string): Json {
   const clean = text.trim().replace(',', '.');
   return clean !== '' && Number.isFinite(Number(clean)) ? Number(clean) : text;

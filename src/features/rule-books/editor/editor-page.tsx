@@ -13,11 +13,25 @@ import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrate
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { toast } from 'sonner';
 import type { Rules } from '@/core/rulebooks';
-import { listRuleBooks, putRuleBook, restoreRuleBook, useKennel } from '@/data/repositories';
-import { Button, buttonClass, FileButton, Notice, PageHead, Sheet, saveText } from '@/ui';
-import { addExercise, append, blankDraft, type Checked, checkDraft, copyDraft, type Draft, listAt, moveExercise, remove, textAt } from './draft';
+import { ok } from '@/core/shared';
+import { useKennel } from '@/data/live';
+import { listRuleBooks } from '@/data/read';
+import { putRuleBook } from '@/data/write';
+import { Button, buttonClass, FileButton, Notice, PageHead, Sheet, saveText, useUndo } from '@/ui';
+import {
+  addExercise,
+  append,
+  blankDraft,
+  type Checked,
+  checkDraft,
+  copyDraft,
+  type Draft,
+  listAt,
+  moveExercise,
+  remove,
+  textAt,
+} from './draft';
 import { DraftField } from './draft-field';
 import { useEditor } from './editor-store';
 import { ExerciseEditor, FaultVocabulary } from './exercise-editor';
@@ -41,7 +55,10 @@ const FAMILIES: readonly (readonly [Rules['family'], string, string])[] = [
   ['time-and-faults', 'Time and faults', 'faults at obstacles and on the clock'],
 ];
 
-/** A file as a draft, sound or not: what is wrong in it is mended here. Null for one that is no rule book at all. */
+/**
+ * A file as a draft, sound or not: what is wrong in it is mended here. Null for one that is no rule
+ * book at all.
+ */
 function draftFrom(text: string): Draft | null {
   try {
     const parsed: unknown = JSON.parse(text);
@@ -59,13 +76,18 @@ function Beginnings() {
   const [refused, setRefused] = useState<string | null>(null);
   return (
     <>
-      <PageHead title="Write a rule book">Begin with how the class is scored, or with a copy of one that is near.</PageHead>
+      <PageHead title="Write a rule book">
+        Begin with how the class is scored, or with a copy of one that is near.
+      </PageHead>
       <div className="grid gap-6 lg:grid-cols-2">
         <Sheet title="From nothing">
           <ul className="grid gap-2">
             {FAMILIES.map(([family, title, words]) => (
               <li key={family}>
-                <Button className="w-full flex-col items-start! py-2 text-left" onClick={() => start(blankDraft(family))}>
+                <Button
+                  className="w-full flex-col items-start! py-2 text-left"
+                  onClick={() => start(blankDraft(family))}
+                >
                   <span className="font-bold">{title}</span>
                   <span className="text-sm">{words}</span>
                 </Button>
@@ -74,14 +96,22 @@ function Beginnings() {
           </ul>
         </Sheet>
         <Sheet title="From a copy or a file">
-          {records?.length === 0 && <p className="leading-snug">No rule book is here to copy. One can be read from a file under Rule books.</p>}
+          {records?.length === 0 && (
+            <p className="leading-snug">
+              No rule book is here to copy. One can be read from a file under Rule books.
+            </p>
+          )}
           <div className="mb-3">
             <FileButton
               label="Open a file to mend or change"
               inputLabel="Rule-book file to change"
               onFile={async (file) => {
                 const read = draftFrom(await file.text());
-                setRefused(read ? null : `${file.name} is no rule-book file: it is not JSON, or names no family of scoring.`);
+                setRefused(
+                  read
+                    ? null
+                    : `${file.name} is no rule-book file: it is not JSON, or names no family of scoring.`,
+                );
                 if (read) start(read);
               }}
             />
@@ -114,7 +144,9 @@ function Editor({ draft }: { readonly draft: Draft }) {
   const family = textAt(draft, ['rules', 'family']) as Rules['family'];
   return (
     <>
-      <PageHead title={`Writing: ${textAt(draft, ['title']) || 'a rule book'}`}>What you type is checked at once and kept through a reload.</PageHead>
+      <PageHead title={`Writing: ${textAt(draft, ['title']) || 'a rule book'}`}>
+        What you type is checked at once and kept through a reload.
+      </PageHead>
       <FaultVocabulary />
       <div className="grid grid-cols-1 gap-6 lg:grid-cols-[1fr_20rem]">
         <div className="grid content-start gap-6">
@@ -125,13 +157,24 @@ function Editor({ draft }: { readonly draft: Draft }) {
                   key={key}
                   draft={draft}
                   base={[]}
-                  field={{ path: [key], label: key === 'id' ? 'Short id' : key.charAt(0).toUpperCase() + key.slice(1), kind: 'text' }}
+                  field={{
+                    path: [key],
+                    label: key === 'id' ? 'Short id' : key.charAt(0).toUpperCase() + key.slice(1),
+                    kind: 'text',
+                  }}
                   context="the class"
                   className={key === 'note' ? 'w-full' : 'min-w-40 flex-1'}
                 />
               ))}
               {RULE_FIELDS[family].map((field) => (
-                <DraftField key={field.label} draft={draft} base={['rules']} field={field} context="the class" className="w-44" />
+                <DraftField
+                  key={field.label}
+                  draft={draft}
+                  base={['rules']}
+                  field={field}
+                  context="the class"
+                  className="w-44"
+                />
               ))}
             </div>
             <PassEditor draft={draft} family={family} />
@@ -184,13 +227,18 @@ function Exercises({ draft, checked }: { readonly draft: Draft; readonly checked
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const ids = listAt(draft, ['exercises']).map((exercise) => textAt(exercise, ['id']));
-  // Said to a screen reader while an exercise is moved, in the class's own words rather than by ids.
-  const name = (id: UniqueIdentifier): string => textAt(draft, ['exercises', ids.indexOf(String(id)), 'title']);
+  // Said to a screen reader while an exercise is moved, in the class's own words rather than by
+  // ids.
+  const name = (id: UniqueIdentifier): string =>
+    textAt(draft, ['exercises', ids.indexOf(String(id)), 'title']);
   const place = (id: UniqueIdentifier): string => `place ${ids.indexOf(String(id)) + 1} of ${ids.length}`;
   const announcements: Announcements = {
     onDragStart: ({ active }) => `${name(active.id)} is picked up from ${place(active.id)}.`,
     onDragOver: ({ active, over }) => (over ? `${name(active.id)} is over ${place(over.id)}.` : undefined),
-    onDragEnd: ({ active, over }) => (over ? `${name(active.id)} is laid down at ${place(over.id)}.` : `${name(active.id)} stays where it was.`),
+    onDragEnd: ({ active, over }) =>
+      over
+        ? `${name(active.id)} is laid down at ${place(over.id)}.`
+        : `${name(active.id)} stays where it was.`,
     onDragCancel: ({ active }) => `${name(active.id)} stays where it was.`,
   };
   const drop = ({ active, over }: DragEndEvent): void => {
@@ -199,7 +247,12 @@ function Exercises({ draft, checked }: { readonly draft: Draft; readonly checked
   };
   return (
     <section aria-label="Exercises in running order">
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop} accessibility={{ announcements }}>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={drop}
+        accessibility={{ announcements }}
+      >
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
           <ol className="grid gap-4">
             {ids.map((id, index) => (
@@ -230,26 +283,35 @@ type SideProps = {
 };
 
 function Side({ draft, checked, canUndo, undo, close }: SideProps) {
-  const { kennel, now } = useKennel();
+  const { kennel, now, done } = useKennel();
   const navigate = useNavigate();
   const save = async (): Promise<void> => {
     if (!checked.book) return;
     const { book } = checked;
-    const before = await putRuleBook(kennel, book, now());
+    const saved = await done(
+      ({ replaced }) => `${book.title} is ${replaced ? 'replaced' : 'saved'}.`,
+      putRuleBook(kennel, book, now()),
+    );
+    if (!saved.ok) return;
     close();
-    toast(`${book.title} is ${before ? 'replaced' : 'saved'}.`, {
-      action: { label: 'Undo', onClick: () => void restoreRuleBook(kennel, book.id, before) },
-    });
     await navigate(`/${kennel.name}/rule-books/${book.id}`);
   };
+  const say = useUndo((state) => state.say);
   const putAway = (): void => {
     close();
-    toast('The draft is put away.', { action: { label: 'Undo', onClick: () => useEditor.getState().start(draft) } });
+    say('The draft is put away.', async () => {
+      useEditor.getState().start(draft);
+      return ok(null);
+    });
   };
   const general = checked.problems.filter((problem) => !/exercises\[\d+\]/.test(problem.path));
   return (
     <div className="order-first lg:order-none">
-      <Sheet title={checked.book ? 'Sound' : `${checked.problems.length} to mend`} label="Check" className="lg:sticky lg:top-4">
+      <Sheet
+        title={checked.book ? 'Sound' : `${checked.problems.length} to mend`}
+        label="Check"
+        className="lg:sticky lg:top-4"
+      >
         <div aria-live="polite" className="grid gap-2">
           {checked.worked && <p className="text-lg leading-snug">{checked.worked}</p>}
           {general.map((problem) => (
@@ -257,7 +319,9 @@ function Side({ draft, checked, canUndo, undo, close }: SideProps) {
               <code className="font-semibold">{problem.path}</code> {problem.message}
             </Notice>
           ))}
-          {checked.problems.length > general.length && <p className="leading-snug">What is wrong in an exercise stands in its box.</p>}
+          {checked.problems.length > general.length && (
+            <p className="leading-snug">What is wrong in an exercise stands in its box.</p>
+          )}
         </div>
         <div className="mt-4 grid gap-2">
           <Button look="signal" size="big" disabled={!checked.book} onClick={() => void save()}>
@@ -266,7 +330,15 @@ function Side({ draft, checked, canUndo, undo, close }: SideProps) {
           <Button disabled={!canUndo} onClick={undo}>
             Undo
           </Button>
-          <Button onClick={() => saveText(`${textAt(draft, ['id']) || 'rule-book'}.json`, `${JSON.stringify(draft, null, 2)}\n`, 'application/json')}>
+          <Button
+            onClick={() =>
+              saveText(
+                `${textAt(draft, ['id']) || 'rule-book'}.json`,
+                `${JSON.stringify(draft, null, 2)}\n`,
+                'application/json',
+              )
+            }
+          >
             Save as a file
           </Button>
           <Link className={buttonClass('plain')} to={`/${kennel.name}/rule-books`}>

@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { KennelName } from '@/data/repositories';
+import type { KennelName } from '@/data/read';
 import type { Draft } from './draft';
 
 type EditorState = {
@@ -15,7 +15,9 @@ type EditorState = {
 
 const keyOf = (kennel: KennelName): string => `regulon-draft-${kennel}`;
 
-/** The draft in hand and the ones before it. It is kept through a reload, since typing is work too. */
+/**
+ * The draft in hand and the ones before it. It is kept through a reload, since typing is work too.
+ */
 export const useEditor = create<EditorState>((set, get) => {
   const keep = (draft: Draft | null, past: readonly Draft[]): void => {
     const { kennel } = get();

@@ -2,12 +2,12 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { ArrowDown, ArrowUp, GripVertical } from 'lucide-react';
 import { useState } from 'react';
-import type { Rules } from '@/core/rulebooks';
+import { DEMAND_QUANTITIES, type Rules } from '@/core/rulebooks';
 import type { Failure } from '@/core/shared';
 import { Button, Notice } from '@/ui';
 import {
-  addElement,
   addFault,
+  addPart,
   append,
   COST_STARTS,
   costKinds,
@@ -24,9 +24,17 @@ import { DraftField } from './draft-field';
 import { useEditor } from './editor-store';
 import { COST_FIELDS, COST_WORDS, EXERCISE_FIELDS } from './fields';
 
-type Props = { readonly draft: Draft; readonly index: number; readonly count: number; readonly problems: readonly Failure[] };
+type Props = {
+  readonly draft: Draft;
+  readonly index: number;
+  readonly count: number;
+  readonly problems: readonly Failure[];
+};
 
-/** One exercise of the draft: what it asks, its elements and its faults. Moves by the handle or by its arrows. */
+/**
+ * One exercise of the draft: what it asks, its parts and its faults. Moves by the handle or by
+ * its arrows.
+ */
 export function ExerciseEditor({ draft, index, count, problems }: Props) {
   const change = useEditor((state) => state.change);
   const id = textAt(draft, ['exercises', index, 'id']);
@@ -77,36 +85,55 @@ export function ExerciseEditor({ draft, index, count, problems }: Props) {
         {EXERCISE_FIELDS[family].map((field) => (
           <DraftField key={field.label} draft={draft} base={scored} field={field} context={title} />
         ))}
-        <Button look="quiet" aria-label={`Remove ${title}`} disabled={count === 1} onClick={() => change((now) => removeExercise(now, index))}>
+        <Button
+          look="quiet"
+          aria-label={`Remove ${title}`}
+          disabled={count === 1}
+          onClick={() => change((now) => removeExercise(now, index))}
+        >
           Remove
         </Button>
       </div>
-      <DraftField draft={draft} base={outline} field={{ path: ['text'], label: 'What it asks', kind: 'text' }} context={title} className="w-full" />
+      <DraftField
+        draft={draft}
+        base={outline}
+        field={{ path: ['text'], label: 'What it asks', kind: 'text' }}
+        context={title}
+        className="w-full"
+      />
       {problems.map((problem) => (
         <div key={`${problem.path}${problem.message}`} className="mt-2">
           <Notice tone="alert">{problem.message}</Notice>
         </div>
       ))}
-      <Elements draft={draft} index={index} title={title} />
+      <Parts draft={draft} index={index} title={title} />
       <Faults draft={draft} index={index} title={title} family={family} />
     </li>
   );
 }
 
-function Elements({ draft, index, title }: { readonly draft: Draft; readonly index: number; readonly title: string }) {
+function Parts({
+  draft,
+  index,
+  title,
+}: {
+  readonly draft: Draft;
+  readonly index: number;
+  readonly title: string;
+}) {
   const change = useEditor((state) => state.change);
-  const path = ['exercises', index, 'elements'];
+  const path = ['exercises', index, 'parts'];
   return (
     <div className="mt-4">
-      <h3 className="border-b border-ink font-bold">Elements, in performing order</h3>
+      <h3 className="border-b border-ink font-bold">Parts, in performing order</h3>
       <ul className="grid gap-2 pt-2">
-        {listAt(draft, path).map((element, i) => (
-          <li key={textAt(element, ['id'])} className="border-b border-hair pb-2">
+        {listAt(draft, path).map((part, i) => (
+          <li key={textAt(part, ['id'])} className="border-b border-hair pb-2">
             <div className="flex flex-wrap items-end gap-2">
               <DraftField
                 draft={draft}
                 base={[...path, i]}
-                field={{ path: ['title'], label: `Element ${i + 1}`, kind: 'text' }}
+                field={{ path: ['title'], label: `Part ${i + 1}`, kind: 'text' }}
                 context={title}
                 className="min-w-40 flex-1"
               />
@@ -114,27 +141,33 @@ function Elements({ draft, index, title }: { readonly draft: Draft; readonly ind
                 draft={draft}
                 base={[...path, i]}
                 field={{ path: ['text'], label: 'What is judged', kind: 'text' }}
-                context={`element ${i + 1}, ${title}`}
+                context={`part ${i + 1}, ${title}`}
                 className="min-w-40 flex-2"
               />
-              <Button look="quiet" aria-label={`Remove element ${i + 1} of ${title}`} onClick={() => change((now) => remove(now, path, i))}>
+              <Button
+                look="quiet"
+                aria-label={`Remove part ${i + 1} of ${title}`}
+                onClick={() => change((now) => remove(now, path, i))}
+              >
                 Remove
               </Button>
             </div>
-            <Demands draft={draft} path={[...path, i, 'demands']} context={`element ${i + 1}, ${title}`} />
+            <Demands draft={draft} path={[...path, i, 'demands']} context={`part ${i + 1}, ${title}`} />
           </li>
         ))}
       </ul>
-      <Adder label="New element" context={title} onAdd={(name) => change((now) => addElement(now, index, name))} />
+      <Adder label="New part" context={title} onAdd={(name) => change((now) => addPart(now, index, name))} />
     </div>
   );
 }
 
-type DemandsProps = { readonly draft: Draft; readonly path: readonly (string | number)[]; readonly context: string };
+type DemandsProps = {
+  readonly draft: Draft;
+  readonly path: readonly (string | number)[];
+  readonly context: string;
+};
 
-const QUANTITIES = ['distance', 'duration', 'latency', 'angle', 'offset', 'height', 'count', 'level'] as const;
-
-/** What the class asks of an element, as values on its criterion axes. */
+/** What the class asks of a part, as values on its criterion axes. */
 function Demands({ draft, path, context }: DemandsProps) {
   const change = useEditor((state) => state.change);
   const count = listAt(draft, path).length;
@@ -157,9 +190,13 @@ function Demands({ draft, path, context }: DemandsProps) {
               label={`Quantity, ${name}`}
               shown="Quantity"
               value={textAt(demand, ['quantity'])}
-              onChange={(value) => change((now) => put(now, base, { ...(demand as object), quantity: value, unit: defaultUnit(value) }))}
+              onChange={(value) =>
+                change((now) =>
+                  put(now, base, { ...(demand as object), quantity: value, unit: defaultUnit(value) }),
+                )
+              }
             >
-              {QUANTITIES.map((quantity) => [quantity, quantity] as const)}
+              {DEMAND_QUANTITIES.map((quantity) => [quantity, quantity] as const)}
             </Choice>
             <Choice
               label={`Harder, ${name}`}
@@ -172,9 +209,25 @@ function Demands({ draft, path, context }: DemandsProps) {
                 ['less', 'less'],
               ]}
             </Choice>
-            <DraftField draft={draft} base={base} field={{ path: ['value'], label: 'Value', kind: 'number' }} context={name} className="w-20" />
-            <DraftField draft={draft} base={base} field={{ path: ['unit'], label: 'Unit', kind: 'text' }} context={name} className="w-16" />
-            <Button look="quiet" aria-label={`Remove ${name}`} onClick={() => change((now) => remove(now, path, d))}>
+            <DraftField
+              draft={draft}
+              base={base}
+              field={{ path: ['value'], label: 'Value', kind: 'number' }}
+              context={name}
+              className="w-20"
+            />
+            <DraftField
+              draft={draft}
+              base={base}
+              field={{ path: ['unit'], label: 'Unit', kind: 'text' }}
+              context={name}
+              className="w-16"
+            />
+            <Button
+              look="quiet"
+              aria-label={`Remove ${name}`}
+              onClick={() => change((now) => remove(now, path, d))}
+            >
               Remove
             </Button>
           </div>
@@ -192,7 +245,14 @@ function Demands({ draft, path, context }: DemandsProps) {
 }
 
 const NEW_DEMAND = { title: 'Distance', quantity: 'distance', harder: 'more', value: 10, unit: 'm' };
-const UNITS: Readonly<Record<string, string>> = { distance: 'm', duration: 's', latency: 's', angle: '°', offset: 'm', height: 'cm' };
+const UNITS: Readonly<Record<string, string>> = {
+  distance: 'm',
+  duration: 's',
+  latency: 's',
+  angle: '°',
+  offset: 'm',
+  height: 'cm',
+};
 const defaultUnit = (quantity: string): string => UNITS[quantity] ?? '';
 
 function Faults({
@@ -208,7 +268,7 @@ function Faults({
 }) {
   const change = useEditor((state) => state.change);
   const path = ['rules', 'exercises', index, 'faults'];
-  const elements = listAt(draft, ['exercises', index, 'elements']);
+  const parts = listAt(draft, ['exercises', index, 'parts']);
   return (
     <div className="mt-4">
       <h3 className="border-b border-ink font-bold">Faults</h3>
@@ -229,12 +289,17 @@ function Faults({
                 list="fault-vocabulary"
               />
               <Choice
-                label={`Element, ${context}`}
+                label={`Part, ${context}`}
                 shown="At"
-                value={textAt(fault, ['element'])}
-                onChange={(value) => change((now) => put(now, [...base, 'element'], value === '' ? null : value))}
+                value={textAt(fault, ['part'])}
+                onChange={(value) =>
+                  change((now) => put(now, [...base, 'part'], value === '' ? null : value))
+                }
               >
-                {[...elements.map((element) => [textAt(element, ['id']), textAt(element, ['title'])] as const), ['', 'anywhere'] as const]}
+                {[
+                  ...parts.map((part) => [textAt(part, ['id']), textAt(part, ['title'])] as const),
+                  ['', 'anywhere'] as const,
+                ]}
               </Choice>
               <Choice
                 label={`By, ${context}`}
@@ -256,21 +321,52 @@ function Faults({
                 {costKinds(family).map((one) => [one, COST_WORDS[one] ?? one] as const)}
               </Choice>
               {(COST_FIELDS[kind] ?? []).map((field) => (
-                <DraftField key={field.path.join('.')} draft={draft} base={[...base, 'cost']} field={field} context={context} className="w-24" />
+                <DraftField
+                  key={field.path.join('.')}
+                  draft={draft}
+                  base={[...base, 'cost']}
+                  field={field}
+                  context={context}
+                  className="w-24"
+                />
               ))}
               {family === 'abilities' && (
-                <DraftField draft={draft} base={base} field={{ path: ['ability'], label: 'Ability', kind: 'text' }} context={context} />
+                <DraftField
+                  draft={draft}
+                  base={base}
+                  field={{ path: ['ability'], label: 'Ability', kind: 'text' }}
+                  context={context}
+                />
               )}
-              <DraftField draft={draft} base={base} field={{ path: ['miss'], label: 'not done', kind: 'check' }} context={context} />
-              <DraftField draft={draft} base={base} field={{ path: ['stops'], label: 'stops', kind: 'check' }} context={context} />
-              <Button look="quiet" aria-label={`Remove fault ${name} of ${title}`} onClick={() => change((now) => remove(now, path, i))}>
+              <DraftField
+                draft={draft}
+                base={base}
+                field={{ path: ['miss'], label: 'not done', kind: 'check' }}
+                context={context}
+              />
+              <DraftField
+                draft={draft}
+                base={base}
+                field={{ path: ['stops'], label: 'stops', kind: 'check' }}
+                context={context}
+              />
+              <Button
+                look="quiet"
+                aria-label={`Remove fault ${name} of ${title}`}
+                onClick={() => change((now) => remove(now, path, i))}
+              >
                 Remove
               </Button>
             </li>
           );
         })}
       </ul>
-      <Adder label="New fault" context={title} list="fault-vocabulary" onAdd={(name) => change((now) => addFault(now, index, name))} />
+      <Adder
+        label="New fault"
+        context={title}
+        list="fault-vocabulary"
+        onAdd={(name) => change((now) => addFault(now, index, name))}
+      />
     </div>
   );
 }
@@ -314,7 +410,12 @@ export function Choice({ label, shown, value, onChange, children }: ChoiceProps)
   );
 }
 
-type AdderProps = { readonly label: string; readonly context: string; readonly onAdd: (name: string) => void; readonly list?: string };
+type AdderProps = {
+  readonly label: string;
+  readonly context: string;
+  readonly onAdd: (name: string) => void;
+  readonly list?: string;
+};
 
 function Adder({ label, context, onAdd, list }: AdderProps) {
   const [name, setName] = useState('');

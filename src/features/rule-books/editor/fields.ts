@@ -1,10 +1,17 @@
 import type { Rules } from '@/core/rulebooks';
 
-export type FieldSpec = { readonly path: readonly (string | number)[]; readonly label: string; readonly kind: 'number' | 'text' | 'list' | 'check' };
+export type FieldSpec = {
+  readonly path: readonly (string | number)[];
+  readonly label: string;
+  readonly kind: 'number' | 'text' | 'list' | 'check';
+};
 
 const number = (label: string, ...path: (string | number)[]): FieldSpec => ({ path, label, kind: 'number' });
 
-/** What each family asks of the whole class; paths are within `rules`. Lists of objects grow in their own editors. */
+/**
+ * What each family asks of the whole class; paths are within `rules`. Lists of objects grow in
+ * their own editors.
+ */
 export const RULE_FIELDS: Readonly<Record<Rules['family'], readonly FieldSpec[]>> = {
   'points-off': [number('Smallest step of points', 'smallestPoint')],
   'weighted-marks': [
@@ -23,7 +30,10 @@ export const RULE_FIELDS: Readonly<Record<Rules['family'], readonly FieldSpec[]>
     number('To pass: points', 'pass', 'atLeast'),
   ],
   checklist: [],
-  'time-and-faults': [number('Smallest step of faults', 'smallestFault'), number('To pass: faults at most', 'pass', 'atMost')],
+  'time-and-faults': [
+    number('Smallest step of faults', 'smallestFault'),
+    number('To pass: faults at most', 'pass', 'atMost'),
+  ],
 };
 
 /** What each family asks of an exercise; paths are within its scoring. */
@@ -32,7 +42,11 @@ export const EXERCISE_FIELDS: Readonly<Record<Rules['family'], readonly FieldSpe
   'weighted-marks': [number('Coefficient', 'coefficient')],
   abilities: [{ path: ['judges'], label: 'Judged abilities (ids, with commas)', kind: 'list' }],
   retrieves: [],
-  checklist: [{ path: ['group'], label: 'Group (id)', kind: 'text' }, number('Attempts', 'attempts'), number('Extra cues allowed', 'extraCues')],
+  checklist: [
+    { path: ['group'], label: 'Group (id)', kind: 'text' },
+    number('Attempts', 'attempts'),
+    number('Extra cues allowed', 'extraCues'),
+  ],
   'time-and-faults': [number('Faults at most', 'most')],
 };
 
@@ -51,7 +65,10 @@ const awards = (measure: string, label: string): ListSpec => ({
   item: { title: 'Award', [measure]: 0 },
 });
 
-/** Short lists that the whole class has; each is a row of fields that can be added to and taken from. */
+/**
+ * Short lists that the whole class has; each is a row of fields that can be added to and taken
+ * from.
+ */
 export const RULE_LISTS: Readonly<Record<Rules['family'], readonly ListSpec[]>> = {
   'points-off': [awards('atLeast', 'From points')],
   'weighted-marks': [awards('percent', 'From percent')],
@@ -65,10 +82,22 @@ export const RULE_LISTS: Readonly<Record<Rules['family'], readonly ListSpec[]>> 
     awards('atLeast', 'From a mean of'),
   ],
   retrieves: [
-    { path: ['letters'], label: 'Letters', fields: [text('Letter', 'letter'), number('Points', 'points')], item: { letter: 'A', points: 20 } },
+    {
+      path: ['letters'],
+      label: 'Letters',
+      fields: [text('Letter', 'letter'), number('Points', 'points')],
+      item: { letter: 'A', points: 20 },
+    },
     awards('atLeast', 'From points'),
   ],
-  checklist: [{ path: ['groups'], label: 'Groups', fields: [text('Id', 'id'), text('Name', 'title')], item: { id: 'group', title: 'Group' } }],
+  checklist: [
+    {
+      path: ['groups'],
+      label: 'Groups',
+      fields: [text('Id', 'id'), text('Name', 'title')],
+      item: { id: 'group', title: 'Group' },
+    },
+  ],
   'time-and-faults': [awards('atMost', 'Faults at most')],
 };
 
@@ -76,8 +105,18 @@ export const RULE_LISTS: Readonly<Record<Rules['family'], readonly ListSpec[]>> 
 export const COST_FIELDS: Readonly<Record<string, readonly FieldSpec[]>> = {
   each: [number('Points', 'points'), number('At most', 'cap')],
   'per-extra-cue': [number('Points', 'points'), number('Usual number', 'usual'), number('At most', 'cap')],
-  'per-second': [number('Points a second', 'points'), number('Over (s)', 'beyond'), number('Usual (s)', 'usual'), number('At most', 'cap')],
-  'per-metre': [number('Points a metre', 'points'), number('Over (m)', 'beyond'), number('Usual (m)', 'usual'), number('At most', 'cap')],
+  'per-second': [
+    number('Points a second', 'points'),
+    number('Over (s)', 'beyond'),
+    number('Usual (s)', 'usual'),
+    number('At most', 'cap'),
+  ],
+  'per-metre': [
+    number('Points a metre', 'points'),
+    number('Over (m)', 'beyond'),
+    number('Usual (m)', 'usual'),
+    number('At most', 'cap'),
+  ],
   band: [
     number('Over', 'bands', 0, 'over'),
     number('Points', 'bands', 0, 'points'),

@@ -11,7 +11,10 @@ export function PassEditor({ draft, family }: { readonly draft: Draft; readonly 
   return family === 'checklist' ? <Levels draft={draft} /> : null;
 }
 
-const CONDITIONS: Readonly<Record<string, Json>> = { total: { kind: 'total', atLeast: 1 }, 'share-of-each': { kind: 'share-of-each', percent: 50 } };
+const CONDITIONS: Readonly<Record<string, Json>> = {
+  total: { kind: 'total', atLeast: 1 },
+  'share-of-each': { kind: 'share-of-each', percent: 50 },
+};
 
 function PointsOffPass({ draft }: { readonly draft: Draft }) {
   const change = useEditor((state) => state.change);
@@ -29,16 +32,30 @@ function PointsOffPass({ draft }: { readonly draft: Draft }) {
         return (
           // biome-ignore lint/suspicious/noArrayIndexKey: a condition is its place in the list
           <div key={i} className="flex items-end gap-2 pt-2">
-            <DraftField draft={draft} base={[...path, i]} field={field} context={`condition ${i + 1}`} className="w-52" />
-            <Button look="quiet" aria-label={`Remove condition ${i + 1}`} onClick={() => change((now) => remove(now, path, i))}>
+            <DraftField
+              draft={draft}
+              base={[...path, i]}
+              field={field}
+              context={`condition ${i + 1}`}
+              className="w-52"
+            />
+            <Button
+              look="quiet"
+              aria-label={`Remove condition ${i + 1}`}
+              onClick={() => change((now) => remove(now, path, i))}
+            >
               Remove
             </Button>
           </div>
         );
       })}
       <div className="mt-2 flex flex-wrap gap-2">
-        <Button onClick={() => change((now) => append(now, path, CONDITIONS.total ?? null))}>Add a total</Button>
-        <Button onClick={() => change((now) => append(now, path, CONDITIONS['share-of-each'] ?? null))}>Add a share of each</Button>
+        <Button onClick={() => change((now) => append(now, path, CONDITIONS.total ?? null))}>
+          Add a total
+        </Button>
+        <Button onClick={() => change((now) => append(now, path, CONDITIONS['share-of-each'] ?? null))}>
+          Add a share of each
+        </Button>
       </div>
     </div>
   );
@@ -47,7 +64,9 @@ function PointsOffPass({ draft }: { readonly draft: Draft }) {
 function Levels({ draft }: { readonly draft: Draft }) {
   const change = useEditor((state) => state.change);
   const path = ['rules', 'levels'];
-  const groups = listAt(draft, ['rules', 'groups']).map((group) => [textAt(group, ['id']), textAt(group, ['title'])] as const);
+  const groups = listAt(draft, ['rules', 'groups']).map(
+    (group) => [textAt(group, ['id']), textAt(group, ['title'])] as const,
+  );
   const [first] = groups;
   return (
     <div className="mt-4">
@@ -63,7 +82,11 @@ function Levels({ draft }: { readonly draft: Draft }) {
               context={`${l + 1}`}
               className="flex-1"
             />
-            <Button look="quiet" aria-label={`Remove level ${l + 1}`} onClick={() => change((now) => remove(now, path, l))}>
+            <Button
+              look="quiet"
+              aria-label={`Remove level ${l + 1}`}
+              onClick={() => change((now) => remove(now, path, l))}
+            >
               Remove
             </Button>
           </div>
@@ -88,7 +111,9 @@ function Levels({ draft }: { readonly draft: Draft }) {
           <Button
             className="mt-2"
             aria-label={`Add a need to level ${l + 1}`}
-            onClick={() => change((now) => append(now, [...path, l, 'needs'], { group: first?.[0] ?? '', atLeast: 1 }))}
+            onClick={() =>
+              change((now) => append(now, [...path, l, 'needs'], { group: first?.[0] ?? '', atLeast: 1 }))
+            }
           >
             Add a need
           </Button>
@@ -96,7 +121,11 @@ function Levels({ draft }: { readonly draft: Draft }) {
       ))}
       <Button
         className="mt-2"
-        onClick={() => change((now) => append(now, path, { title: 'Next level', needs: [{ group: first?.[0] ?? '', atLeast: 1 }] }))}
+        onClick={() =>
+          change((now) =>
+            append(now, path, { title: 'Next level', needs: [{ group: first?.[0] ?? '', atLeast: 1 }] }),
+          )
+        }
       >
         Add a level
       </Button>
@@ -114,7 +143,12 @@ type NeedProps = {
 function NeedGroup({ value, path, groups, context }: NeedProps) {
   const change = useEditor((state) => state.change);
   return (
-    <Choice label={`Group, ${context}`} shown="Group" value={value} onChange={(group) => change((now) => put(now, path, group))}>
+    <Choice
+      label={`Group, ${context}`}
+      shown="Group"
+      value={value}
+      onChange={(group) => change((now) => put(now, path, group))}
+    >
       {groups}
     </Choice>
   );

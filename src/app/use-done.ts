@@ -1,0 +1,23 @@
+import { useCallback } from 'react';
+import type { KennelContext } from '@/data/live';
+import type { Kennel } from '@/data/read';
+import { takeBack } from '@/data/write';
+import { useUndo } from '@/ui';
+
+/** Waits for a write, says what was done with its undo, or why it was not. */
+export function useDone(kennel: Kennel): KennelContext['done'] {
+  const { say, fail } = useUndo();
+  return useCallback(
+    async (words, writing) => {
+      const written = await writing;
+      if (!written.ok) fail(written.message);
+      else if (words !== null) {
+        const { rows, entries, made } = written.value;
+        const back = rows.length + entries.length > 0 ? () => takeBack(kennel, written.value) : null;
+        say(typeof words === 'string' ? words : words(made), back);
+      }
+      return written;
+    },
+    [kennel, say, fail],
+  );
+}

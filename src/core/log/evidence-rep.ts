@@ -1,0 +1,55 @@
+import type { Criteria } from '@/core/breakdown';
+import type { Outcome, Timing } from '@/core/coaching';
+import type { FaultRef } from '@/core/rulebooks';
+import type { BoutId, Day, EntryId } from '@/core/shared';
+import type { Cause, Crooked, HandlerAction, Landed, Paid, Purpose } from './entry';
+
+/** One rep as evidence sees it: only what says something about the dog, flat. */
+export type EvidenceRep = {
+  readonly id: EntryId;
+  readonly bout: BoutId;
+  readonly day: Day;
+  /** Order within the day, for telling the cold rep; any increasing number, e.g. milliseconds. */
+  readonly at: number;
+  /** False where `at` only keeps the order and says nothing about minutes. */
+  readonly timed?: boolean | undefined;
+  readonly away: boolean;
+  readonly outcome: Outcome;
+  /** What was named, first things first; empty where nothing was. */
+  readonly faults: readonly FaultRef[];
+  readonly cause: Cause;
+  readonly aided: boolean;
+  /** What the rep was for; training where nothing else was said. */
+  readonly purpose?: Purpose | undefined;
+  /** Nothing lay there, or it was touched: shown, never counted. */
+  readonly isVoid?: boolean | undefined;
+  readonly criteria: Criteria;
+  /** Surface, place, handler …, by the element's own names. */
+  readonly conditions?: Readonly<Record<string, string>> | undefined;
+  /** Seconds from cue to response. */
+  readonly latency?: number | null | undefined;
+  readonly timing?: Timing | null | undefined;
+  readonly extraCues?: number | undefined;
+  /** Seconds a hold lasted. */
+  readonly held?: number | undefined;
+  /** By eye, or in degrees where measured; + is to the dog's right. */
+  readonly crooked?: Crooked | undefined;
+  readonly measured?: number | undefined;
+  readonly pay?: Paid['size'] | undefined;
+  readonly landed?: Landed | undefined;
+  readonly did?: HandlerAction | undefined;
+};
+
+/**
+ * Warm-up and filler are made easy, and a probe looks for failure on purpose: averaged with
+ * training they would mean nothing.
+ */
+const COUNTED: ReadonlySet<Purpose> = new Set(['training', 'rehearsal'] as const);
+
+/**
+ * Whether a rep says anything about the dog: aided and void ones, other purposes and other causes
+ * than the dog are shown, not counted.
+ */
+export function countsAsEvidence(rep: Pick<EvidenceRep, 'aided' | 'cause' | 'purpose' | 'isVoid'>): boolean {
+  return !rep.aided && rep.cause === 'dog' && rep.isVoid !== true && COUNTED.has(rep.purpose ?? 'training');
+}

@@ -1,0 +1,60 @@
+import { type ExerciseKey, must, toBase } from '@/core/shared';
+import type { FaultStep } from './compile';
+import type { PreparedExercise } from './families/family';
+import type { Cost, Fault } from './families/fault-schema';
+
+/**
+ * The steps of an exercise in the order of the rule book; those of one part by filtering on
+ * `part`. `amount` is what goes on the sheet when nothing was measured: one count, the fault's
+ * usual measure, a value inside the band, or a judge's low, usual or high.
+ */
+export function faultSteps(exercise: Pick<PreparedExercise, 'exercise' | 'faults'>): FaultStep[] {
+  return exercise.faults.flatMap(({ fault }) => stepsOf(exercise.exercise, fault));
+}
+
+function stepsOf(exercise: ExerciseKey, fault: Fault): FaultStep[] {
+  const { cost } = fault;
+  if (cost.kind === 'discretion')
+    return ['minor', 'usual', 'severe'].map((word, i) =>
+      step(exercise, fault, i, `${fault.title}, ${word}`, i),
+    );
+  if (cost.kind !== 'band') return [step(exercise, fault, null, fault.title, usualAmount(cost))];
+  return cost.bands.map((band, i) => {
+    const above = cost.bands[i + 1]?.over;
+    const inside = above === undefined ? band.over * 1.5 + 1 : (band.over + above) / 2;
+    const unit = cost.unit === '°' ? '°' : ` ${cost.unit}`;
+    const words = above === undefined ? `over ${band.over}${unit}` : `${band.over}–${above}${unit}`;
+    return step(
+      exercise,
+      fault,
+      i,
+      `${fault.title}, ${words}`,
+      must(toBase(cost.quantity, inside, cost.unit)),
+    );
+  });
+}
+
+function usualAmount(cost: Exclude<Cost, { kind: 'band' | 'discretion' }>): number {
+  if (cost.kind === 'per-second' || cost.kind === 'per-metre') return cost.beyond + cost.usual;
+  return cost.kind === 'per-extra-cue' ? cost.usual : 1;
+}
+
+function step(
+  exercise: ExerciseKey,
+  fault: Fault,
+  place: number | null,
+  label: string,
+  amount: number,
+): FaultStep {
+  const implied = fault.cost.kind === 'zero' || fault.cost.kind === 'end-run';
+  const { part, by, miss } = fault;
+  return {
+    ref: { exercise, key: fault.id, step: place },
+    label,
+    part,
+    by,
+    miss,
+    stops: fault.stops || implied,
+    amount,
+  };
+}

@@ -1,0 +1,60 @@
+import { asId, type DeviceId, fail, type Id, ok, type Result } from '@/core/shared';
+import { type KennelDatabase, openDatabase } from './database';
+
+/** A person's own kennel and the sample live in databases of their own and never mix. */
+export type KennelName = 'own' | 'sample';
+export type Kennel = {
+  readonly name: KennelName;
+  readonly database: KennelDatabase;
+  /** This browser: who changed what is kept by device, since clocks differ. Never exported as the kennel's own. */
+  readonly device: DeviceId;
+  readonly now: () => number;
+};
+
+const DATABASES: Readonly<Record<KennelName, string>> = { own: 'regulon-own', sample: 'regulon-sample' };
+
+/** Opens a kennel. Fails as `openDatabase` does. `databaseName` is the kennel's own unless a test says otherwise. */
+export async function openKennel(
+  name: KennelName,
+  now: () => number,
+  databaseName: string = DATABASES[name],
+): Promise<Result<Kennel>> {
+  const opened = await openDatabase(databaseName);
+  if (!opened.ok) return opened;
+  const database = opened.value;
+  try {
+    const device = await deviceOf(database);
+    return ok({ name, database, device, now });
+  } catch (error) {
+    return fail(
+      'database',
+      name,
+      `The browser could not write to its storage (${reasonOf(error)}). Free some space.`,
+    );
+  }
+}
+
+/** The id of this browser, made at the first opening. */
+async function deviceOf(database: KennelDatabase): Promise<DeviceId> {
+  return database.transaction('rw', database.meta, async () => {
+    const known = (await database.meta.get('device'))?.value;
+    if (typeof known === 'string') return asId<DeviceId>(known);
+    const made = newId<DeviceId>();
+    await database.meta.put({ key: 'device', value: made });
+    return made;
+  });
+}
+
+/** A new id of any kind, from the browser's own generator. */
+export function newId<T extends Id<string>>(): T {
+  return crypto.randomUUID() as unknown as T;
+}
+
+/** Why the browser's storage failed, in words where a person can do something about it. */
+export function reasonOf(error: unknown): string {
+  if (!(error instanceof Error || error instanceof DOMException)) return String(error);
+  const inner = 'inner' in error && error.inner instanceof Error ? error.inner : error;
+  return [error.name, inner.name].includes('QuotaExceededError')
+    ? 'there is no room left on this device'
+    : inner.message;
+}

@@ -1,0 +1,101 @@
+import type { Criteria } from '@/core/breakdown';
+import { type Entry, type Folded, foldLog, inOrder } from '@/core/log';
+import type { BoutId, Day, DogId, ElementId } from '@/core/shared';
+import type { Kennel } from '@/data/kennel';
+import { type Bout, elementOf, type Outing } from '@/data/records';
+
+/** A bout with what its outing says of the day. */
+export type DatedBout = Bout & {
+  readonly day: Day;
+  readonly helpers: string;
+  readonly temperature: number | null;
+};
+
+/** @internal */
+export function dated(bout: Bout, outing: Outing | undefined): DatedBout[] {
+  if (!outing) return [];
+  const { day, helpers, weather } = outing;
+  return [{ ...bout, day, helpers, temperature: weather?.temperature ?? null }];
+}
+
+async function withDays(kennel: Kennel, bouts: readonly Bout[]): Promise<DatedBout[]> {
+  const ids = [...new Set(bouts.map((bout) => bout.outingId))];
+  const outings = await kennel.database.of('outings').bulkGet(ids);
+  const byId = new Map(outings.flatMap((outing) => (outing ? [[outing.id, outing] as const] : [])));
+  return bouts.flatMap((bout) => dated(bout, byId.get(bout.outingId)));
+}
+
+/** All bouts of a dog, oldest first. */
+export async function boutsOfDog(kennel: Kennel, dog: DogId): Promise<DatedBout[]> {
+  const bouts = await kennel.database.of('bouts').where('dogId').equals(dog).toArray();
+  return withDays(kennel, bouts.sort(byStart));
+}
+
+/** All bouts on an element, oldest first. */
+export async function boutsOn(kennel: Kennel, element: ElementId): Promise<DatedBout[]> {
+  const bouts = await kennel.database.of('bouts').where('on.element').equals(element).toArray();
+  return withDays(kennel, bouts.sort(byStart));
+}
+
+const byStart = (a: Bout, b: Bout): number => a.startedAt - b.startedAt || (a.id < b.id ? -1 : 1);
+
+/**
+ * A bout runs on the day it was begun and until it is ended; one forgotten yesterday is over, so that
+ * its reps keep their day.
+ */
+export const isRunning = (bout: DatedBout, today: Day): boolean =>
+  bout.endedAt === null && bout.day === today;
+
+/** The bout of an element that is still open, and otherwise its last one; null before the first. */
+export async function lastBout(kennel: Kennel, element: ElementId): Promise<DatedBout | null> {
+  return lastOf(await boutsOn(kennel, element));
+}
+
+const lastOf = (bouts: readonly DatedBout[]): DatedBout | null =>
+  bouts.find((bout) => bout.endedAt === null) ?? bouts.at(-1) ?? null;
+
+/** The log of a bout, in its order. */
+export async function boutLog(kennel: Kennel, id: BoutId): Promise<Entry[]> {
+  const range = kennel.database
+    .of('entries')
+    .where('[boutId+seq]')
+    .between([id, 0], [id, Number.POSITIVE_INFINITY]);
+  return inOrder(await range.toArray());
+}
+
+/** A bout with its log and what stands of it. */
+export type LoggedBout = {
+  readonly bout: DatedBout;
+  readonly entries: readonly Entry[];
+  readonly folded: Folded;
+};
+
+/** @internal */
+export async function logged(kennel: Kennel, bout: DatedBout): Promise<LoggedBout> {
+  const entries = await boutLog(kennel, bout.id);
+  return { bout, entries, folded: foldLog(bout.start, entries) };
+}
+
+/** The last bouts, newest first, each with its log. */
+export async function recentBouts(
+  kennel: Kennel,
+  of: { readonly dog: DogId } | { readonly element: ElementId },
+  count: number,
+): Promise<LoggedBout[]> {
+  const bouts = 'dog' in of ? await boutsOfDog(kennel, of.dog) : await boutsOn(kennel, of.element);
+  return Promise.all(
+    bouts
+      .slice(-count)
+      .reverse()
+      .map((bout) => logged(kennel, bout)),
+  );
+}
+
+/** Where the dog stands: where its last bout left it; null before any. */
+export async function standsAt(kennel: Kennel, element: ElementId): Promise<Criteria | null> {
+  const last = await lastBout(kennel, element);
+  return last ? foldLog(last.start, await boutLog(kennel, last.id)).stands : null;
+}
+
+/** The element on which a bout is; null where an exercise is run whole. */
+export const elementIn = (bout: Bout): ElementId | null => elementOf(bout);

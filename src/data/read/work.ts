@@ -1,0 +1,144 @@
+import {
+  type FaultRef,
+  type FaultStep,
+  faultSteps,
+  ownFault,
+  prepareRules,
+  type RuleBook,
+  type RuleExercise,
+  sameFault,
+} from '@/core/rulebooks';
+import type { DogId, ElementId } from '@/core/shared';
+import type { Kennel } from '@/data/kennel';
+import type {
+  Breakdown,
+  Dog,
+  ElementRecord,
+  ForecastRecord,
+  Kit,
+  ResultRecord,
+  RuleBookRecord,
+  Trial,
+} from '@/data/records';
+
+/**
+ * What training of one dog is made of: its elements, and where each stands in an exercise of a rule
+ * book.
+ */
+export type DogWork = {
+  readonly elements: readonly ElementRecord[];
+  readonly breakdowns: readonly Breakdown[];
+  readonly ruleBooks: readonly RuleBookRecord[];
+};
+
+export async function workOf(kennel: Kennel, dog: DogId): Promise<DogWork> {
+  const { database } = kennel;
+  const [elements, breakdowns, ruleBooks] = await Promise.all([
+    database.of('elements').where('dogId').equals(dog).toArray(),
+    database.of('breakdowns').where('dogId').equals(dog).toArray(),
+    database.of('ruleBooks').toArray(),
+  ]);
+  const kept = breakdowns.filter((one) => !one.putAway);
+  return { elements, breakdowns: inRunningOrder(kept, ruleBooks), ruleBooks };
+}
+
+/** Elements that are trained: not those that were split or merged into others. */
+export function activeElements(work: Pick<DogWork, 'elements'>): ElementRecord[] {
+  return work.elements.filter((element) => element.retired === null && !element.putAway);
+}
+
+function inRunningOrder(breakdowns: readonly Breakdown[], ruleBooks: readonly RuleBookRecord[]): Breakdown[] {
+  const place = (breakdown: Breakdown): number =>
+    ruleBooks
+      .find((record) => record.id === breakdown.ruleBookId)
+      ?.book.exercises.findIndex((exercise) => exercise.id === breakdown.exercise) ?? 0;
+  return [...breakdowns].sort((a, b) => place(a) - place(b));
+}
+
+/** Dogs that are not put away, in the person's order. */
+export async function listDogs(kennel: Kennel): Promise<Dog[]> {
+  const dogs = await kennel.database.of('dogs').toArray();
+  return dogs.filter((dog) => !dog.putAway).sort((a, b) => a.order - b.order || (a.id < b.id ? -1 : 1));
+}
+
+/** The dog's trials that were not withdrawn, soonest first. */
+export async function trialsOf(kennel: Kennel, dog: DogId): Promise<Trial[]> {
+  const trials = await kennel.database.of('trials').where('dogId').equals(dog).toArray();
+  return trials.filter((trial) => trial.status !== 'withdrawn').sort((a, b) => (a.day < b.day ? -1 : 1));
+}
+
+/** The kit list, by name. */
+export async function listKit(kennel: Kennel): Promise<Kit[]> {
+  return (await kennel.database.of('kit').toArray()).sort((a, b) => a.title.localeCompare(b.title));
+}
+
+export function listRuleBooks(kennel: Kennel): Promise<RuleBookRecord[]> {
+  return kennel.database.of('ruleBooks').toArray();
+}
+
+/** All forecasts and results of a dog, or of all dogs, oldest first. */
+export async function keptForecasts(
+  kennel: Kennel,
+  dog: DogId | null,
+): Promise<{ readonly forecasts: ForecastRecord[]; readonly results: ResultRecord[] }> {
+  const [forecasts, results] = [kennel.database.of('forecasts'), kennel.database.of('results')];
+  const [found, entered] = await Promise.all([
+    dog === null ? forecasts.toArray() : forecasts.where('dogId').equals(dog).toArray(),
+    dog === null ? results.toArray() : results.where('dogId').equals(dog).toArray(),
+  ]);
+  return {
+    forecasts: found.sort((a, b) => a.at - b.at),
+    results: entered.sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0)),
+  };
+}
+
+/** What can be tapped when a rep of this element was not clean. */
+export type NamedFault = Pick<FaultStep, 'ref' | 'label' | 'by' | 'miss'>;
+
+/**
+ * The faults of an element: those of the rule books that it serves, then its own. One that just one
+ * exercise has is named with that exercise; one that several have is offered once, for all of them.
+ */
+export function namedFaults(element: ElementRecord, work: DogWork): NamedFault[] {
+  const priced = placesOf(element.id, work).flatMap(({ book, exercise, part }) => {
+    const rules = prepareRules(book.rules, book.exercises).exercises.find(
+      (one) => one.exercise === exercise.id,
+    );
+    return rules ? faultSteps(rules).filter((step) => step.part === part || step.part === null) : [];
+  });
+  const shared = (ref: FaultRef): boolean =>
+    priced.some((other) => other.ref.key === ref.key && other.ref.exercise !== ref.exercise);
+  const all: NamedFault[] = [
+    ...priced.map(({ ref, label, by, miss }) => ({
+      ref: shared(ref) ? { ...ref, exercise: null } : ref,
+      label,
+      by,
+      miss,
+    })),
+    ...element.faults.map(({ key, label, by, miss }) => ({ ref: ownFault(key), label, by, miss })),
+  ];
+  return all.filter((fault, i) => all.findIndex((other) => sameFault(other.ref, fault.ref)) === i);
+}
+
+/** What a fault is called; null where the element knows it no longer. */
+export const faultLabel = (faults: readonly NamedFault[], ref: FaultRef | undefined): string | null =>
+  ref === undefined ? null : (faults.find((fault) => sameFault(fault.ref, ref))?.label ?? null);
+
+/** Every exercise that an element serves. */
+export function placesOf(
+  element: ElementId,
+  work: DogWork,
+): {
+  readonly book: RuleBook;
+  readonly exercise: RuleExercise;
+  readonly part: Breakdown['links'][number]['part'];
+}[] {
+  return work.breakdowns.flatMap((breakdown) => {
+    const book = work.ruleBooks.find((record) => record.id === breakdown.ruleBookId)?.book;
+    const exercise = book?.exercises.find((candidate) => candidate.id === breakdown.exercise);
+    if (!book || !exercise) return [];
+    return breakdown.links
+      .filter((link) => link.element === element)
+      .map((link) => ({ book, exercise, part: link.part }));
+  });
+}

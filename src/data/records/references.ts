@@ -1,0 +1,159 @@
+import { findCircle } from '@/core/breakdown';
+import type { Entry } from '@/core/log';
+import { checkRuleBook } from '@/core/rulebooks';
+import { type Failure, fail } from '@/core/shared';
+import { elementOf, type TableName, type Tables } from '.';
+
+/**
+ * Finds a record that points at nothing, an id used twice, or a log that takes back what it has not;
+ * null when all is sound. A reference to something that was removed is sound.
+ */
+export function checkReferences(tables: Tables): Failure | null {
+  return (
+    checkIds(tables) ??
+    checkLinks(tables) ??
+    checkPrerequisites(tables) ??
+    checkRuleBooks(tables) ??
+    checkLog(tables.entries)
+  );
+}
+
+function checkIds(tables: Tables): Failure | null {
+  for (const [name, records] of Object.entries(tables)) {
+    const ids = records.map((record) => record.id as string);
+    if (new Set(ids).size === ids.length) continue;
+    const twice = ids.findIndex((id, i) => ids.indexOf(id) !== i);
+    return fail('reference', `tables.${name}[${twice}]`, `The id “${ids[twice]}” is used twice in ${name}.`);
+  }
+  return null;
+}
+
+/** A rule book in a kennel must be as sound as one that is read from its own file. */
+function checkRuleBooks(tables: Tables): Failure | null {
+  for (const [i, record] of tables.ruleBooks.entries()) {
+    const at = `tables.ruleBooks[${i}]`;
+    if (record.id !== record.book.id)
+      return fail(
+        'reference',
+        `${at}.id`,
+        `The record is called “${record.id}” and its rule book “${record.book.id}”.`,
+      );
+    const checked = checkRuleBook(record.book);
+    const first = checked.ok ? undefined : checked.problems[0];
+    if (first)
+      return fail(
+        'rule-book',
+        `${at}.book.${first.path}`,
+        `The rule book “${record.book.title}” is not sound: ${first.message}`,
+      );
+  }
+  return null;
+}
+
+function checkPrerequisites(tables: Tables): Failure | null {
+  const circle = findCircle(tables.elements);
+  if (circle === null) return null;
+  const titles = circle.map((id) => `“${tables.elements.find((element) => element.id === id)?.title ?? id}”`);
+  return fail(
+    'reference',
+    'tables.elements',
+    `Prerequisites go round in a circle: ${titles.join(' needs ')}.`,
+  );
+}
+
+/** One record pointing at another: from where, and at what. */
+export type Link = {
+  readonly from: string;
+  readonly at: string;
+  readonly to: TableName;
+  readonly id: string;
+};
+
+/** Every reference between records, entries apart. `from` is `table/id`. */
+export function linksOf(tables: Omit<Tables, 'entries'>): Link[] {
+  const links: Link[] = [];
+  const add = (
+    table: TableName,
+    i: number,
+    own: string,
+    field: string,
+    to: TableName,
+    id: string | null,
+  ): void => {
+    if (id !== null) links.push({ from: `${table}/${own}`, at: `${table}[${i}].${field}`, to, id });
+  };
+  for (const [i, one] of tables.dogs.entries())
+    add('dogs', i, one.id, 'usualHandler', 'people', one.usualHandler);
+  for (const [i, one] of tables.grounds.entries())
+    for (const dog of one.usualFor) add('grounds', i, one.id, 'usualFor', 'dogs', dog);
+  for (const [i, one] of tables.elements.entries()) {
+    add('elements', i, one.id, 'dogId', 'dogs', one.dogId);
+    for (const need of one.needs) add('elements', i, one.id, 'needs', 'elements', need.element);
+    if (one.form.kind === 'chain')
+      for (const link of one.form.links) add('elements', i, one.id, 'form.links', 'elements', link);
+    for (const into of one.retired?.into ?? []) add('elements', i, one.id, 'retired.into', 'elements', into);
+    for (const { bout } of one.assigned) add('elements', i, one.id, 'assigned', 'bouts', bout);
+    add('elements', i, one.id, 'wait', 'elements', one.wait);
+  }
+  for (const [i, one] of tables.breakdowns.entries()) {
+    add('breakdowns', i, one.id, 'dogId', 'dogs', one.dogId);
+    add('breakdowns', i, one.id, 'ruleBookId', 'ruleBooks', one.ruleBookId);
+    for (const [j, link] of one.links.entries())
+      add('breakdowns', i, one.id, `links[${j}].element`, 'elements', link.element);
+  }
+  for (const [i, one] of tables.outings.entries()) {
+    for (const dog of one.dogs) add('outings', i, one.id, 'dogs', 'dogs', dog);
+    add('outings', i, one.id, 'ground', 'grounds', one.ground);
+  }
+  for (const [i, one] of tables.bouts.entries()) {
+    add('bouts', i, one.id, 'outingId', 'outings', one.outingId);
+    add('bouts', i, one.id, 'dogId', 'dogs', one.dogId);
+    add('bouts', i, one.id, 'on.element', 'elements', elementOf(one));
+    if (one.on.kind === 'exercise') add('bouts', i, one.id, 'on.breakdown', 'breakdowns', one.on.breakdown);
+    add('bouts', i, one.id, 'handler', 'people', one.handler);
+  }
+  for (const [i, one] of tables.trials.entries()) {
+    add('trials', i, one.id, 'dogId', 'dogs', one.dogId);
+    add('trials', i, one.id, 'ruleBookId', 'ruleBooks', one.ruleBookId);
+  }
+  for (const name of ['forecasts', 'results'] as const)
+    for (const [i, one] of tables[name].entries()) {
+      add(name, i, one.id, 'dogId', 'dogs', one.dogId);
+      add(name, i, one.id, 'trialId', 'trials', one.trialId);
+    }
+  for (const [i, one] of tables.results.entries())
+    add('results', i, one.id, 'forecastId', 'forecasts', one.forecastId);
+  return links;
+}
+
+function checkLinks(tables: Tables): Failure | null {
+  const ids = new Map(
+    Object.entries(tables).map(([name, list]) => [name, new Set<string>(list.map((one) => one.id))]),
+  );
+  const gone = ids.get('gone');
+  const lost = ({ to, id }: Pick<Link, 'to' | 'id'>): boolean =>
+    !ids.get(to)?.has(id) && gone?.has(`${to}/${id}`) !== true;
+  const found = linksOf(tables).find(lost);
+  if (found)
+    return fail(
+      'reference',
+      `tables.${found.at}`,
+      `It points at “${found.id}”, which is not among the ${found.to} of this file.`,
+    );
+  const entry = tables.entries.findIndex((one) => lost({ to: 'bouts', id: one.boutId }));
+  return entry < 0
+    ? null
+    : fail(
+        'reference',
+        `tables.entries[${entry}].boutId`,
+        `It points at “${tables.entries[entry]?.boutId}”, which is not among the bouts of this file.`,
+      );
+}
+
+function checkLog(entries: readonly Entry[]): Failure | null {
+  const bouts = new Map(entries.map((entry) => [entry.id, entry.boutId]));
+  const stray = entries.find((entry) => 'of' in entry && bouts.get(entry.of) !== entry.boutId);
+  return stray
+    ? fail('reference', 'tables.entries', `Entry “${stray.id}” names something that is not in its bout.`)
+    : null;
+}

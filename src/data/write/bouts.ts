@@ -1,0 +1,160 @@
+import type { Criteria } from '@/core/breakdown';
+import { foldLog, plainRep, type RepSaid } from '@/core/log';
+import type { BoutId, Day, OutingId, Result } from '@/core/shared';
+import { type Kennel, newId } from '@/data/kennel';
+import { type Bout, type ElementRecord, elementOf, type New, type Outing } from '@/data/records';
+import { same } from '@/data/records/same';
+import { refuse, transact, type Undo, type Write } from './transact';
+
+/** What is said of a bout before it begins. */
+export type BoutStart = {
+  readonly day: Day;
+  readonly away: boolean;
+  readonly start: Criteria;
+  readonly conditions?: Bout['conditions'];
+  readonly helpers?: string;
+  readonly temperature?: number | null;
+  readonly runsFixed?: number | null;
+};
+
+const BOUT_TABLES = ['outings', 'bouts', 'entries'] as const;
+
+/**
+ * Begins a bout. While another of this day is still open it belongs to the same outing; one of this
+ * element in that outing goes on. A bout of this element that was forgotten open on an earlier day is
+ * ended at its last entry.
+ */
+export async function startBout(
+  kennel: Kennel,
+  element: Pick<ElementRecord, 'id' | 'dogId'>,
+  start: BoutStart,
+): Promise<Result<Undo<Bout>>> {
+  const begun = await transact(kennel, BOUT_TABLES, async (write) => {
+    const mine = (await write.ofDog('bouts', element.dogId)).filter((one) => elementOf(one) === element.id);
+    const outing = await openOuting(write, start.day);
+    for (const one of mine)
+      if (one.endedAt === null && one.outingId !== outing?.id) await endAtLastEntry(write, one);
+    const known = mine.find((one) => one.outingId === outing?.id);
+    return known ? goOn(write, known, start) : begin(kennel, write, element, start, outing);
+  });
+  // Asks the browser not to clear the log when space runs short; a browser that cannot promise it goes
+  // on as before.
+  globalThis.navigator?.storage?.persist?.().catch(() => false);
+  return begun;
+}
+
+/** The outing of this day that nobody has ended; null where there is none. */
+async function openOuting(write: Write, day: Day): Promise<Outing | null> {
+  return (await write.all('outings')).find((one) => one.day === day && one.endedAt === null) ?? null;
+}
+
+async function begin(
+  kennel: Kennel,
+  write: Write,
+  element: Pick<ElementRecord, 'id' | 'dogId'>,
+  start: BoutStart,
+  open: Outing | null,
+): Promise<Bout> {
+  const now = kennel.now();
+  const { helpers = '', temperature = null } = start;
+  const outing: New<Outing> = open ?? {
+    id: newId<OutingId>(),
+    kind: 'training',
+    day: start.day,
+    startedAt: now,
+    endedAt: null,
+    ground: null,
+    weather: null,
+    helpers: '',
+    dogs: [],
+    meeting: null,
+    note: '',
+  };
+  const weather =
+    temperature === null ? outing.weather : { wind: null, words: '', ...outing.weather, temperature };
+  const dogs = outing.dogs.includes(element.dogId) ? outing.dogs : [...outing.dogs, element.dogId];
+  await write.put('outings', { ...outing, dogs, weather, helpers: helpers || outing.helpers });
+  return write.put('bouts', {
+    id: newId<BoutId>(),
+    outingId: outing.id,
+    dogId: element.dogId,
+    on: { kind: 'element', element: element.id },
+    startedAt: now,
+    endedAt: null,
+    start: start.start,
+    away: start.away,
+    conditions: start.conditions ?? {},
+    handler: null,
+    runsFixed: start.runsFixed ?? null,
+    setOut: null,
+    slot: null,
+    debrief: null,
+  });
+}
+
+/** Coming back to a bout of the same outing: open again, and moved where it was asked to begin. */
+async function goOn(write: Write, bout: Bout, { start }: BoutStart): Promise<Bout> {
+  const { stands } = foldLog(bout.start, await write.log(bout.id));
+  const open = await write.put('bouts', { ...bout, endedAt: null });
+  if (!same(stands, start)) await write.append(bout, { kind: 'move', to: start, because: 'hand' });
+  return open;
+}
+
+async function endAtLastEntry(write: Write, bout: Bout): Promise<void> {
+  const last = (await write.log(bout.id)).at(-1);
+  await end(write, bout, last?.at ?? bout.startedAt);
+}
+
+/** The bout ends, and its outing with the last of its bouts. */
+async function end(write: Write, bout: Bout, at: number): Promise<void> {
+  await write.put('bouts', { ...bout, endedAt: at });
+  const others = (await write.all('bouts')).filter(
+    (one) => one.outingId === bout.outingId && one.id !== bout.id,
+  );
+  const outing = await write.get('outings', bout.outingId);
+  if (outing && others.every((one) => one.endedAt !== null))
+    await write.put('outings', { ...outing, endedAt: at });
+}
+
+async function stored(write: Write, id: BoutId): Promise<Bout> {
+  return (await write.get('bouts', id)) ?? refuse('gone', id, 'This bout is not in the log any more.');
+}
+
+export function endBout(kennel: Kennel, id: BoutId): Promise<Result<Undo>> {
+  return transact(kennel, BOUT_TABLES, async (write) => end(write, await stored(write, id), kennel.now()));
+}
+
+/** Two lines after a bout: what happened, and what next. */
+export function debriefBout(kennel: Kennel, id: BoutId, debrief: Bout['debrief']): Promise<Result<Undo>> {
+  return transact(kennel, ['bouts'], async (write) => {
+    await write.put('bouts', { ...(await stored(write, id)), debrief });
+  });
+}
+
+/**
+ * A bout that was kept on paper, typed in later: its day, where the dog stood, its reps in order. The
+ * hour was not kept: noon, and none of it counts as minutes. Fails with `running` while a bout of it
+ * is open.
+ */
+export function typeInBout(
+  kennel: Kennel,
+  element: Pick<ElementRecord, 'id' | 'dogId'>,
+  paper: { readonly day: Day; readonly away: boolean; readonly start: Criteria; readonly noon: number },
+  outcomes: readonly RepSaid['judged']['outcome'][],
+): Promise<Result<Undo<Bout>>> {
+  return transact(kennel, BOUT_TABLES, async (write) => {
+    const mine = (await write.ofDog('bouts', element.dogId)).filter((one) => elementOf(one) === element.id);
+    if (mine.some((one) => one.endedAt === null))
+      refuse('running', '', 'A bout of it is open: end that one first.');
+    const { start, noon } = paper;
+    const bout = await begin({ ...kennel, now: () => noon }, write, element, paper, null);
+    for (const [i, outcome] of outcomes.entries())
+      await write.append(
+        bout,
+        { kind: 'rep', ...plainRep(start, { outcome }) },
+        { at: noon + i, timed: false },
+      );
+    await end(write, bout, noon);
+    return { ...bout, endedAt: noon };
+  });
+}

@@ -1,0 +1,76 @@
+import { demandCriteria } from '@/core/breakdown';
+import type { RuleBook } from '@/core/rulebooks';
+import type { DogId, Result } from '@/core/shared';
+import type { Kennel } from '@/data/kennel';
+import type { Breakdown, ElementRecord } from '@/data/records';
+import { refuse, transact, type Undo } from './transact';
+
+/**
+ * Moves a dog's breakdowns and trials from one edition to another, in one transaction. A ladder's
+ * demand follows where it was the old edition's; a demand that the person set otherwise stays.
+ * Exercises that the new edition dropped keep their breakdown under the old one. Fails with
+ * `incomplete` when an exercise has a new part that nothing trains yet, or when none is shared;
+ * nothing is changed then.
+ */
+export function moveToEdition(
+  kennel: Kennel,
+  dog: DogId,
+  from: RuleBook,
+  to: RuleBook,
+): Promise<Result<Undo>> {
+  return transact(kennel, ['breakdowns', 'elements', 'trials'], async (write) => {
+    const breakdowns = (await write.ofDog('breakdowns', dog)).filter(
+      (one) => one.ruleBookId === from.id && to.exercises.some((exercise) => exercise.id === one.exercise),
+    );
+    const gap = findGap(breakdowns, from, to);
+    if (gap !== null) refuse('incomplete', to.id, gap);
+    for (const breakdown of breakdowns) await write.put('breakdowns', { ...breakdown, ruleBookId: to.id });
+    for (const element of await write.ofDog('elements', dog)) {
+      const changed = redemanded(element, breakdowns, from, to);
+      if (changed !== element) await write.put('elements', changed);
+    }
+    for (const trial of await write.ofDog('trials', dog))
+      if (trial.ruleBookId === from.id) await write.put('trials', { ...trial, ruleBookId: to.id });
+  });
+}
+
+function findGap(breakdowns: readonly Breakdown[], from: RuleBook, to: RuleBook): string | null {
+  if (breakdowns.length === 0)
+    return `“${to.title}, ${to.edition}” has none of the exercises that are broken down from “${from.title}, ${from.edition}”.`;
+  for (const breakdown of breakdowns) {
+    const exercise = to.exercises.find((candidate) => candidate.id === breakdown.exercise);
+    const missing = exercise?.parts.find((part) => !breakdown.links.some((link) => link.part === part.id));
+    if (missing && exercise)
+      return `“${exercise.title}” has a new part, “${missing.title}”, that nothing trains yet. Break it down first.`;
+  }
+  return null;
+}
+
+/**
+ * The element with the new edition's demands on the axes whose demand was the old edition's; itself
+ * when nothing changes.
+ */
+function redemanded(
+  element: ElementRecord,
+  breakdowns: readonly Breakdown[],
+  from: RuleBook,
+  to: RuleBook,
+): ElementRecord {
+  const places = breakdowns.flatMap((breakdown) =>
+    breakdown.links
+      .filter((link) => link.element === element.id)
+      .map((link) => ({ exercise: breakdown.exercise, part: link.part })),
+  );
+  const demandsIn = (book: RuleBook) =>
+    places.map(({ exercise, part }) => {
+      const found = book.exercises.find((one) => one.id === exercise)?.parts.find((one) => one.id === part);
+      return found ? demandCriteria(found) : {};
+    });
+  const [old, now] = [demandsIn(from), demandsIn(to)];
+  const axes = element.axes.map((axis) => {
+    const place = old.findIndex((criteria) => criteria[axis.key] === axis.demand);
+    const demand = place < 0 ? undefined : now[place]?.[axis.key];
+    return demand === undefined || demand === axis.demand ? axis : { ...axis, demand };
+  });
+  return axes.every((axis, i) => axis === element.axes[i]) ? element : { ...element, axes };
+}

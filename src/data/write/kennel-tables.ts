@@ -1,0 +1,77 @@
+import type { Result } from '@/core/shared';
+import { readTables } from '@/data/database';
+import { type Merged, mergeTables } from '@/data/files/merge';
+import type { Kennel } from '@/data/kennel';
+import { type KeptName, TABLE_NAMES, type TableName, type Tables } from '@/data/records';
+import { same } from '@/data/records/same';
+import { type RowChange, refuse, stamped, transact, type Undo, type Write } from './transact';
+
+/** Puts these tables in the place of all that is there, in one transaction. */
+export function replaceTables(kennel: Kennel, tables: Tables): Promise<Result<Undo>> {
+  return transact(kennel, TABLE_NAMES, async (write) => {
+    await writeDifference(write, await readTables(kennel.database), tables);
+  });
+}
+
+/**
+ * Brings in what another kennel has and this one lacks, read and written in one transaction. Fails as
+ * merging does.
+ */
+export function addTables(kennel: Kennel, theirs: Tables): Promise<Result<Undo<Merged>>> {
+  return transact(kennel, TABLE_NAMES, async (write) => {
+    const mine = await readTables(kennel.database);
+    const merged = mergeTables(mine, theirs);
+    if (!merged.ok) return refuse(merged.code, merged.path, merged.message);
+    await writeDifference(write, mine, merged.value.tables);
+    return merged.value;
+  });
+}
+
+async function writeDifference(write: Write, before: Tables, after: Tables): Promise<void> {
+  for (const name of TABLE_NAMES) {
+    const [old, now] = [rowsById(before, name), rowsById(after, name)];
+    const changes = [...new Set([...old.keys(), ...now.keys()])].map(
+      (id): RowChange => ({ table: name, id, before: old.get(id) ?? null, after: now.get(id) ?? null }),
+    );
+    await write.raw(changes.filter((change) => !same(change.before, change.after)));
+  }
+}
+
+const rowsById = (tables: Tables, name: TableName): Map<string, Readonly<Record<string, unknown>>> =>
+  new Map(tables[name].map((row) => [row.id as string, row as unknown as Readonly<Record<string, unknown>>]));
+
+/** All records, in one view of the database. */
+export function exportTables(kennel: Kennel): Promise<Tables> {
+  const { database } = kennel;
+  return database.transaction('r', database.tables, () => readTables(database));
+}
+
+/**
+ * Says which version of a record stands that was changed on two devices apart: it is written as one
+ * that has seen all of them. Fails with `gone` where nothing waits for a decision any more.
+ */
+export function decide(kennel: Kennel, id: string, version: number): Promise<Result<Undo>> {
+  const table = id.slice(0, id.indexOf('/')) as KeptName;
+  return transact(kennel, [table, 'apart'], async (write) => {
+    const apart = await kennel.database.of('apart').get(id);
+    const chosen = apart?.versions[version];
+    if (!apart || !chosen) return refuse('gone', id, 'This is decided already.');
+    const seen: Record<string, number> = {};
+    for (const { changed } of apart.versions)
+      for (const [device, count] of Object.entries(changed.seen))
+        seen[device] = Math.max(seen[device] ?? 0, count);
+    const changed = stamped(kennel, { ...chosen.changed, seen });
+    const own = id.slice(table.length + 1);
+    const row = (await kennel.database.table(table).get(own)) as Row | undefined;
+    const gone = (await kennel.database.of('gone').get(id)) as Row | undefined;
+    const { record } = chosen;
+    await write.raw([
+      { table, id: own, before: row ?? null, after: record && { ...record, changed } },
+      { table: 'gone', id, before: gone ?? null, after: record ? null : { id, changed } },
+      { table: 'apart', id, before: apart as unknown as Row, after: null },
+    ]);
+    return null;
+  });
+}
+
+type Row = Readonly<Record<string, unknown>>;

@@ -1,0 +1,19 @@
+import type { KitId, Result } from '@/core/shared';
+import { type Kennel, newId } from '@/data/kennel';
+import { type Kit, PLAIN_KIT } from '@/data/records';
+import { refuse, transact, type Undo } from './transact';
+
+/** Adds a thing. Fails with `empty` or, where one of that name is listed, `twice`. */
+export function addKit(kennel: Kennel, title: string): Promise<Result<Undo<Kit>>> {
+  const clean = title.trim();
+  return transact(kennel, ['kit'], async (write) => {
+    if (clean === '') refuse('empty', 'title', 'Write what you have.');
+    const known = (await write.all('kit')).some((one) => one.title.toLowerCase() === clean.toLowerCase());
+    if (known) refuse('twice', 'title', `“${clean}” is on the list already.`);
+    return write.put('kit', { ...PLAIN_KIT, id: newId<KitId>(), title: clean });
+  });
+}
+
+export function removeKit(kennel: Kennel, id: KitId): Promise<Result<Undo>> {
+  return transact(kennel, ['kit'], (write) => write.remove('kit', id));
+}

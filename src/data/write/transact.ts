@@ -1,0 +1,162 @@
+import { type Entry, inOrder, type Said } from '@/core/log';
+import { type BoutId, type EntryId, type Failure, fail, ok, type Result } from '@/core/shared';
+import { type Kennel, newId, reasonOf } from '@/data/kennel';
+import type { Bout, Changed, KeptName, New, TableName, Tables } from '@/data/records';
+
+/** One record before and after a write; null where there was or is none. */
+export type RowChange = {
+  readonly table: TableName;
+  readonly id: string;
+  readonly before: Readonly<Record<string, unknown>> | null;
+  readonly after: Readonly<Record<string, unknown>> | null;
+};
+
+/**
+ * What a write did, by difference, which is all that taking it back needs: records that were changed,
+ * and entries that were appended to a log. `made` is what the command was asked to make.
+ */
+export type Undo<T = unknown> = {
+  readonly made: T;
+  readonly rows: readonly RowChange[];
+  readonly entries: readonly {
+    readonly boutId: BoutId;
+    readonly dogId: Entry['dogId'];
+    readonly id: EntryId;
+  }[];
+};
+
+type RowOf<N extends TableName> = Tables[N][number];
+
+/** What a command works with: every put and removal is stamped and remembered. */
+export type Write = {
+  readonly get: <N extends KeptName>(table: N, id: string) => Promise<RowOf<N> | null>;
+  /** All records of a dog. */
+  readonly ofDog: <N extends 'breakdowns' | 'elements' | 'bouts' | 'trials' | 'forecasts' | 'results'>(
+    table: N,
+    dog: string,
+  ) => Promise<RowOf<N>[]>;
+  readonly all: <N extends KeptName>(table: N) => Promise<RowOf<N>[]>;
+  readonly put: <N extends KeptName>(
+    table: N,
+    row: New<RowOf<N> & { changed: Changed }>,
+  ) => Promise<RowOf<N>>;
+  readonly remove: (table: KeptName, id: string) => Promise<void>;
+  /** Appends to the log of a bout, after all that this device has seen of it. */
+  readonly append: (bout: Pick<Bout, 'id' | 'dogId'>, said: Said, when?: When) => Promise<Entry>;
+  readonly log: (bout: BoutId) => Promise<Entry[]>;
+  /** Replaces rows as they are, unstamped: for files and for taking back. */
+  readonly raw: (changes: readonly RowChange[]) => Promise<void>;
+};
+
+/** When something happened, and whether that was timed or only keeps an order. */
+export type When = { readonly at: number; readonly timed: boolean };
+
+/** Ends a command with a failure and writes nothing. */
+class Refused extends Error {
+  constructor(readonly failure: Failure) {
+    super(failure.message);
+  }
+}
+export const refuse = (code: string, path: string, message: string): never => {
+  throw new Refused(fail(code, path, message));
+};
+
+/**
+ * Runs a command in one transaction over the tables it names. When the promise settles it is on the
+ * disk, whole or not at all; it never rejects. Fails with `write` where the browser could not store
+ * it, and as the command refuses.
+ */
+export async function transact<T>(
+  kennel: Kennel,
+  tables: readonly TableName[],
+  command: (write: Write) => Promise<T>,
+): Promise<Result<Undo<T>>> {
+  const { database } = kennel;
+  const names = [
+    ...new Set<TableName>([
+      ...tables,
+      ...(tables.length === 1 && tables[0] === 'entries' ? [] : ['gone' as const]),
+    ]),
+  ];
+  const rows: RowChange[] = [];
+  const entries: Undo['entries'][number][] = [];
+  try {
+    const made = await database.transaction(
+      'rw',
+      names.map((name) => database.table(name)),
+      // An async function, by which Dexie knows that native promises are awaited inside.
+      async () => command(writing(kennel, rows, entries)),
+    );
+    return ok({ made, rows, entries });
+  } catch (error) {
+    if (error instanceof Refused) return error.failure;
+    return fail(
+      'write',
+      names.join(', '),
+      `Nothing was stored: ${reasonOf(error)}. Try again; if it fails again, save the kennel to a file and make room.`,
+    );
+  }
+}
+
+function writing(kennel: Kennel, rows: RowChange[], entries: Undo['entries'][number][]): Write {
+  const { database } = kennel;
+  const ownId = (table: TableName, id: string): string => `${table}/${id}`;
+  const raw = async (changes: readonly RowChange[]): Promise<void> => {
+    for (const name of new Set(changes.map((change) => change.table))) {
+      const ofTable = changes.filter((change) => change.table === name);
+      await database.table(name).bulkPut(ofTable.flatMap(({ after }) => (after ? [after] : [])));
+      await database.table(name).bulkDelete(ofTable.flatMap(({ after, id }) => (after ? [] : [id])));
+    }
+    for (const change of changes) rows.push(change);
+  };
+  const set = async (table: TableName, id: string, after: object | null): Promise<void> => {
+    const before = ((await database.table(table).get(id)) as RowChange['before'] | undefined) ?? null;
+    await raw([{ table, id, before, after: after as RowChange['after'] }]);
+  };
+  const boutRange = (bout: BoutId) =>
+    database.of('entries').where('[boutId+seq]').between([bout, 0], [bout, Number.POSITIVE_INFINITY]);
+  return {
+    get: async (table, id) => (await database.of(table).get(id)) ?? null,
+    ofDog: (table, dog) => database.of(table).where('dogId').equals(dog).toArray(),
+    all: (table) => database.of(table).toArray(),
+    put: async (table, row) => {
+      const id = row.id as string;
+      const gone = await database.of('gone').get(ownId(table, id));
+      const before = (await database.of(table).get(id)) as { changed: Changed } | undefined;
+      const changed = stamped(kennel, before?.changed ?? gone?.changed ?? null);
+      const next = { ...row, changed };
+      await set(table, id, next);
+      if (gone) await set('gone', gone.id, null);
+      return next as never;
+    },
+    remove: async (table, id) => {
+      const before = (await database.of(table).get(id)) as { changed: Changed } | undefined;
+      if (!before) return;
+      await set(table, id, null);
+      await set('gone', ownId(table, id), { id: ownId(table, id), changed: stamped(kennel, before.changed) });
+    },
+    append: async ({ id: boutId, dogId }, said, when) => {
+      const last = await boutRange(boutId).last();
+      const entry: Entry = {
+        ...said,
+        id: newId<EntryId>(),
+        boutId,
+        dogId,
+        seq: last ? last.seq + 1 : 0,
+        by: kennel.device,
+        at: when?.at ?? kennel.now(),
+        timed: when?.timed ?? true,
+      };
+      await database.of('entries').add(entry);
+      entries.push({ boutId, dogId, id: entry.id });
+      return entry;
+    },
+    log: async (bout) => inOrder(await boutRange(bout).toArray()),
+    raw,
+  };
+}
+
+/** The next version of a record on this device: it has seen all that the one before had. */
+export function stamped({ device, now }: Pick<Kennel, 'device' | 'now'>, before: Changed | null): Changed {
+  return { at: now(), by: device, seen: { ...before?.seen, [device]: (before?.seen[device] ?? 0) + 1 } };
+}

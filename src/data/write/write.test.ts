@@ -1,0 +1,426 @@
+import { describe, expect, it } from 'vitest';
+import { axisFrom, METHODS } from '@/core/breakdown';
+import { HEIGHT as height, testAxis } from '@/core/breakdown/axis.test-helper';
+import { plainRep } from '@/core/log';
+import { DEFAULT_ASSUMPTIONS } from '@/core/readiness';
+import { asId, type Day, type DogId, type ElementId, must, type RuleBookId } from '@/core/shared';
+import { readKennelFile, writeKennelFile } from '@/data/files';
+import type { Kennel } from '@/data/kennel';
+import { DOG, emptyKennel, kennelWithDog } from '@/data/kennel.test-helper';
+import {
+  keptForecasts,
+  listDogs,
+  listRuleBooks,
+  namedFaults,
+  placesOf,
+  repsOfDog,
+  workOf,
+} from '@/data/read';
+import { standsAt } from '@/data/read/bouts';
+import { type ElementRecord, type New, PLAIN_ELEMENT } from '@/data/records';
+import { makeSampleKennel } from '@/demo/sample-kennel';
+import { sampleState } from '@/demo/sample-state.test-helper';
+import {
+  addDogWithElement,
+  addKit,
+  addResult,
+  addTrial,
+  assignBout,
+  changeBreakdown,
+  changeDog,
+  changeElement,
+  changeTrial,
+  copyForDog,
+  endBout,
+  ensureSample,
+  exportTables,
+  keepForecast,
+  makeExercise,
+  mergeElements,
+  putRuleBook,
+  record,
+  removeBreakdown,
+  removeKit,
+  removeResult,
+  renewSample,
+  splitElement,
+  startBout,
+  takeBack,
+} from '.';
+
+const DISTANCE = testAxis().key;
+const element = (id: string, change: Partial<ElementRecord> = {}): New<ElementRecord> => ({
+  ...PLAIN_ELEMENT,
+  id: asId<ElementId>(id),
+  dogId: DOG,
+  title: id,
+  axes: [testAxis()],
+  ...change,
+});
+const whole = element('fetch', { axes: [testAxis(), height], kit: ['hurdle'] });
+const after = element('give', { needs: [{ element: whole.id, at: { [DISTANCE]: 12, [height.key]: 0.2 } }] });
+const start = { day: '2026-06-01' as Day, away: false, start: { [DISTANCE]: 5, [height.key]: 0.1 } };
+
+/** A kennel with an own exercise of two links, and one bout of three reps on the first. */
+async function begin() {
+  const kennel = await kennelWithDog();
+  const made = must(
+    await makeExercise(kennel, {
+      dogId: DOG,
+      source: { title: 'Fetch', goal: '' },
+      links: [
+        { part: null, element: whole },
+        { part: null, element: after },
+      ],
+    }),
+  );
+  const bout = must(await startBout(kennel, whole, start)).made;
+  const rep = { kind: 'rep' as const, ...plainRep(start.start, { outcome: 'clean' }) };
+  for (let i = 0; i < 3; i++) must(await record(kennel, bout, rep));
+  return { kennel, made, bout };
+}
+const portions = [
+  { title: 'Out', axes: [testAxis()] },
+  { title: 'Jump', axes: [height] },
+] as const;
+const titles = async (kennel: Kennel) => {
+  const { breakdowns, elements } = await workOf(kennel, DOG);
+  return breakdowns.map((one) =>
+    one.links.map((link) => elements.find((other) => other.id === link.element)?.title),
+  );
+};
+/** Whatever is done, what is stored can be saved and read. */
+const sound = async (kennel: Kennel) =>
+  expect(readKennelFile(writeKennelFile(await exportTables(kennel), 'x'))).toMatchObject({ ok: true });
+
+describe('breaking down', () => {
+  it('makes the exercise and its elements at once; taken back, what has reps stays', async () => {
+    const { kennel, made } = await begin();
+    expect(await titles(kennel)).toEqual([['fetch', 'give']]);
+    await sound(kennel);
+    must(await takeBack(kennel, made));
+    const { breakdowns, elements } = await workOf(kennel, DOG);
+    expect([breakdowns, elements.map((one) => one.title)]).toEqual([[], ['fetch']]);
+    expect((await repsOfDog(kennel, DOG)).get(whole.id)).toHaveLength(3);
+    await sound(kennel);
+  });
+
+  it.each([
+    ['no link', { links: [] }, 'empty'],
+    [
+      'a circle',
+      {
+        links: [
+          { part: null, element: element('a', { needs: [{ element: asId<ElementId>('a'), at: {} }] }) },
+        ],
+      },
+      'circle',
+    ],
+  ])('refuses %s and writes nothing', async (_, change, code) => {
+    const { kennel } = await begin();
+    const before = await exportTables(kennel);
+    const plan = { dogId: DOG, source: { title: 'X', goal: '' }, ...change };
+    expect(await makeExercise(kennel, plan)).toMatchObject({ ok: false, code });
+    expect(await exportTables(kennel)).toEqual(before);
+  });
+
+  it('changes the order, is removed where it has no log, and comes back', async () => {
+    const { kennel } = await begin();
+    const [exercise] = (await workOf(kennel, DOG)).breakdowns;
+    if (!exercise) throw new Error('an exercise');
+    const turned = must(
+      await changeBreakdown(kennel, exercise.id, ({ links }) => ({ links: [...links].reverse() })),
+    );
+    expect(await titles(kennel)).toEqual([['give', 'fetch']]);
+    must(await takeBack(kennel, turned));
+    expect(await titles(kennel)).toEqual([['fetch', 'give']]);
+    const removed = must(await removeBreakdown(kennel, exercise.id));
+    expect([await titles(kennel), (await workOf(kennel, DOG)).elements.length]).toEqual([[], 2]);
+    must(await takeBack(kennel, removed));
+    expect(await titles(kennel)).toEqual([['fetch', 'give']]);
+    expect(await changeBreakdown(kennel, asId('ghost'), {})).toMatchObject({ ok: false, code: 'gone' });
+    await sound(kennel);
+  });
+});
+
+describe('splitting and merging', () => {
+  it('keeps old reps with the undivided element until they are assigned', async () => {
+    const { kennel, bout } = await begin();
+    must(await endBout(kennel, bout.id));
+    const split = must(await splitElement(kennel, whole.id, portions));
+    expect(await titles(kennel)).toEqual([['Out', 'Jump', 'give']]);
+    const { elements } = await workOf(kennel, DOG);
+    const [out, jump] = elements.find((one) => one.id === whole.id)?.retired?.into ?? [];
+    // What needed the whole needs each portion, on the axes that it has.
+    expect(elements.find((one) => one.id === after.id)?.needs).toEqual([
+      { element: out, at: { [DISTANCE]: 12 } },
+      { element: jump, at: { [height.key]: 0.2 } },
+    ]);
+    expect((await repsOfDog(kennel, DOG)).get(out as ElementId)).toBeUndefined();
+    const assigned = must(await assignBout(kennel, whole.id, bout.id, [out as ElementId]));
+    const reps = await repsOfDog(kennel, DOG);
+    expect([out, jump, whole.id].map((id) => reps.get(id as ElementId)?.length)).toEqual([3, undefined, 3]);
+    await sound(kennel);
+    must(await takeBack(kennel, assigned));
+    expect((await repsOfDog(kennel, DOG)).get(out as ElementId)).toBeUndefined();
+    must(await takeBack(kennel, split));
+    expect(await titles(kennel)).toEqual([['fetch', 'give']]);
+    await sound(kennel);
+  });
+
+  it('refuses while a bout is open, and portions without a name', async () => {
+    const { kennel, bout } = await begin();
+    expect(await splitElement(kennel, whole.id, portions)).toMatchObject({ ok: false, code: 'running' });
+    must(await endBout(kennel, bout.id));
+    const nameless = [portions[0], { title: ' ', axes: [height] }] as const;
+    expect(await splitElement(kennel, whole.id, nameless)).toMatchObject({ ok: false, code: 'part' });
+    must(await splitElement(kennel, whole.id, portions));
+    expect(await splitElement(kennel, whole.id, portions)).toMatchObject({ ok: false, code: 'gone' });
+  });
+
+  it('joins two with all that either had', async () => {
+    const { kennel, bout } = await begin();
+    must(await endBout(kennel, bout.id));
+    must(await mergeElements(kennel, [whole.id, after.id], 'All of it'));
+    expect(await titles(kennel)).toEqual([['All of it', 'All of it']]);
+    const joined = (await workOf(kennel, DOG)).elements.find((one) => one.title === 'All of it');
+    expect([joined?.axes.map((axis) => axis.key), joined?.kit, joined?.needs]).toEqual([
+      ['distance', 'height'],
+      ['hurdle'],
+      [],
+    ]);
+    await sound(kennel);
+  });
+
+  it('another dog gets the element with its own start, and none of its past', async () => {
+    const { kennel } = await begin();
+    const [stored] = (await workOf(kennel, DOG)).elements.filter((one) => one.id === after.id);
+    const other = asId<DogId>('other');
+    const copy = must(await copyForDog(kennel, stored as ElementRecord, other, { [DISTANCE]: 2 })).made;
+    expect(copy).toMatchObject({
+      dogId: 'other',
+      title: 'give',
+      needs: [],
+      axes: [{ start: 2, demand: 20 }],
+    });
+    const far = copyForDog(kennel, stored as ElementRecord, other, { [DISTANCE]: 99 });
+    expect(await far).toMatchObject({ ok: false, code: 'direction' });
+    expect(await kennel.database.of('elements').where('dogId').equals('other').count()).toBe(1);
+  });
+});
+
+describe('a person’s own element', () => {
+  const method = METHODS.find((one) => one.id === 'positions-at-a-distance');
+  const [part] = method?.elements ?? [];
+  const [spec] = part?.axes ?? [];
+  if (!method || !part || !spec) throw new Error('the method has a first element');
+  const first = {
+    dogName: 'Wren',
+    method,
+    element: part,
+    axes: [must(axisFrom(spec, { start: 1, demand: 15, step: null }))],
+  };
+
+  it('is made from a method, has its faults, and stands where its last bout left it', async () => {
+    const kennel = await emptyKennel();
+    const { made } = must(await addDogWithElement(kennel, first));
+    const work = await workOf(kennel, made.dogId);
+    expect([(await listDogs(kennel)).map((dog) => dog.name), work.elements]).toEqual([['Wren'], [made]]);
+    expect(made).toMatchObject({ axes: [{ start: 1, demand: 15 }], policy: { rule: { advanceAfter: 5 } } });
+    expect([made.method?.element, placesOf(made.id, work)]).toEqual(['position', []]);
+    expect(namedFaults(made, work).map(({ ref }) => [ref.exercise, ref.key])).toEqual(
+      part.faults.map((fault) => [null, fault.key]),
+    );
+    expect(await standsAt(kennel, made.id)).toBeNull();
+    const bout = must(await startBout(kennel, made, { ...start, start: { [spec.axis.key]: 3 } })).made;
+    must(await record(kennel, bout, { kind: 'move', to: { [spec.axis.key]: 4 }, because: 'hand' }));
+    expect(await standsAt(kennel, made.id)).toEqual({ [spec.axis.key]: 4 });
+    // A second dog comes after the first, in the person's order.
+    must(await addDogWithElement(kennel, { ...first, dogName: 'Abel' }));
+    expect((await listDogs(kennel)).map((dog) => dog.name)).toEqual(['Wren', 'Abel']);
+  });
+
+  it('two changes of parts of one thing keep both, and a change is taken back by difference', async () => {
+    const kennel = await emptyKennel();
+    const { made } = must(await addDogWithElement(kennel, first));
+    const articles = { count: 6, shape: 'line', laid: 'hidden', nearer: false } as const;
+    must(await changeElement(kennel, made.id, { articles }));
+    const [circle] = await Promise.all([
+      changeElement(kennel, made.id, (stored) => ({
+        articles: stored.articles && { ...stored.articles, shape: 'circle' },
+      })),
+      changeElement(kennel, made.id, (stored) => ({
+        articles: stored.articles && { ...stored.articles, nearer: true },
+      })),
+    ]);
+    const stored = async () => (await workOf(kennel, made.dogId)).elements[0];
+    expect((await stored())?.articles).toEqual({ ...articles, shape: 'circle', nearer: true });
+    const retitled = must(await changeElement(kennel, made.id, { title: 'Other' }));
+    must(await changeElement(kennel, made.id, { kit: ['whistle'] }));
+    must(await takeBack(kennel, retitled));
+    expect(await stored()).toMatchObject({ title: made.title, kit: ['whistle'] });
+    // What somebody changed since is not taken back with it.
+    must(await takeBack(kennel, must(circle as never)));
+    expect((await stored())?.articles).toMatchObject({ nearer: true });
+    expect(await changeElement(kennel, asId('ghost'), {})).toMatchObject({ ok: false, code: 'gone' });
+  });
+
+  it('that serves two exercises has the faults of each, and those that both have only once', () => {
+    const { work } = sampleState();
+    const [one, two] = work.breakdowns;
+    const stop = work.elements.find((candidate) => candidate.id === 'sample-stop-down');
+    if (!one || !two || !stop) throw new Error('the sample has two exercises');
+    const links = two.links.map((link) => (link.part === 'give' ? { ...link, element: stop.id } : link));
+    const shared = { ...work, breakdowns: [one, { ...two, links }] };
+    expect(namedFaults(stop, shared).map(({ ref }) => `${ref.exercise ?? 'both'}/${ref.key}`)).toEqual([
+      'square/no-stop',
+      'square/slow-down',
+      'square/over-tape',
+      'both/extra-cue',
+      'both/body-help',
+      'both/early-step',
+      'hurdle/drops',
+      'hurdle/holds-on',
+      'hurdle/mouthing-front',
+    ]);
+    expect(placesOf(stop.id, shared).map((place) => [place.exercise.id, place.part])).toEqual([
+      ['square', 'stop-down'],
+      ['hurdle', 'give'],
+    ]);
+  });
+});
+
+describe('dogs, kit, rule books', () => {
+  it('a dog is changed and changed back; kit has no doubles, and comes back with its own id', async () => {
+    const kennel = await kennelWithDog();
+    const changed = must(await changeDog(kennel, DOG, { vet: [{ about: 'jumps', said: 'ten' }] }));
+    must(await takeBack(kennel, changed));
+    expect((await listDogs(kennel))[0]?.vet).toEqual([]);
+    expect(await changeDog(kennel, asId('ghost'), {})).toMatchObject({ ok: false, code: 'gone' });
+    const dummies = must(await addKit(kennel, ' dummies ')).made;
+    expect(await addKit(kennel, 'Dummies')).toMatchObject({ ok: false, code: 'twice' });
+    expect(await addKit(kennel, '  ')).toMatchObject({ ok: false, code: 'empty' });
+    const removed = must(await removeKit(kennel, dummies.id));
+    expect(await kennel.database.of('gone').toArray()).toMatchObject([{ id: `kit/${dummies.id}` }]);
+    must(await takeBack(kennel, removed));
+    expect([
+      await kennel.database.of('kit').toArray(),
+      await kennel.database.of('gone').count(),
+    ]).toMatchObject([[{ id: dummies.id, title: 'dummies' }], 0]);
+  });
+
+  it('a rule book that is replaced comes back by undo, and a new one goes', async () => {
+    const kennel = await emptyKennel();
+    const [first, second] = makeSampleKennel('2026-06-29' as Day, 2).ruleBooks.map((one) => one.book);
+    if (!first || !second) throw new Error('the sample has rule books');
+    expect(must(await putRuleBook(kennel, first, 1)).made).toEqual({ replaced: false });
+    const replaced = must(await putRuleBook(kennel, { ...first, title: 'Other' }, 2));
+    expect(replaced.made).toEqual({ replaced: true });
+    must(await takeBack(kennel, replaced));
+    expect((await listRuleBooks(kennel)).map((one) => one.book.title)).toEqual([first.title]);
+    must(await takeBack(kennel, must(await putRuleBook(kennel, second, 3))));
+    expect(await listRuleBooks(kennel)).toHaveLength(1);
+  });
+});
+
+describe('trials', () => {
+  it('keep each forecast once, never changed, and hold a result against the last one before it', async () => {
+    const kennel = await kennelWithDog();
+    const trial = must(
+      await addTrial(kennel, {
+        dogId: DOG,
+        ruleBookId: asId<RuleBookId>('b'),
+        title: 'Club trial',
+        day: '2026-07-20' as Day,
+        entryCloses: null,
+        seed: 1,
+        assumptions: DEFAULT_ASSUMPTIONS,
+      }),
+    ).made;
+    const forecast = (day: string, print: string, mid: number) => ({
+      dogId: DOG,
+      trialId: trial.id,
+      at: Date.parse(day),
+      day: day as Day,
+      forDay: trial.day,
+      pass: { low: mid - 0.1, mid, high: mid + 0.1 },
+      points: 70,
+      reps: 100,
+      sessions: 12,
+      lastDay: null,
+      edition: 'b, 1',
+      seed: 1,
+      assumptions: DEFAULT_ASSUMPTIONS,
+      print,
+    });
+    for (const [day, print, mid] of [
+      ['2026-07-01', 'a', 0.5],
+      ['2026-07-01', 'a', 0.5],
+      ['2026-07-10', 'b', 0.6],
+      ['2026-07-18', 'c', 0.7],
+      // Assumptions tried and taken back: what was given last but one holds again.
+      ['2026-07-19', 'b', 0.6],
+    ] as const)
+      must(await keepForecast(kennel, forecast(day, print, mid)));
+    const kept = await keptForecasts(kennel, DOG);
+    expect(kept.forecasts.map((one) => one.print)).toEqual(['a', 'b', 'c', 'b']);
+    const result = (day: string, kind: 'mock' | 'trial') =>
+      addResult(
+        kennel,
+        { dogId: DOG, trialId: trial.id, kind, day: day as Day, passed: true, points: null, note: '' },
+        '2026-07-19' as Day,
+      );
+    expect(must(await result('2026-07-12', 'mock')).made.forecastId).toBe(kept.forecasts[1]?.id);
+    const early = must(await result('2026-06-01', 'mock')).made;
+    expect(early.forecastId).toBeNull();
+    expect(await result('2026-07-20', 'trial')).toMatchObject({ ok: false, code: 'day' });
+    const removed = must(await removeResult(kennel, early.id));
+    expect((await keptForecasts(kennel, null)).results).toHaveLength(1);
+    must(await takeBack(kennel, removed));
+    expect((await keptForecasts(kennel, null)).results.map((one) => one.day)).toEqual([
+      '2026-06-01',
+      '2026-07-12',
+    ]);
+    const changed = must(
+      await changeTrial(kennel, trial.id, { assumptions: { ...DEFAULT_ASSUMPTIONS, nervesSd: 1 } }),
+    );
+    must(await takeBack(kennel, changed));
+    expect((await kennel.database.of('trials').get(trial.id))?.assumptions).toEqual(DEFAULT_ASSUMPTIONS);
+    expect(await changeTrial(kennel, asId('nobody'), { title: 'x' })).toMatchObject({
+      ok: false,
+      code: 'gone',
+    });
+  });
+});
+
+describe('the sample kennel', () => {
+  const [monday, tuesday] = ['2026-06-29', '2026-06-30'] as [Day, Day];
+  const lastDay = async (kennel: Kennel) =>
+    (await exportTables(kennel)).outings
+      .map((one) => one.day)
+      .sort()
+      .at(-1);
+
+  it('is made once a day, follows the calendar, and is left alone once somebody has practised in it', async () => {
+    const kennel = await emptyKennel();
+    let made = 0;
+    const make = (day: Day) => () => {
+      made++;
+      return makeSampleKennel(day, 2);
+    };
+    must(await ensureSample(kennel, monday, make(monday)));
+    must(await ensureSample(kennel, monday, make(monday)));
+    expect([made, await lastDay(kennel)]).toEqual([1, '2026-06-28']);
+    const [sample] = (await exportTables(kennel)).elements;
+    if (!sample) throw new Error('the sample has elements');
+    const bout = must(await startBout(kennel, sample, { day: monday, away: false, start: {} })).made;
+    must(await record(kennel, bout, { kind: 'note', text: 'Mine.' }));
+    must(await ensureSample(kennel, tuesday, make(tuesday)));
+    expect([made, await lastDay(kennel)]).toEqual([1, monday]);
+    const renewed = must(await renewSample(kennel, tuesday, makeSampleKennel(tuesday, 2)));
+    expect((await exportTables(kennel)).entries).toHaveLength(makeSampleKennel(tuesday, 2).entries.length);
+    must(await takeBack(kennel, renewed));
+    expect((await exportTables(kennel)).entries.some((entry) => entry.kind === 'note')).toBe(true);
+    await sound(kennel);
+  });
+});

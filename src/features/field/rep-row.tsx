@@ -1,0 +1,104 @@
+import { writeValue } from '@/core/breakdown';
+import type { Amendment, Cause, Judged, StandingRep } from '@/core/log';
+import { faultText } from '@/core/rulebooks';
+import { useKennelWithDog } from '@/data/live';
+import type { DatedBout, ElementRecord, NamedFault } from '@/data/read';
+import { record } from '@/data/write';
+
+const OUTCOMES: readonly (readonly [Judged['outcome'], string])[] = [
+  ['clean', 'clean'],
+  ['flawed', 'flawed'],
+  ['miss', 'miss'],
+];
+const CAUSES: readonly (readonly [Cause, string])[] = [
+  ['dog', 'the dog’s'],
+  ['handler', 'the handler’s'],
+  ['apparatus', 'the kit’s'],
+  ['environment', 'the place’s'],
+];
+
+type RowProps = {
+  readonly rep: StandingRep;
+  readonly place: number;
+  readonly element: ElementRecord;
+  readonly faults: readonly NamedFault[];
+  readonly bout: DatedBout;
+};
+
+/** One rep of a log, with what can be said otherwise of it. */
+export function RepRow({ rep, place, element, faults, bout }: RowProps) {
+  const { kennel, done } = useKennelWithDog();
+  const { judged, seen, asked } = rep;
+  const amend = (change: Amendment): void =>
+    void done(`Rep ${place} is said again.`, record(kennel, bout, { kind: 'amend', of: rep.id, ...change }));
+  // Only a fault of that kind can be named: a miss has its own, and a clean rep keeps what was only
+  // noted.
+  const fitting = faults.filter((fault) => (judged.outcome === 'miss' ? fault.miss : !fault.miss));
+  const named = judged.faults[0];
+  const nameFault = (text: string): void => {
+    const fault = fitting.find((one) => faultText(one.ref) === text);
+    amend({ judged: { faults: fault ? [fault.ref] : [] } });
+  };
+  const select = <T extends string>(
+    label: string,
+    value: T,
+    options: readonly (readonly [T, string])[],
+    onTake: (value: T) => void,
+  ) => (
+    <select
+      aria-label={`Rep ${place} of ${bout.day}: ${label}`}
+      className="min-h-11 border-b-2 border-ink bg-paper px-1"
+      value={value}
+      onChange={(event) => {
+        const chosen = options.find(([id]) => id === event.target.value);
+        if (chosen) onTake(chosen[0]);
+      }}
+    >
+      {options.map(([id, words]) => (
+        <option key={id} value={id}>
+          {words}
+        </option>
+      ))}
+    </select>
+  );
+  const aided = judged.aids.length > 0;
+  const latency = seen.measured.latency?.value;
+  return (
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+      <span className="w-8 font-semibold">{place}</span>
+      <span className="w-44 text-sm leading-tight text-ink-soft">
+        {element.axes.map((axis) => writeValue(axis, asked.criteria[axis.key] ?? axis.start)).join(', ')}
+      </span>
+      {select('outcome', judged.outcome, outcomesOf(judged), (outcome) =>
+        amend({ judged: { outcome, faults: [] } }),
+      )}
+      {judged.outcome !== 'clean' &&
+        select<string>(
+          'fault',
+          named ? faultText(named) : '',
+          [['', 'not named'], ...fitting.map((fault) => [faultText(fault.ref), fault.label] as const)],
+          nameFault,
+        )}
+      {select('whose', judged.cause, CAUSES, (cause) => amend({ judged: { cause } }))}
+      <label className="inline-flex min-h-11 items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-5 accent-(--ink)"
+          aria-label={`Rep ${place} of ${bout.day}: aided`}
+          checked={aided}
+          onChange={() => amend({ judged: { aids: aided ? [] : ['unsaid'] } })}
+        />
+        aided
+      </label>
+      <span className="text-sm text-ink-soft">
+        {[latency === undefined ? '' : `${latency.toFixed(1)} s`, rep.corrected ? 'corrected' : '']
+          .filter(Boolean)
+          .join(', ')}
+      </span>
+    </div>
+  );
+}
+
+/** What was neither one nor the other can stay so. */
+const outcomesOf = ({ outcome }: Judged): typeof OUTCOMES =>
+  outcome === 'none' ? [['none', 'neither'], ...OUTCOMES] : OUTCOMES;

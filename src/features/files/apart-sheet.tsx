@@ -1,0 +1,85 @@
+import { useKennel } from '@/data/live';
+import type { Tables } from '@/data/read';
+import { decide } from '@/data/write';
+import { Button, Sheet } from '@/ui';
+
+type Apart = Tables['apart'][number];
+type Version = Apart['versions'][number];
+
+/** Records that were changed on two devices apart: which version stands is for the person to say. */
+export function ApartSheet({ tables }: { readonly tables: Tables }) {
+  if (tables.apart.length === 0) return null;
+  return (
+    <Sheet title="Changed on two devices" className="mt-6" label="Changed on two devices">
+      <p className="mb-3 leading-snug">
+        Both kept their own version. The later one stands until you say which shall; nothing is lost
+        meanwhile.
+      </p>
+      <ul className="grid gap-3">
+        {tables.apart.map((apart) => (
+          <ApartLine key={apart.id} apart={apart} />
+        ))}
+      </ul>
+    </Sheet>
+  );
+}
+
+function ApartLine({ apart }: { readonly apart: Apart }) {
+  const { kennel, done } = useKennel();
+  const name = nameOf(apart);
+  return (
+    <li className="border-b border-hair pb-2">
+      <p className="font-semibold">{name}</p>
+      <div className="mt-1 flex flex-wrap gap-2">
+        {apart.versions.map((version, i) => (
+          <Button
+            key={JSON.stringify(version.changed)}
+            onClick={() => void done(`${name}: decided.`, decide(kennel, apart.id, i))}
+          >
+            {version.record === null
+              ? 'Leave it removed'
+              : `Keep that of ${dayOf(version)}${differsIn(apart, version)}`}
+          </Button>
+        ))}
+      </div>
+    </li>
+  );
+}
+
+const TABLES: Readonly<Record<string, string>> = {
+  dogs: 'Dog',
+  people: 'Person',
+  grounds: 'Ground',
+  kit: 'Kit',
+  ruleBooks: 'Rule book',
+  breakdowns: 'Exercise',
+  elements: 'Element',
+  outings: 'Outing',
+  bouts: 'Session',
+  trials: 'Trial',
+  forecasts: 'Forecast',
+  results: 'Result',
+};
+
+function nameOf({ id, versions }: Apart): string {
+  const record = versions.find((one) => one.record !== null)?.record ?? {};
+  const called = [record.title, record.name, record.day].find((one) => typeof one === 'string');
+  const table = TABLES[id.slice(0, id.indexOf('/'))] ?? 'Record';
+  return called === undefined ? table : `${table} “${String(called)}”`;
+}
+
+const dayOf = ({ changed }: Version): string =>
+  new Date(changed.at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
+
+/** The first two things in which a version differs from another, so that they can be told apart. */
+function differsIn({ versions }: Apart, { record }: Version): string {
+  const other = versions.find((one) => one.record !== null && one.record !== record)?.record;
+  if (!other || !record) return '';
+  const keys = Object.keys(record).filter(
+    (key) => key !== 'changed' && JSON.stringify(record[key]) !== JSON.stringify(other[key]),
+  );
+  const said = keys
+    .slice(0, 2)
+    .map((key) => (typeof record[key] === 'object' ? key : `${key} ${String(record[key])}`));
+  return said.length === 0 ? '' : `: ${said.join(', ')}`;
+}

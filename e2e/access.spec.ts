@@ -11,7 +11,7 @@ const VIEWS = [
   '/sample/breakdown',
   '/sample/breakdown/sample-stop-down',
   '/sample/breakdown/sample-stop-down/rule',
-  '/sample/breakdown/sample-stop-down/parts',
+  '/sample/breakdown/sample-stop-down/about',
   '/sample/breakdown/sample-stop-down/dogs',
   '/sample/breakdown/new?from=method:scent-discrimination',
   '/sample/breakdown/methods',

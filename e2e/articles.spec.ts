@@ -11,7 +11,7 @@ async function articleElement(page: Page): Promise<void> {
   await page.getByLabel('Demand, Gap to the next article').fill('10 cm');
   await page.getByRole('button', { name: 'Break it down' }).click();
   await page.getByRole('link', { name: 'Ladder of Choose among several' }).click();
-  await page.getByRole('link', { name: 'Parts and needs' }).click();
+  await page.getByRole('link', { name: 'About' }).click();
   await page.getByLabel('Numbered articles').fill('6');
   await page.getByLabel('Numbered articles').blur();
   await expect(page.getByText('6 numbered articles.')).toBeVisible();

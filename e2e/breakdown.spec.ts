@@ -54,7 +54,7 @@ test('break an exercise down from a method, and climb two rungs', async ({ page 
 test('split an element that has history: its reps stay, and count where they are assigned', async ({
   page,
 }) => {
-  await page.goto('/sample/breakdown/sample-wait/parts');
+  await page.goto('/sample/breakdown/sample-wait/about');
   await page.getByLabel('First part').fill('Lies still');
   await page.getByLabel('Second part').fill('You walk away');
   await page.getByLabel('Time down belongs to').selectOption('first');
@@ -126,14 +126,14 @@ test('a start is found, a mark is moved by keys, a circle is refused, another do
   await page.keyboard.press('ArrowLeft');
   await expect(page.getByLabel('Start, Straightness')).not.toHaveValue('20°');
 
-  await page.goto('/sample/breakdown/sample-give/parts');
+  await page.goto('/sample/breakdown/sample-give/about');
   const wait = async (title: string) => {
     await page.getByLabel('Not before').selectOption({ label: title });
     await page.getByRole('button', { name: 'Wait for it' }).click();
   };
   await wait('Pick up');
   await expect(page.getByText('not before “Pick up” is at rung 2')).toBeVisible();
-  await page.goto('/sample/breakdown/sample-pick-up/parts');
+  await page.goto('/sample/breakdown/sample-pick-up/about');
   await wait('Give');
   await expect(page.getByText(/round in a circle: “.+” waits for/)).toBeVisible();
   await expect(page.getByText('Nothing: it can be begun at any time.')).toBeVisible();

@@ -131,7 +131,7 @@ test('the caller shows the next call and one ahead, and the same after a reload'
 });
 
 test('a fault that does not count yet is noted, and the rep stays clean', async ({ page }) => {
-  await page.goto('/sample/breakdown/sample-present/parts');
+  await page.goto('/sample/breakdown/sample-present/about');
   await page
     .getByLabel('Crooked in front, 10–30° counts from')
     .or(page.getByLabel(/^Crooked in front.* counts from$/).first())

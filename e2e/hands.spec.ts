@@ -10,7 +10,7 @@ test('calls are spoken in the person’s own code words only, and calmness with 
     heard.said = [];
     speechSynthesis.speak = (words) => void heard.said.push(words.text);
   });
-  await page.goto('/sample/breakdown/sample-wait/parts');
+  await page.goto('/sample/breakdown/sample-wait/about');
   await page.getByLabel('kit worn on the head').click();
   await expect(page.getByText('Kind of work changed.')).toBeVisible();
   await page.goto('/sample/field/sample-wait');

@@ -114,6 +114,12 @@ export const TABLE = [
     words: 'workers import core and what data/read reads.',
   },
   {
+    who: 'src/workers/{file-work,files.worker}.ts',
+    from: [...core, '@/data/{read,write,files,kennel}', '@/workers/**'],
+    never: ['dexie', 'react', 'react/**', 'react-dom'],
+    words: 'the file worker alone also opens, writes and reads files.',
+  },
+  {
     who: 'src/demo/**',
     from: [...core, '@/data/**'],
     never: ['react', 'dexie'],

@@ -1,6 +1,7 @@
 import { buildLadder, demandOf } from '@/core/breakdown';
 import { type Posterior, summarise, targetAt, weighElement } from '@/core/evidence';
 import { estimateElement } from '@/core/evidence/estimate';
+import { boutsOf } from '@/core/evidence/evidence.test-helper';
 import { DEFAULT_ASSUMPTIONS, type TrialClass, type TrialElement } from '@/core/readiness';
 import { forecastOf } from '@/core/readiness/forecast';
 import { simulateTrials } from '@/core/readiness/simulate';
@@ -56,7 +57,7 @@ export function elementCoverage(plan: StudyPlan, dogs: number, seed: number): El
     const trained = trainKnown(dog, plan, `d${i}`, random);
     const { posterior } = must(
       weighElement(
-        { id: asId<ElementId>(`e${seed}-${i}`), axes: plan.axes, reps: trained.reps },
+        { id: asId<ElementId>(`e${seed}-${i}`), axes: plan.axes, bouts: boutsOf(trained.reps) },
         trained.today,
       ),
     );
@@ -123,7 +124,9 @@ export function passCoverage(plan: StudyPlan, dogs: number, seed: number): Cover
       const trained = trainKnown(dog, plan, `d${i}-${k}`, random);
       const id = asId<ElementId>(`e${seed}-${i}-${k}`);
       const target = must(targetAt(plan.axes, demandOf(plan.axes), 'either'));
-      const weighed = must(weighElement({ id, axes: plan.axes, reps: trained.reps }, trained.today));
+      const weighed = must(
+        weighElement({ id, axes: plan.axes, bouts: boutsOf(trained.reps) }, trained.today),
+      );
       estimates.push({ id, part, target, measured: new Map(), ...weighed });
       truths.push({
         id,

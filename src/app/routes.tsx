@@ -7,6 +7,8 @@ import { KennelFrame } from './kennel-frame';
 import { lastKennel } from './last-kennel';
 import { LostPage, TroublePage } from './trouble';
 
+const element = () => import('@/features/element');
+
 function LastKennel() {
   return <Navigate to={`/${lastKennel()}/today`} replace />;
 }
@@ -73,23 +75,14 @@ export const router = createBrowserRouter([
           },
           {
             path: 'breakdown/:element',
-            lazy: async () => ({ Component: (await import('@/features/breakdown')).LadderPage }),
-          },
-          {
-            path: 'breakdown/:element/evidence',
-            lazy: async () => ({ Component: (await import('@/features/breakdown')).EvidencePage }),
-          },
-          {
-            path: 'breakdown/:element/rule',
-            lazy: async () => ({ Component: (await import('@/features/breakdown')).RulePage }),
-          },
-          {
-            path: 'breakdown/:element/parts',
-            lazy: async () => ({ Component: (await import('@/features/breakdown')).PartsPage }),
-          },
-          {
-            path: 'breakdown/:element/dogs',
-            lazy: async () => ({ Component: (await import('@/features/breakdown')).DogsPage }),
+            lazy: async () => ({ Component: (await element()).ElementRoom }),
+            children: [
+              { index: true, lazy: async () => ({ Component: (await element()).LadderPage }) },
+              { path: 'evidence', lazy: async () => ({ Component: (await element()).EvidencePage }) },
+              { path: 'rule', lazy: async () => ({ Component: (await element()).RulePage }) },
+              { path: 'about', lazy: async () => ({ Component: (await element()).AboutPage }) },
+              { path: 'dogs', lazy: async () => ({ Component: (await element()).DogsPage }) },
+            ],
           },
           {
             path: 'kennel',

@@ -13,7 +13,8 @@ export function useDone(kennel: Kennel): KennelContext['done'] {
       if (!written.ok) fail(written.message);
       else if (words !== null) {
         const { rows, entries, made } = written.value;
-        const back = rows.length + entries.length > 0 ? () => takeBack(kennel, written.value) : null;
+        const ofRows = rows.length + entries.length > 0 ? () => takeBack(kennel, written.value) : null;
+        const back = written.value.back ?? ofRows;
         say(typeof words === 'string' ? words : words(made), back);
       }
       return written;

@@ -4,6 +4,7 @@ import { difficulties } from './breakdown';
 import { testAxis } from './breakdown/axis.test-helper';
 import { coach, DEFAULT_PACE, startCoaching, USUAL_RULES } from './coaching';
 import { drawPosterior, fitElement, summarise } from './evidence';
+import { boutsOf } from './evidence/evidence.test-helper';
 import type { EvidenceRep } from './log';
 import { DEFAULT_ASSUMPTIONS, FULL_SIZE, type TrialClass } from './readiness';
 import { simulateTrials } from './readiness/simulate';
@@ -141,7 +142,8 @@ describe('fit of 5,000 reps in 100 sessions (bound: 12 × a flat Newton fit)', (
   });
   const x = reps.map((rep) => must(difficulties([axis], rep.criteria))[0] ?? 0);
   const y = reps.map((rep) => (rep.outcome === 'clean' ? 1 : 0));
-  const summary = must(summarise(reps, today));
+  const bouts = boutsOf(reps);
+  const summary = must(summarise(bouts, today));
 
   const fitted = must(fitElement([axis], summary, today));
   // As many iterations as the three marginal modes take together.
@@ -151,7 +153,11 @@ describe('fit of 5,000 reps in 100 sessions (bound: 12 × a flat Newton fit)', (
     slow,
   );
   bench('fitElement on the summary (bound 12)', () => void fitElement([axis], summary, today), slow);
-  bench('summarise and fitElement', () => void fitElement([axis], must(summarise(reps, today)), today), slow);
+  bench(
+    'summarise and fitElement',
+    () => void fitElement([axis], must(summarise(bouts, today)), today),
+    slow,
+  );
   bench('drawPosterior: 1,200 proposals, 400 draws', () => void drawPosterior(fitted, seeded(1)), slow);
 });
 

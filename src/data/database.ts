@@ -3,6 +3,7 @@ import * as v from 'valibot';
 import { fail, ok, type Result } from '@/core/shared';
 import { CURRENT_VERSION, migrateTables, newerMessage } from './migrations';
 import { TABLE_NAMES, type TableName, type Tables, tablesSchema } from './records';
+import type { KeptEvidence } from './records/kept-evidence';
 import { checkReferences } from './records/references';
 
 type Meta = { readonly key: string; readonly value: unknown };
@@ -19,6 +20,7 @@ const OLDER_STORES = { sessions: 'id' } as const;
  */
 export class KennelDatabase extends Dexie {
   declare readonly meta: Table<Meta, string>;
+  declare readonly kept: Table<KeptEvidence, string>;
 
   constructor(name: string) {
     // Strict: a rep counts as logged when it is on the disk, not when the browser means to write it.
@@ -40,6 +42,8 @@ export class KennelDatabase extends Dexie {
       gone: 'id',
       apart: 'id',
       meta: 'key',
+      // Derived from the log, never exported: records/kept-evidence.ts.
+      kept: 'id, dogId, [element+startedAt], meaning',
       ...OLDER_STORES,
     });
   }

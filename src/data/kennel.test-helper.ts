@@ -1,6 +1,10 @@
-import { asId, type DeviceId, type DogId, must } from '@/core/shared';
+import { asEvidence, type EvidenceRep, foldLog } from '@/core/log';
+import { asId, type DeviceId, type DogId, type ElementId, must } from '@/core/shared';
+import { readTables } from './database';
 import { type Kennel, openKennel } from './kennel';
-import { type Changed, UNKNOWN_DOG } from './records';
+import { evidenceByElement, keptOfDog } from './read';
+import { boutLog, boutsOn } from './read/bouts';
+import { type Changed, type Tables, UNKNOWN_DOG } from './records';
 
 /** A version vector for rows that a test makes by itself. */
 export const CHANGED: Changed = { at: 0, by: asId<DeviceId>('test'), seen: { test: 1 } };
@@ -19,4 +23,27 @@ export async function kennelWithDog(): Promise<Kennel> {
   const kennel = await emptyKennel();
   await kennel.database.of('dogs').add({ ...UNKNOWN_DOG, id: DOG, name: 'Wren', changed: CHANGED });
   return kennel;
+}
+
+/** All standing reps of a dog by element, straight from the log, past what is kept. */
+export async function repsStored(kennel: Kennel, dog: DogId): Promise<Map<ElementId, EvidenceRep[]>> {
+  const found = new Map<ElementId, EvidenceRep[]>();
+  for (const own of await kennel.database.of('elements').where('dogId').equals(dog).toArray())
+    for (const bout of await boutsOn(kennel, own.id)) {
+      const element = own.id;
+      const reps = asEvidence(bout, foldLog(bout.start, await boutLog(kennel, bout.id)).reps);
+      found.set(element, [...(found.get(element) ?? []), ...reps]);
+    }
+  return found;
+}
+
+/** What is kept of a dog's bouts, by the element for which they count. */
+export async function evidenceStored(kennel: Kennel, dog: DogId) {
+  const elements = await kennel.database.of('elements').where('dogId').equals(dog).toArray();
+  return evidenceByElement(await keptOfDog(kennel, dog), elements);
+}
+
+/** All records, in one view of the database. */
+export function exportTables({ database }: Kennel): Promise<Tables> {
+  return database.transaction('r', database.tables, () => readTables(database));
 }

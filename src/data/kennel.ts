@@ -1,5 +1,6 @@
 import { asId, type DeviceId, fail, type Id, ok, type Result } from '@/core/shared';
 import { type KennelDatabase, openDatabase } from './database';
+import { renewEvidence } from './write/keep-evidence';
 
 /** A person's own kennel and the sample live in databases of their own and never mix. */
 export type KennelName = 'own' | 'sample';
@@ -13,17 +14,22 @@ export type Kennel = {
 
 const DATABASES: Readonly<Record<KennelName, string>> = { own: 'regulon-own', sample: 'regulon-sample' };
 
-/** Opens a kennel. Fails as `openDatabase` does. `databaseName` is the kennel's own unless a test says otherwise. */
+/**
+ * Opens a kennel. Fails as `openDatabase` does. `databaseName` is the kennel's own unless a test says
+ * otherwise; `onRenewal` is told the share done where an update of the program reads the log anew.
+ */
 export async function openKennel(
   name: KennelName,
   now: () => number,
   databaseName: string = DATABASES[name],
+  onRenewal?: (share: number) => void,
 ): Promise<Result<Kennel>> {
   const opened = await openDatabase(databaseName);
   if (!opened.ok) return opened;
   const database = opened.value;
   try {
     const device = await deviceOf(database);
+    await renewEvidence(database, onRenewal);
     return ok({ name, database, device, now });
   } catch (error) {
     return fail(

@@ -6,10 +6,20 @@ import type { EvidenceRep } from '@/core/log';
 import { assessClass, FULL_SIZE } from '@/core/readiness';
 import { prepareRules } from '@/core/rulebooks';
 import { type Day, must } from '@/core/shared';
+import { finish } from '@/core/shared/steps';
 import { readKennelFile } from './files';
 import { openKennel } from './kennel';
-import { classEvidence, elementQuestions, listDogs, repsOfDog, trialsOf, workOf } from './read';
-import { standsAt } from './read/bouts';
+import { repsStored } from './kennel.test-helper';
+import {
+  classEvidence,
+  elementQuestions,
+  evidenceByElement,
+  keptOfDog,
+  listDogs,
+  trialsOf,
+  workOf,
+} from './read';
+import { standsAt } from './read/evidence';
 import { replaceTables } from './write';
 
 /**
@@ -69,14 +79,15 @@ describe('nothing is lost from version 3', () => {
     const kennel = await kennelOfThen();
     const standing: unknown[][] = [];
     for (const dog of await listDogs(kennel)) {
-      const [work, reps] = [await workOf(kennel, dog.id), await repsOfDog(kennel, dog.id)];
+      const [work, reps] = [await workOf(kennel, dog.id), await repsStored(kennel, dog.id)];
+      const evidence = evidenceByElement(await keptOfDog(kennel, dog.id), work.elements);
       for (const [element, list] of reps) standing.push(...list.map((rep) => listed(element, rep)));
       const stands = new Map();
       for (const { id } of work.elements) {
         const at = await standsAt(kennel, id);
         if (at) stands.set(id, at);
       }
-      for (const question of elementQuestions(work, reps, stands)) {
+      for (const question of elementQuestions(work, evidence, stands)) {
         const was = figures.elements[question.id];
         const element = work.elements.find((one) => one.id === question.id);
         const ladder = buildLadder(element ?? { axes: [] });
@@ -93,9 +104,9 @@ describe('nothing is lost from version 3', () => {
       }
       for (const trial of await trialsOf(kennel, dog.id)) {
         const book = work.ruleBooks.find((record) => record.id === trial.ruleBookId)?.book;
-        const input = must(classEvidence(trial, work, reps, figures.today));
+        const input = must(classEvidence(trial, work, evidence, figures.today));
         const { forecast, outlook, grounds } = must(
-          assessClass(input, trial.assumptions, trial.seed, FULL_SIZE),
+          finish(assessClass(input, trial.assumptions, trial.seed, FULL_SIZE)),
         );
         const rules = book && prepareRules(book.rules, book.exercises);
         expect({

@@ -1,4 +1,7 @@
+import type { KeptMark } from '@/core/evidence';
 import type { StandingRep } from '@/core/log';
+import type { FaultRef } from '@/core/rulebooks';
+
 /**
  * How a rep is drawn. Shape first: a stroke for clean, a stroke with a notch for flawed, an open
  * circle for a miss.
@@ -41,6 +44,12 @@ export const standingMark = (
   fault: string | null,
 ): RepMark =>
   repMark({ id, outcome: judged.outcome, cause: judged.cause, aided: judged.aids.length > 0 }, fault);
+
+/** The same for what is kept of a bout. */
+export const keptMarks = (
+  marks: readonly KeptMark[],
+  label: (fault: FaultRef | null) => string | null,
+): RepMark[] => marks.map((mark) => repMark(mark, label(mark.fault)));
 
 type Props = { readonly marks: readonly RepMark[]; readonly label: string; readonly big?: boolean };
 

@@ -1,41 +1,42 @@
-import { type Assessed, assessElement, studyElement } from '@/core/evidence';
+import { assessElement, studyElement } from '@/core/evidence';
 import { comparePolicies } from '@/core/learner';
-import { assessClass, type Hooks, whatIf } from '@/core/readiness';
-import { ok, type Result } from '@/core/shared';
-import type { Answers, Task } from './protocol';
+import { assessClass, whatIf } from '@/core/readiness';
+import { ok, type Result, type Steps } from '@/core/shared';
+import { type KeptFits, keepFits } from './fits';
+import type { Answers, Said, Task, Weighed } from './protocol';
 
-/** Does a task; pure, so that it is the same in a worker and in a test. */
-export function answer(
-  task: Task,
-  onProgress: (share: number) => void,
-  onFirst?: Hooks['onFirst'],
-): Result<Answers[Task['kind']]> {
+/**
+ * Does a task in steps; pure, so that it is the same in a worker and in a test. Fits that another task
+ * has had are taken from `fits`, and change no figure.
+ */
+export function answer(task: Task, fits: KeptFits = keepFits()): Steps<Result<Answers[Task['kind']]>, Said> {
   switch (task.kind) {
     case 'assess-elements':
-      return assessAll(task.questions, task.today);
+      return assessAll(task, fits);
     case 'study-element':
-      return studyElement(task.question, task.today);
+      return atOnce(() => studyElement(task.question, task.today, fits.weigh));
     case 'compare-policies':
-      return comparePolicies(task.question, onProgress);
+      return comparePolicies(task.question);
     case 'assess-class':
-      return assessClass(task.input, task.assumptions, task.seed, task.size, {
-        onProgress,
-        ...(onFirst ? { onFirst } : {}),
-      });
+      return assessClass(task.input, task.assumptions, task.seed, task.size, task.first, fits.fit);
     case 'what-if':
-      return whatIf(task.input, task.assumptions, task.seed, task.element, onProgress);
+      return whatIf(task.input, task.assumptions, task.seed, task.element, fits.fit);
   }
 }
 
-function assessAll(
-  questions: Extract<Task, { kind: 'assess-elements' }>['questions'],
-  today: Extract<Task, { kind: 'assess-elements' }>['today'],
-): Result<Assessed[]> {
-  const found: Assessed[] = [];
+function* assessAll(
+  { questions, today }: Extract<Task, { kind: 'assess-elements' }>,
+  { weigh }: KeptFits,
+): Steps<Result<readonly Weighed[]>> {
+  const found: Weighed[] = [];
   for (const question of questions) {
-    const assessed = assessElement(question, today);
-    if (!assessed.ok) return assessed;
-    found.push(assessed.value);
+    found.push({ id: question.id, found: assessElement(question, today, weigh) });
+    yield found.length / questions.length;
   }
   return ok(found);
+}
+
+// biome-ignore lint/correctness/useYield: short enough for one step
+function* atOnce<T>(done: () => T): Steps<T, never> {
+  return done();
 }

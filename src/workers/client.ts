@@ -1,3 +1,5 @@
-export { printOf, runCached } from './cached';
-export type { Task } from './protocol';
-export { runTask } from './run-task';
+export { ask } from './ask';
+export { fileDesk } from './ask-files';
+export type { Brought, FileAnswers, FileSaid, FileTask } from './file-tasks';
+export { printOf } from './print';
+export type { Said, Task, Weighed } from './protocol';

@@ -1,18 +1,11 @@
 import type { Assessed, Question, Studied, StudyQuestion } from '@/core/evidence';
 import type { PolicyOutcome, PolicyQuestion } from '@/core/learner';
-import type {
-  Assumptions,
-  ClassEvidence,
-  Forecast,
-  Readiness,
-  SimulationSize,
-  WhatIf,
-} from '@/core/readiness';
-import type { Day, ElementId, Failure } from '@/core/shared';
+import type { Assumptions, ClassEvidence, Readiness, SimulationSize, Told, WhatIf } from '@/core/readiness';
+import type { Day, ElementId, Result } from '@/core/shared';
 
 /**
- * What a worker can be asked; one tagged union, so that a forgotten case is a type error on both
- * sides.
+ * What the worker of the core can be asked; one tagged union, so that a forgotten case is a type error
+ * on both sides.
  */
 export type Task =
   | { readonly kind: 'assess-elements'; readonly questions: readonly Question[]; readonly today: Day }
@@ -24,6 +17,8 @@ export type Task =
       readonly assumptions: Assumptions;
       readonly seed: number;
       readonly size: SimulationSize;
+      /** A coarse forecast is wanted before the fine one. */
+      readonly first: boolean;
     }
   | {
       readonly kind: 'what-if';
@@ -33,18 +28,17 @@ export type Task =
       readonly element: ElementId;
     };
 
+/** What the reps say of one element, or why that could not be worked out: each answers for itself. */
+export type Weighed = { readonly id: ElementId; readonly found: Result<Assessed> };
+
 /** What each task gives back. */
 export type Answers = {
-  'assess-elements': readonly Assessed[];
+  'assess-elements': readonly Weighed[];
   'assess-class': Readiness;
   'compare-policies': readonly PolicyOutcome[];
   'what-if': WhatIf;
   'study-element': Studied;
 };
 
-export type FromWorker<K extends Task['kind'] = Task['kind']> =
-  | { readonly kind: 'progress'; readonly share: number }
-  /** A coarse forecast, before the fine one. */
-  | { readonly kind: 'first'; readonly forecast: Forecast }
-  | { readonly kind: 'done'; readonly answer: Answers[K] }
-  | { readonly kind: 'failed'; readonly failure: Failure };
+/** What is told on the way to an answer. */
+export type Said = Told;

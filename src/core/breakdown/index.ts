@@ -11,6 +11,8 @@ export {
   stepSize,
   writeValue,
 } from './axis';
+export { AXIS_KINDS, listAxis } from './axis-kinds';
+export { type AxisText, amountText, readAxis, readNewAxis, readStep, stepText } from './axis-text';
 export { demandCriteria } from './demands';
 export {
   axisSeries,

@@ -1,6 +1,6 @@
 import type { Axis, Criteria } from '@/core/breakdown';
-import type { EvidenceRep } from '@/core/log';
 import { type Day, type ElementId, ok, type Result, seeded, seedFromText } from '@/core/shared';
+import type { BoutEvidence } from './bout-evidence';
 import { type Estimate, estimateElement } from './estimate';
 import { drawPosterior, fitElement, type Posterior } from './fit';
 import { type Beliefs, EVIDENCE } from './settings';
@@ -9,7 +9,7 @@ import { type Grounds, groundsOf, type Summary, summarise } from './summary';
 export type ElementEvidence = {
   readonly id: ElementId;
   readonly axes: readonly Axis[];
-  readonly reps: readonly EvidenceRep[];
+  readonly bouts: readonly BoutEvidence[];
 };
 export type Question = ElementEvidence & {
   /** Where the chance of a clean rep is asked for, and where the other axes stand for the reach. */
@@ -23,23 +23,29 @@ export type Assessed = { readonly id: ElementId; readonly grounds: Grounds; read
  * figures. Fails as `summarise` and `fitElement` do.
  */
 export function weighElement(
-  { id, axes, reps }: ElementEvidence,
+  { id, axes, bouts }: ElementEvidence,
   today: Day,
   beliefs?: Beliefs,
   draws: number = EVIDENCE.draws,
 ): Result<{ readonly summary: Summary; readonly posterior: Posterior }> {
-  const summary = summarise(reps, today);
+  const summary = summarise(bouts, today);
   if (!summary.ok) return summary;
   const fit = fitElement(axes, summary.value, today, beliefs);
   if (!fit.ok) return fit;
   return ok({ summary: summary.value, posterior: drawPosterior(fit.value, seeded(seedFromText(id)), draws) });
 }
 
+/** How an element is weighed; a caller that keeps what it has weighed gives its own. */
+export type Weigh = (
+  evidence: ElementEvidence,
+  today: Day,
+) => Result<{ readonly summary: Summary; readonly posterior: Posterior }>;
+
 /**
  * From reps to what they say, for one element. Fails as `weighElement` and `estimateElement` do.
  */
-export function assessElement(question: Question, today: Day): Result<Assessed> {
-  const weighed = weighElement(question, today);
+export function assessElement(question: Question, today: Day, weigh: Weigh = weighElement): Result<Assessed> {
+  const weighed = weigh(question, today);
   if (!weighed.ok) return weighed;
   const { summary, posterior } = weighed.value;
   const estimate = estimateElement(question.axes, posterior, question.at, question.here);

@@ -1,4 +1,4 @@
-import { countsAsEvidence, type EvidenceRep } from '@/core/log';
+import type { BoutCell, BoutEvidence } from './bout-evidence';
 
 /**
  * One cell of the coverage table: reps under one option of one condition, and their clean rate
@@ -28,37 +28,57 @@ const POOL = 4;
  * a cell without reps has none, and is named.
  */
 export function coverOf(
-  reps: readonly EvidenceRep[],
+  bouts: readonly BoutEvidence[],
   conditions: readonly { readonly title: string; readonly options: readonly string[] }[],
 ): CoverRow[] {
-  const counted = reps.filter(countsAsEvidence);
-  const overall =
-    counted.length === 0 ? 0 : counted.filter((rep) => rep.outcome === 'clean').length / counted.length;
-  const cell = (option: string, wanted: (rep: EvidenceRep) => boolean): CoverCell => {
-    const found = counted.filter(wanted);
-    const clean = found.filter((rep) => rep.outcome === 'clean').length;
-    return {
-      option,
-      reps: found.length,
-      clean,
-      rate: found.length === 0 ? null : (clean + POOL * overall) / (found.length + POOL),
-    };
+  const cells = bouts.flatMap((one) => one.cells);
+  const sum = (wanted: (cell: BoutCell) => boolean): { reps: number; clean: number } => {
+    let [reps, clean] = [0, 0];
+    for (const cell of cells) {
+      if (!wanted(cell)) continue;
+      reps += cell.clean + cell.notClean;
+      clean += cell.clean;
+    }
+    return { reps, clean };
   };
-  const row = (condition: string, cells: readonly CoverCell[]): CoverRow => ({
+  const all = sum(() => true);
+  const overall = all.reps === 0 ? 0 : all.clean / all.reps;
+  const cell = (option: string, { reps, clean }: { reps: number; clean: number }): CoverCell => ({
+    option,
+    reps,
+    clean,
+    rate: reps === 0 ? null : (clean + POOL * overall) / (reps + POOL),
+  });
+  const paid = (which: 'paid' | 'unpaid') => ({
+    reps: bouts.reduce((total, one) => total + one[which].reps, 0),
+    clean: bouts.reduce((total, one) => total + one[which].clean, 0),
+  });
+  const row = (condition: string, of: readonly CoverCell[]): CoverRow => ({
     condition,
-    cells,
-    never: cells.filter((one) => one.reps === 0).map((one) => one.option),
+    cells: of,
+    never: of.filter((one) => one.reps === 0).map((one) => one.option),
   });
   return [
-    row('Place', [cell('usual', (rep) => !rep.away), cell('away', (rep) => rep.away)]),
-    row('Pay', [
-      cell('paid', (rep) => rep.pay !== undefined && rep.pay !== 'none'),
-      cell('not paid', (rep) => rep.pay === 'none'),
+    row('Place', [
+      cell(
+        'usual',
+        sum((one) => !one.away),
+      ),
+      cell(
+        'away',
+        sum((one) => one.away),
+      ),
     ]),
+    row('Pay', [cell('paid', paid('paid')), cell('not paid', paid('unpaid'))]),
     ...conditions.map(({ title, options }) =>
       row(
         title,
-        options.map((option) => cell(option, (rep) => rep.conditions?.[title] === option)),
+        options.map((option) =>
+          cell(
+            option,
+            sum((one) => one.conditions[title] === option),
+          ),
+        ),
       ),
     ),
   ];

@@ -1,24 +1,23 @@
 import { describe, expect, it } from 'vitest';
 import { testAxis } from '@/core/breakdown/axis.test-helper';
+import type { EvidenceRep } from '@/core/log';
 import { addDays, asId, type BoutId, must } from '@/core/shared';
 import { columnsOf, summarise, targetAt } from '.';
 import { designOf, FIXED } from './design';
-import { AXIS, many, rep, TODAY } from './evidence.test-helper';
+import { AXIS, boutsOf, many, rep, TODAY } from './evidence.test-helper';
 
 const signed = testAxis({ key: 'angle', quantity: 'angle', unit: '°', harder: 'both', start: 0, demand: 60 });
 const axes = [AXIS, signed];
 const at = (metres: number, angle: number) => ({ [AXIS.key]: metres, [signed.key]: angle });
-const designed = (...reps: Parameters<typeof summarise>[0][]) =>
-  must(designOf(axes, must(summarise(reps.flat(), TODAY)), TODAY));
+const designed = (...reps: (EvidenceRep | EvidenceRep[])[]) =>
+  must(designOf(axes, must(summarise(boutsOf(reps.flat()), TODAY)), TODAY));
 
 describe('a design', () => {
   it('has a column for each axis and two for a signed one, filled by the side of the value', () => {
     expect(columnsOf(axes)).toBe(3);
-    const { rows, width } = designed([
-      rep({ criteria: at(20, -30) }),
-      rep({ criteria: at(5, 60) }),
-      rep({ criteria: at(5, 0) }),
-    ]);
+    const { rows, width } = designed(
+      ...[rep({ criteria: at(20, -30) }), rep({ criteria: at(5, 60) }), rep({ criteria: at(5, 0) })],
+    );
     expect(width).toBe(FIXED + 3);
     const columns = Array.from({ length: rows.length / width }, (_, r) => [
       ...rows.slice(r * width + FIXED, (r + 1) * width),
@@ -46,14 +45,14 @@ describe('a design', () => {
   it('numbers sessions by day and id, and weighs them by age', () => {
     const on = (days: number, id: string) =>
       rep({ day: addDays(TODAY, -days), bout: asId<BoutId>(id), criteria: at(5, 0) });
-    const { rows, weight, next, width } = designed([on(0, 'c'), on(21, 'b'), on(42, 'a'), on(21, 'a')]);
+    const { rows, weight, next, width } = designed(...[on(0, 'c'), on(21, 'b'), on(42, 'a'), on(21, 'a')]);
     expect(Array.from({ length: 4 }, (_, r) => rows[r * width + 3])).toEqual([0, 1, 2, 3]);
     expect([...weight]).toEqual([0.25, 0.5, 0.5, 1]);
     expect(next).toBe(4);
   });
 
   it('marks away reps', () => {
-    const { rows } = designed([rep({ away: true, criteria: at(5, 0) })]);
+    const { rows } = designed(...[rep({ away: true, criteria: at(5, 0) })]);
     expect([...rows.slice(0, 4)]).toEqual([1, 1, 1, 0]);
   });
 });

@@ -6,11 +6,16 @@ import { logistic, mean } from '@/core/statistics';
 import { assessElement, DRAW, drawPosterior, EVIDENCE, fitElement, summarise, targetAt } from '.';
 import { designOf } from './design';
 import { chancesAt, estimateElement } from './estimate';
-import { AXIS, at, many, rep, TODAY } from './evidence.test-helper';
+import { AXIS, at, boutsOf, many, rep, TODAY } from './evidence.test-helper';
 import { benchFor, marginalCurvature, marginalLog, swingOf } from './marginal';
 
 const posteriorOf = (reps: readonly EvidenceRep[], draws?: number, proposals?: number) =>
-  drawPosterior(must(fitElement([AXIS], must(summarise(reps, TODAY)), TODAY)), seeded(3), draws, proposals);
+  drawPosterior(
+    must(fitElement([AXIS], must(summarise(boutsOf(reps), TODAY)), TODAY)),
+    seeded(3),
+    draws,
+    proposals,
+  );
 const cleanAt = (reps: readonly EvidenceRep[], distance: number) =>
   must(estimateElement([AXIS], posteriorOf(reps), at(distance), at(distance))).clean;
 /** Reps in several sessions, `days` apart, the last of them today. */
@@ -30,7 +35,7 @@ const MIXED = sessions(4, 5, (s) => [
 ]);
 
 describe('the marginal likelihood', () => {
-  const design = must(designOf([AXIS], must(summarise(MIXED, TODAY)), TODAY));
+  const design = must(designOf([AXIS], must(summarise(boutsOf(MIXED), TODAY)), TODAY));
   const theta = [-0.4, -0.2, 1.2, 0.07, 0.9];
 
   it.each([
@@ -86,9 +91,9 @@ describe('the marginal likelihood', () => {
 
   it('leaves out sessions that have lost their say, and still counts them', () => {
     const old = sessions(3, 200, () => many(2));
-    const { weight, next } = must(designOf([AXIS], must(summarise(old, TODAY)), TODAY));
+    const { weight, next } = must(designOf([AXIS], must(summarise(boutsOf(old), TODAY)), TODAY));
     expect([weight.length, weight[0], next]).toEqual([1, 1, 3]);
-    expect(designOf([AXIS], must(summarise(old, TODAY)), addDays(TODAY, -1))).toMatchObject({
+    expect(designOf([AXIS], must(summarise(boutsOf(old), TODAY)), addDays(TODAY, -1))).toMatchObject({
       ok: false,
       code: 'future',
     });
@@ -108,7 +113,7 @@ describe('the posterior', () => {
 
   it('agrees with a hundred thousand draws from the prior, weighed by the reps', () => {
     const reps = sessions(3, 4, (s) => [...many(4, {}, 5 + 5 * s), ...many(2, { outcome: 'miss' }, 15)]);
-    const design = must(designOf([AXIS], must(summarise(reps, TODAY)), TODAY));
+    const design = must(designOf([AXIS], must(summarise(boutsOf(reps), TODAY)), TODAY));
     const random = seeded(12);
     const priors = [
       EVIDENCE.away,
@@ -222,7 +227,7 @@ describe('the posterior', () => {
         {
           id: asId<ElementId>('e'),
           axes: [signed],
-          reps,
+          bouts: boutsOf(reps),
           at: { [signed.key]: 60 },
           here: { [signed.key]: 30 },
         },

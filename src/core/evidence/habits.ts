@@ -1,12 +1,6 @@
-import {
-  countsAsEvidence,
-  type EvidenceRep,
-  HANDLER_ACTIONS,
-  type HandlerAction,
-  LANDINGS,
-  type Landed,
-} from '@/core/log';
+import { HANDLER_ACTIONS, type HandlerAction, LANDINGS, type Landed } from '@/core/log';
 import { quantile } from '@/core/statistics';
+import type { BoutEvidence } from './bout-evidence';
 
 /** How often, out of how many. */
 export type Rate = { readonly of: number; readonly count: number };
@@ -33,45 +27,34 @@ export type Habits = {
 /** What the rep after a reward was like, by where that landed: a dog paid ahead creeps ahead. */
 export type Landing = { readonly landed: Landed; readonly next: Rate; readonly latency: number | null };
 
-/**
- * Counts habits from an element's reps in the order in which they were done. `next` counts clean
- * ones.
- */
-export function habitsOf(reps: readonly EvidenceRep[]): Habits {
-  const sorted = [...reps].sort((a, b) => a.at - b.at);
-  const timed = sorted.filter((rep) => rep.timing !== null && rep.timing !== undefined);
-  const said = sorted.filter((rep) => rep.extraCues !== undefined);
-  const early = (rep: EvidenceRep): boolean =>
-    rep.timing === 'before-word' ||
-    rep.faults.some((fault) => /anticipat|before-cue|too-early/.test(fault.key));
+/** Adds up what the bouts counted. `next` counts clean ones, and so `landings` those after a reward. */
+export function habitsOf(bouts: readonly BoutEvidence[]): Habits {
+  const sum = (of: (one: BoutEvidence) => number): number => bouts.reduce((all, one) => all + of(one), 0);
+  const timed = sum((one) => one.habits.timed);
+  const all = sum((one) => one.reps);
   return {
-    anticipated: { of: timed.length > 0 ? timed.length : sorted.length, count: sorted.filter(early).length },
-    extraCues: { of: said.length, count: said.filter((rep) => (rep.extraCues ?? 0) > 0).length },
-    handlers: { of: sorted.length, count: sorted.filter((rep) => rep.cause === 'handler').length },
-    landings: landingsOf(sorted),
-    breaks: HANDLER_ACTIONS.flatMap((did) => {
-      const found = sorted.filter((rep) => rep.did === did && countsAsEvidence(rep));
+    anticipated: { of: timed > 0 ? timed : all, count: sum((one) => one.habits.early) },
+    extraCues: { of: sum((one) => one.habits.cued), count: sum((one) => one.habits.extraCues) },
+    handlers: { of: all, count: sum((one) => one.habits.handlers) },
+    landings: LANDINGS.flatMap((landed) => {
+      const found = bouts.flatMap((one) => one.habits.landings.filter((next) => next.landed === landed));
+      const times = found.flatMap((next) => next.times);
       return found.length === 0
         ? []
-        : [{ did, rate: { of: found.length, count: found.filter((rep) => rep.outcome !== 'clean').length } }];
+        : [{ landed, next: rate(found, 'clean'), latency: times.length === 0 ? null : quantile(times, 0.5) }];
+    }),
+    breaks: HANDLER_ACTIONS.flatMap((did) => {
+      const found = bouts.flatMap((one) => one.habits.breaks.filter((acted) => acted.did === did));
+      return found.length === 0 ? [] : [{ did, rate: rate(found, 'not clean') }];
     }),
   };
 }
 
-function landingsOf(sorted: readonly EvidenceRep[]): Landing[] {
-  return LANDINGS.flatMap((landed) => {
-    const next = sorted.filter((rep, i) => {
-      const before = sorted[i - 1];
-      return before?.landed === landed && before.bout === rep.bout;
-    });
-    if (next.length === 0) return [];
-    const times = next.flatMap((rep) => rep.latency ?? []);
-    return [
-      {
-        landed,
-        next: { of: next.length, count: next.filter((rep) => rep.outcome === 'clean').length },
-        latency: times.length === 0 ? null : quantile(times, 0.5),
-      },
-    ];
-  });
+function rate(
+  found: readonly { readonly reps: number; readonly clean: number }[],
+  what: 'clean' | 'not clean',
+): Rate {
+  const of = found.reduce((sum, one) => sum + one.reps, 0);
+  const clean = found.reduce((sum, one) => sum + one.clean, 0);
+  return { of, count: what === 'clean' ? clean : of - clean };
 }

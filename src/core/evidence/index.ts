@@ -1,4 +1,18 @@
-export { type Assessed, assessElement, type ElementEvidence, type Question, weighElement } from './assess';
+export {
+  type Assessed,
+  assessElement,
+  type ElementEvidence,
+  type Question,
+  type Weigh,
+  weighElement,
+} from './assess';
+export {
+  type BoutEvidence,
+  type KeptMark,
+  MEANING,
+  tallyAt,
+  weighBout,
+} from './bout-evidence';
 export { type CoverRow, coverOf } from './cover';
 export { columnsOf, type Target, targetAt } from './design';
 export { evidenceAgainstLuck, luckOf, type PickRun, positionBias, SETTLED } from './discrimination';
@@ -8,11 +22,11 @@ export { DRAW, drawPosterior, type Fit, fitElement, type Posterior } from './fit
 export type { Habits } from './habits';
 export type { Hold, Lasting } from './holding';
 export { type Quickness, quicknessOf } from './latency';
-export { byEye, type Deviation, EYE, type Precision, precisionOf } from './precision';
+export { type Deviation, EYE, type Precision, precisionOf } from './precision';
 export type { Retention } from './retention';
-export { type RodData, rodOf } from './rod';
+export { type RodData, rodOf, rodsOf } from './rod';
 export { type Beliefs, EVIDENCE } from './settings';
-export { deviationOf, type Studied, type StudyQuestion, studyElement, timesOf } from './study';
+export { type Studied, type StudyQuestion, studyElement, timesOf } from './study';
 export {
   type Cell,
   type FaultCounts,
@@ -21,5 +35,5 @@ export {
   type Summary,
   summarise,
 } from './summary';
-export { isThin } from './thin';
+export { chanceInWords, isThin } from './thin';
 export type { Wall } from './wall';

@@ -1,5 +1,5 @@
-import { countsAsEvidence, type EvidenceRep } from '@/core/log';
 import { addDays, type Day, daysBetween } from '@/core/shared';
+import type { BoutEvidence } from './bout-evidence';
 
 /** A first try after some days without: how long the gap, and whether it was clean. */
 export type ColdTry = { readonly day: Day; readonly gap: number; readonly clean: boolean };
@@ -32,17 +32,17 @@ const SLIP = 0.05;
  * before that.
  * @internal
  */
-export function coldTries(reps: readonly EvidenceRep[]): ColdTry[] {
-  const first = new Map<Day, EvidenceRep>();
-  for (const rep of reps.filter(countsAsEvidence)) {
-    const known = first.get(rep.day);
-    if (!known || rep.at < known.at) first.set(rep.day, rep);
+export function coldTries(bouts: readonly BoutEvidence[]): ColdTry[] {
+  const firsts = new Map<Day, NonNullable<BoutEvidence['first']>>();
+  for (const { day, first } of bouts) {
+    const known = firsts.get(day);
+    if (first && (!known || first.at < known.at)) firsts.set(day, first);
   }
-  const days = [...first].sort(([a], [b]) => (a < b ? -1 : 1));
-  return days.slice(1).map(([day, rep], i) => ({
+  const days = [...firsts].sort(([a], [b]) => (a < b ? -1 : 1));
+  return days.slice(1).map(([day, { clean }], i) => ({
     day,
     gap: daysBetween(days[i]?.[0] ?? day, day),
-    clean: rep.outcome === 'clean',
+    clean,
   }));
 }
 
@@ -52,8 +52,8 @@ export function coldTries(reps: readonly EvidenceRep[]): ColdTry[] {
  * 2006), and is halved by a miss. The first half-life is averaged over five guesses by how well
  * each foretells the tries. Null before there are two cold tries.
  */
-export function retentionOf(reps: readonly EvidenceRep[], today: Day): Retention | null {
-  const tries = coldTries(reps);
+export function retentionOf(bouts: readonly BoutEvidence[], today: Day): Retention | null {
+  const tries = coldTries(bouts);
   const last = tries.at(-1);
   if (!last || tries.length < 2) return null;
   const runs = FIRST.map((start) => followed(start, tries));

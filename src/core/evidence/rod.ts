@@ -1,5 +1,15 @@
-import { type Axis, axisScale, type Criteria, type Ladder, proofValue, writeValue } from '@/core/breakdown';
+import {
+  type Axis,
+  axisScale,
+  buildLadder,
+  type Criteria,
+  type Ladder,
+  type LadderPlan,
+  proofValue,
+  writeValue,
+} from '@/core/breakdown';
 import type { AxisKey } from '@/core/shared';
+import type { Assessed } from './assess';
 import type { Interval, Reach } from './estimate';
 
 /**
@@ -64,4 +74,20 @@ function reachInWords(axis: Axis, reach: Interval): string {
   const [low, mid, high] = [name(reach.low), name(reach.mid), name(reach.high)];
   if (low === high) return `Clean 8 times in 10 ${low}.`;
   return `Clean 8 times in 10 up to about ${mid} (between ${low} and ${high}).`;
+}
+
+/**
+ * One rod for each axis of an element, with its reach where reps that count say one (`found`); a broken
+ * axis has none, and its ladder says why. Two axes → two rods.
+ */
+export function rodsOf(element: LadderPlan, stands: Criteria, found: Assessed | null): RodData[] {
+  const ladder = buildLadder(element);
+  return element.axes.flatMap((axis) => {
+    const reach =
+      found && found.grounds.counted > 0
+        ? found.estimate.reach.find((candidate) => candidate.axis === axis.key)
+        : undefined;
+    const rod = rodOf(axis, ladder, stands, reach ?? null);
+    return rod ? [rod] : [];
+  });
 }

@@ -1,12 +1,12 @@
 import type { Axis, Criteria } from '@/core/breakdown';
-import { countsAsEvidence, type EvidenceRep } from '@/core/log';
 import { type Day, ok, type Result } from '@/core/shared';
-import { type Assessed, assessElement, type Question } from './assess';
+import { type Assessed, assessElement, type Question, type Weigh, weighElement } from './assess';
+import type { BoutEvidence } from './bout-evidence';
 import { type CoverRow, coverOf } from './cover';
 import { type Habits, habitsOf } from './habits';
 import { type Lasting, lastingOf } from './holding';
 import { type Quickness, quicknessOf, type Timed } from './latency';
-import { byEye, type Deviation, type Precision, precisionOf } from './precision';
+import { type Precision, precisionOf } from './precision';
 import { type Retention, retentionOf } from './retention';
 import { type Wall, wallOf } from './wall';
 
@@ -32,31 +32,33 @@ export type Studied = Assessed & {
 };
 
 /** One element from every side. What nobody logged is null. Fails as `assessElement` does. */
-export function studyElement(question: StudyQuestion, today: Day): Result<Studied> {
-  const assessed = assessElement(question, today);
+export function studyElement(
+  question: StudyQuestion,
+  today: Day,
+  weigh: Weigh = weighElement,
+): Result<Studied> {
+  const assessed = assessElement(question, today, weigh);
   if (!assessed.ok) return assessed;
-  const { id, axes, reps, here, at, conditions, bands } = question;
-  const wall = wallOf(id, axes, reps, here, today);
+  const { id, axes, bouts, here, at, conditions, bands } = question;
+  const wall = wallOf(id, axes, bouts, here, today, weigh);
   if (!wall.ok) return wall;
-  const counted = reps.filter(countsAsEvidence);
   const holdAxis = axes.find(
     (axis) => axis.quantity === 'duration' && axis.harder === 'more' && axis.role === 'criterion',
   );
   const limit = limitOf(axes, at);
-  const holds = counted.flatMap((rep) =>
-    rep.held === undefined
-      ? []
-      : [{ seconds: rep.held, endedBy: rep.outcome === 'clean' ? ('handler' as const) : ('dog' as const) }],
-  );
-  const quickness = quicknessOf(timesOf(counted, limit), limit);
+  const holds = bouts.flatMap((one) => one.holds);
+  const quickness = quicknessOf(timesOf(bouts, limit), limit);
   return ok({
     ...assessed.value,
     holding: holdAxis && holds.length > 0 ? lastingOf(holds, at[holdAxis.key] ?? holdAxis.demand) : null,
     latency: quickness && { ...quickness, limit, asked: axes.some((axis) => axis.quantity === 'latency') },
-    precision: precisionOf(counted.flatMap(deviationOf), bands),
-    cover: coverOf(reps, conditions),
-    habits: habitsOf(reps),
-    retention: retentionOf(reps, today),
+    precision: precisionOf(
+      bouts.flatMap((one) => one.turns),
+      bands,
+    ),
+    cover: coverOf(bouts, conditions),
+    habits: habitsOf(bouts),
+    retention: retentionOf(bouts, today),
     wall: wall.value,
   });
 }
@@ -70,23 +72,14 @@ function limitOf(axes: readonly Axis[], at: Criteria): number {
 }
 
 /**
- * Stamped answers, and those that a protocol waited for in vain. A plain miss is no late answer:
- * refusals belong to the chance of a clean rep, and counted here too they would be counted twice.
+ * Stamped answers, and those that a protocol waited for in vain, censored at `limit` seconds; none
+ * where no answer was stamped. Times 1 and 2, one waited for, limit 3 → 1 and 2 that came, 3 that did
+ * not.
  */
-export function timesOf(reps: readonly EvidenceRep[], limit: number): Timed[] {
-  const stamped = reps.flatMap((rep): Timed[] =>
-    typeof rep.latency === 'number' ? [{ seconds: rep.latency, came: true }] : [],
-  );
+export function timesOf(bouts: readonly BoutEvidence[], limit: number): Timed[] {
+  const stamped = bouts.flatMap(({ times }) => times.map((seconds): Timed => ({ seconds, came: true })));
   if (stamped.length === 0) return [];
-  const waited = reps.filter((rep) => rep.timing === 'none' && typeof rep.latency !== 'number');
-  return [...stamped, ...waited.map(() => ({ seconds: Math.max(limit, 0.1), came: false }))];
-}
-
-/**
- * How far a rep deviated, degrees: as measured, else by eye, else nothing (an empty list).
- * Measured −3 → `[{ from: −3, to: −3 }]`.
- */
-export function deviationOf(rep: EvidenceRep): Deviation[] {
-  if (rep.measured !== undefined) return [{ from: rep.measured, to: rep.measured }];
-  return rep.crooked === undefined ? [] : [byEye(rep.crooked)];
+  const waited = bouts.reduce((sum, one) => sum + one.waited, 0);
+  const late: Timed = { seconds: Math.max(limit, 0.1), came: false };
+  return [...stamped, ...Array.from({ length: waited }, () => late)];
 }

@@ -4,19 +4,19 @@ import type { EvidenceRep } from '@/core/log';
 import { faultText, ownFault } from '@/core/rulebooks';
 import { asId, type BoutId, type Day, type EntryId, must } from '@/core/shared';
 import { groundsOf, summarise } from '.';
-import { rep, TODAY } from './evidence.test-helper';
+import { boutsOf, rep, TODAY } from './evidence.test-helper';
 import { cellsWithCold } from './summary';
 
 describe('summary', () => {
   it('leaves out aided reps and other causes, and finds the cold one', () => {
     const summary = must(
       summarise(
-        [
+        boutsOf([
           rep({ aided: true }),
           rep({ cause: 'apparatus' }),
           rep(),
           rep({ outcome: 'miss', faults: [ownFault('no-go')] }),
-        ],
+        ]),
         TODAY,
       ),
     );
@@ -35,11 +35,11 @@ describe('summary', () => {
   it('keeps conditions apart, and never asks on which rung it was', () => {
     const summary = must(
       summarise(
-        [
+        boutsOf([
           rep({ conditions: { Surface: 'grass' } }),
           rep({ conditions: { Surface: 'sand' } }),
           rep({ away: true }),
-        ],
+        ]),
         TODAY,
       ),
     );
@@ -47,7 +47,7 @@ describe('summary', () => {
   });
 
   it('refuses a rep from the future', () => {
-    expect(summarise([rep({ day: '2026-07-01' as Day })], TODAY)).toMatchObject({
+    expect(summarise(boutsOf([rep({ day: '2026-07-01' as Day })]), TODAY)).toMatchObject({
       ok: false,
       code: 'future',
     });
@@ -72,8 +72,8 @@ describe('summary', () => {
           ({ distance, ...one }, i): EvidenceRep =>
             rep({ ...one, id: asId<EntryId>(`p${i}`) } as Partial<EvidenceRep>, distance),
         );
-        const summary = must(summarise(reps, TODAY));
-        expect(must(summarise([...reps].reverse(), TODAY))).toEqual(summary);
+        const summary = must(summarise(boutsOf(reps), TODAY));
+        expect(must(summarise(boutsOf([...reps].reverse()).reverse(), TODAY))).toEqual(summary);
         const counted = reps.filter((one) => one.cause === 'dog' && !one.aided);
         expect([summary.counted, summary.notCounted]).toEqual([counted.length, reps.length - counted.length]);
         const cells = Object.values(summary.cells);

@@ -1,35 +1,23 @@
-import type { Criteria } from '@/core/breakdown';
-import { countsAsEvidence, type EvidenceRep } from '@/core/log';
-import { type FaultRef, faultText } from '@/core/rulebooks';
+import { faultText } from '@/core/rulebooks';
 import { type BoutId, type Day, fail, ok, type Result } from '@/core/shared';
+import { type BoutCell, type BoutEvidence, cellText, type FaultCount } from './bout-evidence';
 
 /**
  * Counts of reps that share session, criteria and conditions. Never keyed by rung: editing a ladder
  * must not rewrite history.
  */
-export type Cell = {
-  readonly bout: BoutId;
-  readonly day: Day;
-  readonly criteria: Criteria;
-  readonly away: boolean;
-  readonly conditions: Readonly<Record<string, string>>;
-  readonly cold: boolean;
-  readonly clean: number;
-  readonly notClean: number;
-};
+export type Cell = BoutCell & { readonly bout: BoutId; readonly day: Day; readonly cold: boolean };
 
 /** The first counted rep of a day: who it is, in which cell it is counted, and how it went. */
 type First = { readonly id: string; readonly at: number; readonly cell: string; readonly clean: boolean };
 
 /** How often each fault was named, by `faultText`; under '' those of which none was. */
-export type FaultCounts = Readonly<
-  Record<string, { readonly fault: FaultRef | null; readonly count: number }>
->;
+export type FaultCounts = Readonly<Record<string, FaultCount>>;
 
 /**
- * Integer counts of one element's reps. A rep changes one cell; which rep of a day was the cold one
- * is kept beside the cells and taken out of its cell when they are read (`cellsWithCold`), so that
- * a back-dated first rep moves no other.
+ * Integer counts of one element's bouts. Which rep of a day was the cold one is kept beside the cells
+ * and taken out of its cell when they are read (`cellsWithCold`), so that a back-dated bout moves no
+ * other.
  */
 export type Summary = {
   readonly cells: Readonly<Record<string, Cell>>;
@@ -53,35 +41,42 @@ export type Grounds = {
 };
 
 /**
- * Builds the summary anew; independent of the order of the list. Fails with `future` when a rep is
- * dated after `today`.
+ * Adds bouts up; independent of their order. Fails with `future` when a bout is dated after `today`.
  */
-export function summarise(reps: readonly EvidenceRep[], today: Day): Result<Summary> {
-  const ahead = reps.find((rep) => rep.day > today);
+export function summarise(bouts: readonly BoutEvidence[], today: Day): Result<Summary> {
+  const ahead = bouts.find((one) => one.day > today);
   if (ahead)
     return fail(
       'future',
-      ahead.id,
-      `A rep is dated ${ahead.day}, after today (${today}). Correct its date or the device's clock.`,
+      ahead.bout,
+      `A session is dated ${ahead.day}, after today (${today}). Correct its date or the device's clock.`,
     );
   const cells: Record<string, Cell> = {};
   const firsts: Record<string, First> = {};
-  let [faults, handlerFaults]: [FaultCounts, FaultCounts] = [{}, {}];
-  let [count, other] = [0, 0];
-  for (const rep of reps) {
-    const clean = rep.outcome === 'clean';
-    handlerFaults = handlersOf(handlerFaults, rep);
-    if (!countsAsEvidence(rep)) {
-      other += 1;
-      continue;
-    }
-    count += 1;
-    const key = cellKey(rep);
-    cells[key] = plus(cells[key] ?? emptyCell(rep), clean);
-    if (isFirst({ firsts }, rep)) firsts[rep.day] = { id: rep.id, at: rep.at, cell: key, clean };
-    faults = faultsOf(faults, rep);
+  const faults: Record<string, FaultCount> = {};
+  const handlerFaults: Record<string, FaultCount> = {};
+  let [counted, all] = [0, 0];
+  for (const one of bouts) {
+    const keys = one.cells.map((cell) => `${one.day} ${one.bout} ${cellText(cell)}`);
+    for (const [i, cell] of one.cells.entries())
+      cells[keys[i] as string] = { bout: one.bout, day: one.day, ...cell, cold: false };
+    const { first } = one;
+    const known = firsts[one.day];
+    if (first && (known === undefined || earlier(first, known)))
+      firsts[one.day] = { ...first, cell: keys[first.cell] as string };
+    add(faults, one.faults);
+    add(handlerFaults, one.handlerFaults);
+    counted += one.counted;
+    all += one.reps;
   }
-  return ok({ cells, firsts, faults, handlerFaults, counted: count, notCounted: other });
+  return ok({
+    cells,
+    firsts,
+    faults,
+    handlerFaults,
+    counted,
+    notCounted: all - counted,
+  });
 }
 
 /** All cells in the order of their keys, each day's cold rep in a cell of its own. */
@@ -122,43 +117,9 @@ const earlier = (
   b: { readonly at: number; readonly id: string },
 ): boolean => a.at < b.at || (a.at === b.at && a.id < b.id);
 
-function isFirst({ firsts }: Pick<Summary, 'firsts'>, rep: EvidenceRep): boolean {
-  const known = firsts[rep.day];
-  return known === undefined || earlier(rep, known);
-}
-
-const emptyCell = ({ bout, day, criteria, away, conditions = {} }: EvidenceRep): Cell => ({
-  bout,
-  day,
-  criteria,
-  away,
-  conditions,
-  cold: false,
-  clean: 0,
-  notClean: 0,
-});
-
-const plus = (cell: Cell, clean: boolean): Cell =>
-  clean ? { ...cell, clean: cell.clean + 1 } : { ...cell, notClean: cell.notClean + 1 };
-
-/** The counts with this rep's named faults, where it was not clean. */
-function faultsOf(counts: FaultCounts, rep: EvidenceRep): FaultCounts {
-  return rep.outcome === 'clean' ? counts : rep.faults.reduce((sum, fault) => counted(sum, fault), counts);
-}
-
-/** The counts with this rep, where the handler spoiled it. */
-function handlersOf(counts: FaultCounts, rep: EvidenceRep): FaultCounts {
-  const spoiled = rep.cause === 'handler' && rep.outcome !== 'clean';
-  return spoiled ? counted(counts, rep.faults[0] ?? null) : counts;
-}
-
-function counted(counts: FaultCounts, fault: FaultRef | null): FaultCounts {
-  const key = fault === null ? '' : faultText(fault);
-  return { ...counts, [key]: { fault, count: (counts[key]?.count ?? 0) + 1 } };
-}
-
-function cellKey(rep: EvidenceRep): string {
-  const sorted = (record: Readonly<Record<string, unknown>>) =>
-    Object.entries(record).sort(([a], [b]) => (a < b ? -1 : 1));
-  return JSON.stringify([rep.day, rep.bout, sorted(rep.criteria), rep.away, sorted(rep.conditions ?? {})]);
+function add(sum: Record<string, FaultCount>, counts: readonly FaultCount[]): void {
+  for (const { fault, count } of counts) {
+    const key = fault === null ? '' : faultText(fault);
+    sum[key] = { fault, count: (sum[key]?.count ?? 0) + count };
+  }
 }

@@ -1,3 +1,4 @@
+import type { Assessed } from './assess';
 import type { Interval } from './estimate';
 
 /** Wider than this, or from fewer reps, a middle figure would promise more than is known. */
@@ -10,3 +11,17 @@ const FEW = 10;
  */
 export const isThin = ({ low, high }: Pick<Interval, 'low' | 'high'>, counted: number): boolean =>
   high - low > WIDE || counted < FEW;
+
+/**
+ * "62 in 100 clean at the demand (48–75, from 118 reps)"; with few reps the width says so, with
+ * none the words do.
+ */
+export function chanceInWords({ estimate, grounds }: Assessed): string {
+  if (grounds.counted === 0) return 'No rep yet: nothing is known.';
+  const percent = (share: number): number => Math.round(share * 100);
+  const { low, mid, high } = estimate.clean;
+  const rests = `${grounds.counted} ${grounds.counted === 1 ? 'rep' : 'reps'}`;
+  if (isThin(estimate.clean, grounds.counted))
+    return `${rests}: anything from ${percent(low)} to ${percent(high)} in 100 clean at the demand.`;
+  return `${percent(mid)} in 100 clean at the demand (${percent(low)}–${percent(high)}, from ${rests}).`;
+}

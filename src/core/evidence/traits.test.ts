@@ -3,10 +3,11 @@ import { testAxis } from '@/core/breakdown/axis.test-helper';
 import type { EvidenceRep } from '@/core/log';
 import { addDays, asId, type BoutId, type Day, type ElementId, must, seeded } from '@/core/shared';
 import { normalBelow } from '@/core/statistics';
-import { byEye, coverOf, type Deviation, precisionOf, quicknessOf, studyElement } from '.';
-import { AXIS, at, many, rep, TODAY } from './evidence.test-helper';
+import { coverOf, type Deviation, precisionOf, quicknessOf, studyElement } from '.';
+import { AXIS, at, boutsOf, many, rep, TODAY } from './evidence.test-helper';
 import { habitsOf } from './habits';
 import { lastingOf, survivalOf } from './holding';
+import { byEye } from './precision';
 import { coldTries, retentionOf } from './retention';
 import { wallOf } from './wall';
 
@@ -137,7 +138,9 @@ describe('coverage and habits', () => {
       ...many(20, { conditions: { Surface: 'grass' } }),
       ...many(2, { conditions: { Surface: 'sand' }, outcome: 'miss' }),
     ];
-    const [place, , surface] = coverOf(reps, [{ title: 'Surface', options: ['grass', 'sand', 'gravel'] }]);
+    const [place, , surface] = coverOf(boutsOf(reps), [
+      { title: 'Surface', options: ['grass', 'sand', 'gravel'] },
+    ]);
     expect(place?.never).toEqual(['away']);
     expect(surface?.cells.map((cell) => cell.reps)).toEqual([20, 2, 0]);
     expect(surface?.cells[1]?.rate).toBeCloseTo((0 + (4 * 20) / 22) / 6, 9);
@@ -145,12 +148,14 @@ describe('coverage and habits', () => {
   });
 
   it('counts breaks by what the handler did, the dog’s own only', () => {
-    const habits = habitsOf([
-      rep({ did: 'stood' }),
-      rep({ did: 'came-back', outcome: 'flawed' }),
-      rep({ did: 'came-back' }),
-      rep({ did: 'came-back', outcome: 'flawed', cause: 'handler' }),
-    ]);
+    const habits = habitsOf(
+      boutsOf([
+        rep({ did: 'stood' }),
+        rep({ did: 'came-back', outcome: 'flawed' }),
+        rep({ did: 'came-back' }),
+        rep({ did: 'came-back', outcome: 'flawed', cause: 'handler' }),
+      ]),
+    );
     expect(habits.breaks).toEqual([
       { did: 'stood', rate: { of: 1, count: 0 } },
       { did: 'came-back', rate: { of: 2, count: 1 } },
@@ -158,12 +163,14 @@ describe('coverage and habits', () => {
   });
 
   it('counts what comes too early, again, and from the handler', () => {
-    const habits = habitsOf([
-      rep({ timing: 'before-word', outcome: 'flawed' }),
-      rep({ timing: 'unprompted', extraCues: 0, landed: 'ahead' }),
-      rep({ timing: 'unprompted', extraCues: 2, latency: 2, outcome: 'flawed' }),
-      rep({ cause: 'handler', outcome: 'miss' }),
-    ]);
+    const habits = habitsOf(
+      boutsOf([
+        rep({ timing: 'before-word', outcome: 'flawed' }),
+        rep({ timing: 'unprompted', extraCues: 0, landed: 'ahead' }),
+        rep({ timing: 'unprompted', extraCues: 2, latency: 2, outcome: 'flawed' }),
+        rep({ cause: 'handler', outcome: 'miss' }),
+      ]),
+    );
     expect(habits).toMatchObject({
       anticipated: { of: 3, count: 1 },
       extraCues: { of: 2, count: 1 },
@@ -182,14 +189,16 @@ describe('retention', () => {
     });
   };
 
+  const daysOf = (...args: Parameters<typeof days>) => boutsOf(days(...args));
+
   it('sees the first rep of each day, and how long it had rested', () => {
-    expect(coldTries(days([0, 3, 7], (i) => i !== 2)).map(({ gap, clean }) => [gap, clean])).toEqual([
+    expect(coldTries(daysOf([0, 3, 7], (i) => i !== 2)).map(({ gap, clean }) => [gap, clean])).toEqual([
       [3, true],
       [7, false],
     ]);
     expect(
       retentionOf(
-        days([0, 3], () => true),
+        daysOf([0, 3], () => true),
         TODAY,
       ),
     ).toBeNull();
@@ -197,15 +206,15 @@ describe('retention', () => {
 
   it('keeps longer after spaced success than after crammed, and is due sooner after misses', () => {
     const spaced = retentionOf(
-      days([0, 3, 7, 14, 28], () => true),
+      daysOf([0, 3, 7, 14, 28], () => true),
       '2026-03-01' as Day,
     );
     const crammed = retentionOf(
-      days([0, 1, 1, 1, 1], () => true),
+      daysOf([0, 1, 1, 1, 1], () => true),
       '2026-03-01' as Day,
     );
     const missed = retentionOf(
-      days([0, 3, 7, 14, 28], (i) => i < 2),
+      daysOf([0, 3, 7, 14, 28], (i) => i < 2),
       '2026-03-01' as Day,
     );
     expect(spaced?.halfLife).toBeGreaterThan((crammed?.halfLife ?? 0) * 2);
@@ -228,16 +237,19 @@ describe('wall, and everything of one element', () => {
   const rising = sessions(16, (s) => many(12, {}, 5 + s));
 
   it('is seen where nothing has risen for six sessions, and not in one that climbs or is young', () => {
-    expect(must(wallOf(id, [AXIS], stuck, at(8), TODAY))).toMatchObject({ sessions: 6, axis: AXIS.key });
-    expect(must(wallOf(id, [AXIS], rising, at(18), TODAY))).toBeNull();
-    expect(must(wallOf(id, [AXIS], stuck.slice(0, 60), at(8), TODAY))).toBeNull();
+    expect(must(wallOf(id, [AXIS], boutsOf(stuck), at(8), TODAY))).toMatchObject({
+      sessions: 6,
+      axis: AXIS.key,
+    });
+    expect(must(wallOf(id, [AXIS], boutsOf(rising), at(18), TODAY))).toBeNull();
+    expect(must(wallOf(id, [AXIS], boutsOf(stuck.slice(0, 60)), at(8), TODAY))).toBeNull();
   });
 
   it('is null wherever nothing was logged, and finite everywhere', () => {
     const question = {
       id,
       axes: [AXIS, testAxis({ key: 'stay', quantity: 'duration', unit: 's', demand: 30 })],
-      reps: stuck,
+      bouts: boutsOf(stuck),
       at: at(20),
       here: at(8),
       conditions: [],
@@ -251,11 +263,11 @@ describe('wall, and everything of one element', () => {
       latency: one.outcome === 'miss' ? null : 1.2,
       crooked: i % 2 ? ('straight' as const) : ('slightly-left' as const),
     }));
-    const full = must(studyElement({ ...question, reps: told }, TODAY));
+    const full = must(studyElement({ ...question, bouts: boutsOf(told) }, TODAY));
     expect(full.holding?.holds).toBe(192);
     expect([full.latency?.timed, full.latency?.late, full.precision?.judged]).toEqual([128, 0, 192]);
     const waited = told.map((one, i) => (i < 5 ? { ...one, latency: null, timing: 'none' as const } : one));
-    expect(must(studyElement({ ...question, reps: waited }, TODAY)).latency?.late).toBe(5);
+    expect(must(studyElement({ ...question, bouts: boutsOf(waited) }, TODAY)).latency?.late).toBe(5);
     expect(JSON.stringify(full)).not.toMatch(/NaN|null,"high"/);
   });
 });

@@ -1,7 +1,7 @@
 import type { Axis, Criteria } from '@/core/breakdown';
-import type { EvidenceRep } from '@/core/log';
 import { type AxisKey, type Day, type ElementId, ok, type Result } from '@/core/shared';
-import { weighElement } from './assess';
+import { type ElementEvidence, type Weigh, weighElement } from './assess';
+import type { BoutEvidence } from './bout-evidence';
 import { estimateElement } from './estimate';
 
 /** No rise in reach over the last sessions, and the axis that holds it. */
@@ -25,25 +25,19 @@ const WALL = { sessions: 6, rise: 0.08 } as const;
 export function wallOf(
   id: ElementId,
   axes: readonly Axis[],
-  reps: readonly EvidenceRep[],
+  bouts: readonly BoutEvidence[],
   here: Criteria,
   today: Day,
+  weigh: Weigh = weighElement,
 ): Result<Wall | null> {
-  const sessions = [...new Map(reps.map((rep) => [rep.bout, rep.day] as const))].sort(([a, x], [b, y]) =>
-    x < y || (x === y && a < b) ? -1 : 1,
-  );
+  const sessions = bouts
+    .filter((one) => one.reps > 0)
+    .sort((a, b) => (a.day < b.day || (a.day === b.day && a.bout < b.bout) ? -1 : 1));
   if (sessions.length < 2 * WALL.sessions) return ok(null);
   const before = sessions.slice(0, -WALL.sessions);
-  const kept = new Set(before.map(([session]) => session));
   const [now, then] = [
-    reachAt(id, axes, reps, here, today),
-    reachAt(
-      id,
-      axes,
-      reps.filter((rep) => kept.has(rep.bout)),
-      here,
-      before.at(-1)?.[1] ?? today,
-    ),
+    reachAt(weigh, { id, axes, bouts }, here, today),
+    reachAt(weigh, { id, axes, bouts: before }, here, before.at(-1)?.day ?? today),
   ];
   if (!now.ok) return now;
   if (!then.ok) return then;
@@ -59,15 +53,9 @@ export function wallOf(
   return ok({ sessions: WALL.sessions, axis: holding.axis, moved: holding.moved });
 }
 
-function reachAt(
-  id: ElementId,
-  axes: readonly Axis[],
-  reps: readonly EvidenceRep[],
-  here: Criteria,
-  day: Day,
-) {
-  const weighed = weighElement({ id, axes, reps }, day);
+function reachAt(weigh: Weigh, evidence: ElementEvidence, here: Criteria, day: Day) {
+  const weighed = weigh(evidence, day);
   if (!weighed.ok) return weighed;
-  const estimate = estimateElement(axes, weighed.value.posterior, here, here);
+  const estimate = estimateElement(evidence.axes, weighed.value.posterior, here, here);
   return estimate.ok ? ok(estimate.value.reach) : estimate;
 }

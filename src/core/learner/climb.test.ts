@@ -3,6 +3,7 @@ import { buildLadder, type HandRung, type LadderPlan } from '@/core/breakdown';
 import { testAxis } from '@/core/breakdown/axis.test-helper';
 import { DEFAULT_PACE, type Policy, type Rule, USUAL_RULES } from '@/core/coaching';
 import { asId, type Day, type ElementId, must, seeded } from '@/core/shared';
+import { finish } from '@/core/shared/steps';
 import { mean } from '@/core/statistics';
 import { comparePolicies, type PolicyQuestion, type Skill, USUAL_SCHEDULE, USUAL_TEMPERAMENT } from '.';
 import { type Climb, climb } from './climb';
@@ -72,7 +73,7 @@ describe('climbing', () => {
 
 describe('comparing policies', () => {
   const question: PolicyQuestion = {
-    evidence: { id: asId<ElementId>('e'), axes: [distance], reps: [] },
+    evidence: { id: asId<ElementId>('e'), axes: [distance], bouts: [] },
     plan: { axes: [distance] },
     policies: [policy(), policy(USUAL_RULES.block)],
     temperament: USUAL_TEMPERAMENT,
@@ -83,9 +84,9 @@ describe('comparing policies', () => {
   };
   it('gives spreads side by side, the same for the same seed, with rising progress', () => {
     const shares: number[] = [];
-    const found = must(comparePolicies(question, (share) => shares.push(share)));
+    const found = must(finish(comparePolicies(question), (share) => shares.push(share)));
     expect(found.map((one) => one.kind)).toEqual(['run', 'block']);
-    expect(found).toEqual(must(comparePolicies(question)));
+    expect(found).toEqual(must(finish(comparePolicies(question))));
     expect(
       shares.every((share, i) => share >= 0 && share < 1 && (i === 0 || share > (shares[i - 1] ?? 0))),
     ).toBe(true);
@@ -98,5 +99,5 @@ describe('comparing policies', () => {
     ['a ladder that cannot be climbed', { plan: { axes: [{ ...distance, start: 30 }] } }, 'ladder'],
     ['a rule that no clean rate decides', { policies: [policy(USUAL_RULES['cue-transfer'])] }, 'policies'],
   ])('refuses %s', (_, change, code) =>
-    expect(comparePolicies({ ...question, ...change })).toMatchObject({ ok: false, code }));
+    expect(finish(comparePolicies({ ...question, ...change }))).toMatchObject({ ok: false, code }));
 });

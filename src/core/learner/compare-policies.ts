@@ -1,9 +1,9 @@
 import { buildLadder, checkLadder, type LadderPlan } from '@/core/breakdown';
 import type { Policy, RuleKind } from '@/core/coaching';
 import { columnsOf, DRAW, type ElementEvidence, type Posterior, weighElement } from '@/core/evidence';
-import { type Day, fail, mixSeed, ok, type Result, seeded } from '@/core/shared';
+import { type Day, fail, mixSeed, ok, type Result, type Steps, seeded } from '@/core/shared';
 import { quantile } from '@/core/statistics';
-import { climb, type Schedule } from './climb';
+import { type Climb, climb, type Schedule } from './climb';
 import type { Skill, Temperament } from './simulated-dog';
 
 /**
@@ -78,12 +78,9 @@ export const isComparable = (kind: RuleKind): boolean => COMPARABLE.has(kind);
  * Runs each policy on the same simulated dogs: skills drawn from what the reps say (posterior draws
  * of the fit, at the level of the start), learning and spread as assumed. Dog r meets the same luck
  * generator under every policy. Fails as the evidence does, with `ladder` where it cannot be
- * climbed, and with `policies` for a rule that cannot be compared. `onProgress` rises from 0 to 1.
+ * climbed, and with `policies` for a rule that cannot be compared.
  */
-export function comparePolicies(
-  question: PolicyQuestion,
-  onProgress?: (share: number) => void,
-): Result<PolicyOutcome[]> {
+export function* comparePolicies(question: PolicyQuestion): Steps<Result<PolicyOutcome[]>> {
   const ladder = buildLadder(question.plan);
   const broken = checkLadder(ladder).find((problem) => problem.code !== 'safety-limit');
   if (broken) return fail('ladder', broken.path, `This ladder cannot be climbed as it is: ${broken.message}`);
@@ -96,32 +93,31 @@ export function comparePolicies(
     );
   const skills = drawSkills(question);
   if (!skills.ok) return skills;
-  return ok(
-    question.policies.map((policy, p) => {
-      const climbs = skills.value.map((skill, r) => {
-        if (r % 20 === 0) onProgress?.((p + r / skills.value.length) / question.policies.length);
-        return climb(
-          skill,
-          question.temperament,
-          ladder,
-          policy,
-          question.schedule,
-          seeded(mixSeed(question.seed, r)),
-        );
-      });
-      const there = climbs.filter((one) => one.arrived);
-      const spread = (of: (one: (typeof climbs)[number]) => number): Spread | null =>
-        there.length === 0 ? null : spreadOf(there.map(of));
-      return {
-        kind: policy.rule.kind,
-        arrived: there.length / climbs.length,
-        sessions: spread((one) => one.sessions),
-        reps: spread((one) => one.reps),
-        misses: spread((one) => one.misses),
-        sure: spread((one) => one.sure),
-      };
-    }),
-  );
+  const outcomes: PolicyOutcome[] = [];
+  for (const [p, policy] of question.policies.entries()) {
+    const climbs: Climb[] = [];
+    for (const [r, skill] of skills.value.entries()) {
+      if (r % 20 === 0) yield (p + r / skills.value.length) / question.policies.length;
+      const luck = seeded(mixSeed(question.seed, r));
+      climbs.push(climb(skill, question.temperament, ladder, policy, question.schedule, luck));
+    }
+    outcomes.push(outcomeOf(policy, climbs));
+  }
+  return ok(outcomes);
+}
+
+function outcomeOf({ rule }: Policy, climbs: readonly Climb[]): PolicyOutcome {
+  const there = climbs.filter((one) => one.arrived);
+  const spread = (of: (one: Climb) => number): Spread | null =>
+    there.length === 0 ? null : spreadOf(there.map(of));
+  return {
+    kind: rule.kind,
+    arrived: there.length / climbs.length,
+    sessions: spread((one) => one.sessions),
+    reps: spread((one) => one.reps),
+    misses: spread((one) => one.misses),
+    sure: spread((one) => one.sure),
+  };
 }
 
 function spreadOf(values: readonly number[]): Spread {

@@ -1,33 +1,35 @@
 import { describe, expect, it } from 'vitest';
+import { boutsOf } from '@/core/evidence/evidence.test-helper';
 import type { EvidenceRep } from '@/core/log';
 import { ownFault } from '@/core/rulebooks';
 import { asId, type ElementId, type EntryId, must } from '@/core/shared';
-import type { DogState } from '@/data/live';
+import { finish } from '@/core/shared/steps';
 import { classEvidence } from '@/data/read';
-import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
+import { sampleReps, sampleState, TODAY } from '@/demo/sample-state.test-helper';
 import { assessClass, type ClassEvidence } from '.';
 
 const state = sampleState();
 const trial = state.trials[0];
 if (!trial) throw new Error('the sample has a trial');
 const SMALL = { groups: 100, runs: 40 };
-const evidence = (change: Partial<DogState>): ClassEvidence => {
-  const changed = { ...state, ...change };
-  return must(classEvidence(trial, changed.work, changed.reps, TODAY));
-};
+const all = sampleReps();
+const evidence = ({ reps = all }: { reps?: ReadonlyMap<ElementId, readonly EvidenceRep[]> }): ClassEvidence =>
+  must(classEvidence(trial, state.work, said(reps), TODAY));
+const said = (reps: ReadonlyMap<ElementId, readonly EvidenceRep[]>) =>
+  new Map([...reps].map(([id, list]) => [id, boutsOf(list)]));
 const assess = (input: ClassEvidence, seed = trial.seed) =>
-  must(assessClass(input, trial.assumptions, seed, SMALL));
+  must(finish(assessClass(input, trial.assumptions, seed, SMALL)));
 const width = (input: ClassEvidence): number => {
   const { pass } = assess(input).forecast;
   return pass.high - pass.low;
 };
 const stop = asId<ElementId>('sample-stop-down');
 const withReps = (element: ElementId, change: (reps: readonly EvidenceRep[]) => readonly EvidenceRep[]) =>
-  new Map([...state.reps].map(([id, reps]) => [id, id === element ? change(reps) : reps]));
+  new Map([...all].map(([id, reps]) => [id, id === element ? change(reps) : reps]));
 
 describe('from reps to a forecast', () => {
   it('gives the same bytes for the same reps, whatever their order, and other ones for another seed', () => {
-    const again = new Map([...state.reps].map(([id, reps]) => [id, [...reps].reverse()]));
+    const again = new Map([...all].map(([id, reps]) => [id, [...reps].reverse()]));
     expect(JSON.stringify(assess(evidence({ reps: again })))).toBe(JSON.stringify(assess(evidence({}))));
     expect(assess(evidence({}), 9).forecast.histogram).not.toEqual(assess(evidence({})).forecast.histogram);
   });
@@ -75,9 +77,9 @@ describe('from reps to a forecast', () => {
   });
 
   it('is wider with few reps, and with none says so and still gives no certainty', () => {
-    const few = new Map([...state.reps].map(([id, reps]) => [id, reps.slice(-4)]));
+    const few = new Map([...all].map(([id, reps]) => [id, reps.slice(-4)]));
     const known = new Map(
-      [...state.reps].map(([id, reps]) => [
+      [...all].map(([id, reps]) => [
         id,
         reps.flatMap((rep) => [0, 1, 2, 3].map((i) => ({ ...rep, id: asId<EntryId>(`${rep.id}-${i}`) }))),
       ]),
@@ -95,9 +97,7 @@ describe('from reps to a forecast', () => {
     ['all the handler’s', () => ({ outcome: 'flawed', faults: [], cause: 'handler' })],
     ['all of one day', () => ({ day: TODAY, at: 1 })],
   ])('stays a sensible, finite answer with %s', (_, change) => {
-    const reps = new Map(
-      [...state.reps].map(([id, list]) => [id, list.map((rep) => ({ ...rep, ...change(rep) }))]),
-    );
+    const reps = new Map([...all].map(([id, list]) => [id, list.map((rep) => ({ ...rep, ...change(rep) }))]));
     const { forecast, help, outlook } = assess(evidence({ reps }));
     for (const { low, mid, high } of [forecast.pass, ...outlook.map((point) => point.pass)])
       expect(low >= 0 && low <= mid && mid <= high && high <= 1).toBe(true);
@@ -107,17 +107,20 @@ describe('from reps to a forecast', () => {
 
   it('refuses what is not broken down, and reps from the future', () => {
     const half = { ...state.work, breakdowns: state.work.breakdowns.slice(1) };
-    expect(classEvidence(trial, half, state.reps, TODAY)).toMatchObject({ ok: false, code: 'incomplete' });
-    expect(classEvidence(trial, { ...state.work, ruleBooks: [] }, state.reps, TODAY)).toMatchObject({
+    expect(classEvidence(trial, half, said(all), TODAY)).toMatchObject({ ok: false, code: 'incomplete' });
+    expect(classEvidence(trial, { ...state.work, ruleBooks: [] }, said(all), TODAY)).toMatchObject({
       ok: false,
       code: 'incomplete',
     });
     const broken = { ...evidence({}), exercises: [] };
-    expect(assessClass(broken, trial.assumptions, 1, SMALL)).toMatchObject({
+    expect(finish(assessClass(broken, trial.assumptions, 1, SMALL))).toMatchObject({
       ok: false,
       code: 'incomplete',
     });
     const early = { ...evidence({}), today: '2026-05-01' as typeof TODAY };
-    expect(assessClass(early, trial.assumptions, 1, SMALL)).toMatchObject({ ok: false, code: 'future' });
+    expect(finish(assessClass(early, trial.assumptions, 1, SMALL))).toMatchObject({
+      ok: false,
+      code: 'future',
+    });
   });
 });

@@ -24,6 +24,7 @@ import {
   ok,
   type PartKey,
   type Result,
+  type Steps,
   seeded,
   seedFromText,
 } from '@/core/shared';
@@ -80,55 +81,58 @@ export type Readiness = {
   }[];
 };
 
-/**
- * `onProgress` rises from 0 to 1; `onFirst` is told a coarse forecast before the fine one is begun.
- */
-export type Hooks = {
-  readonly onProgress?: (share: number) => void;
-  readonly onFirst?: (forecast: Forecast) => void;
-};
+/** What is said on the way: the share done, 0 to 1, or a coarse forecast before the fine one is begun. */
+export type Told = number | { readonly first: Forecast };
+
+/** How an element is fitted; a caller that keeps fits gives its own. */
+type FitWith = typeof fitElement;
 
 /** Enough for a first look: its Monte Carlo error is about 4 %. */
 const FIRST_SIZE: SimulationSize = { groups: 40, runs: 20 };
 
 /**
  * From reps to a forecast: fits every element, simulates the class, ranks what would help and looks
- * ahead to the trial. Same input, assumptions and seed give the same bytes on one engine. Fails
- * with `incomplete` when the breakdowns do not cover the class, and as the fit does.
+ * ahead to the trial. Same input, assumptions and seed give the same bytes on one engine, with or
+ * without the coarse `first` look. Fails with `incomplete` when the breakdowns do not cover the class,
+ * and as the fit does.
  */
-export function assessClass(
+export function* assessClass(
   input: ClassEvidence,
   assumptions: Assumptions,
   seed: number,
   size: SimulationSize = FULL_SIZE,
-  { onProgress, onFirst }: Hooks = {},
-): Result<Readiness> {
+  first = false,
+  fit: FitWith = fitElement,
+): Steps<Result<Readiness>, Told> {
   const beliefs = { away: assumptions.place, cold: assumptions.cold };
   const labels = prepareRules(input.book.rules, input.book.exercises).exercises.map(faultSteps);
-  if (onFirst) {
+  if (first) {
     // With the usual swing alone: a third of the fitting.
-    const coarse = fitClass(input, beliefs, [EVIDENCE.swing.middle]);
+    const coarse = yield* share(fitClass(input, beliefs, fit, [EVIDENCE.swing.middle]), 0, 0.05);
     if (!coarse.ok) return coarse;
-    const first = drawn(coarse.value, FIRST_SIZE.groups);
-    onFirst(forecastOf(first, simulateTrials(first, assumptions, seed, FIRST_SIZE), labels));
+    const quick = drawn(coarse.value, FIRST_SIZE.groups);
+    yield { first: forecastOf(quick, simulateTrials(quick, assumptions, seed, FIRST_SIZE), labels) };
   }
-  const fitted = fitClass(input, beliefs);
+  const fitted = yield* share(fitClass(input, beliefs, fit), 0.05, 0.2);
   if (!fitted.ok) return fitted;
   const trial = drawn(fitted.value, size.groups);
-  onProgress?.(0.2);
-  const runs = simulateTrials(trial, assumptions, seed, size, {}, (share) => onProgress?.(0.2 + share * 0.1));
+  yield 0.25;
+  const runs = simulateTrials(trial, assumptions, seed, size);
+  yield 0.3;
   const used = input.elements.filter(({ id }) => fitted.value.fits.has(id));
   const perWeek = sessionsPerWeek(used, assumptions, input.today);
   const outlook =
     input.trialDay === null
       ? []
-      : outlookOf(trial, assumptions, seed, input.today, input.trialDay, input.closes, perWeek);
-  onProgress?.(0.4);
+      : yield* share(
+          outlookOf(trial, assumptions, seed, input.today, input.trialDay, input.closes, perWeek),
+          0.3,
+          0.1,
+        );
+  const help = yield* share(helpRanking(trial, runs, assumptions, seed, new Map(input.minutes)), 0.4, 0.6);
   return ok({
     forecast: forecastOf(trial, runs, labels),
-    help: helpRanking(trial, runs, assumptions, seed, new Map(input.minutes), (share) =>
-      onProgress?.(0.4 + share * 0.6),
-    ),
+    help,
     outlook,
     perWeek: [...perWeek],
     rehearsals: rehearsalsOf(used),
@@ -137,6 +141,17 @@ export function assessClass(
       return { element, counted, sessions, away: awayReps, cold: coldReps, lastDay };
     }),
   });
+}
+
+/** The steps of a part as a share of the whole; null pauses without saying more. */
+function* share<T>(steps: Steps<T, number | null>, from: number, width: number): Steps<T, number> {
+  let done = 0;
+  for (;;) {
+    const next = steps.next();
+    if (next.done) return next.value;
+    done = next.value ?? done;
+    yield from + width * done;
+  }
 }
 
 /** Logits by which one element is moved in "what if", evenly from one end to the other. */
@@ -155,27 +170,29 @@ export type WhatIf = {
  * trial, cold and away. Fails as `assessClass` does, and with `incomplete` for an element that the
  * class does not use.
  */
-export function whatIf(
+export function* whatIf(
   input: ClassEvidence,
   assumptions: Assumptions,
   seed: number,
   element: ElementId,
-  onProgress?: (share: number) => void,
-): Result<WhatIf> {
-  const fitted = fitClass(input, { away: assumptions.place, cold: assumptions.cold });
+  fit: FitWith = fitElement,
+): Steps<Result<WhatIf>> {
+  const beliefs = { away: assumptions.place, cold: assumptions.cold };
+  const fitted = yield* share(fitClass(input, beliefs, fit), 0, 0.3);
   if (!fitted.ok) return fitted;
   const trial = drawn(fitted.value, WHAT_IF_SIZE.groups);
   const elements = trial.exercises.flatMap((exercise) => exercise.elements);
   const [one] = elements.filter(({ id }) => id === element);
   if (!one) return fail('incomplete', element, 'This class does not use that element.');
-  const points = WHAT_IF.map((lift, i) => {
+  const points: WhatIf['points'][number][] = [];
+  for (const [i, lift] of WHAT_IF.entries()) {
     const lifts = elements.map(({ id }) => (id === element ? lift : 0));
-    onProgress?.((i + 1) / WHAT_IF.length);
     const pass = passOf(
       simulateTrials(trial, { ...assumptions, ceiling: 0.999 }, seed, WHAT_IF_SIZE, { lift: lifts }),
     );
-    return { lift, clean: trialChance(one, lift), pass };
-  });
+    points.push({ lift, clean: trialChance(one, lift), pass });
+    yield 0.3 + (0.7 * (i + 1)) / WHAT_IF.length;
+  }
   return ok({ element, points });
 }
 
@@ -204,7 +221,12 @@ type FittedClass = {
 };
 
 /** Fits every element once and lays the rule book's demands on its axes. */
-function fitClass(input: ClassEvidence, beliefs: Beliefs, swings?: readonly number[]): Result<FittedClass> {
+function* fitClass(
+  input: ClassEvidence,
+  beliefs: Beliefs,
+  fitWith: FitWith,
+  swings?: readonly number[],
+): Steps<Result<FittedClass>> {
   const fits = new Map<ElementId, { fit: Fit; summary: Summary }>();
   const exercises: FittedClass['exercises'][number][] = [];
   const rules = prepareRules(input.book.rules, input.book.exercises);
@@ -223,14 +245,15 @@ function fitClass(input: ClassEvidence, beliefs: Beliefs, swings?: readonly numb
       const target = targetAt(evidence.axes, asked, 'either');
       if (!target.ok) return target;
       if (!fits.has(element)) {
-        const summary = summarise(evidence.reps, input.today);
+        const summary = summarise(evidence.bouts, input.today);
         if (!summary.ok) return summary;
-        const fit = fitElement(evidence.axes, summary.value, input.today, beliefs, swings);
+        const fit = fitWith(evidence.axes, summary.value, input.today, beliefs, swings);
         if (!fit.ok) return fit;
         fits.set(element, { fit: fit.value, summary: summary.value });
+        yield fits.size / Math.max(1, input.elements.length);
       }
       // A coarse look goes by the faults that were named.
-      const measured = swings ? new Map<string, number>() : measuredShares(rule, part, evidence.reps);
+      const measured = swings ? new Map<string, number>() : measuredShares(rule, part, evidence.bouts);
       parts.push({ part, element, target: target.value, measured });
     }
     exercises.push({ exercise: rule.exercise, parts });

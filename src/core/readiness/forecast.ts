@@ -1,6 +1,6 @@
 import type { Interval } from '@/core/evidence';
 import type { FaultRef, FaultStep } from '@/core/rulebooks';
-import { type ElementId, type ExerciseKey, NO_BREAK, type PartKey, seeded } from '@/core/shared';
+import { type ElementId, type ExerciseKey, NO_BREAK, type PartKey, type Steps, seeded } from '@/core/shared';
 import { drawBeta, mean, quantile, variance } from '@/core/statistics';
 import type { Assumptions } from './assumptions';
 import { type Runs, type SimulationSize, simulateTrials, type TrialClass } from './simulate';
@@ -156,22 +156,22 @@ export type Help = {
  * An element that serves two exercises is lifted in both. `minutes` are those of a session on each
  * element; unknown ones count `USUAL_MINUTES`. Sorted by gain, largest first.
  */
-export function helpRanking(
+export function* helpRanking(
   input: TrialClass,
   runs: Runs,
   assumptions: Assumptions,
   seed: number,
   minutes: ReadonlyMap<ElementId, number> = new Map(),
-  onElement?: (share: number) => void,
-): Help[] {
+): Steps<Help[]> {
   const elements = input.exercises.flatMap((exercise) => exercise.elements);
   const ids = [...new Set(elements.map((element) => element.id))];
-  const found = ids.map((id, i) => {
+  const found: ({ readonly id: ElementId } & ReturnType<typeof pairedGain>)[] = [];
+  for (const [i, id] of ids.entries()) {
     const sessionsOf = elements.map((element) => (element.id === id ? assumptions.sessions : 0));
     const helped = simulateTrials(input, assumptions, seed, runs.size, { sessionsOf, noLoss: true });
-    onElement?.((i + 1) / ids.length);
-    return { id, ...pairedGain(runs, helped) };
-  });
+    found.push({ id, ...pairedGain(runs, helped) });
+    yield (i + 1) / ids.length;
+  }
   const sorted = found.sort((a, b) => b.gains.mean - a.gains.mean);
   const best = sorted[0];
   return sorted.map(({ id, gains, units }) => ({

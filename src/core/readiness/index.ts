@@ -1,4 +1,4 @@
-export { assessClass, type ClassEvidence, type Hooks, type Readiness, type WhatIf, whatIf } from './assess';
+export { assessClass, type ClassEvidence, type Readiness, type Told, type WhatIf, whatIf } from './assess';
 export { type Assumptions, assumptionsSchema, DEFAULT_ASSUMPTIONS } from './assumptions';
 export { type Calibration, calibrate, calibrationInWords, type Outcome } from './calibration';
 export { type Forecast, type Help, writeShare } from './forecast';

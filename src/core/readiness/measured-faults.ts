@@ -1,5 +1,4 @@
-import { deviationOf, precisionOf, quicknessOf, timesOf } from '@/core/evidence';
-import { countsAsEvidence, type EvidenceRep } from '@/core/log';
+import { type BoutEvidence, precisionOf, quicknessOf, timesOf } from '@/core/evidence';
 import { faultSteps, faultText, type PreparedExercise } from '@/core/rulebooks';
 import { must, type PartKey, toBase } from '@/core/shared';
 
@@ -17,9 +16,8 @@ const ENOUGH = 15;
 export function measuredShares(
   exercise: PreparedExercise,
   part: PartKey,
-  reps: readonly EvidenceRep[],
+  bouts: readonly BoutEvidence[],
 ): ReadonlyMap<string, number> {
-  const counted = reps.filter(countsAsEvidence);
   const shares = new Map<string, number>();
   for (const prepared of exercise.faults) {
     const { cost } = prepared.fault;
@@ -27,9 +25,9 @@ export function measuredShares(
     const limits = cost.bands.map((band) => must(toBase(cost.quantity, band.over, cost.unit)));
     const beyond =
       cost.quantity === 'angle'
-        ? beyondAngles(counted, limits)
+        ? beyondAngles(bouts, limits)
         : cost.quantity === 'latency'
-          ? beyondTimes(counted, limits)
+          ? beyondTimes(bouts, limits)
           : null;
     if (!beyond || !((beyond[0] ?? 0) > 0)) continue;
     for (const [i, step] of faultSteps({ exercise: exercise.exercise, faults: [prepared] }).entries()) {
@@ -39,15 +37,15 @@ export function measuredShares(
   return shares;
 }
 
-function beyondAngles(reps: readonly EvidenceRep[], limits: readonly number[]): number[] | null {
-  const deviations = reps.flatMap(deviationOf);
+function beyondAngles(bouts: readonly BoutEvidence[], limits: readonly number[]): number[] | null {
+  const deviations = bouts.flatMap((one) => one.turns);
   const precision = deviations.length < ENOUGH ? null : precisionOf(deviations, limits);
   return precision?.within.map((one) => 1 - one.chance) ?? null;
 }
 
-function beyondTimes(reps: readonly EvidenceRep[], limits: readonly number[]): number[] | null {
+function beyondTimes(bouts: readonly BoutEvidence[], limits: readonly number[]): number[] | null {
   const found = limits.map((limit) => {
-    const times = timesOf(reps, limit);
+    const times = timesOf(bouts, limit);
     return times.length < ENOUGH ? null : quicknessOf(times, limit);
   });
   return found.some((one) => one === null) ? null : found.map((one) => 1 - (one?.within.mid ?? 1));

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import type { EvidenceRep } from '@/core/log';
+import { boutsOf, rep } from '@/core/evidence/evidence.test-helper';
 import { addDays, asId, type Day, type ElementId, must } from '@/core/shared';
+import { finish } from '@/core/shared/steps';
 import { classEvidence } from '@/data/read';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
 import {
@@ -20,25 +21,27 @@ import { rehearsalsOf } from './rehearsals';
 const state = sampleState();
 const [trial] = state.trials;
 if (!trial) throw new Error('the sample has a trial');
-const input = must(classEvidence(trial, state.work, state.reps, TODAY));
+const input = must(classEvidence(trial, state.work, state.evidence, TODAY));
 const SMALL = { groups: 100, runs: 40 };
 
 describe('the outlook', () => {
-  const { outlook, perWeek } = must(assessClass(input, DEFAULT_ASSUMPTIONS, 1, SMALL));
+  const { outlook, perWeek } = must(finish(assessClass(input, DEFAULT_ASSUMPTIONS, 1, SMALL)));
 
   it('runs from today over the closing day to the trial, and rises with training that has helped so far', () => {
     expect(outlook[0]?.day).toBe(TODAY);
     expect(outlook.map((point) => point.day)).toContain(trial.entryCloses);
     expect(outlook.at(-1)?.day).toBe(trial.day);
-    const busy = must(assessClass(input, { ...DEFAULT_ASSUMPTIONS, sessionsPerWeek: 6 }, 1, SMALL)).outlook;
+    const busy = must(
+      finish(assessClass(input, { ...DEFAULT_ASSUMPTIONS, sessionsPerWeek: 6 }, 1, SMALL)),
+    ).outlook;
     expect(busy.at(-1)?.pass.mid ?? 0).toBeGreaterThan(outlook[0]?.pass.mid ?? 1);
     expect(perWeek.every(([, sessions]) => sessions >= 0)).toBe(true);
   });
 
   it('is empty without a trial ahead', () => {
-    expect(must(assessClass({ ...input, trialDay: null }, DEFAULT_ASSUMPTIONS, 1, SMALL)).outlook).toEqual(
-      [],
-    );
+    expect(
+      must(finish(assessClass({ ...input, trialDay: null }, DEFAULT_ASSUMPTIONS, 1, SMALL))).outlook,
+    ).toEqual([]);
   });
 
   const point = (day: string, low: number, mid: number, high: number) => ({
@@ -59,14 +62,14 @@ describe('the outlook', () => {
 describe('what if', () => {
   it('never goes down as one element gets better, and stands at today in the middle', () => {
     const element = input.elements[0]?.id ?? asId<ElementId>('');
-    const { points } = must(whatIf(input, DEFAULT_ASSUMPTIONS, 1, element));
+    const { points } = must(finish(whatIf(input, DEFAULT_ASSUMPTIONS, 1, element)));
     for (const [i, one] of points.entries()) {
       expect(one.pass.mid).toBeGreaterThanOrEqual(points[i - 1]?.pass.mid ?? 0);
       expect(one.clean).toBeGreaterThan(points[i - 1]?.clean ?? 0);
     }
-    const today = must(assessClass(input, DEFAULT_ASSUMPTIONS, 1)).forecast.pass.mid;
+    const today = must(finish(assessClass(input, DEFAULT_ASSUMPTIONS, 1))).forecast.pass.mid;
     expect(Math.abs((points.find((one) => one.lift === 0)?.pass.mid ?? 0) - today)).toBeLessThan(0.03);
-    expect(whatIf(input, DEFAULT_ASSUMPTIONS, 1, asId<ElementId>('nobody'))).toMatchObject({
+    expect(finish(whatIf(input, DEFAULT_ASSUMPTIONS, 1, asId<ElementId>('nobody')))).toMatchObject({
       ok: false,
       code: 'incomplete',
     });
@@ -75,7 +78,9 @@ describe('what if', () => {
   it('a first look comes before the fine one, and near it', () => {
     const seen: Forecast[] = [];
     const found = must(
-      assessClass(input, DEFAULT_ASSUMPTIONS, 1, SMALL, { onFirst: (forecast) => seen.push(forecast) }),
+      finish(assessClass(input, DEFAULT_ASSUMPTIONS, 1, SMALL, true), (told) => {
+        if (typeof told !== 'number') seen.push(told.first);
+      }),
     );
     expect(seen).toHaveLength(1);
     expect(Math.abs((seen[0]?.pass.mid ?? 0) - found.forecast.pass.mid)).toBeLessThan(0.12);
@@ -83,12 +88,9 @@ describe('what if', () => {
 });
 
 describe('grounds', () => {
-  const rep = (change: Partial<EvidenceRep>) =>
-    ({ outcome: 'clean', cause: 'dog', aided: false, day: TODAY, away: false, ...change }) as EvidenceRep;
-
   it('counts sessions of the last four weeks, or what was said', () => {
     const reps = [0, 7, 14, 40].map((days) => rep({ day: addDays(TODAY, -days), bout: asId(`s${days}`) }));
-    const elements = [{ id: asId<ElementId>('e'), reps }];
+    const elements = [{ id: asId<ElementId>('e'), bouts: boutsOf(reps) }];
     expect(sessionsPerWeek(elements, DEFAULT_ASSUMPTIONS, TODAY).get(asId('e'))).toBe(0.75);
     expect(
       sessionsPerWeek(elements, { ...DEFAULT_ASSUMPTIONS, sessionsPerWeek: 3 }, TODAY).get(asId('e')),
@@ -98,17 +100,17 @@ describe('grounds', () => {
   it('tells which conditions of a trial were never met', () => {
     const met = rehearsalsOf([
       {
-        reps: [
+        bouts: boutsOf([
           rep({ away: true }),
           rep({ pay: 'none' }),
           rep({ purpose: 'rehearsal' }),
           rep({ pay: 'none', aided: true }),
-        ],
+        ]),
       },
     ]);
     expect(met).toEqual({ away: 1, cold: 1, unpaid: 1, rehearsed: 1 });
     expect(missingRehearsals(met)).toEqual([]);
-    expect(missingRehearsals(rehearsalsOf([{ reps: [] }]))).toEqual(['away', 'cold', 'unpaid']);
+    expect(missingRehearsals(rehearsalsOf([{ bouts: [] }]))).toEqual(['away', 'cold', 'unpaid']);
   });
 });
 

@@ -1,5 +1,5 @@
 import type { Interval } from '@/core/evidence';
-import { addDays, type Day, daysBetween, type ElementId } from '@/core/shared';
+import { addDays, type Day, daysBetween, type ElementId, type Steps } from '@/core/shared';
 import type { Assumptions } from './assumptions';
 import { passOf } from './forecast';
 import { type SimulationSize, simulateTrials, type TrialClass } from './simulate';
@@ -19,7 +19,7 @@ const SIZE: SimulationSize = { groups: 200, runs: 25 };
  * that `perWeek` promises, and drifts with the days, so that the fan widens. Same random numbers on
  * all days. Empty when the trial is over.
  */
-export function outlookOf(
+export function* outlookOf(
   input: TrialClass,
   assumptions: Assumptions,
   seed: number,
@@ -27,7 +27,7 @@ export function outlookOf(
   trialDay: Day,
   closes: Day | null,
   perWeek: ReadonlyMap<ElementId, number>,
-): OutlookPoint[] {
+): Steps<OutlookPoint[], null> {
   const ahead = daysBetween(today, trialDay);
   if (ahead < 0) return [];
   const even = Array.from({ length: POINTS }, (_, i) => Math.round((ahead * i) / (POINTS - 1)));
@@ -35,28 +35,28 @@ export function outlookOf(
     closes === null ? [] : [daysBetween(today, closes)].filter((days) => days >= 0 && days <= ahead);
   const days = [...new Set([...even, ...closing])].sort((a, b) => a - b);
   const elements = input.exercises.flatMap((exercise) => exercise.elements);
-  return days.map((away) => {
+  const points: OutlookPoint[] = [];
+  for (const away of days) {
     const sessionsOf = elements.map((element) => ((perWeek.get(element.id) ?? 0) * away) / 7);
-    return {
-      day: addDays(today, away),
-      pass: passOf(simulateTrials(input, assumptions, seed, SIZE, { sessionsOf, days: away })),
-    };
-  });
+    const pass = passOf(simulateTrials(input, assumptions, seed, SIZE, { sessionsOf, days: away }));
+    points.push({ day: addDays(today, away), pass });
+    yield null;
+  }
+  return points;
 }
 
 /** Sessions a week on each element: what the person has said, or what the last four weeks show. */
 export function sessionsPerWeek(
   elements: readonly {
     readonly id: ElementId;
-    readonly reps: readonly { readonly day: Day; readonly bout: string }[];
+    readonly bouts: readonly { readonly day: Day; readonly reps: number }[];
   }[],
   assumptions: Assumptions,
   today: Day,
 ): Map<ElementId, number> {
   return new Map(
-    elements.map(({ id, reps }) => {
-      const recent = new Set(reps.filter((rep) => daysBetween(rep.day, today) < 28).map((rep) => rep.bout))
-        .size;
+    elements.map(({ id, bouts }) => {
+      const recent = bouts.filter((one) => one.reps > 0 && daysBetween(one.day, today) < 28).length;
       return [id, assumptions.sessionsPerWeek ?? recent / 4];
     }),
   );

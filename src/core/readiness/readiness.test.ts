@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { type FaultCounts, type Summary, summarise } from '@/core/evidence';
-import type { EvidenceRep } from '@/core/log';
+import { boutsOf, rep } from '@/core/evidence/evidence.test-helper';
 import { type Fault, faultSteps, faultText, prepareRules } from '@/core/rulebooks';
 import {
   asId,
@@ -13,6 +13,7 @@ import {
   type PartKey,
   seeded,
 } from '@/core/shared';
+import { finish } from '@/core/shared/steps';
 import { logistic } from '@/core/statistics';
 import { DEFAULT_ASSUMPTIONS, type TrialClass, type TrialElement, writeShare } from '.';
 import { forecastOf, helpRanking } from './forecast';
@@ -202,16 +203,12 @@ describe('what the forecast is made of', () => {
     const [exercise] = rules.exercises;
     if (!exercise) throw new Error('one exercise');
     const random = seeded(2);
-    const reps = Array.from(
-      { length: 60 },
-      () =>
-        ({ cause: 'dog', aided: false, outcome: 'clean', measured: -8 + 7 * random.normal() }) as EvidenceRep,
-    );
-    const shares = measuredShares(exercise, asId<PartKey>('a'), reps);
+    const reps = Array.from({ length: 60 }, () => rep({ measured: -8 + 7 * random.normal() }));
+    const shares = measuredShares(exercise, asId<PartKey>('a'), boutsOf(reps));
     expect([...shares.keys()]).toEqual([band(0), band(1)]);
     expect([...shares.values()].reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
     expect(shares.get(band(1)) ?? 1).toBeLessThan(0.05);
-    expect(measuredShares(exercise, asId<PartKey>('a'), reps.slice(0, 5)).size).toBe(0);
+    expect(measuredShares(exercise, asId<PartKey>('a'), boutsOf(reps.slice(0, 5))).size).toBe(0);
     const slow: Fault['cost'] = {
       kind: 'band',
       quantity: 'latency',
@@ -222,19 +219,10 @@ describe('what the forecast is made of', () => {
       ],
     };
     const timed = classOf([[sure('a', 0)]], [[fault('a', false, false, slow)]], 5).rules.exercises[0];
-    const answers = Array.from(
-      { length: 60 },
-      () =>
-        ({
-          cause: 'dog',
-          aided: false,
-          outcome: 'clean',
-          latency: Math.exp(0.5 + 0.4 * random.normal()),
-        }) as EvidenceRep,
-    );
-    expect(timed && (measuredShares(timed, asId<PartKey>('a'), answers).get(band(0)) ?? 0)).toBeGreaterThan(
-      0.9,
-    );
+    const answers = Array.from({ length: 60 }, () => rep({ latency: Math.exp(0.5 + 0.4 * random.normal()) }));
+    expect(
+      timed && (measuredShares(timed, asId<PartKey>('a'), boutsOf(answers)).get(band(0)) ?? 0),
+    ).toBeGreaterThan(0.9);
   });
 
   it('charges the handler for slips', () => {
@@ -250,7 +238,7 @@ describe('what would help most', () => {
   it('names the weaker of two elements that cost the same, with a paired gain', () => {
     const input = two(3, 0, 10);
     const runs = simulateTrials(input, CALM, 2);
-    const [best, second] = helpRanking(input, runs, CALM, 2);
+    const [best, second] = finish(helpRanking(input, runs, CALM, 2));
     expect(best).toMatchObject({ element: 'id-b', tooClose: false });
     expect(best?.gain).toBeCloseTo(logistic(3) * (logistic(0.25) - 0.5), 1.7);
     expect(second?.gain ?? 1).toBeLessThan(best?.gain ?? 0);
@@ -259,7 +247,7 @@ describe('what would help most', () => {
 
   it('says when two are too close to call', () => {
     const input = two(0, 0, 10);
-    expect(helpRanking(input, simulateTrials(input, CALM, 2), CALM, 2)[1]?.tooClose).toBe(true);
+    expect(finish(helpRanking(input, simulateTrials(input, CALM, 2), CALM, 2))[1]?.tooClose).toBe(true);
   });
 
   it('leaves every other slot alone: lifting one element never changes a run that it did not save', () => {

@@ -1,4 +1,4 @@
-import { countsAsEvidence, type EvidenceRep } from '@/core/log';
+import type { BoutEvidence } from '@/core/evidence';
 
 /** Counted reps under each condition of a trial, over all elements of a class. */
 export type Rehearsals = {
@@ -13,15 +13,19 @@ export type Rehearsals = {
  * How often the trial's conditions have been met. The first counted rep of a day on an element is
  * its cold one; unpaid is what was logged as paid with nothing.
  */
-export function rehearsalsOf(elements: readonly { readonly reps: readonly EvidenceRep[] }[]): Rehearsals {
-  const counted = elements.map(({ reps }) => reps.filter(countsAsEvidence));
-  const count = (wanted: (rep: EvidenceRep) => boolean): number =>
-    counted.reduce((sum, reps) => sum + reps.filter(wanted).length, 0);
+export function rehearsalsOf(elements: readonly { readonly bouts: readonly BoutEvidence[] }[]): Rehearsals {
+  const bouts = elements.flatMap((one) => one.bouts);
+  const sum = (of: (one: BoutEvidence) => number): number => bouts.reduce((all, one) => all + of(one), 0);
+  const reps = (cells: BoutEvidence['cells']): number =>
+    cells.reduce((all, cell) => all + cell.clean + cell.notClean, 0);
   return {
-    away: count((rep) => rep.away),
-    cold: counted.reduce((sum, reps) => sum + new Set(reps.map((rep) => rep.day)).size, 0),
-    unpaid: count((rep) => rep.pay === 'none'),
-    rehearsed: count((rep) => rep.purpose === 'rehearsal'),
+    away: sum((one) => reps(one.cells.filter((cell) => cell.away))),
+    cold: elements.reduce(
+      (all, one) => all + new Set(one.bouts.filter((bout) => bout.first).map((bout) => bout.day)).size,
+      0,
+    ),
+    unpaid: sum((one) => one.unpaid.reps),
+    rehearsed: sum((one) => one.rehearsed),
   };
 }
 

@@ -50,7 +50,7 @@ const SLOTS_PER_ELEMENT = 3;
  *
  * Random numbers sit in fixed slots per group, run and element, so that two simulations with the
  * same seed differ only by what was changed between them. `change` says what. Same seed, same bytes
- * on one engine. `onGroup` is called after each group with the share done, for progress.
+ * on one engine.
  */
 export function simulateTrials(
   input: TrialClass,
@@ -58,7 +58,6 @@ export function simulateTrials(
   seed: number,
   size: SimulationSize = FULL_SIZE,
   change: Change = {},
-  onGroup?: (share: number) => void,
 ): Runs {
   const compiled = compileRules(input.rules);
   const plans = input.exercises.flatMap((exercise, e) =>
@@ -99,7 +98,6 @@ export function simulateTrials(
     });
     seeded(mixSeed(seed, group, 0)).fill(desk.uniforms);
     for (let run = 0; run < size.runs; run++) runOne(desk, run * slots, group);
-    onGroup?.((group + 1) / size.groups);
   }
   return runs;
 }

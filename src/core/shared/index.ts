@@ -3,3 +3,4 @@ export * from './ids';
 export * from './quantities';
 export * from './random';
 export * from './result';
+export type { Steps } from './steps';

@@ -1,2 +1,3 @@
-export { type KennelFile, readKennelFile, writeKennelFile } from './kennel-file';
+export { type KennelFile, readKennelFile } from './kennel-file';
+export { kennelPieces } from './kennel-pieces';
 export type { Merged } from './merge';

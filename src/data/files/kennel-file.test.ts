@@ -2,11 +2,12 @@ import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Day, must } from '@/core/shared';
-import { emptyKennel } from '@/data/kennel.test-helper';
+import { emptyKennel, exportTables } from '@/data/kennel.test-helper';
 import { CURRENT_VERSION } from '@/data/migrations';
-import { exportTables, replaceTables, takeBack } from '@/data/write';
+import { replaceTables, takeBack } from '@/data/write';
 import { makeSampleKennel } from '@/demo/sample-kennel';
-import { readKennelFile, writeKennelFile } from '.';
+import { readKennelFile } from '.';
+import { writeKennelFile } from './files.test-helper';
 
 const today = '2026-06-30' as Day;
 const tables = makeSampleKennel(today, 2);

@@ -1,10 +1,10 @@
 import * as v from 'valibot';
 import { type Failure, fail, ok, type Result } from '@/core/shared';
-import { CURRENT_VERSION, migrateTables } from '@/data/migrations';
-import { TABLE_NAMES, type Tables, tablesSchema } from '@/data/records';
+import { migrateTables } from '@/data/migrations';
+import { type Tables, tablesSchema } from '@/data/records';
 import { checkReferences } from '@/data/records/references';
 
-const KENNEL_FORMAT = 'regulon-kennel';
+export const KENNEL_FORMAT = 'regulon-kennel';
 
 const envelopeSchema = v.strictObject({
   format: v.literal(KENNEL_FORMAT),
@@ -14,12 +14,6 @@ const envelopeSchema = v.strictObject({
   counts: v.record(v.string(), v.number()),
   tables: v.record(v.string(), v.array(v.unknown())),
 });
-
-/** Everything in one JSON file (docs/formats/kennel-file.md). `savedAt` is an ISO 8601 instant. */
-export function writeKennelFile(tables: Tables, savedAt: string): string {
-  const counts = Object.fromEntries(TABLE_NAMES.map((name) => [name, tables[name].length]));
-  return `${JSON.stringify({ format: KENNEL_FORMAT, version: CURRENT_VERSION, savedAt, counts, tables }, null, 1)}\n`;
-}
 
 export type KennelFile = { readonly savedAt: string; readonly tables: Tables };
 

@@ -5,7 +5,8 @@ import { asId, type BoutId, type Day, type DeviceId, type DogId, type EntryId, m
 import { CHANGED } from '@/data/kennel.test-helper';
 import { type Changed, PLAIN_KIT, type Tables } from '@/data/records';
 import { makeSampleKennel } from '@/demo/sample-kennel';
-import { readKennelFile, writeKennelFile } from '.';
+import { readKennelFile } from '.';
+import { writeKennelFile } from './files.test-helper';
 import { mergeTables } from './merge';
 
 const whole = makeSampleKennel('2026-06-30' as Day, 2);

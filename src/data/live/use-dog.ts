@@ -1,49 +1,62 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import type { Criteria } from '@/core/breakdown';
-import type { ElementId } from '@/core/shared';
+import { useMemo } from 'react';
 import {
-  type DatedBout,
   type DogWork,
-  isRunning,
-  type RepsByElement,
-  repsOfDog,
+  type EvidenceByElement,
+  evidenceByElement,
+  type KeptEvidence,
+  keptOfDog,
+  openToday,
   type StandsByElement,
+  standsOf,
   type Trial,
   trialsOf,
   workOf,
 } from '@/data/read';
-import { boutsOfDog, standsAt } from '@/data/read/bouts';
 import { useKennelWithDog } from './use-kennel';
 
 export type DogState = {
   readonly work: DogWork;
-  readonly reps: RepsByElement;
+  /** What each element's bouts say. */
+  readonly evidence: EvidenceByElement;
+  /** The same, bout by bout, oldest first. */
+  readonly bouts: readonly KeptEvidence[];
   /** Where the dog stands, by element; elements that were never worked are not there. */
   readonly stands: StandsByElement;
   readonly trials: readonly Trial[];
   /** Bouts of today that nobody has ended yet. */
-  readonly open: readonly DatedBout[];
+  readonly open: readonly KeptEvidence[];
 };
 
 /**
- * All that the database holds of the dog in hand, read again whenever it changes; null until first
- * read.
+ * All that the database holds of the dog in hand, and no entry of a log; null until first read. Work,
+ * trials and evidence are read apart, so that a rep reads neither rule books nor elements again.
  */
 export function useDog(): DogState | null {
   const { kennel, dog, today } = useKennelWithDog();
-  const state = useLiveQuery(async (): Promise<DogState> => {
-    const [work, reps, trials, bouts] = await Promise.all([
-      workOf(kennel, dog.id),
-      repsOfDog(kennel, dog.id),
-      trialsOf(kennel, dog.id),
-      boutsOfDog(kennel, dog.id),
-    ]);
-    const stands = new Map<ElementId, Criteria>();
-    for (const element of work.elements) {
-      const at = await standsAt(kennel, element.id);
-      if (at) stands.set(element.id, at);
-    }
-    return { work, reps, stands, trials, open: bouts.filter((bout) => isRunning(bout, today)) };
-  }, [kennel, dog.id, today]);
-  return state ?? null;
+  const work = useLiveQuery(() => workOf(kennel, dog.id), [kennel, dog.id]);
+  const trials = useLiveQuery(() => trialsOf(kennel, dog.id), [kennel, dog.id]);
+  const bouts = useLiveQuery(() => keptOfDog(kennel, dog.id), [kennel, dog.id]);
+  return useMemo(
+    () => (work && trials && bouts ? dogState(work, trials, bouts, today) : null),
+    [work, trials, bouts, today],
+  );
 }
+
+/**
+ * What a room is given, from what is stored.
+ * @internal
+ */
+export const dogState = (
+  work: DogWork,
+  trials: readonly Trial[],
+  bouts: readonly KeptEvidence[],
+  today: KeptEvidence['day'],
+): DogState => ({
+  work,
+  bouts,
+  evidence: evidenceByElement(bouts, work.elements),
+  stands: standsOf(bouts),
+  trials,
+  open: openToday(bouts, today),
+});

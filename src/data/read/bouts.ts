@@ -1,8 +1,7 @@
-import type { Criteria } from '@/core/breakdown';
 import { type Entry, type Folded, foldLog, inOrder } from '@/core/log';
-import type { BoutId, Day, DogId, ElementId } from '@/core/shared';
+import type { BoutId, Day, ElementId } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
-import { type Bout, elementOf, type Outing } from '@/data/records';
+import type { Bout, Outing } from '@/data/records';
 
 /** A bout with what its outing says of the day. */
 export type DatedBout = Bout & {
@@ -23,12 +22,6 @@ async function withDays(kennel: Kennel, bouts: readonly Bout[]): Promise<DatedBo
   const outings = await kennel.database.of('outings').bulkGet(ids);
   const byId = new Map(outings.flatMap((outing) => (outing ? [[outing.id, outing] as const] : [])));
   return bouts.flatMap((bout) => dated(bout, byId.get(bout.outingId)));
-}
-
-/** All bouts of a dog, oldest first. */
-export async function boutsOfDog(kennel: Kennel, dog: DogId): Promise<DatedBout[]> {
-  const bouts = await kennel.database.of('bouts').where('dogId').equals(dog).toArray();
-  return withDays(kennel, bouts.sort(byStart));
 }
 
 /** All bouts on an element, oldest first. */
@@ -76,13 +69,9 @@ export async function logged(kennel: Kennel, bout: DatedBout): Promise<LoggedBou
   return { bout, entries, folded: foldLog(bout.start, entries) };
 }
 
-/** The last bouts, newest first, each with its log. */
-export async function recentBouts(
-  kennel: Kennel,
-  of: { readonly dog: DogId } | { readonly element: ElementId },
-  count: number,
-): Promise<LoggedBout[]> {
-  const bouts = 'dog' in of ? await boutsOfDog(kennel, of.dog) : await boutsOn(kennel, of.element);
+/** The last bouts on an element, newest first, each with its log. */
+export async function recentBouts(kennel: Kennel, element: ElementId, count: number): Promise<LoggedBout[]> {
+  const bouts = await boutsOn(kennel, element);
   return Promise.all(
     bouts
       .slice(-count)
@@ -90,12 +79,3 @@ export async function recentBouts(
       .map((bout) => logged(kennel, bout)),
   );
 }
-
-/** Where the dog stands: where its last bout left it; null before any. */
-export async function standsAt(kennel: Kennel, element: ElementId): Promise<Criteria | null> {
-  const last = await lastBout(kennel, element);
-  return last ? foldLog(last.start, await boutLog(kennel, last.id)).stands : null;
-}
-
-/** The element on which a bout is; null where an exercise is run whole. */
-export const elementIn = (bout: Bout): ElementId | null => elementOf(bout);

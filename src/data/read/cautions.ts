@@ -1,7 +1,7 @@
 import { type Caution, cautionsFor } from '@/core/planning';
 import type { Day, ElementId } from '@/core/shared';
 import type { Dog, ElementRecord } from '@/data/records';
-import type { RepsByElement } from './class-evidence';
+import type { EvidenceByElement } from './evidence';
 import type { DogWork } from './work';
 
 /** What somebody has looked at before a session; null where nobody has. */
@@ -15,13 +15,15 @@ const UNKNOWN_WEATHER: Weather = { surface: null, temperature: null };
 export function cautionsOf(
   element: ElementRecord,
   dog: Dog,
-  reps: RepsByElement,
+  evidence: EvidenceByElement,
   work: Pick<DogWork, 'elements'>,
   today: Day,
   weather: Weather = UNKNOWN_WEATHER,
 ): Caution[] {
   const jumps = isJump(element);
-  const jumpsToday = work.elements.filter(isJump).reduce((sum, one) => sum + repsOn(one.id, reps, today), 0);
+  const jumpsToday = work.elements
+    .filter(isJump)
+    .reduce((sum, one) => sum + repsOn(one.id, evidence, today), 0);
   return cautionsFor({
     dog,
     today,
@@ -30,7 +32,7 @@ export function cautionsOf(
     jumpsToday: jumps ? jumpsToday : null,
     lastStrengthDay: lastDay(
       work.elements.filter((one) => one.work.includes('strength') || one.work.includes('upright')),
-      reps,
+      evidence,
     ),
     ...weather,
   });
@@ -38,10 +40,12 @@ export function cautionsOf(
 
 const isJump = (element: ElementRecord): boolean =>
   element.work.includes('jump') || element.axes.some((axis) => axis.quantity === 'height');
-const repsOn = (id: ElementId, reps: RepsByElement, day: Day): number =>
-  (reps.get(id) ?? []).filter((rep) => rep.day === day).length;
+const repsOn = (id: ElementId, evidence: EvidenceByElement, day: Day): number =>
+  (evidence.get(id) ?? []).reduce((sum, bout) => sum + (bout.day === day ? bout.reps : 0), 0);
 
-function lastDay(elements: readonly ElementRecord[], reps: RepsByElement): Day | null {
-  const days = elements.flatMap((element) => (reps.get(element.id) ?? []).map((rep) => rep.day));
+function lastDay(elements: readonly ElementRecord[], evidence: EvidenceByElement): Day | null {
+  const days = elements.flatMap((element) =>
+    (evidence.get(element.id) ?? []).flatMap((bout) => (bout.reps > 0 ? [bout.day] : [])),
+  );
   return days.length === 0 ? null : days.reduce((last, day) => (day > last ? day : last));
 }

@@ -1,33 +1,61 @@
 import { buildLadder, type Criteria, completed, demandCriteria, demandOf } from '@/core/breakdown';
-import { EYE, type Question, type StudyQuestion } from '@/core/evidence';
-import type { EvidenceRep } from '@/core/log';
+import { type BoutEvidence, EYE, type Question, type StudyQuestion } from '@/core/evidence';
 import type { ClassEvidence } from '@/core/readiness';
 import { prepareRules, type RuleBook } from '@/core/rulebooks';
 import { type Day, type ElementId, fail, ok, type Result } from '@/core/shared';
 import { quantile } from '@/core/statistics';
 import type { Kennel } from '@/data/kennel';
 import type { Dog, ElementRecord, Trial } from '@/data/records';
-import { repsOfDog } from './reps';
-import { type DogWork, listDogs, placesOf, workOf } from './work';
-
-export type RepsByElement = ReadonlyMap<ElementId, readonly EvidenceRep[]>;
-export type StandsByElement = ReadonlyMap<ElementId, Criteria>;
+import { evidenceByElement, keptOfDog, type StandsByElement } from './evidence';
+import { activeElements, type DogWork, listDogs, placesOf, workOf } from './work';
 
 /**
  * One question for each element: how sure at its demand, and how far it reaches from the rung on
  * which the dog stands.
  */
-export function elementQuestions(work: DogWork, reps: RepsByElement, stands: StandsByElement): Question[] {
-  return work.elements.map((element) => {
-    return {
-      id: element.id,
-      axes: element.axes,
-      reps: reps.get(element.id) ?? [],
-      at: demandOf(element.axes),
-      here: hereOf(element, stands.get(element.id) ?? null),
-    };
-  });
+export function elementQuestions(work: DogWork, evidence: Said, stands: StandsByElement): Question[] {
+  return activeElements(work).map((element) => elementQuestion(element, evidence, stands));
 }
+
+/** The same for one element. */
+export function elementQuestion(element: ElementRecord, evidence: Said, stands: StandsByElement): Question {
+  return {
+    id: element.id,
+    axes: element.axes,
+    bouts: (evidence.get(element.id) ?? []).map(asAsked),
+    at: demandOf(element.axes),
+    here: hereOf(element, stands.get(element.id) ?? null),
+  };
+}
+
+type Said = ReadonlyMap<ElementId, readonly BoutEvidence[]>;
+
+/**
+ * Of what is kept only what the core asks for goes to the worker, and nothing that changes beside it:
+ * the same question has the same print.
+ */
+const asAsked = (one: BoutEvidence): BoutEvidence => ({
+  bout: one.bout,
+  day: one.day,
+  begun: one.begun,
+  reps: one.reps,
+  counted: one.counted,
+  cells: one.cells,
+  first: one.first,
+  faults: one.faults,
+  handlerFaults: one.handlerFaults,
+  paid: one.paid,
+  unpaid: one.unpaid,
+  rehearsed: one.rehearsed,
+  times: one.times,
+  waited: one.waited,
+  holds: one.holds,
+  turns: one.turns,
+  habits: one.habits,
+  minutes: one.minutes,
+  asked: [],
+  marks: [],
+});
 
 /** Where the dog stands, or its ladder begins; every axis named. */
 function hereOf(element: ElementRecord, stands: Criteria | null): Criteria {
@@ -42,15 +70,14 @@ function hereOf(element: ElementRecord, stands: Criteria | null): Criteria {
 export function studyQuestion(
   element: ElementRecord,
   work: DogWork,
-  reps: RepsByElement,
+  evidence: Said,
   stands: StandsByElement,
-): StudyQuestion | null {
-  const [question] = elementQuestions(
-    { ...work, elements: work.elements.filter((one) => one.id === element.id) },
-    reps,
-    stands,
-  );
-  return question ? { ...question, conditions: element.conditions, bands: bandsOf(element, work) } : null;
+): StudyQuestion {
+  return {
+    ...elementQuestion(element, evidence, stands),
+    conditions: element.conditions,
+    bands: bandsOf(element, work),
+  };
 }
 
 function bandsOf(element: ElementRecord, work: DogWork): number[] {
@@ -80,10 +107,16 @@ export type ClassOfDog = {
 export async function classesOfDogs(kennel: Kennel, today: Day): Promise<ClassOfDog[]> {
   const found: ClassOfDog[] = [];
   for (const dog of await listDogs(kennel)) {
-    const [work, reps] = await Promise.all([workOf(kennel, dog.id), repsOfDog(kennel, dog.id)]);
+    const [work, kept] = await Promise.all([workOf(kennel, dog.id), keptOfDog(kennel, dog.id)]);
+    const evidence = evidenceByElement(kept, work.elements);
     for (const { book } of work.ruleBooks) {
       if (!work.breakdowns.some((breakdown) => breakdown.ruleBookId === book.id)) continue;
-      const input = classEvidence({ ruleBookId: book.id, day: today, entryCloses: null }, work, reps, today);
+      const input = classEvidence(
+        { ruleBookId: book.id, day: today, entryCloses: null },
+        work,
+        evidence,
+        today,
+      );
       const titles = new Map(work.elements.map((element) => [element.id as string, element.title]));
       if (input.ok) found.push({ dog, book, input: { ...input.value, trialDay: null }, titles });
     }
@@ -91,20 +124,9 @@ export async function classesOfDogs(kennel: Kennel, today: Day): Promise<ClassOf
   return found;
 }
 
-/**
- * The middle length of a session, from its first rep to its last and one rep's time more; null
- * without two reps in any.
- */
-function minutesOf(reps: readonly EvidenceRep[]): number | null {
-  const bouts = new Map<string, number[]>();
-  // Reps typed from paper keep an order, not an hour: a bout that has one tells no minutes.
-  const untimed = new Set(reps.filter((rep) => rep.timed === false).map((rep) => rep.bout));
-  for (const rep of reps)
-    if (!untimed.has(rep.bout)) bouts.set(rep.bout, [...(bouts.get(rep.bout) ?? []), rep.at]);
-  const lengths = [...bouts.values()].flatMap((at) => {
-    const span = (Math.max(...at) - Math.min(...at)) / 60_000;
-    return at.length > 1 && span > 0 ? [(span * at.length) / (at.length - 1)] : [];
-  });
+/** The middle length of a session, minutes; null where none tells. */
+function minutesOf(bouts: readonly BoutEvidence[]): number | null {
+  const lengths = bouts.flatMap((one) => one.minutes ?? []);
   return lengths.length === 0 ? null : quantile(lengths, 0.5);
 }
 
@@ -115,7 +137,7 @@ function minutesOf(reps: readonly EvidenceRep[]): number | null {
 export function classEvidence(
   trial: Pick<Trial, 'ruleBookId' | 'day' | 'entryCloses'>,
   work: DogWork,
-  reps: RepsByElement,
+  evidence: Said,
   today: Day,
 ): Result<ClassEvidence> {
   const book = work.ruleBooks.find((record) => record.id === trial.ruleBookId)?.book;
@@ -145,7 +167,7 @@ export function classEvidence(
   const elements = work.elements.map((element) => ({
     id: element.id,
     axes: element.axes,
-    reps: reps.get(element.id) ?? [],
+    bouts: (evidence.get(element.id) ?? []).map(asAsked),
   }));
   const used = new Set(exercises.flatMap((exercise) => exercise.parts.map((part) => part.element)));
   return ok({
@@ -156,7 +178,7 @@ export function classEvidence(
     trialDay: trial.day >= today ? trial.day : null,
     closes: trial.entryCloses,
     minutes: elements.flatMap((element) => {
-      const minutes = minutesOf(element.reps);
+      const minutes = minutesOf(element.bouts);
       return minutes === null ? [] : [[element.id, minutes] as const];
     }),
   });

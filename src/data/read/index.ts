@@ -1,4 +1,3 @@
-export type { EvidenceRep } from '@/core/log';
 export type { Kennel, KennelName } from '@/data/kennel';
 export { criteriaAtShare, elementFromMethod } from '@/data/make-element';
 export type {
@@ -17,10 +16,10 @@ export type {
   Trial,
 } from '@/data/records';
 export { PLAIN_ELEMENT } from '@/data/records';
+export type { KeptEvidence } from '@/data/records/kept-evidence';
 export {
   boutLog,
   type DatedBout,
-  elementIn,
   isRunning,
   type LoggedBout,
   lastBout,
@@ -31,15 +30,25 @@ export {
   type ClassOfDog,
   classEvidence,
   classesOfDogs,
+  elementQuestion,
   elementQuestions,
-  type RepsByElement,
-  type StandsByElement,
   studyQuestion,
 } from './class-evidence';
 export { coachFacts } from './coach-facts';
+export { countsOf, type KennelCounts, kennelCounts } from './counts';
 export { type Touched, touchedBy } from './editions';
+export {
+  articlesBefore,
+  beforeBout,
+  type EvidenceByElement,
+  evidenceByElement,
+  keptOfDog,
+  openToday,
+  repsOn,
+  type StandsByElement,
+  standsOf,
+} from './evidence';
 export { type GraphNode, prerequisiteGraph } from './prerequisites';
-export { articlesBefore, beforeBout, repsOfDog, standingReps } from './reps';
 export { type SameWork, sameWorkOf } from './same-work';
 export { startToday } from './start';
 export {
@@ -47,6 +56,7 @@ export {
   type DogWork,
   faultLabel,
   keptForecasts,
+  listApart,
   listDogs,
   listKit,
   listRuleBooks,

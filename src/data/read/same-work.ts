@@ -1,7 +1,7 @@
 import type { Criteria } from '@/core/breakdown';
 import type { Kennel } from '@/data/kennel';
 import type { Dog, ElementRecord } from '@/data/records';
-import { standsAt } from './bouts';
+import { standsAt } from './evidence';
 import { listDogs } from './work';
 
 /**

@@ -11,6 +11,7 @@ import {
 import type { DogId, ElementId } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import type {
+  Apart,
   Breakdown,
   Dog,
   ElementRecord,
@@ -72,6 +73,11 @@ export async function listKit(kennel: Kennel): Promise<Kit[]> {
   return (await kennel.database.of('kit').toArray()).sort((a, b) => a.title.localeCompare(b.title));
 }
 
+/** Records that two devices changed apart, and nobody has decided yet. */
+export function listApart(kennel: Kennel): Promise<Apart[]> {
+  return kennel.database.of('apart').toArray();
+}
+
 export function listRuleBooks(kennel: Kennel): Promise<RuleBookRecord[]> {
   return kennel.database.of('ruleBooks').toArray();
 }
@@ -121,8 +127,10 @@ export function namedFaults(element: ElementRecord, work: DogWork): NamedFault[]
 }
 
 /** What a fault is called; null where the element knows it no longer. */
-export const faultLabel = (faults: readonly NamedFault[], ref: FaultRef | undefined): string | null =>
-  ref === undefined ? null : (faults.find((fault) => sameFault(fault.ref, ref))?.label ?? null);
+export const faultLabel = (faults: readonly NamedFault[], ref: FaultRef | null | undefined): string | null =>
+  ref === null || ref === undefined
+    ? null
+    : (faults.find((fault) => sameFault(fault.ref, ref))?.label ?? null);
 
 /** Every exercise that an element serves. */
 export function placesOf(

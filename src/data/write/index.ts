@@ -1,7 +1,7 @@
 export { type BoutStart, debriefBout, endBout, startBout, typeInBout } from './bouts';
 export { addDogWithElement, changeDog, type FirstElement } from './dogs';
 export { moveToEdition } from './editions';
-export { addTables, decide, exportTables, replaceTables } from './kennel-tables';
+export { addTables, decide, replaceTables } from './kennel-tables';
 export { addKit, removeKit } from './kit';
 export { record, recordSet, recordUndo } from './log';
 export {

@@ -40,12 +40,6 @@ async function writeDifference(write: Write, before: Tables, after: Tables): Pro
 const rowsById = (tables: Tables, name: TableName): Map<string, Readonly<Record<string, unknown>>> =>
   new Map(tables[name].map((row) => [row.id as string, row as unknown as Readonly<Record<string, unknown>>]));
 
-/** All records, in one view of the database. */
-export function exportTables(kennel: Kennel): Promise<Tables> {
-  const { database } = kennel;
-  return database.transaction('r', database.tables, () => readTables(database));
-}
-
 /**
  * Says which version of a record stands that was changed on two devices apart: it is written as one
  * that has seen all of them. Fails with `gone` where nothing waits for a decision any more.

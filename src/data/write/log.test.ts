@@ -5,20 +5,10 @@ import { asEvidence, foldLog, plainRep, replay, type Said } from '@/core/log';
 import { ownFault } from '@/core/rulebooks';
 import { type AxisKey, asId, type Day, type ElementId, must } from '@/core/shared';
 import { DOG, emptyKennel } from '@/data/kennel.test-helper';
-import { standingReps } from '@/data/read';
+import { kennelCounts } from '@/data/read';
 import { boutLog, boutsOn, isRunning, lastBout, logged } from '@/data/read/bouts';
 import { DEFAULT_POLICY, PLAIN_ELEMENT } from '@/data/records';
-import {
-  debriefBout,
-  endBout,
-  exportTables,
-  record,
-  recordSet,
-  recordUndo,
-  startBout,
-  takeBack,
-  typeInBout,
-} from '.';
+import { debriefBout, endBout, record, recordSet, recordUndo, startBout, takeBack, typeInBout } from '.';
 
 const TIME = asId<AxisKey>('t');
 const at = (seconds: number) => ({ [TIME]: seconds });
@@ -68,7 +58,7 @@ describe('the log', () => {
       ['rep', 'rep', 'undo', 'amend'].map((kind, seq) => [seq, kind, kennel.device]),
     );
     const { reps } = await folded();
-    expect(standingReps(await exportTables(kennel))).toBe(1);
+    expect((await kennelCounts(kennel)).reps).toBe(1);
     expect(reps).toMatchObject([{ id: first.id, judged: said, corrected: true }]);
     expect(asEvidence({ ...bout, day: MONDAY }, reps)).toMatchObject([
       { faults: [ownFault('x')], day: MONDAY, criteria: at(2) },

@@ -3,6 +3,8 @@ import { type BoutId, type EntryId, type Failure, fail, ok, type Result } from '
 import { type Kennel, newId, reasonOf } from '@/data/kennel';
 import type { Bout, Changed, KeptName, New, TableName, Tables } from '@/data/records';
 
+import { FOLDED_FROM, keepEvidence, outdatedBy } from './keep-evidence';
+
 /** One record before and after a write; null where there was or is none. */
 export type RowChange = {
   readonly table: TableName;
@@ -23,6 +25,8 @@ export type Undo<T = unknown> = {
     readonly dogId: Entry['dogId'];
     readonly id: EntryId;
   }[];
+  /** How it is taken back where that is kept elsewhere (in the worker that brought a file in). */
+  readonly back?: () => Promise<Result<unknown>>;
 };
 
 type RowOf<N extends TableName> = Tables[N][number];
@@ -72,9 +76,11 @@ export async function transact<T>(
   command: (write: Write) => Promise<T>,
 ): Promise<Result<Undo<T>>> {
   const { database } = kennel;
+  const folds = FOLDED_FROM.some((name) => tables.includes(name));
   const names = [
     ...new Set<TableName>([
       ...tables,
+      ...(folds ? FOLDED_FROM : []),
       ...(tables.length === 1 && tables[0] === 'entries' ? [] : ['gone' as const]),
     ]),
   ];
@@ -83,9 +89,13 @@ export async function transact<T>(
   try {
     const made = await database.transaction(
       'rw',
-      names.map((name) => database.table(name)),
+      [...names.map((name) => database.table(name)), ...(folds ? [database.kept] : [])],
       // An async function, by which Dexie knows that native promises are awaited inside.
-      async () => command(writing(kennel, rows, entries)),
+      async () => {
+        const done = await command(writing(kennel, rows, entries));
+        if (folds) await keepEvidence(database, await outdatedBy(database, rows, entries));
+        return done;
+      },
     );
     return ok({ made, rows, entries });
   } catch (error) {

@@ -4,7 +4,7 @@ import { testAxis } from '@/core/breakdown/axis.test-helper';
 import { plainRep } from '@/core/log';
 import { asId, type Day, type ElementId, must } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
-import { CHANGED, DOG, emptyKennel, kennelWithDog } from '@/data/kennel.test-helper';
+import { CHANGED, DOG, emptyKennel, exportTables, kennelWithDog } from '@/data/kennel.test-helper';
 import { PLAIN_ELEMENT, type Tables, UNKNOWN_DOG } from '@/data/records';
 import { makeSampleKennel } from '@/demo/sample-kennel';
 import {
@@ -13,7 +13,6 @@ import {
   addTrial,
   changeDog,
   decide,
-  exportTables,
   makeExercise,
   putRuleBook,
   record,

@@ -4,19 +4,12 @@ import { HEIGHT as height, testAxis } from '@/core/breakdown/axis.test-helper';
 import { plainRep } from '@/core/log';
 import { DEFAULT_ASSUMPTIONS } from '@/core/readiness';
 import { asId, type Day, type DogId, type ElementId, must, type RuleBookId } from '@/core/shared';
-import { readKennelFile, writeKennelFile } from '@/data/files';
+import { readKennelFile } from '@/data/files';
+import { writeKennelFile } from '@/data/files/files.test-helper';
 import type { Kennel } from '@/data/kennel';
-import { DOG, emptyKennel, kennelWithDog } from '@/data/kennel.test-helper';
-import {
-  keptForecasts,
-  listDogs,
-  listRuleBooks,
-  namedFaults,
-  placesOf,
-  repsOfDog,
-  workOf,
-} from '@/data/read';
-import { standsAt } from '@/data/read/bouts';
+import { DOG, emptyKennel, evidenceStored, exportTables, kennelWithDog } from '@/data/kennel.test-helper';
+import { keptForecasts, listDogs, listRuleBooks, namedFaults, placesOf, workOf } from '@/data/read';
+import { standsAt } from '@/data/read/evidence';
 import { type ElementRecord, type New, PLAIN_ELEMENT } from '@/data/records';
 import { makeSampleKennel } from '@/demo/sample-kennel';
 import { sampleState } from '@/demo/sample-state.test-helper';
@@ -33,7 +26,6 @@ import {
   copyForDog,
   endBout,
   ensureSample,
-  exportTables,
   keepForecast,
   makeExercise,
   mergeElements,
@@ -101,7 +93,7 @@ describe('breaking down', () => {
     must(await takeBack(kennel, made));
     const { breakdowns, elements } = await workOf(kennel, DOG);
     expect([breakdowns, elements.map((one) => one.title)]).toEqual([[], ['fetch']]);
-    expect((await repsOfDog(kennel, DOG)).get(whole.id)).toHaveLength(3);
+    expect((await evidenceStored(kennel, DOG)).get(whole.id)?.[0]?.reps).toBe(3);
     await sound(kennel);
   });
 
@@ -156,13 +148,17 @@ describe('splitting and merging', () => {
       { element: out, at: { [DISTANCE]: 12 } },
       { element: jump, at: { [height.key]: 0.2 } },
     ]);
-    expect((await repsOfDog(kennel, DOG)).get(out as ElementId)).toBeUndefined();
+    expect((await evidenceStored(kennel, DOG)).get(out as ElementId)).toBeUndefined();
     const assigned = must(await assignBout(kennel, whole.id, bout.id, [out as ElementId]));
-    const reps = await repsOfDog(kennel, DOG);
-    expect([out, jump, whole.id].map((id) => reps.get(id as ElementId)?.length)).toEqual([3, undefined, 3]);
+    const reps = await evidenceStored(kennel, DOG);
+    expect([out, jump, whole.id].map((id) => reps.get(id as ElementId)?.[0]?.reps)).toEqual([
+      3,
+      undefined,
+      3,
+    ]);
     await sound(kennel);
     must(await takeBack(kennel, assigned));
-    expect((await repsOfDog(kennel, DOG)).get(out as ElementId)).toBeUndefined();
+    expect((await evidenceStored(kennel, DOG)).get(out as ElementId)).toBeUndefined();
     must(await takeBack(kennel, split));
     expect(await titles(kennel)).toEqual([['fetch', 'give']]);
     await sound(kennel);

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { type DogState, useDog, useKennelWithDog } from '@/data/live';
+import { repsOn } from '@/data/read';
 import { buttonClass, Chain, Notice, newestOf, PageHead, Rod, Sheet } from '@/ui';
 import {
   type ElementView,
@@ -10,15 +11,15 @@ import {
   retiredElements,
 } from './breakdown-view';
 import { ExerciseTools, LinkTools } from './exercise-tools';
-import { useAssessed } from './use-assessed';
+import { useWeighed } from './use-weighed';
 
 export function BreakdownRoom() {
   const { dog } = useKennelWithDog();
   const state = useDog();
-  const latest = useAssessed(state);
+  const latest = useWeighed(state);
   if (!state) return <p className="text-lg">Reading the log …</p>;
-  const assessed = newestOf(latest);
-  const own = ownElements(state, assessed);
+  const weighed = newestOf(latest);
+  const own = ownElements(state, weighed);
   return (
     <>
       <PageHead title={`What ${dog.name} is asked, piece by piece`}>
@@ -38,7 +39,7 @@ export function BreakdownRoom() {
       </p>
       {latest.state === 'failed' && <Notice tone="alert">{latest.failure.message}</Notice>}
       <div className="grid gap-7">
-        {exerciseViews(state, assessed).map((exercise) => (
+        {exerciseViews(state, weighed).map((exercise) => (
           <ExerciseSheet key={exercise.key} exercise={exercise} state={state} />
         ))}
         {own.length > 0 && (
@@ -148,10 +149,10 @@ function Retired({ state }: { readonly state: DogState }) {
         {retired.map((element) => (
           <li key={element.id} className="flex flex-wrap items-center justify-between gap-3">
             <span>
-              {element.title}: {state.reps.get(element.id)?.length ?? 0} reps, {element.assigned.length}{' '}
-              sessions assigned
+              {element.title}: {repsOn(state.evidence, element.id)} reps, {element.assigned.length} sessions
+              assigned
             </span>
-            <Link className={buttonClass('plain')} to={`${element.id}/parts`}>
+            <Link className={buttonClass('plain')} to={`${element.id}/about`}>
               Say what they count for
             </Link>
           </li>

@@ -1,20 +1,18 @@
 import { describe, expect, it } from 'vitest';
-import type { Axis, CellEdit } from '@/core/breakdown';
-import { testAxis } from '@/core/breakdown/axis.test-helper';
-import { assessElement } from '@/core/evidence';
-import { asId, asLevel, type BreakdownId, type ExerciseKey, must, type PartKey } from '@/core/shared';
+import { assessElement, chanceInWords } from '@/core/evidence';
+import { asId, type BreakdownId, type ExerciseKey, must, type PartKey } from '@/core/shared';
 import { type Breakdown, elementQuestions } from '@/data/read';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
-import { chanceInWords, exerciseViews, ownElements, retiredElements } from './breakdown-view';
-import { fieldText, readCell, valueAt, withCell, withField } from './ladder-edit';
+import { exerciseViews, ownElements, retiredElements } from './breakdown-view';
 
 const state = sampleState();
-const assessed = elementQuestions(state.work, state.reps, state.stands).map((question) =>
-  must(assessElement(question, TODAY)),
-);
+const weighed = elementQuestions(state.work, state.evidence, state.stands).map((question) => ({
+  id: question.id,
+  found: assessElement(question, TODAY),
+}));
 
 describe('exercises as chains', () => {
-  const views = exerciseViews(state, assessed);
+  const views = exerciseViews(state, weighed);
 
   it('stand in running order with what each link can cost', () => {
     expect(views.map((view) => [view.title, view.links.length])).toEqual([
@@ -42,13 +40,13 @@ describe('exercises as chains', () => {
 
   it('say nothing of strength before it is known', () => {
     expect(exerciseViews(state, null)[0]?.links[0]).toMatchObject({ chance: null, strength: null });
-    expect(ownElements(state, assessed)).toEqual([]);
-    expect(ownElements({ ...state, work: { ...state.work, breakdowns: [] } }, assessed)).toHaveLength(11);
+    expect(ownElements(state, weighed)).toEqual([]);
+    expect(ownElements({ ...state, work: { ...state.work, breakdowns: [] } }, weighed)).toHaveLength(11);
   });
 
   it('tell thin evidence from a figure', () => {
-    const one = assessed[0];
-    if (!one) throw new Error('assessed');
+    const one = weighed[0] && must(weighed[0].found);
+    if (!one) throw new Error('weighed');
     const told = (counted: number, low: number, high: number): string =>
       chanceInWords({
         ...one,
@@ -60,6 +58,19 @@ describe('exercises as chains', () => {
     expect(told(80, 0.2, 0.9)).toContain('anything from 20 to 90');
     expect(told(80, 0.5, 0.7)).toBe('60 in 100 clean at the demand (50–70, from 80 reps).');
   });
+});
+
+it('an element that cannot be weighed says why, and the others stay', () => {
+  const [broken, ...others] = weighed;
+  const why = { ok: false, code: 'axis', path: '', message: 'The start is beyond the demand.' } as const;
+  const found = exerciseViews(state, [{ id: broken?.id ?? asId(''), found: why }, ...others]).flatMap(
+    (view) => view.links,
+  );
+  const wrong = found.filter((link) => link.id === broken?.id);
+  expect(wrong.map((link) => [link.chance, link.strength])).toEqual(
+    wrong.map(() => ['Cannot be weighed. The start is beyond the demand.', null]),
+  );
+  expect(found.filter((link) => link.strength !== null).length).toBeGreaterThan(8);
 });
 
 describe('own exercises', () => {
@@ -83,7 +94,7 @@ describe('own exercises', () => {
   it('have links of one weight without a price, and say what waits', () => {
     const [view] = exerciseViews(
       { ...state, work: { ...state.work, breakdowns: [own], elements: [waiting, second] } },
-      assessed,
+      weighed,
     );
     expect(view).toMatchObject({ title: 'Mine', aside: 'your own', own: { id: 'b' } });
     expect(view?.links[0]).toMatchObject({
@@ -95,83 +106,7 @@ describe('own exercises', () => {
 
   it('split and joined elements are kept apart, for their reps', () => {
     const changed = { ...state, work: { ...state.work, breakdowns: [], elements: [first, gone] } };
-    expect(ownElements(changed, assessed).map((view) => view.id)).toEqual([first.id]);
+    expect(ownElements(changed, weighed).map((view) => view.id)).toEqual([first.id]);
     expect(retiredElements(changed).map((element) => element.id)).toEqual([gone.id]);
-  });
-});
-
-describe('lists, sides and marks that are moved', () => {
-  const list = testAxis({
-    key: 'l',
-    title: 'Help',
-    quantity: 'level',
-    unit: '',
-    levels: ['all', 'some', 'none'].map((name, place) => ({ id: asLevel(place), name, anchor: '' })),
-    start: 0,
-    demand: 2,
-    step: 1,
-    limit: 1,
-  });
-  const sides = testAxis({
-    key: 's',
-    title: 'Angle',
-    quantity: 'angle',
-    unit: '°',
-    harder: 'both',
-    start: 0,
-    demand: 60,
-    step: 15,
-    limit: 20,
-  });
-  it('are typed and read in their own words', () => {
-    expect([
-      fieldText(list, 'start'),
-      fieldText(list, 'demand'),
-      fieldText(sides, 'demand'),
-      fieldText(sides, 'limit'),
-    ]).toEqual(['all', 'none', '60°', '20°']);
-    expect(must(withField(list, 'demand', 'some')).demand).toBe(1);
-    expect(withField(list, 'demand', 'plenty')).toMatchObject({ ok: false, code: 'level' });
-    expect([must(readCell(sides, '30° left')), must(readCell(sides, '15\u00a0° right'))]).toEqual([-30, 15]);
-  });
-  it('give a value that can be paced out', () => {
-    const axis = testAxis();
-    expect([valueAt(axis, 0), valueAt(axis, 0.5), valueAt(axis, 1.2)]).toEqual([5, 10, 26]);
-    expect([valueAt({ ...axis, start: 20 }, 0.5), valueAt({ ...axis, start: 0 }, 0.5)]).toEqual([null, null]);
-  });
-});
-
-describe('typing in a ladder', () => {
-  const axis = testAxis({ key: 'd', unit: 'yd', start: 4.572, demand: 45.72 });
-  const height: Axis = { ...axis, quantity: 'height', unit: 'cm', start: 0.15, demand: 0.4, step: 0.05 };
-
-  it.each([
-    [axis, 'start', '5 yd'],
-    [axis, 'demand', '50 yd'],
-    [axis, 'step', '25 %'],
-    [height, 'step', '5 cm'],
-  ] as const)('shows and reads back %#', (one, field, text) => {
-    expect(fieldText(one, field)).toBe(text);
-    expect(must(withField(one, field, text))).toEqual(one);
-  });
-
-  it.each([
-    ['start', 'far', 'number'],
-    ['demand', '20 s', 'unit'],
-    ['demand', '5–10 yd', 'range'],
-    ['step', '0 %', 'step'],
-    ['step', 'a bit', 'step'],
-  ] as const)('refuses %s “%s”', (field, text, code) =>
-    expect(withField(axis, field, text)).toMatchObject({ ok: false, code }));
-
-  it('sets, replaces and clears a cell', () => {
-    const on = { [axis.key]: 9 };
-    const cell = (edits: CellEdit[], text: string) =>
-      withCell({ axes: [axis], edits }, axis, { planned: on }, text);
-    const set = must(cell([], '10'));
-    expect(set).toEqual([{ on, axis: 'd', value: 9.144 }]);
-    expect(must(cell(set, '20 m'))).toEqual([{ on, axis: 'd', value: 20 }]);
-    expect(must(cell(set, ' '))).toEqual([]);
-    expect(cell(set, '0')).toMatchObject({ ok: false, code: 'cell' });
   });
 });

@@ -1,14 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { buildLadder, METHODS } from '@/core/breakdown';
-import { USUAL_RULES } from '@/core/coaching';
+import { AXIS_KINDS, buildLadder, listAxis, METHODS, readNewAxis } from '@/core/breakdown';
 import { type AxisKey, asId, type DogId, type ElementId, must } from '@/core/shared';
 import type { ElementRecord } from '@/data/read';
 import type { LinkPlan } from '@/data/write';
 import { sampleState } from '@/demo/sample-state.test-helper';
-import { AXIS_KINDS, listAxis } from './axis-kinds';
-import { type LinkDraft, linkByHand, linksFromMethod, moved, readLinks, readNewAxis } from './exercise-draft';
+import { type LinkDraft, linkByHand, linksFromMethod, moved, readLinks } from './exercise-draft';
 import { sourceGroups, startingLinks } from './exercise-sources';
-import { readRule, ruleTexts } from './rule-texts';
 
 const DOG = asId<DogId>('d');
 const { work } = sampleState();
@@ -127,23 +124,6 @@ describe('criteria by hand', () => {
       null,
       null,
     ]);
-  });
-});
-
-describe('numbers of a rule', () => {
-  it.each(
-    Object.values(USUAL_RULES).map((rule) => [rule.kind, rule] as const),
-  )('%s comes back as it was written', (kind, rule) => {
-    expect(must(readRule(kind, ruleTexts(rule)))).toEqual(rule);
-  });
-  it.each([
-    ['run', { advanceAfter: 'many' }, 'write a number'],
-    ['run', { advanceAfter: '0' }, 'Clean in a row to go up'],
-    ['block', { pass: '9' }, 'more clean reps'],
-    ['sequential', { p0: '95' }, 'above'],
-  ] as const)('%s with %j is refused', (kind, change, words) => {
-    const read = readRule(kind, { ...ruleTexts(USUAL_RULES[kind]), ...change });
-    expect(read.ok ? '' : read.message).toContain(words);
   });
 });
 

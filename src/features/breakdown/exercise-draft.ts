@@ -1,39 +1,22 @@
 import {
   type Axis,
-  axisFrom,
-  axisScale,
+  type AxisText,
   GENERAL_STEP,
   isRatioAxis,
   type Method,
   type MethodAxis,
   type MethodElement,
-  parseValue,
+  readAxis,
+  stepText,
   writeValue,
 } from '@/core/breakdown';
 import type { RulePart } from '@/core/rulebooks';
-import {
-  asId,
-  type DogId,
-  type ElementId,
-  fail,
-  must,
-  NO_BREAK,
-  ok,
-  type PartKey,
-  type Result,
-  toBase,
-} from '@/core/shared';
+import { asId, type DogId, type ElementId, must, NO_BREAK, type PartKey, toBase } from '@/core/shared';
 import { criteriaAtShare, type ElementRecord, elementFromMethod, type New, PLAIN_ELEMENT } from '@/data/read';
 import type { LinkPlan } from '@/data/write';
-import { readStep, stepText } from './ladder-edit';
 
 /** An axis with the three values as they stand in its fields. */
-export type AxisDraft = {
-  readonly spec: MethodAxis;
-  readonly start: string;
-  readonly demand: string;
-  readonly step: string;
-};
+export type AxisDraft = AxisText;
 /** A link in the making: an element that the dog has already, or a new one. */
 export type LinkDraft = {
   readonly id: ElementId;
@@ -144,45 +127,6 @@ export function readLinks(
     (link): LinkPlan => ({ part: link.part, element: link.existing ?? withNeeds(link, links, made) }),
   );
   return { plans, problems };
-}
-
-function readAxis(draft: AxisDraft): {
-  readonly axis: Axis | null;
-  readonly problems: Readonly<Record<string, string>>;
-} {
-  const shape = draft.spec.axis;
-  const plain = shape.harder === 'both' ? { ...shape, harder: 'more' as const } : shape;
-  const fields: Readonly<Record<'start' | 'demand' | 'step', Result<number>>> = {
-    start: parseValue(plain, draft.start),
-    demand: parseValue(plain, draft.demand),
-    step: readStep(shape, draft.step),
-  };
-  const problems = Object.fromEntries(
-    Object.entries(fields).flatMap(([field, value]) => (value.ok ? [] : [[field, value.message]])),
-  );
-  if (!fields.start.ok || !fields.demand.ok || !fields.step.ok) return { axis: null, problems };
-  const axis = axisFrom(draft.spec, {
-    start: fields.start.value,
-    demand: fields.demand.value,
-    step: fields.step.value,
-  });
-  if (!axis.ok) return { axis: null, problems: { start: axis.message } };
-  const scale = axisScale(axis.value);
-  return scale.ok ? { axis: axis.value, problems } : { axis: null, problems: { start: scale.message } };
-}
-
-/** A single axis from its fields, for an element that is there. The first problem is given. */
-export function readNewAxis(
-  spec: MethodAxis | undefined,
-  text: { readonly title: string; readonly start: string; readonly demand: string; readonly step: string },
-): Result<Axis> {
-  if (!spec) return fail('kind', '', 'Choose a kind of criterion.');
-  const named = text.title === '' ? spec : { ...spec, axis: { ...spec.axis, title: text.title } };
-  const step = text.step.trim() === '' && spec.step !== null ? stepText(spec.axis, spec.step) : text.step;
-  const read = readAxis({ spec: named, start: text.start, demand: text.demand, step });
-  return read.axis
-    ? ok(read.axis)
-    : fail('axis', '', Object.values(read.problems)[0] ?? 'These values do not fit together.');
 }
 
 function elementOf(link: LinkDraft, dogId: DogId, axes: readonly Axis[]): New<ElementRecord> {

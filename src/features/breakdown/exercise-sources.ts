@@ -1,8 +1,8 @@
 import type { Method } from '@/core/breakdown';
+import { AXIS_KINDS } from '@/core/breakdown';
 import type { RuleBook, RuleExercise } from '@/core/rulebooks';
 import { type AxisKey, asId } from '@/core/shared';
 import type { Breakdown, DogWork } from '@/data/read';
-import { AXIS_KINDS } from './axis-kinds';
 import {
   freshKey,
   type LinkDraft,

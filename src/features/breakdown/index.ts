@@ -1,10 +1,5 @@
 export { BreakdownRoom } from './breakdown-room';
-export { DogsPage } from './dogs-page';
-export { EvidencePage } from './evidence-page';
-export { LadderPage } from './ladder-page';
 export { MethodPage } from './method-page';
 export { MethodsPage } from './methods-page';
 export { NewExercisePage } from './new-exercise-page';
-export { PartsPage } from './parts-page';
 export { PrerequisitesPage } from './prerequisites-page';
-export { RulePage } from './rule-page';

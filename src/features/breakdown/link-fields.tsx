@@ -1,7 +1,7 @@
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import { AXIS_KINDS } from '@/core/breakdown';
 import type { ElementRecord } from '@/data/read';
 import { Button, TextField } from '@/ui';
-import { AXIS_KINDS } from './axis-kinds';
 import { type AxisDraft, axisDraft, type LinkDraft, type Problems } from './exercise-draft';
 
 type Props = {

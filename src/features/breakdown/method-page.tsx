@@ -5,13 +5,13 @@ import {
   type MethodAxis,
   type MethodElement,
   SCHOOLS,
+  stepText,
   writeValue,
 } from '@/core/breakdown';
 import { RULE_WORDS, type RuleKind } from '@/core/coaching';
 import { cautionsFor } from '@/core/planning';
 import { useKennelWithDog } from '@/data/live';
 import { buttonClass, CautionNote, Notice, PageHead, Sheet } from '@/ui';
-import { stepText } from './ladder-edit';
 
 /**
  * How to teach a practice: its elements in order, what is measured, what goes wrong, where schools

@@ -124,7 +124,7 @@ function Box({
   return (
     <li className="absolute" style={{ left: place.x, top: place.y, width: BOX.width, height: BOX.height }}>
       <Link
-        to={`../${node.id}/parts`}
+        to={`../${node.id}/about`}
         relative="path"
         className={`flex h-full flex-col justify-center bg-sheet px-3 leading-tight hover:bg-paper ${open ? 'border-2 border-ink' : 'border-[3px] border-dashed border-rule'}`}
       >

@@ -1,12 +1,11 @@
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { METHODS } from '@/core/breakdown';
+import { AXIS_KINDS, METHODS } from '@/core/breakdown';
 import { type AxisKey, asId } from '@/core/shared';
 import { type DogState, useDog, useKennelWithDog } from '@/data/live';
 import { activeElements } from '@/data/read';
 import { type ExercisePlan, makeExercise } from '@/data/write';
 import { Button, Notice, PageHead, TextField } from '@/ui';
-import { AXIS_KINDS } from './axis-kinds';
 import { freshKey, type LinkDraft, linkByHand, moved, type Problems, readLinks } from './exercise-draft';
 import { type Source, type SourceGroup, sourceGroups, startingLinks } from './exercise-sources';
 import { LinkFields } from './link-fields';

@@ -50,7 +50,7 @@ export function PrerequisitesPage() {
                   <li key={node.id} className="py-2.5">
                     <Link
                       className="text-lg font-semibold underline decoration-rule underline-offset-4"
-                      to={`../${node.id}/parts`}
+                      to={`../${node.id}/about`}
                       relative="path"
                     >
                       {node.title}

@@ -32,11 +32,11 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
   const [firstTouch, setFirstTouch] = useState<number | null>(null);
   useEffect(() => {
     let current = true;
-    void articlesBefore(kennel, bout).then((found) => current && setBefore(found));
+    void articlesBefore(kennel, element.id, bout).then((found) => current && setBefore(found));
     return () => {
       current = false;
     };
-  }, [kennel, bout]);
+  }, [kennel, element.id, bout]);
   const events = useMemo(() => foldLog(bout.start, entries).articles, [bout.start, entries]);
   const runs = events.filter((event) => event.kind === 'run').length;
   // The next run begins with nothing touched and the layout covered again.

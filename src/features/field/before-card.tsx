@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { axisInWords, buildLadder, type Criteria, describePlace, placeOn } from '@/core/breakdown';
-import { type Entry, foldLog } from '@/core/log';
 import { parseOne, type Result } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import {
@@ -9,7 +8,7 @@ import {
   type DatedBout,
   type DogWork,
   type ElementRecord,
-  type RepsByElement,
+  type EvidenceByElement,
   startToday,
 } from '@/data/read';
 import { startBout } from '@/data/write';
@@ -21,9 +20,10 @@ import { missingOf, useDevice } from './use-device';
 type Props = {
   readonly element: ElementRecord;
   readonly work: DogWork;
-  readonly reps: RepsByElement;
+  readonly evidence: EvidenceByElement;
+  /** Where the last bout left the dog; null before any. */
+  readonly stands: Criteria | null;
   readonly last: DatedBout | null;
-  readonly entries: readonly Entry[];
   /** How many dogs train this piece of work. */
   readonly dogs: number;
 };
@@ -32,10 +32,10 @@ type Props = {
  * The card before a session: rung, place, what to bring, what to be careful of. Everything changes
  * in one tap, and nothing has to.
  */
-export function BeforeCard({ element, work, reps, last, entries, dogs }: Props) {
+export function BeforeCard({ element, work, evidence, stands, last, dogs }: Props) {
   const { kennel, dog, today, done } = useKennelWithDog();
   const ladder = buildLadder(element);
-  const [start, setStart] = useState(() => firstCriteria(element, last, entries, today));
+  const [start, setStart] = useState(() => startToday(element, stands, last?.day === today));
   const on = placeOn(ladder, start);
   const easier = ladder.rungs[on.kind === 'between' ? on.rung : on.rung - 1]?.criteria;
   const harder = ladder.rungs[on.kind === 'below' ? on.rung : on.rung + 1]?.criteria;
@@ -44,7 +44,7 @@ export function BeforeCard({ element, work, reps, last, entries, dogs }: Props) 
   const [weather, setWeather] = useState({ helper: '', temperature: '' });
   const [runsFixed, setRunsFixed] = useState<number | null>(null);
   const temperature = readTemperature(weather.temperature);
-  const cautions = cautionsOf(element, dog, reps, work, today, {
+  const cautions = cautionsOf(element, dog, evidence, work, today, {
     surface: surfaceOf(conditions),
     temperature: temperature.ok ? temperature.value : null,
   });
@@ -256,17 +256,6 @@ function Missing() {
       </ul>
     </details>
   );
-}
-
-/** Where the last bout left the dog, or as many rungs below as the pace says on another day. */
-function firstCriteria(
-  element: ElementRecord,
-  last: DatedBout | null,
-  entries: readonly Entry[],
-  today: DatedBout['day'],
-): Criteria {
-  const stands = last ? foldLog(last.start, entries).stands : null;
-  return startToday(element, stands, last?.day === today);
 }
 
 const without = (conditions: Readonly<Record<string, string>>, title: string): Record<string, string> =>

@@ -3,15 +3,20 @@ import { sameCriteria } from '@/core/breakdown';
 import { type Before, FALLING_OFF, fallingOff, type Suspicion } from '@/core/evidence';
 import { asEvidence, countsAsEvidence, type StandingRep } from '@/core/log';
 import { useKennel } from '@/data/live';
-import { beforeBout, type DatedBout } from '@/data/read';
+import { beforeBout, type DatedBout, type ElementRecord } from '@/data/read';
 import type { PadView } from './pad-view';
 
-type Props = { readonly bout: DatedBout; readonly view: PadView; readonly reps: readonly StandingRep[] };
+type Props = {
+  readonly element: ElementRecord;
+  readonly bout: DatedBout;
+  readonly view: PadView;
+  readonly reps: readonly StandingRep[];
+};
 
 /**
  * A quiet line when the session seems to fall off. It is a suspicion, and says what it rests on.
  */
-export function FallingOffLine({ bout, view, reps }: Props) {
+export function FallingOffLine({ element, bout, view, reps }: Props) {
   const { kennel } = useKennel();
   const [before, setBefore] = useState<Before | null>(null);
   // By its text: the view is made anew with every rep, and the history must not be read again for
@@ -19,11 +24,11 @@ export function FallingOffLine({ bout, view, reps }: Props) {
   const asked = JSON.stringify(view.criteria);
   useEffect(() => {
     let current = true;
-    void beforeBout(kennel, bout, JSON.parse(asked)).then((found) => current && setBefore(found));
+    void beforeBout(kennel, element, bout, JSON.parse(asked)).then((found) => current && setBefore(found));
     return () => {
       current = false;
     };
-  }, [kennel, bout, asked]);
+  }, [kennel, element, bout, asked]);
   const here = asEvidence(bout, reps).filter(
     (rep) => countsAsEvidence(rep) && sameCriteria(view.ladder.axes, rep.criteria, view.criteria),
   );

@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { buildLadder, describePlace, standingOn } from '@/core/breakdown';
 import type { ElementId } from '@/core/shared';
 import { type DogState, useDog, useKennelWithDog } from '@/data/live';
-import { activeElements, type ElementRecord, elementIn } from '@/data/read';
+import { activeElements, type ElementRecord } from '@/data/read';
 import { PageHead } from '@/ui';
 
 type Group = { readonly title: string; readonly elements: readonly ElementRecord[] };
@@ -38,7 +38,7 @@ export function FieldRoom() {
 function ElementButton({ element, state }: { readonly element: ElementRecord; readonly state: DogState }) {
   const ladder = buildLadder(element);
   const { criteria } = standingOn(ladder, state.stands.get(element.id) ?? null);
-  const open = state.open.some((bout) => elementIn(bout) === element.id);
+  const open = state.open.some((bout) => bout.element === element.id);
   return (
     <Link
       to={element.id}

@@ -30,7 +30,7 @@ export function LogPage() {
     const work = await workOf(kennel, dog.id);
     const element = work.elements.find((one) => one.id === id);
     if (!element) return { element: null, faults: [], bouts: [] };
-    const bouts = await recentBouts(kennel, { element: element.id }, BOUTS);
+    const bouts = await recentBouts(kennel, element.id, BOUTS);
     const facts = await Promise.all(bouts.map(({ bout }) => coachFacts(kennel, element, bout)));
     return {
       element,

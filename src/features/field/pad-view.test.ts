@@ -5,7 +5,8 @@ import { DEFAULT_PACE, USUAL_RULES } from '@/core/coaching';
 import { type Entry, type Judged, plainRep, type Seen } from '@/core/log';
 import { sameFault } from '@/core/rulebooks';
 import { asId, asLevel, type DeviceId, type EntryId, type ExerciseKey, type FaultKey } from '@/core/shared';
-import { type DatedBout, elementIn } from '@/data/read';
+import type { DatedBout } from '@/data/read';
+import { elementOf } from '@/data/records';
 import { makeSampleKennel } from '@/demo/sample-kennel';
 import { stateOf, TODAY } from '@/demo/sample-state.test-helper';
 import { shownKey, USUAL_KEYS, useHand, withKey, withNewKeys } from './hand-store';
@@ -17,7 +18,7 @@ import { missingOf } from './use-device';
 const tables = makeSampleKennel(TODAY, 2);
 const { work } = stateOf(tables);
 const element = work.elements.find((candidate) => candidate.id === 'sample-stop-down');
-const first = tables.bouts.find((bout) => elementIn(bout) === 'sample-stop-down');
+const first = tables.bouts.find((bout) => elementOf(bout) === 'sample-stop-down');
 if (!element || !first) throw new Error('the sample trains the stop');
 const ladder = buildLadder(element);
 const open: DatedBout = {

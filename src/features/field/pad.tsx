@@ -58,7 +58,7 @@ export function Pad({ element, work, bout, entries, facts, onEnd }: Props) {
           ))}
         </ul>
         <AdviceLine view={view} actions={actions} />
-        <FallingOffLine bout={bout} view={view} reps={view.reps} />
+        <FallingOffLine element={element} bout={bout} view={view} reps={view.reps} />
         <div className="hidden gap-3 lg:grid">
           <Log view={view} />
           <PadTools actions={actions} view={view} onHelp={() => setHelp(true)} />

@@ -1,38 +1,75 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect } from 'react';
 import { useParams } from 'react-router';
-import { useKennelWithDog } from '@/data/live';
-import { boutLog, coachFacts, isRunning, lastBout, repsOfDog, sameWorkOf, workOf } from '@/data/read';
+import { useDog, useKennelWithDog } from '@/data/live';
+import {
+  boutLog,
+  coachFacts,
+  type DatedBout,
+  type ElementRecord,
+  isRunning,
+  lastBout,
+  sameWorkOf,
+  workOf,
+} from '@/data/read';
 import { Notice } from '@/ui';
 import { BeforeCard } from './before-card';
 import { Pad } from './pad';
 import { usePad } from './pad-store';
 
 /**
- * One element in the field: the card before it, and the pad while a session is open. Reads only
- * what this session needs.
+ * One element in the field: the card before it, and the pad while a session is open. Work, bout and
+ * log are read apart, so that a rep reads its own log again and nothing else.
  */
 export function SessionPage() {
   const { element: id } = useParams();
   const { kennel, dog, today } = useKennelWithDog();
   const clear = usePad((state) => state.clear);
   useEffect(() => clear, [clear]);
-  const found = useLiveQuery(async () => {
-    const work = await workOf(kennel, dog.id);
-    const element = work.elements.find((candidate) => candidate.id === id) ?? null;
-    const bout = element ? await lastBout(kennel, element.id) : null;
-    const entries = bout ? await boutLog(kennel, bout.id) : [];
-    const running = bout !== null && isRunning(bout, today);
-    // The whole history is read for the card before a session, never while reps are being logged.
-    const reps = element && !running ? await repsOfDog(kennel, dog.id) : new Map();
-    const same = element && !running ? await sameWorkOf(kennel, element) : [];
-    const dogs = same.filter((one) => one.element !== null).length;
-    const facts = element && running ? await coachFacts(kennel, element, bout) : null;
-    return { work, element, bout, entries, reps, dogs, facts };
-  }, [kennel, dog, id, today]);
-  if (!found) return <p className="text-lg">Reading the log …</p>;
-  const { work, element, bout, entries, reps, dogs, facts } = found;
+  const work = useLiveQuery(() => workOf(kennel, dog.id), [kennel, dog.id]);
+  const element = work?.elements.find((candidate) => candidate.id === id) ?? null;
+  const found = useLiveQuery(
+    async () => (element ? { of: element.id, last: await lastBout(kennel, element.id) } : null),
+    [kennel, element?.id],
+  );
+  if (!work) return <p className="text-lg">Reading the log …</p>;
   if (!element) return <Notice tone="alert">There is no such element for this dog.</Notice>;
-  if (bout && facts) return <Pad element={element} work={work} bout={bout} entries={entries} facts={facts} />;
-  return <BeforeCard element={element} last={bout} entries={entries} work={work} reps={reps} dogs={dogs} />;
+  if (found?.of !== element.id) return <p className="text-lg">Reading the log …</p>;
+  const { last } = found;
+  return last && isRunning(last, today) ? (
+    <OpenPad element={element} work={work} bout={last} />
+  ) : (
+    <Before element={element} last={last} />
+  );
+}
+
+type Open = {
+  readonly element: ElementRecord;
+  readonly work: Awaited<ReturnType<typeof workOf>>;
+  readonly bout: DatedBout;
+};
+
+function OpenPad({ element, work, bout }: Open) {
+  const { kennel } = useKennelWithDog();
+  const entries = useLiveQuery(() => boutLog(kennel, bout.id), [kennel, bout.id]);
+  const facts = useLiveQuery(() => coachFacts(kennel, element, bout), [kennel, element, bout]);
+  if (!entries || !facts) return <p className="text-lg">Reading the log …</p>;
+  return <Pad element={element} work={work} bout={bout} entries={entries} facts={facts} />;
+}
+
+function Before({ element, last }: { readonly element: ElementRecord; readonly last: DatedBout | null }) {
+  const { kennel } = useKennelWithDog();
+  const state = useDog();
+  const same = useLiveQuery(() => sameWorkOf(kennel, element), [kennel, element]);
+  if (!state || !same) return <p className="text-lg">Reading the log …</p>;
+  return (
+    <BeforeCard
+      element={element}
+      last={last}
+      stands={state.stands.get(element.id) ?? null}
+      work={state.work}
+      evidence={state.evidence}
+      dogs={same.filter((one) => one.element !== null).length}
+    />
+  );
 }

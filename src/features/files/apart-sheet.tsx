@@ -1,5 +1,6 @@
+import { useLiveQuery } from 'dexie-react-hooks';
 import { useKennel } from '@/data/live';
-import type { Tables } from '@/data/read';
+import { listApart, type Tables } from '@/data/read';
 import { decide } from '@/data/write';
 import { Button, Sheet } from '@/ui';
 
@@ -7,8 +8,10 @@ type Apart = Tables['apart'][number];
 type Version = Apart['versions'][number];
 
 /** Records that were changed on two devices apart: which version stands is for the person to say. */
-export function ApartSheet({ tables }: { readonly tables: Tables }) {
-  if (tables.apart.length === 0) return null;
+export function ApartSheet() {
+  const { kennel } = useKennel();
+  const waiting = useLiveQuery(() => listApart(kennel), [kennel]);
+  if (!waiting || waiting.length === 0) return null;
   return (
     <Sheet title="Changed on two devices" className="mt-6" label="Changed on two devices">
       <p className="mb-3 leading-snug">
@@ -16,7 +19,7 @@ export function ApartSheet({ tables }: { readonly tables: Tables }) {
         meanwhile.
       </p>
       <ul className="grid gap-3">
-        {tables.apart.map((apart) => (
+        {waiting.map((apart) => (
           <ApartLine key={apart.id} apart={apart} />
         ))}
       </ul>

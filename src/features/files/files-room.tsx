@@ -1,38 +1,45 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
-import type { Failure, Result } from '@/core/shared';
-import { type KennelFile, type Merged, readKennelFile, writeKennelFile } from '@/data/files';
+import { type Failure, ok } from '@/core/shared';
 import { useKennel } from '@/data/live';
-import { standingReps, type Tables } from '@/data/read';
-import { addTables, exportTables, replaceTables } from '@/data/write';
-import { Button, Dialog, FileButton, Notice, PageHead, Sheet, saveText } from '@/ui';
+import { type KennelCounts, kennelCounts } from '@/data/read';
+import { Button, Dialog, FileButton, Notice, PageHead, Sheet, saveBlob } from '@/ui';
+import { type Brought, type FileAnswers, fileDesk } from '@/workers/client';
 import { ApartSheet } from './apart-sheet';
+import { type FileWork, useFileWork } from './use-file-work';
+
+type Looked = FileAnswers['look'];
 
 export function FilesRoom() {
   const { kennel, now, today, renew, done } = useKennel();
-  const tables = useLiveQuery(() => exportTables(kennel), [kennel]);
+  const counts = useLiveQuery(() => kennelCounts(kennel), [kennel]);
+  const work = useFileWork();
   const [refused, setRefused] = useState<{ readonly name: string; readonly failure: Failure } | null>(null);
-  const [preview, setPreview] = useState<KennelFile | null>(null);
+  const [preview, setPreview] = useState<Looked | null>(null);
+  const refuse = (name: string, failure: Failure): void =>
+    setRefused(failure.code === 'cancelled' ? null : { name, failure });
 
   const save = async (): Promise<void> => {
-    const all = await exportTables(kennel);
-    const text = writeKennelFile(all, new Date(now()).toISOString());
-    saveText(`regulon-${kennel.name}-${today}.json`, text, 'application/json');
+    const file = await work.run({ kind: 'save', kennel: kennel.name, now: now() });
+    if (file.ok) saveBlob(`regulon-${kennel.name}-${today}.json`, file.value);
+    else refuse('The kennel', file);
   };
   const look = async (file: File): Promise<void> => {
-    const read = readKennelFile(await file.text());
-    setRefused(read.ok ? null : { name: file.name, failure: read });
+    setRefused(null);
+    const read = await work.run({ kind: 'look', file });
     setPreview(read.ok ? read.value : null);
+    if (!read.ok) refuse(file.name, read);
   };
-  const take = async (writing: Promise<Result<unknown>>): Promise<void> => {
+  const bring = async (how: 'add' | 'replace'): Promise<void> => {
     setPreview(null);
-    const written = await writing;
-    if (!written.ok) setRefused({ name: 'the file', failure: written });
+    const brought = await work.run({ kind: 'bring', how, kennel: kennel.name, now: now() });
+    if (!brought.ok) return refuse('The file', brought);
+    const back = () => fileDesk.ask({ kind: 'take-back', kennel: kennel.name, now: now() });
+    await done(
+      brought.value ? inWords(brought.value) : 'The kennel is read in.',
+      Promise.resolve(ok({ made: null, rows: [], entries: [], back })),
+    );
   };
-  const replace = (file: KennelFile): Promise<void> =>
-    take(done('The kennel is read in.', replaceTables(kennel, file.tables)));
-  const addNew = (file: KennelFile): Promise<void> =>
-    take(done((merged) => inWords(merged), addTables(kennel, file.tables)));
   const makeNew = (make: NonNullable<typeof renew>): Promise<unknown> =>
     done('The sample is new, dated from today.', make());
   return (
@@ -42,7 +49,7 @@ export function FilesRoom() {
       </PageHead>
       <div className="grid gap-6 lg:grid-cols-2">
         <Sheet title="In this kennel">
-          {tables && <Contents tables={tables} />}
+          {counts && <Contents counts={counts} />}
           <p className="mt-4">
             <Button look="signal" size="big" onClick={() => void save()}>
               Save everything to one file
@@ -64,17 +71,18 @@ export function FilesRoom() {
             was here can be brought back.
           </p>
           <FileButton label="Choose a file" inputLabel="Kennel file" onFile={look} />
+          <Working work={work} />
           {refused && (
             <div className="mt-4">
               <Notice tone="alert" role="alert">
-                <span className="font-semibold">{refused.name} was not read; nothing has changed.</span>{' '}
+                <span className="font-semibold">{refused.name}: nothing has changed.</span>{' '}
                 {refused.failure.message}
               </Notice>
             </div>
           )}
         </Sheet>
       </div>
-      {tables && <ApartSheet tables={tables} />}
+      <ApartSheet />
       <Sheet title="What is in the file" className="mt-6">
         <dl className="grid gap-x-8 gap-y-2 leading-snug md:grid-cols-[11rem_1fr]">
           {INSIDE.map(([name, words]) => (
@@ -90,24 +98,24 @@ export function FilesRoom() {
         onClose={() => setPreview(null)}
         title="What shall be done with this file?"
       >
-        {preview && tables && (
+        {preview && counts && (
           <div className="grid gap-4">
             <div>
               <p className="font-semibold">In the file, saved {preview.savedAt.slice(0, 10)}</p>
-              <Contents tables={preview.tables} />
+              <Contents counts={preview.counts} />
             </div>
             <div>
               <p className="font-semibold">Here now</p>
-              <Contents tables={tables} />
+              <Contents counts={counts} />
             </div>
-            <Button look="signal" size="big" onClick={() => void addNew(preview)}>
+            <Button look="signal" size="big" onClick={() => void bring('add')}>
               Add what is new in it
             </Button>
             <p className="-mt-2 text-sm leading-snug text-ink-soft">
               For what another device has: logs are united, the newer version of a record stands, and what was
               changed on both is listed for you to decide. The same file twice adds nothing.
             </p>
-            <Button size="big" onClick={() => void replace(preview)}>
+            <Button size="big" onClick={() => void bring('replace')}>
               Replace it
             </Button>
             <p className="-mt-2 text-sm leading-snug text-ink-soft">
@@ -140,14 +148,25 @@ const INSIDE: readonly (readonly [string, string])[] = [
   ],
 ];
 
-function Contents({ tables }: { readonly tables: Tables }) {
-  const reps = standingReps(tables);
+/** What is being done with a whole kennel, how far it is, and a way to stop it. */
+function Working({ work: { said, stop } }: { readonly work: FileWork }) {
+  if (!said) return null;
+  return (
+    <p role="status" className="mt-4 flex flex-wrap items-center gap-3 leading-snug">
+      {said.doing} …{said.share === null ? '' : ` ${Math.round(said.share * 100)} %`}
+      <Button onClick={stop}>Stop</Button>
+    </p>
+  );
+}
+
+function Contents({ counts }: { readonly counts: KennelCounts }) {
+  const { dogs, elements, bouts, reps, ruleBooks, trials } = counts;
   const lines = [
-    `${tables.dogs.length === 1 ? '1 dog' : `${tables.dogs.length} dogs`}${tables.dogs.length > 0 ? `: ${tables.dogs.map((dog) => dog.name).join(', ')}` : ''}`,
-    count(tables.elements.length, 'element'),
-    `${count(tables.bouts.length, 'session')}, ${count(reps, 'rep')}`,
-    count(tables.ruleBooks.length, 'rule book'),
-    count(tables.trials.length, 'trial'),
+    `${dogs.length === 1 ? '1 dog' : `${dogs.length} dogs`}${dogs.length > 0 ? `: ${dogs.join(', ')}` : ''}`,
+    count(elements, 'element'),
+    `${count(bouts, 'session')}, ${count(reps, 'rep')}`,
+    count(ruleBooks, 'rule book'),
+    count(trials, 'trial'),
   ];
   return (
     <ul className="text-lg leading-snug">
@@ -160,15 +179,13 @@ function Contents({ tables }: { readonly tables: Tables }) {
   );
 }
 
-function inWords({ added, changed, apart }: Merged): string {
+function inWords({ bouts, entries, changed, apart }: NonNullable<Brought>): string {
   const parts = [
-    added.bouts === 0 && added.entries === 0
+    bouts === 0 && entries === 0
       ? 'No session in it is new.'
-      : `Added ${count(added.bouts, 'session')} and ${count(added.entries, 'entry').replace('entrys', 'entries')}.`,
+      : `Added ${count(bouts, 'session')} and ${count(entries, 'entry').replace('entrys', 'entries')}.`,
     changed > 0 ? `${count(changed, 'record')} had been changed or removed there since.` : '',
-    apart.length > 0
-      ? `${count(apart.length, 'record')} had been changed on both sides: decide below which stands.`
-      : '',
+    apart > 0 ? `${count(apart, 'record')} had been changed on both sides: decide below which stands.` : '',
   ];
   return parts.filter(Boolean).join(' ');
 }

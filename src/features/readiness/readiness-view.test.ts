@@ -3,6 +3,7 @@ import { demandOf } from '@/core/breakdown';
 import { assessClass } from '@/core/readiness';
 import { prepareRules } from '@/core/rulebooks';
 import { asId, type ExerciseKey, type FaultKey, must } from '@/core/shared';
+import { finish } from '@/core/shared/steps';
 import { classEvidence } from '@/data/read';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
 import {
@@ -21,10 +22,17 @@ const trial = state.trials[0];
 const book = state.work.ruleBooks[0]?.book;
 if (!trial || !book) throw new Error('the sample has a trial and a rule book');
 const readiness = must(
-  assessClass(must(classEvidence(trial, state.work, state.reps, TODAY)), trial.assumptions, trial.seed, {
-    groups: 60,
-    runs: 40,
-  }),
+  finish(
+    assessClass(
+      must(classEvidence(trial, state.work, state.evidence, TODAY)),
+      trial.assumptions,
+      trial.seed,
+      {
+        groups: 60,
+        runs: 40,
+      },
+    ),
+  ),
 );
 const { forecast } = readiness;
 const plain = (text: string): string => text.replaceAll('\u00a0', ' ');

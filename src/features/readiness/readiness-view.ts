@@ -239,7 +239,7 @@ export function neverTrained(readiness: Readiness, state: DogState): string[] {
 /** Options of an element's own conditions (surface, handler …) under which no rep has counted. */
 function conditionsNeverMet(readiness: Readiness, state: DogState): string[] {
   return trainedElements(readiness, state).flatMap((element) => {
-    const never = coverOf(state.reps.get(element.id) ?? [], element.conditions)
+    const never = coverOf(state.evidence.get(element.id) ?? [], element.conditions)
       .filter((row) => element.conditions.some((condition) => condition.title === row.condition))
       .flatMap((row) => row.never.map((option) => `${row.condition.toLowerCase()} ${option}`));
     return never.length > 0 ? [`${element.title}: never with ${never.join(', ')}`] : [];

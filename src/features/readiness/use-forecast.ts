@@ -6,7 +6,7 @@ import { type DogState, useKennelWithDog } from '@/data/live';
 import { classEvidence, type Trial } from '@/data/read';
 import { keepForecast } from '@/data/write';
 import { type Latest, newestOf, useLatest } from '@/ui';
-import { printOf, runCached, type Task } from '@/workers/client';
+import { ask, printOf, type Task } from '@/workers/client';
 
 /**
  * An answer with the question it belongs to: when the question has just changed, the page still
@@ -32,7 +32,7 @@ export type Forecasting = {
 export function useForecast(trial: Trial, state: DogState, stopped: boolean): Forecasting {
   const { kennel, dog, today, now } = useKennelWithDog();
   const [first, setFirst] = useState<Forecast | null>(null);
-  const input = useMemo(() => classEvidence(trial, state.work, state.reps, today), [trial, state, today]);
+  const input = useMemo(() => classEvidence(trial, state.work, state.evidence, today), [trial, state, today]);
   const task = useMemo(
     (): ClassTask | null =>
       input.ok
@@ -42,6 +42,7 @@ export function useForecast(trial: Trial, state: DogState, stopped: boolean): Fo
             assumptions: trial.assumptions,
             seed: trial.seed,
             size: FULL_SIZE,
+            first: true,
           }
         : null,
     [input, trial],
@@ -51,10 +52,12 @@ export function useForecast(trial: Trial, state: DogState, stopped: boolean): Fo
     if (!task || stopped) return null;
     return async (signal: AbortSignal, onProgress: (share: number) => void): Promise<Result<Given>> => {
       setFirst(null);
-      const found = await runCached(task, {
+      const found = await ask(task, {
         signal,
-        onProgress,
-        onFirst: (forecast) => !signal.aborted && setFirst(forecast),
+        onSaid: (said) => {
+          if (typeof said === 'number') onProgress(said);
+          else if (!signal.aborted) setFirst(said.first);
+        },
       });
       return found.ok ? ok({ task, readiness: found.value }) : found;
     };

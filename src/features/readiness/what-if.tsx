@@ -4,7 +4,7 @@ import type { ElementId } from '@/core/shared';
 import type { DogState } from '@/data/live';
 import type { Trial } from '@/data/read';
 import { newestOf, SelectField, Sheet, useLatest } from '@/ui';
-import { runCached } from '@/workers/client';
+import { ask } from '@/workers/client';
 import type { Forecasting } from './use-forecast';
 
 type Props = {
@@ -30,7 +30,7 @@ export function WhatIfSheet({ readiness, forecasting, trial, state }: Props) {
       seed: trial.seed,
       element,
     } as const;
-    return (signal: AbortSignal) => runCached(task, { signal });
+    return (signal: AbortSignal) => ask(task, { signal });
   }, [input, element, trial]);
   const latest = useLatest(job);
   const curve = newestOf(latest);

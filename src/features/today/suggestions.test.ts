@@ -1,21 +1,26 @@
 import { describe, expect, it } from 'vitest';
 import { buildLadder, placeOn } from '@/core/breakdown';
 import { assessElement } from '@/core/evidence';
-import { addDays, must } from '@/core/shared';
+import { addDays } from '@/core/shared';
+import type { DogState } from '@/data/live';
 import { elementQuestions } from '@/data/read';
 import { makeSampleKennel } from '@/demo/sample-kennel';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
+import type { Weighed } from '@/workers/client';
 import { inDays, suggestedSessions, trialInWords } from './suggestions';
 
 const state = sampleState();
 const [dog] = makeSampleKennel(TODAY, 2).dogs;
 if (!dog) throw new Error('the sample has a dog');
-const assessed = elementQuestions(state.work, state.reps, state.stands).map((question) =>
-  must(assessElement(question, TODAY)),
-);
+const weigh = (evidence: DogState['evidence']): Weighed[] =>
+  elementQuestions(state.work, evidence, state.stands).map((question) => ({
+    id: question.id,
+    found: assessElement(question, TODAY),
+  }));
+const weighed = weigh(state.evidence);
 
 describe('what Today suggests', () => {
-  const sessions = suggestedSessions(dog, state, assessed, TODAY);
+  const sessions = suggestedSessions(dog, state, weighed, TODAY);
 
   it('covers every element once, the dearest weakness first, with rung, rods and cautions', () => {
     expect(new Set(sessions.map((session) => session.element)).size).toBe(11);
@@ -40,7 +45,7 @@ describe('what Today suggests', () => {
     const lower = suggestedSessions(
       dog,
       { ...state, work: { ...state.work, elements: careful } },
-      assessed,
+      weighed,
       TODAY,
     );
     const rungs = (list: typeof sessions): number[] =>
@@ -52,11 +57,8 @@ describe('what Today suggests', () => {
   });
 
   it('puts an element without a rep before all others', () => {
-    const reps = new Map([...state.reps].filter(([id]) => id !== 'sample-give'));
-    const found = elementQuestions(state.work, reps, state.stands).map((question) =>
-      must(assessElement(question, TODAY)),
-    );
-    expect(suggestedSessions(dog, { ...state, reps }, found, TODAY)[0]).toMatchObject({
+    const evidence = new Map([...state.evidence].filter(([id]) => id !== 'sample-give'));
+    expect(suggestedSessions(dog, { ...state, evidence }, weigh(evidence), TODAY)[0]).toMatchObject({
       element: 'sample-give',
       reason: 'No rep of it is logged yet, so nothing is known.',
     });

@@ -1,5 +1,5 @@
 import { buildLadder, type Criteria, describePlace, openness } from '@/core/breakdown';
-import { type Assessed, type RodData, rodOf } from '@/core/evidence';
+import { type Assessed, type RodData, rodsOf } from '@/core/evidence';
 import { type Caution, type Suggestion, suggestSessions } from '@/core/planning';
 import { partStakes, prepareRules } from '@/core/rulebooks';
 import { type Day, daysBetween, type ElementId } from '@/core/shared';
@@ -14,6 +14,7 @@ import {
   startToday,
   type Trial,
 } from '@/data/read';
+import type { Weighed } from '@/workers/client';
 
 export type SuggestedSession = Suggestion & {
   readonly start: Criteria;
@@ -27,13 +28,15 @@ export type SuggestedSession = Suggestion & {
 export function suggestedSessions(
   dog: Dog,
   state: DogState,
-  assessed: readonly Assessed[],
+  weighed: readonly Weighed[],
   today: Day,
 ): SuggestedSession[] {
+  const assessed = weighed.flatMap(({ found }) => (found.ok ? [found.value] : []));
+  const nodes = prerequisiteGraph(state);
   const candidates = assessed.flatMap(({ id, grounds, estimate }) => {
     const element = activeElements(state.work).find((candidate) => candidate.id === id);
     // What waits for another piece is not suggested, however little is known of it.
-    if (!element || !openness(element, prerequisiteGraph(state)).open) return [];
+    if (!element || !openness(element, nodes).open) return [];
     return [
       {
         element: id,
@@ -68,17 +71,32 @@ function withRung(
   const ladder = buildLadder(element);
   const stands = state.stands.get(element.id) ?? null;
   const start = startToday(element, stands, found?.grounds.lastDay === today);
-  const known = found && found.grounds.counted > 0 ? found.estimate.reach : [];
   return {
     ...suggestion,
     start,
     rungInWords: describePlace(ladder, start),
-    rods: element.axes.flatMap(
-      (axis) => rodOf(axis, ladder, start, known.find((reach) => reach.axis === axis.key) ?? null) ?? [],
-    ),
+    rods: rodsOf(element, start, found ?? null),
     bring: element.kit.length > 0 ? element.kit.join(', ') : null,
-    cautions: cautionsOf(element, dog, state.reps, state.work, today),
+    cautions: cautionsOf(element, dog, state.evidence, state.work, today),
   };
+}
+
+/** Elements that could not be weighed, each with why: one wrong datum stops one thing. */
+export function unweighed(
+  { work }: DogState,
+  weighed: readonly Weighed[],
+): { readonly element: ElementId; readonly title: string; readonly why: string }[] {
+  return weighed.flatMap(({ id, found }) =>
+    found.ok
+      ? []
+      : [
+          {
+            element: id,
+            title: work.elements.find((one) => one.id === id)?.title ?? id,
+            why: found.message,
+          },
+        ],
+  );
 }
 
 /**

@@ -1,16 +1,16 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Criteria } from '@/core/breakdown';
 import type { ElementId } from '@/core/shared';
 import { daysBetween } from '@/core/shared';
 import { type DogState, useDog, useKennelWithDog } from '@/data/live';
-import { elementIn, elementQuestions, faultLabel, namedFaults, recentBouts } from '@/data/read';
+import { elementQuestions, faultLabel, namedFaults } from '@/data/read';
 import { startBout } from '@/data/write';
 import {
   Button,
   buttonClass,
   CautionNote,
+  keptMarks,
   Notice,
   newestOf,
   PageHead,
@@ -18,19 +18,18 @@ import {
   RepMarks,
   Rod,
   Sheet,
-  standingMark,
   useLatest,
 } from '@/ui';
-import { runTask } from '@/workers/client';
-import { inDays, type SuggestedSession, suggestedSessions, trialInWords } from './suggestions';
+import { ask } from '@/workers/client';
+import { inDays, type SuggestedSession, suggestedSessions, trialInWords, unweighed } from './suggestions';
 
 export function TodayRoom() {
   const { dog, today } = useKennelWithDog();
   const state = useDog();
   const job = useMemo(() => {
     if (!state) return null;
-    const questions = elementQuestions(state.work, state.reps, state.stands);
-    return (signal: AbortSignal) => runTask({ kind: 'assess-elements', questions, today }, { signal });
+    const questions = elementQuestions(state.work, state.evidence, state.stands);
+    return (signal: AbortSignal) => ask({ kind: 'assess-elements', questions, today }, { signal });
   }, [state, today]);
   const assessed = useLatest(job);
   const found = newestOf(assessed);
@@ -49,6 +48,16 @@ export function TodayRoom() {
         {trial ? trialInWords(trial, today).closes : null}
       </PageHead>
       {assessed.state === 'failed' && <Notice tone="alert">{assessed.failure.message}</Notice>}
+      {found &&
+        unweighed(state, found).map(({ element, title, why }) => (
+          <Notice key={element} tone="alert">
+            <span className="font-semibold">“{title}” is left out. </span>
+            {why}{' '}
+            <Link className="underline" to={`../breakdown/${element}`} relative="path">
+              Mend it
+            </Link>
+          </Notice>
+        ))}
       <div className="grid gap-6 lg:grid-cols-[3fr_2fr]">
         <div className="grid content-start gap-6">
           <OpenSessions state={state} />
@@ -89,9 +98,9 @@ function OpenSessions({ state }: { readonly state: DogState }) {
         {state.open.map((session) => (
           <li key={session.id} className="flex flex-wrap items-center justify-between gap-3">
             <span className="text-lg">
-              {state.work.elements.find((element) => element.id === elementIn(session))?.title}
+              {state.work.elements.find((element) => element.id === session.element)?.title}
             </span>
-            <Link className={buttonClass('ink', 'big')} to={`../field/${elementIn(session)}`} relative="path">
+            <Link className={buttonClass('ink', 'big')} to={`../field/${session.element}`} relative="path">
               Go on with it
             </Link>
           </li>
@@ -112,7 +121,7 @@ function Next({
   const navigate = useNavigate();
   const begin = async (id: ElementId, start: Criteria): Promise<void> => {
     const element = state.work.elements.find((candidate) => candidate.id === id);
-    const running = state.open.some((bout) => elementIn(bout) === id);
+    const running = state.open.some((bout) => bout.element === id);
     if (element && !running) {
       const begun = await done(null, startBout(kennel, element, { day: today, away: false, start }));
       if (!begun.ok) return;
@@ -177,19 +186,19 @@ function Next({
   );
 }
 
+/** So many of the last sessions are shown. */
+const RECENT = 5;
+
 function Recent({ state }: { readonly state: DogState }) {
-  const { kennel, dog, today } = useKennelWithDog();
-  // The reps are a dependency so that a new one is shown: recent sessions are read by their own
-  // query.
-  const recent = useLiveQuery(() => recentBouts(kennel, { dog: dog.id }, 5), [kennel, dog.id, state.reps]);
-  if (!recent || recent.length === 0) return null;
+  const { today } = useKennelWithDog();
+  const recent = state.bouts.slice(-RECENT).reverse();
+  if (recent.length === 0) return null;
   return (
     <Sheet title="Last sessions">
       <ul className="mb-3 grid gap-3">
-        {recent.map(({ bout, folded }) => {
-          const element = state.work.elements.find((candidate) => candidate.id === elementIn(bout));
+        {recent.map((bout) => {
+          const element = state.work.elements.find((candidate) => candidate.id === bout.element);
           const faults = element ? namedFaults(element, state.work) : [];
-          const { reps } = folded;
           return (
             <li key={bout.id}>
               <p className="leading-snug">
@@ -201,7 +210,7 @@ function Recent({ state }: { readonly state: DogState }) {
               </p>
               <RepMarks
                 label={`Reps of ${element?.title ?? 'a session'}`}
-                marks={reps.map((rep) => standingMark(rep, faultLabel(faults, rep.judged.faults[0])))}
+                marks={keptMarks(bout.marks, (fault) => faultLabel(faults, fault))}
               />
             </li>
           );

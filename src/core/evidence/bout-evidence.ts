@@ -1,0 +1,256 @@
+import { type Axis, type Criteria, sameCriteria } from '@/core/breakdown';
+import {
+  type Cause,
+  countsAsEvidence,
+  type EvidenceRep,
+  HANDLER_ACTIONS,
+  type HandlerAction,
+  LANDINGS,
+  type Landed,
+} from '@/core/log';
+import { type FaultRef, faultText } from '@/core/rulebooks';
+import type { BoutId, Day } from '@/core/shared';
+import { byEye, type Deviation } from './precision';
+
+/**
+ * Raised whenever the meaning of a rep changes, so that what was kept under an older one is made anew
+ * from the log.
+ */
+export const MEANING = 1;
+
+/** Counts of reps of one bout that share criteria, place and conditions. Never keyed by rung. */
+export type BoutCell = {
+  readonly criteria: Criteria;
+  readonly away: boolean;
+  readonly conditions: Readonly<Record<string, string>>;
+  readonly clean: number;
+  readonly notClean: number;
+};
+
+/** So many of so many. */
+type Clean = { readonly reps: number; readonly clean: number };
+
+export type FaultCount = { readonly fault: FaultRef | null; readonly count: number };
+
+/** One rep as a history draws it; `on` is a place in the bout's `asked`. */
+export type KeptMark = {
+  readonly id: string;
+  readonly outcome: EvidenceRep['outcome'];
+  readonly cause: Cause;
+  readonly aided: boolean;
+  readonly fault: FaultRef | null;
+  readonly on: number;
+};
+
+/**
+ * All that one bout says as evidence, exactly: nothing that is asked of an element needs its reps
+ * again. Bouts of any number add up (`summarise`, `habitsOf` …), each in its own order.
+ */
+export type BoutEvidence = {
+  readonly bout: BoutId;
+  readonly day: Day;
+  /** When its first rep was, for the order within a day; 0 without one. */
+  readonly begun: number;
+  /** All that stand, and those of them that count. */
+  readonly reps: number;
+  readonly counted: number;
+  readonly cells: readonly BoutCell[];
+  /** Its first counted rep, and in which cell that is counted. */
+  readonly first: {
+    readonly id: string;
+    readonly at: number;
+    readonly cell: number;
+    readonly clean: boolean;
+  } | null;
+  /** Faults of counted reps that were not clean; one that names several counts once for each. */
+  readonly faults: readonly FaultCount[];
+  /** Reps spoiled by the handler, by the fault named first, out of all reps. */
+  readonly handlerFaults: readonly FaultCount[];
+  /** Counted reps that were said to be paid, and said not to be. */
+  readonly paid: Clean;
+  readonly unpaid: Clean;
+  readonly rehearsed: number;
+  /** Seconds to the answer of counted reps, and how many were waited for in vain. */
+  readonly times: readonly number[];
+  readonly waited: number;
+  readonly holds: readonly { readonly seconds: number; readonly endedBy: 'dog' | 'handler' }[];
+  readonly turns: readonly Deviation[];
+  readonly habits: {
+    /** Reps whose timing was kept, answers before the word, reps of which cues were said, with a further one. */
+    readonly timed: number;
+    readonly early: number;
+    readonly cued: number;
+    readonly extraCues: number;
+    readonly handlers: number;
+    readonly landings: readonly (Clean & { readonly landed: Landed; readonly times: readonly number[] })[];
+    readonly breaks: readonly (Clean & { readonly did: HandlerAction })[];
+  };
+  /** Its length, from its first rep to its last and one rep's time more; null where nothing tells. */
+  readonly minutes: number | null;
+  readonly asked: readonly Criteria[];
+  readonly marks: readonly KeptMark[];
+};
+
+/**
+ * What the standing reps of one bout say, in the order in which they were done; pure counting. One
+ * clean rep of 2 s → `{ reps: 1, counted: 1, cells: [{ clean: 1, notClean: 0, … }], times: [2], … }`.
+ */
+export function weighBout(
+  { id, day }: { readonly id: BoutId; readonly day: Day },
+  reps: readonly EvidenceRep[],
+): BoutEvidence {
+  const sorted = [...reps].sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
+  const counted = sorted.filter(countsAsEvidence);
+  const places = placesOf(sorted);
+  return {
+    bout: id,
+    day,
+    begun: sorted[0]?.at ?? 0,
+    reps: sorted.length,
+    counted: counted.length,
+    ...cellsOf(counted),
+    faults: faultCounts(counted.flatMap((rep) => (rep.outcome === 'clean' ? [] : rep.faults))),
+    handlerFaults: faultCounts(
+      sorted.flatMap((rep) =>
+        rep.cause === 'handler' && rep.outcome !== 'clean' ? [rep.faults[0] ?? null] : [],
+      ),
+    ),
+    paid: cleanOf(counted.filter((rep) => rep.pay !== undefined && rep.pay !== 'none')),
+    unpaid: cleanOf(counted.filter((rep) => rep.pay === 'none')),
+    rehearsed: counted.filter((rep) => rep.purpose === 'rehearsal').length,
+    times: counted.flatMap((rep) => (typeof rep.latency === 'number' ? [rep.latency] : [])),
+    // A plain miss is no late answer: refusals belong to the chance of a clean rep, and counted here too
+    // they would be counted twice.
+    waited: counted.filter((rep) => rep.timing === 'none' && typeof rep.latency !== 'number').length,
+    holds: counted.flatMap((rep) =>
+      rep.held === undefined
+        ? []
+        : [{ seconds: rep.held, endedBy: rep.outcome === 'clean' ? ('handler' as const) : ('dog' as const) }],
+    ),
+    turns: counted.flatMap(deviationOf),
+    habits: habitCounts(sorted, counted),
+    minutes: minutesOf(sorted),
+    asked: places.asked,
+    marks: sorted.map((rep, i) => ({
+      id: rep.id,
+      outcome: rep.outcome,
+      cause: rep.cause,
+      aided: rep.aided,
+      fault: rep.faults[0] ?? null,
+      on: places.on[i] as number,
+    })),
+  };
+}
+
+/**
+ * Counted reps at one set of criteria, over all bouts and conditions; axes that were not asked then
+ * count at their start. Two clean and one flawed rep at 5 m → `{ reps: 3, clean: 2 }`.
+ */
+export function tallyAt(
+  bouts: readonly Pick<BoutEvidence, 'cells'>[],
+  axes: readonly Axis[],
+  criteria: Criteria,
+): Clean {
+  const cells = bouts
+    .flatMap((one) => one.cells)
+    .filter((cell) => sameCriteria(axes, cell.criteria, criteria));
+  const clean = cells.reduce((sum, cell) => sum + cell.clean, 0);
+  return { reps: clean + cells.reduce((sum, cell) => sum + cell.notClean, 0), clean };
+}
+
+const cleanOf = (reps: readonly EvidenceRep[]): Clean => ({
+  reps: reps.length,
+  clean: reps.filter((rep) => rep.outcome === 'clean').length,
+});
+
+/** How far a rep deviated, degrees: as measured, else by eye, else nothing (an empty list). */
+function deviationOf(rep: EvidenceRep): Deviation[] {
+  if (rep.measured !== undefined) return [{ from: rep.measured, to: rep.measured }];
+  return rep.crooked === undefined ? [] : [byEye(rep.crooked)];
+}
+
+const inKeyOrder = (record: Readonly<Record<string, unknown>>): [string, unknown][] =>
+  Object.entries(record).sort(([a], [b]) => (a < b ? -1 : 1));
+
+/** Alike for reps that are counted together. */
+export const cellText = (cell: Pick<BoutCell, 'criteria' | 'away' | 'conditions'>): string =>
+  JSON.stringify([inKeyOrder(cell.criteria), cell.away, inKeyOrder(cell.conditions)]);
+
+function cellsOf(counted: readonly EvidenceRep[]): Pick<BoutEvidence, 'cells' | 'first'> {
+  const found = new Map<string, BoutCell>();
+  for (const { criteria, away, conditions = {}, outcome } of counted) {
+    const key = cellText({ criteria, away, conditions });
+    const { clean, notClean } = found.get(key) ?? { clean: 0, notClean: 0 };
+    const isClean = outcome === 'clean';
+    found.set(key, {
+      criteria,
+      away,
+      conditions,
+      clean: clean + (isClean ? 1 : 0),
+      notClean: notClean + (isClean ? 0 : 1),
+    });
+  }
+  const keys = [...found.keys()].sort();
+  const [one] = counted;
+  const key = one && cellText({ ...one, conditions: one.conditions ?? {} });
+  return {
+    cells: keys.map((name) => found.get(name) as BoutCell),
+    first: one
+      ? { id: one.id, at: one.at, cell: keys.indexOf(key as string), clean: one.outcome === 'clean' }
+      : null,
+  };
+}
+
+function faultCounts(faults: readonly (FaultRef | null)[]): FaultCount[] {
+  const found = new Map<string, FaultCount>();
+  for (const fault of faults) {
+    const key = fault === null ? '' : faultText(fault);
+    found.set(key, { fault, count: (found.get(key)?.count ?? 0) + 1 });
+  }
+  return [...found].sort(([a], [b]) => (a < b ? -1 : 1)).map(([, count]) => count);
+}
+
+const isEarly = (rep: EvidenceRep): boolean =>
+  rep.timing === 'before-word' || rep.faults.some(({ key }) => /anticipat|before-cue|too-early/.test(key));
+
+function habitCounts(
+  sorted: readonly EvidenceRep[],
+  counted: readonly EvidenceRep[],
+): BoutEvidence['habits'] {
+  const said = sorted.filter((rep) => rep.extraCues !== undefined);
+  return {
+    timed: sorted.filter((rep) => rep.timing !== null && rep.timing !== undefined).length,
+    early: sorted.filter(isEarly).length,
+    cued: said.length,
+    extraCues: said.filter((rep) => (rep.extraCues ?? 0) > 0).length,
+    handlers: sorted.filter((rep) => rep.cause === 'handler').length,
+    landings: LANDINGS.flatMap((landed) => {
+      const next = sorted.filter((_, i) => sorted[i - 1]?.landed === landed);
+      const times = next.flatMap((rep) => rep.latency ?? []);
+      return next.length === 0 ? [] : [{ landed, ...cleanOf(next), times }];
+    }),
+    breaks: HANDLER_ACTIONS.flatMap((did) => {
+      const found = counted.filter((rep) => rep.did === did);
+      return found.length === 0 ? [] : [{ did, ...cleanOf(found) }];
+    }),
+  };
+}
+
+/** Reps typed from paper keep an order, not an hour: a bout that has one tells no minutes. */
+function minutesOf(sorted: readonly EvidenceRep[]): number | null {
+  const [first, last] = [sorted[0], sorted.at(-1)];
+  if (!first || !last || sorted.some((rep) => rep.timed === false)) return null;
+  const span = (last.at - first.at) / 60_000;
+  return sorted.length > 1 && span > 0 ? (span * sorted.length) / (sorted.length - 1) : null;
+}
+
+function placesOf(sorted: readonly EvidenceRep[]): { readonly asked: Criteria[]; readonly on: number[] } {
+  const asked = new Map<string, { readonly place: number; readonly criteria: Criteria }>();
+  const on = sorted.map(({ criteria }) => {
+    const key = JSON.stringify(inKeyOrder(criteria));
+    const place = asked.get(key)?.place ?? asked.size;
+    asked.set(key, { place, criteria });
+    return place;
+  });
+  return { asked: [...asked.values()].map((one) => one.criteria), on };
+}

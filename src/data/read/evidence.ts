@@ -1,0 +1,99 @@
+import type { Criteria } from '@/core/breakdown';
+import type { ArticleEvent } from '@/core/coaching';
+import { type Before, tallyAt } from '@/core/evidence';
+import type { Day, DogId, ElementId } from '@/core/shared';
+import type { Kennel } from '@/data/kennel';
+import type { ElementRecord } from '@/data/records';
+import type { KeptEvidence } from '@/data/records/kept-evidence';
+import type { DatedBout } from './bouts';
+
+/** What each element's bouts say, oldest first. */
+export type EvidenceByElement = ReadonlyMap<ElementId, readonly KeptEvidence[]>;
+export type StandsByElement = ReadonlyMap<ElementId, Criteria>;
+
+const byStart = (a: KeptEvidence, b: KeptEvidence): number =>
+  a.startedAt - b.startedAt || (a.id < b.id ? -1 : 1);
+
+/** What is kept of all bouts of a dog, oldest first; no entry is read. */
+export async function keptOfDog(kennel: Kennel, dog: DogId): Promise<KeptEvidence[]> {
+  return (await kennel.database.kept.where('dogId').equals(dog).toArray()).sort(byStart);
+}
+
+/** What is kept of the bouts on an element that began before `until`, oldest first. */
+async function keptOn(
+  kennel: Kennel,
+  element: ElementId,
+  until: number = Number.POSITIVE_INFINITY,
+): Promise<KeptEvidence[]> {
+  const range = kennel.database.kept.where('[element+startedAt]').between([element, 0], [element, until]);
+  return (await range.toArray()).sort(byStart);
+}
+
+/** Where the dog stands: where its last bout left it; null before any. */
+export async function standsAt(kennel: Kennel, element: ElementId): Promise<Criteria | null> {
+  const range = kennel.database.kept
+    .where('[element+startedAt]')
+    .between([element, 0], [element, Number.POSITIVE_INFINITY]);
+  return (await range.last())?.stands ?? null;
+}
+
+/** How many reps are logged on an element. */
+export const repsOn = (evidence: EvidenceByElement, element: ElementId): number =>
+  (evidence.get(element) ?? []).reduce((sum, bout) => sum + bout.reps, 0);
+
+/**
+ * By element: the bouts of one that was split or merged stay with it, and count for what came of it
+ * only where the person has assigned them.
+ */
+export function evidenceByElement(
+  kept: readonly KeptEvidence[],
+  elements: readonly Pick<ElementRecord, 'assigned'>[],
+): Map<ElementId, KeptEvidence[]> {
+  const assigned = new Map(
+    elements.flatMap((element) => element.assigned.map((one) => [one.bout as string, one.to] as const)),
+  );
+  const found = new Map<ElementId, KeptEvidence[]>();
+  for (const bout of kept)
+    for (const id of [...(bout.element ? [bout.element] : []), ...(assigned.get(bout.id) ?? [])]) {
+      const list = found.get(id);
+      if (list) list.push(bout);
+      else found.set(id, [bout]);
+    }
+  return found;
+}
+
+/** Where the dog stands on each element that was ever worked: an open bout's place, else the last's. */
+export function standsOf(kept: readonly KeptEvidence[]): Map<ElementId, Criteria> {
+  const stands = new Map<ElementId, Criteria>();
+  const open = new Set<ElementId>();
+  for (const one of kept) {
+    if (!one.element || (open.has(one.element) && !one.open)) continue;
+    if (one.open) open.add(one.element);
+    stands.set(one.element, one.stands);
+  }
+  return stands;
+}
+
+/** Bouts of today that nobody has ended yet. */
+export const openToday = (kept: readonly KeptEvidence[], today: Day): KeptEvidence[] =>
+  kept.filter((one) => one.open && one.day === today);
+
+/** Clean and all counted reps at one set of criteria, from bouts before this one. */
+export async function beforeBout(
+  kennel: Kennel,
+  element: ElementRecord,
+  bout: DatedBout,
+  criteria: Criteria,
+): Promise<Before> {
+  const { clean, reps } = tallyAt(await keptOn(kennel, element.id, bout.startedAt), element.axes, criteria);
+  return { clean, total: reps };
+}
+
+/** What happened to an element's articles in the bouts before this one, oldest first. */
+export async function articlesBefore(
+  kennel: Kennel,
+  element: ElementId,
+  bout: DatedBout,
+): Promise<ArticleEvent[]> {
+  return (await keptOn(kennel, element, bout.startedAt)).flatMap((one) => one.articles);
+}

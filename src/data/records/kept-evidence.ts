@@ -1,0 +1,59 @@
+import type { Criteria } from '@/core/breakdown';
+import type { ArticleEvent } from '@/core/coaching';
+import { type BoutEvidence, MEANING, weighBout } from '@/core/evidence';
+import { asEvidence, countsAsEvidence, type Entry, foldLog } from '@/core/log';
+import type { BoutId, DogId, ElementId } from '@/core/shared';
+import { type Bout, elementOf } from './bout';
+import type { Outing } from './outing';
+
+/**
+ * What a bout's log comes to, kept beside it: pages read this and no entries. Derived, never exported,
+ * and written in the same transaction as what it is derived from.
+ */
+export type KeptEvidence = BoutEvidence & {
+  readonly id: BoutId;
+  readonly dogId: DogId;
+  readonly element: ElementId | null;
+  readonly startedAt: number;
+  readonly open: boolean;
+  readonly away: boolean;
+  readonly start: Criteria;
+  /** Where the dog stands after it. */
+  readonly stands: Criteria;
+  readonly articles: readonly ArticleEvent[];
+  /** Its counted reps (clean or not) and moves, in their order. */
+  readonly walked: readonly (boolean | Criteria)[];
+  /** How many entries of each device are in it, and by which meaning of a rep. */
+  readonly upTo: Readonly<Record<string, number>>;
+  readonly meaning: number;
+};
+
+/** Folds the log of a bout, in its order, into what is kept of it. */
+export function keptOf(bout: Bout, { day }: Pick<Outing, 'day'>, entries: readonly Entry[]): KeptEvidence {
+  const folded = foldLog(bout.start, entries);
+  const reps = asEvidence({ ...bout, day }, folded.reps);
+  const counted = new Map(
+    reps.filter(countsAsEvidence).map((rep) => [rep.id as string, rep.outcome === 'clean'] as const),
+  );
+  const upTo: Record<string, number> = {};
+  for (const { by } of entries) upTo[by] = (upTo[by] ?? 0) + 1;
+  return {
+    ...weighBout({ id: bout.id, day }, reps),
+    id: bout.id,
+    dogId: bout.dogId,
+    element: elementOf(bout),
+    startedAt: bout.startedAt,
+    open: bout.endedAt === null,
+    away: bout.away,
+    start: bout.start,
+    stands: folded.stands,
+    articles: folded.articles,
+    walked: entries.flatMap((entry): (boolean | Criteria)[] => {
+      if (entry.kind === 'move') return folded.undone.has(entry.id) ? [] : [entry.to];
+      const clean = counted.get(entry.id);
+      return clean === undefined ? [] : [clean];
+    }),
+    upTo,
+    meaning: MEANING,
+  };
+}

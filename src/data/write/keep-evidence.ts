@@ -1,0 +1,91 @@
+import { MEANING } from '@/core/evidence';
+import { inOrder } from '@/core/log';
+import type { BoutId } from '@/core/shared';
+import type { KennelDatabase } from '@/data/database';
+import type { Bout } from '@/data/records';
+import { type KeptEvidence, keptOf } from '@/data/records/kept-evidence';
+import type { RowChange } from './transact';
+
+/** Tables of which a change can change what is kept of a bout. */
+export const FOLDED_FROM = ['outings', 'bouts', 'entries'] as const;
+
+/** So many bouts are folded at once: their logs are read side by side. */
+const AT_ONCE = 200;
+
+/** The bouts whose kept evidence a write has outdated. */
+export async function outdatedBy(
+  database: KennelDatabase,
+  rows: readonly RowChange[],
+  appended: readonly { readonly boutId: BoutId }[],
+): Promise<BoutId[]> {
+  const found = new Set<BoutId>(appended.map((one) => one.boutId));
+  const outings: string[] = [];
+  for (const { table, id, before, after } of rows) {
+    if (table === 'bouts') found.add(id as BoutId);
+    if (table === 'entries') found.add((after ?? before)?.boutId as BoutId);
+    // Of an outing only its day is in what is kept.
+    if (table === 'outings' && before && before.day !== after?.day) outings.push(id);
+  }
+  if (outings.length > 0)
+    for (const id of await database.of('bouts').where('outingId').anyOf(outings).primaryKeys())
+      found.add(id as BoutId);
+  return [...found];
+}
+
+/**
+ * Folds these bouts anew and keeps what they come to; what is kept of a bout that is gone goes. Called
+ * inside the transaction that changed them.
+ */
+export async function keepEvidence(database: KennelDatabase, ids: readonly BoutId[]): Promise<void> {
+  for (let from = 0; from < ids.length; from += AT_ONCE) {
+    const some = ids.slice(from, from + AT_ONCE);
+    const bouts = (await database.of('bouts').bulkGet([...some])).flatMap((bout) => bout ?? []);
+    const kept = await Promise.all(bouts.map((bout) => foldStored(database, bout)));
+    await database.kept.bulkPut(kept.flatMap((one) => one ?? []));
+    const there = new Set(kept.flatMap((one) => one?.id ?? []));
+    const gone = some.filter((id) => !there.has(id));
+    if (gone.length > 0) await database.kept.bulkDelete(gone);
+  }
+}
+
+async function foldStored(database: KennelDatabase, bout: Bout): Promise<KeptEvidence | null> {
+  const outing = await database.of('outings').get(bout.outingId);
+  const log = await database
+    .of('entries')
+    .where('[boutId+seq]')
+    .between([bout.id, 0], [bout.id, Number.POSITIVE_INFINITY])
+    .toArray();
+  return outing ? keptOf(bout, outing, inOrder(log)) : null;
+}
+
+/** Whether every bout has its kept evidence, by today's meaning of a rep. Two counts, no row. */
+async function isAllKept({ kept, bouts }: EvidenceTables): Promise<boolean> {
+  const [there, all] = await Promise.all([kept.where('meaning').equals(MEANING).count(), bouts.count()]);
+  return there === all;
+}
+type EvidenceTables = {
+  readonly kept: KennelDatabase['kept'];
+  readonly bouts: { count(): PromiseLike<number> };
+};
+
+/**
+ * Makes all kept evidence anew where some is missing or has an older meaning (after an update of the
+ * program), a few bouts in a transaction, so that a reload goes on where it was.
+ */
+export async function renewEvidence(
+  database: KennelDatabase,
+  onProgress: (share: number) => void = () => undefined,
+): Promise<void> {
+  if (await isAllKept({ kept: database.kept, bouts: database.of('bouts') })) return;
+  const ids = (await database.of('bouts').toCollection().primaryKeys()) as BoutId[];
+  const right = new Set(await database.kept.where('meaning').equals(MEANING).primaryKeys());
+  const extra = [...right].filter((id) => !ids.includes(id as BoutId));
+  const missing = [...ids.filter((id) => !right.has(id)), ...(extra as BoutId[])];
+  const tables = [...FOLDED_FROM.map((name) => database.of(name)), database.kept];
+  for (let from = 0; from < missing.length; from += AT_ONCE) {
+    await database.transaction('rw', tables, async () =>
+      keepEvidence(database, missing.slice(from, from + AT_ONCE)),
+    );
+    onProgress(Math.min(1, (from + AT_ONCE) / missing.length));
+  }
+}

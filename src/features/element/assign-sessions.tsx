@@ -1,0 +1,56 @@
+import type { BoutId, ElementId } from '@/core/shared';
+import { useKennelWithDog } from '@/data/live';
+import { assignBout } from '@/data/write';
+import { keptMarks, Notice, RepMarks, Sheet } from '@/ui';
+import type { Opened } from './element-room';
+
+/**
+ * The sessions of an element that was split or joined, and which of what came of it each counts
+ * for.
+ */
+export function AssignSessions({ element, state }: Opened) {
+  const { kennel, done } = useKennelWithDog();
+  const bouts = [...(state.evidence.get(element.id) ?? [])].reverse();
+  const parts = (element.retired?.into ?? []).flatMap(
+    (id) => state.work.elements.find((one) => one.id === id) ?? [],
+  );
+  const assigned = (bout: BoutId): readonly ElementId[] =>
+    element.assigned.find((one) => one.bout === bout)?.to ?? [];
+  const toggle = (bout: BoutId, id: ElementId): void => {
+    const to = assigned(bout);
+    const next = to.includes(id) ? to.filter((one) => one !== id) : [...to, id];
+    void done('Said what it counts for.', assignBout(kennel, element.id, bout, next));
+  };
+  return (
+    <Sheet title="What do these sessions count for?" aside={`${bouts.length} sessions, newest first`}>
+      <p className="mb-3 max-w-4xl leading-snug">
+        Nothing is lost and nothing is guessed: a session counts for a part once you tick it. Tick a part only
+        where its reps say something about that part.
+      </p>
+      {bouts.length === 0 && <Notice>No session was logged of it.</Notice>}
+      <ul className="divide-y divide-hair">
+        {bouts.map((bout) => {
+          return (
+            <li key={bout.id} className="grid items-center gap-x-6 gap-y-1 py-2 md:grid-cols-[7rem_1fr_auto]">
+              <span className="font-semibold">{bout.day}</span>
+              <RepMarks label={`Reps of ${bout.day}`} marks={keptMarks(bout.marks, () => null)} />
+              <span>
+                {parts.map((part) => (
+                  <label key={part.id} className="mr-4 inline-flex min-h-11 items-center gap-2">
+                    <input
+                      type="checkbox"
+                      className="size-5 accent-(--ink)"
+                      checked={assigned(bout.id).includes(part.id)}
+                      onChange={() => toggle(bout.id, part.id)}
+                    />
+                    {part.title}
+                  </label>
+                ))}
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+    </Sheet>
+  );
+}

@@ -1,0 +1,161 @@
+import { useMemo } from 'react';
+import { buildLadder, describeRung, type Ladder, sameCriteria } from '@/core/breakdown';
+import type { CoverRow } from '@/core/evidence';
+import { rodsOf } from '@/core/evidence';
+import { useKennel } from '@/data/live';
+import { faultLabel, type KeptEvidence, namedFaults, studyQuestion } from '@/data/read';
+import { keptMarks, Notice, newestOf, RepMarkKey, RepMarks, Rod, Sheet, useLatest } from '@/ui';
+import { ask } from '@/workers/client';
+import { type Opened, useOpened } from './element-room';
+import { EvidencePlots } from './evidence-plots';
+import { elementSentence, findings } from './evidence-words';
+
+/**
+ * One element as its reps show it: where it stands, its history, and everything that was logged
+ * beside clean or not.
+ */
+export function EvidencePage() {
+  return <Page {...useOpened()} />;
+}
+
+function Page({ element, state, stands }: Opened) {
+  const { today } = useKennel();
+  const bouts = state.evidence.get(element.id) ?? [];
+  const job = useMemo(() => {
+    const question = studyQuestion(element, state.work, state.evidence, state.stands);
+    return (signal: AbortSignal) => ask({ kind: 'study-element', question, today }, { signal });
+  }, [element, state, today]);
+  const latest = useLatest(job);
+  const studied = newestOf(latest);
+  if (latest.state === 'failed') return <Notice tone="alert">{latest.failure.message}</Notice>;
+  if (!studied) return <p className="text-lg">Weighing the reps …</p>;
+  return (
+    <div className="grid grid-cols-1 gap-6">
+      <p
+        role="status"
+        aria-label="In one sentence"
+        className="border-l-[6px] border-signal bg-sheet px-4 py-3 text-xl font-bold leading-snug"
+      >
+        {elementSentence(element, studied, stands, today)}
+      </p>
+      <div className="grid items-start gap-6 lg:grid-cols-2">
+        <div className="grid gap-6">
+          <Sheet
+            title="Where it stands"
+            aside={`${studied.grounds.counted} counted reps, ${studied.grounds.notCounted} shown only`}
+          >
+            <div className="grid gap-6">
+              {rodsOf(element, stands, studied).map((rod) => (
+                <Rod key={rod.axis} data={rod} />
+              ))}
+            </div>
+            <p className="mt-4 text-sm leading-snug text-ink-soft">
+              The band is an 80 % interval of how far it is clean 8 times in 10 in the next session, at home,
+              the other criteria as they stand. It rests on what {Math.round(studied.estimate.effective)}{' '}
+              independent draws would say.
+            </p>
+          </Sheet>
+          <Coverage rows={studied.cover} />
+        </div>
+        <Sheet title="What the reps say">
+          <dl className="grid gap-2 leading-snug">
+            {findings(studied, today).map(({ title, words }) => (
+              <div key={title}>
+                <dt className="font-bold">{title}</dt>
+                <dd>{words}</dd>
+              </div>
+            ))}
+          </dl>
+        </Sheet>
+      </div>
+      <EvidencePlots bouts={bouts} studied={studied} />
+      <History element={element} state={state} bouts={bouts} />
+    </div>
+  );
+}
+
+const SESSIONS = 12;
+
+type HistoryProps = Pick<Opened, 'element' | 'state'> & { readonly bouts: readonly KeptEvidence[] };
+
+/** The last sessions as tally sticks, with the rung of each and where it changed. */
+function History({ element, state, bouts }: HistoryProps) {
+  const ladder = buildLadder(element);
+  const faults = namedFaults(element, state.work);
+  const sessions = bouts
+    .filter((bout) => bout.reps > 0)
+    .slice(-SESSIONS)
+    .reverse();
+  return (
+    <Sheet title="History" aside={<RepMarkKey />}>
+      {sessions.length === 0 && <p>No session yet.</p>}
+      <ul>
+        {sessions.map((bout) => (
+          <li
+            key={bout.id}
+            className="grid gap-x-4 gap-y-1 border-b border-hair py-2 sm:grid-cols-[7rem_16rem_1fr] sm:items-center"
+          >
+            <span className="font-semibold">
+              {bout.day}
+              {bout.away && <span className="block text-sm font-normal text-ink-soft">away</span>}
+            </span>
+            <span className="text-sm leading-snug">{rungsInWords(ladder, bout)}</span>
+            <RepMarks
+              marks={keptMarks(bout.marks, (fault) => faultLabel(faults, fault))}
+              label={`Reps of ${bout.day}`}
+            />
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  );
+}
+
+/**
+ * Which rungs a session went through. What was done off today's ladder is said so, since a ladder
+ * may have been rebuilt.
+ */
+function rungsInWords(ladder: Ladder, { asked, marks }: KeptEvidence): string {
+  const rungOf = asked.map((criteria) =>
+    ladder.rungs.findIndex((rung) => sameCriteria(ladder.axes, rung.criteria, criteria)),
+  );
+  const places = marks.map(({ on }) => rungOf[on] ?? -1);
+  const [first, ...more] = places.filter((place, i) => place !== places[i - 1]);
+  if (first !== undefined && more.length === 0 && first >= 0) return `rung ${describeRung(ladder, first)}`;
+  return `rungs ${[first ?? -1, ...more].map((place) => (place < 0 ? 'off this ladder' : place + 1)).join(' → ')}`;
+}
+
+function Coverage({ rows }: { readonly rows: readonly CoverRow[] }) {
+  return (
+    <Sheet title="Where it has been trained" aside="clean rates, small ones drawn towards the rest">
+      <table className="w-full text-left leading-snug">
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.condition} className="border-b border-hair align-top">
+              <th scope="row" className="py-1.5 pr-4">
+                {row.condition}
+              </th>
+              <td className="py-1.5">
+                <ul className="flex flex-wrap gap-x-6 gap-y-1">
+                  {row.cells.map((cell) => (
+                    <li key={cell.option}>
+                      {cell.option}:{' '}
+                      {cell.rate === null ? (
+                        <span className="font-bold text-signal-ink">never</span>
+                      ) : (
+                        <>
+                          <span className="font-semibold">{Math.round(cell.rate * 100)} %</span> of{' '}
+                          {cell.reps}
+                        </>
+                      )}
+                    </li>
+                  ))}
+                </ul>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Sheet>
+  );
+}

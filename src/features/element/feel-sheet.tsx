@@ -1,0 +1,44 @@
+import { type Axis, atLeastAsHard } from '@/core/breakdown';
+import { type FeelEvent, type FeelRecord, feelRecord } from '@/core/coaching';
+import type { KeptEvidence } from '@/data/read';
+import { Sheet } from '@/ui';
+import type { Opened } from './element-room';
+
+/** By feel there is no rule to work out; what the person did shows where they go up and back. */
+export function FeelSheet({ element, state }: Pick<Opened, 'element' | 'state'>) {
+  const bouts = state.evidence.get(element.id) ?? [];
+  const record = feelRecord(bouts.map((bout) => eventsOf(bout, element.axes)));
+  return (
+    <Sheet title="How you go up and back here">
+      <p className="leading-snug">{inWords(record)}</p>
+    </Sheet>
+  );
+}
+
+/** A move is up where it asks more on some axis and less on none. */
+function eventsOf({ start, walked }: KeptEvidence, axes: readonly Axis[]): FeelEvent[] {
+  let stands = start;
+  return walked.map((step): FeelEvent => {
+    if (typeof step === 'boolean') return { kind: 'rep', clean: step };
+    const up = atLeastAsHard(axes, step, stands);
+    stands = step;
+    return { kind: 'move', up };
+  });
+}
+
+function inWords(record: FeelRecord): string {
+  const percent = (share: number): string => `${Math.round(share * 100)} % clean`;
+  const up =
+    record.cleanBeforeUp === null
+      ? 'You have not gone up yet.'
+      : `You went up ${record.ups} times, in the middle after ${percent(record.cleanBeforeUp)} in the last five reps.`;
+  const down =
+    record.cleanBeforeDown === null
+      ? 'You have not gone back.'
+      : `You went back ${record.downs} times, after ${percent(record.cleanBeforeDown)}.`;
+  const thin =
+    record.ups + record.downs < 8
+      ? ` That is ${record.ups + record.downs} moves in ${record.reps} reps: little to go by.`
+      : '';
+  return `${up} ${down}${thin}`;
+}

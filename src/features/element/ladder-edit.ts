@@ -1,0 +1,84 @@
+import {
+  type Axis,
+  amountText,
+  axisScale,
+  type CellEdit,
+  friendly,
+  isRatioAxis,
+  parseValue,
+  type Rung,
+  readStep,
+  sameCriteria,
+  stepText,
+  writeValue,
+} from '@/core/breakdown';
+import { type AxisKey, fail, NO_BREAK, ok, type Result } from '@/core/shared';
+import type { ElementRecord } from '@/data/read';
+
+export type AxisField = 'start' | 'step' | 'limit' | 'demand';
+
+/**
+ * A field of an axis as a person reads and types it: 25 % for steps by ratio, the name of a step
+ * for a list.
+ */
+export function fieldText(axis: Axis, field: AxisField): string {
+  if (field === 'step' || field === 'limit') return stepText(axis, axis[field]);
+  if (axis.levels !== null) return writeValue(axis, axis[field]);
+  return amountText(axis, axis[field]);
+}
+
+/**
+ * Reads a typed field back into the axis. Fails with the words that stand under the field; the axis
+ * is not changed then.
+ */
+export function withField(axis: Axis, field: AxisField, text: string): Result<Axis> {
+  const value =
+    field === 'step' || field === 'limit'
+      ? readStep(axis, text)
+      : parseValue(axis.harder === 'both' ? { ...axis, harder: 'more' } : axis, text);
+  return value.ok ? ok({ ...axis, [field]: value.value }) : value;
+}
+
+/** Sets one cell by hand, or clears it when the text is empty. */
+export function withCell(
+  { axes, edits }: Pick<ElementRecord, 'axes' | 'edits'>,
+  axis: Axis,
+  rung: Pick<Rung, 'planned'>,
+  text: string,
+): Result<CellEdit[]> {
+  const others = edits.filter(
+    (edit) => !(edit.axis === axis.key && sameCriteria(axes, edit.on, rung.planned)),
+  );
+  if (text.trim() === '') return ok(others);
+  const value = readCell(axis, text);
+  return value.ok ? ok([...others, { on: rung.planned, axis: axis.key, value: value.value }]) : value;
+}
+
+/**
+ * A value for a rung. Fails with `cell` where a ratio axis would lose its ratio, and as
+ * `parseValue` does.
+ */
+export function readCell(axis: Axis, text: string): Result<number> {
+  const value = parseValue(axis, text.replaceAll(NO_BREAK, ' '));
+  if (!value.ok) return value;
+  const zero = axis.zeroScale ?? 0;
+  if (isRatioAxis(axis) && axis.harder !== 'both' && value.value + zero <= 0)
+    return fail('cell', '', `A ${axis.quantity} here must be more than 0.`);
+  return value;
+}
+
+/**
+ * The value at a place on an axis's scale (0 start, 1 demand), rounded to be paced out; null where
+ * the scale is broken or held.
+ */
+export function valueAt(axis: Axis, at: number): number | null {
+  const scale = axisScale(axis);
+  if (!scale.ok || scale.value.held) return null;
+  return friendly(axis, scale.value.value(at));
+}
+
+export const isEdited = (
+  { axes, edits }: Pick<ElementRecord, 'axes' | 'edits'>,
+  rung: Pick<Rung, 'planned'>,
+  axis: AxisKey,
+): boolean => edits.some((edit) => edit.axis === axis && sameCriteria(axes, edit.on, rung.planned));

@@ -1,0 +1,274 @@
+import { useState } from 'react';
+import { axisInWords, LADDER_RULES, type LadderRule, waitingEdits } from '@/core/breakdown';
+import { rodsOf } from '@/core/evidence';
+import { type AxisKey, asId } from '@/core/shared';
+import { type ElementRecord, namedFaults } from '@/data/read';
+import { Button, CautionNote, Sheet } from '@/ui';
+import { AddAxis } from './add-axis';
+import { AxisEditor } from './axis-editor';
+import { type Opened, useOpened } from './element-room';
+import { LadderChecks } from './ladder-checks';
+import { readCell, withCell } from './ladder-edit';
+import { RungTable } from './rung-table';
+import { Staircase } from './staircase';
+import { StartFinder } from './start-finder';
+import { useCautions } from './use-cautions';
+import { useElementChange } from './use-element-change';
+
+/**
+ * One element's ladder: its criteria, the rule that lays the rungs, its checks in words, and every
+ * rung.
+ */
+export function LadderPage() {
+  return <Page {...useOpened()} />;
+}
+
+function Page({ element, state, ladder, place, stands, found }: Opened) {
+  const change = useElementChange(element);
+  const cautions = useCautions(element, state);
+  const [finding, setFinding] = useState<AxisKey | null>(null);
+  const bouts = state.evidence.get(element.id) ?? [];
+  const rods = rodsOf(element, stands, found);
+  const rebuild = (axes: ElementRecord['axes'], words = 'Ladder built anew'): void => {
+    change({ axes }, `${words}.`);
+  };
+  const setCell = (key: AxisKey, index: number, text: string): string | null => {
+    const axis = element.axes.find((one) => one.key === key);
+    if (!axis) return null;
+    if (element.ladderRule === 'by-hand') return setHandCell(element, change, axis, index, text);
+    const edited = ladder.rungs[index];
+    if (!edited) return null;
+    const edits = withCell(element, axis, edited, text);
+    if (edits.ok)
+      change(
+        { edits: edits.value },
+        text.trim() === '' ? 'Back to the planned value.' : `Rung ${index + 1} set by hand.`,
+      );
+    return edits.ok ? null : edits.message;
+  };
+  const searched = element.axes.find((axis) => axis.key === finding);
+  return (
+    <div className="grid grid-cols-1 gap-6">
+      <Sheet title="Criteria" aside="what makes it harder">
+        <div className="grid grid-cols-1 gap-6">
+          {element.axes.map((axis) => (
+            <AxisEditor
+              key={axis.key}
+              axis={axis}
+              others={element.axes.filter((one) => one.key !== axis.key)}
+              rod={rods.find((rod) => rod.axis === axis.key) ?? null}
+              onChange={(next) => rebuild(element.axes.map((one) => (one.key === axis.key ? next : one)))}
+              onRemove={
+                element.axes.length > 1
+                  ? () =>
+                      rebuild(
+                        element.axes.filter((one) => one.key !== axis.key),
+                        `${axis.title} taken out`,
+                      )
+                  : null
+              }
+              onFind={axis.levels === null ? () => setFinding(axis.key) : null}
+            />
+          ))}
+          <AddAxis
+            axes={element.axes}
+            onAdd={(axis) => rebuild([...element.axes, axis], `${axis.title} added`)}
+          />
+        </div>
+      </Sheet>
+      <LadderChecks
+        element={element}
+        onPlan={(rung, axis) => change({ byHand: planned(element, rung, axis) }, 'Noted as planned.')}
+      />
+      <Sheet
+        title="Rungs"
+        aside={
+          <RuleChoice
+            element={element}
+            onChoose={(rule) => change(withRule(element, rule, ladder.rungs), RULE_TOASTS[rule])}
+          />
+        }
+      >
+        <Staircase ladder={ladder} place={place} bouts={bouts} />
+        <p className="mb-4 mt-2 text-sm text-ink-soft">
+          The taller, the harder; solid: raised on this rung; dashed: eased by plan; hatched: back to what was
+          met. Below, clean reps of those that count.
+        </p>
+        <RungTable
+          element={element}
+          ladder={ladder}
+          place={place}
+          bouts={bouts}
+          faults={namedFaults(element, state.work)}
+          onCell={setCell}
+        />
+        <Waiting element={element} onClear={(edits) => change({ edits }, 'The waiting value is gone.')} />
+        {element.ladderRule === 'by-hand' && (
+          <p className="mt-3 flex gap-3">
+            <Button
+              onClick={() =>
+                change(
+                  {
+                    byHand: [
+                      ...element.byHand,
+                      {
+                        criteria: {
+                          ...(element.byHand.at(-1)?.criteria ??
+                            ladder.rungs[0]?.criteria ??
+                            startOf(element)),
+                        },
+                        eases: [],
+                      },
+                    ],
+                  },
+                  'Rung added.',
+                )
+              }
+            >
+              Add a rung
+            </Button>
+            {element.byHand.length > 1 && (
+              <Button
+                look="quiet"
+                onClick={() => change({ byHand: element.byHand.slice(0, -1) }, 'Last rung taken out.')}
+              >
+                Take the last one out
+              </Button>
+            )}
+          </p>
+        )}
+      </Sheet>
+      <Sheet
+        title="Be careful"
+        aside="general cautions; your vet, local law and the event’s own rules come first"
+      >
+        <div className="grid gap-2">
+          {cautions.map((caution) => (
+            <CautionNote key={caution.id} caution={caution} />
+          ))}
+        </div>
+      </Sheet>
+      {searched && (
+        <StartFinder
+          axis={searched}
+          onClose={() => setFinding(null)}
+          onFound={(start) =>
+            rebuild(
+              element.axes.map((one) => (one.key === searched.key ? { ...one, start } : one)),
+              'Start set',
+            )
+          }
+        />
+      )}
+    </div>
+  );
+}
+
+/** Values set by hand that lie on no rung of today's ladder: they wait, and come back with theirs. */
+function Waiting({
+  element,
+  onClear,
+}: {
+  readonly element: ElementRecord;
+  readonly onClear: (edits: ElementRecord['edits']) => void;
+}) {
+  const waiting = waitingEdits(element);
+  if (waiting.length === 0) return null;
+  return (
+    <section aria-label="Values that wait" className="mt-3 border-t border-rule pt-3">
+      <p className="font-semibold">Set by hand on rungs that this ladder does not have now</p>
+      <ul>
+        {waiting.map((edit) => {
+          const axis = element.axes.find((one) => one.key === edit.axis);
+          const on = element.axes.map((one) => axisInWords(one, edit.on[one.key] ?? one.start)).join(', ');
+          return (
+            <li key={JSON.stringify(edit)} className="flex flex-wrap items-center gap-3">
+              <span>
+                {axis ? axisInWords(axis, edit.value) : 'A criterion that is gone'}, where the plan is {on}
+              </span>
+              <Button look="quiet" onClick={() => onClear(element.edits.filter((one) => one !== edit))}>
+                Drop it
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+const startOf = (element: ElementRecord) =>
+  Object.fromEntries(element.axes.map((axis) => [axis.key, axis.start]));
+
+function setHandCell(
+  element: ElementRecord,
+  change: ReturnType<typeof useElementChange>,
+  axis: ElementRecord['axes'][number],
+  index: number,
+  text: string,
+): string | null {
+  const value = readCell(axis, text);
+  if (!value.ok) return value.message;
+  const byHand = element.byHand.map((rung, i) =>
+    i === index ? { ...rung, criteria: { ...rung.criteria, [axis.key]: value.value } } : rung,
+  );
+  change({ byHand }, `Rung ${index + 1} set by hand.`);
+  return null;
+}
+
+function planned(element: ElementRecord, rung: number, axis: AxisKey): ElementRecord['byHand'] {
+  return element.byHand.map((one, i) => (i === rung ? { ...one, eases: [...one.eases, axis] } : one));
+}
+
+/** By hand begins with the rungs that stood there, so that nothing has to be typed twice. */
+function withRule(
+  element: ElementRecord,
+  rule: LadderRule,
+  rungs: Opened['ladder']['rungs'],
+): Partial<ElementRecord> {
+  if (rule !== 'by-hand' || element.byHand.length > 0) return { ladderRule: rule };
+  return {
+    ladderRule: rule,
+    byHand: rungs.map((rung) => ({
+      criteria: { ...rung.criteria },
+      eases: rung.eases.map((key) => asId<AxisKey>(key)),
+    })),
+  };
+}
+
+const RULE_TITLES: Readonly<Record<LadderRule, string>> = {
+  'one-axis': 'one criterion at a time',
+  'round-robin': 'the criteria in turn',
+  'by-hand': 'by hand',
+};
+const RULE_TOASTS: Readonly<Record<LadderRule, string>> = {
+  'one-axis': 'One criterion at a time.',
+  'round-robin': 'The criteria take a step in turn.',
+  'by-hand': 'The rungs are yours to set.',
+};
+
+function RuleChoice({
+  element,
+  onChoose,
+}: {
+  readonly element: ElementRecord;
+  readonly onChoose: (rule: LadderRule) => void;
+}) {
+  return (
+    <label>
+      Laid{' '}
+      <select
+        aria-label="How the rungs are laid"
+        className="min-h-9 border-b-2 border-ink bg-paper px-1 text-base text-ink"
+        value={element.ladderRule}
+        onChange={(event) => onChoose(event.target.value as LadderRule)}
+      >
+        {LADDER_RULES.map((rule) => (
+          <option key={rule} value={rule}>
+            {RULE_TITLES[rule]}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}

@@ -1,0 +1,101 @@
+import { useState } from 'react';
+import { FIRST_RULES, RULE_WORDS, type Rule, type RuleKind, USUAL_RULES } from '@/core/coaching';
+import { Button, Sheet } from '@/ui';
+import { type Opened, useOpened } from './element-room';
+import { FeelSheet } from './feel-sheet';
+import { OperatingCurve } from './operating-curve';
+import { PaceFields } from './pace-fields';
+import { PolicyComparison } from './policy-comparison';
+import { RuleFields } from './rule-fields';
+import { useElementChange } from './use-element-change';
+
+/** By which rule this dog goes up and back at this element. */
+export function RulePage() {
+  const opened = useOpened();
+  return <Page key={opened.element.id} {...opened} />;
+}
+
+function Page(opened: Opened) {
+  const { element, state } = opened;
+  const change = useElementChange(element);
+  const { rule, pace } = element.policy;
+  const [more, setMore] = useState(!FIRST_RULES.includes(rule.kind));
+  const choose = (kind: RuleKind): void =>
+    change({ policy: { rule: USUAL_RULES[kind], pace } }, `${RULE_WORDS[kind].title}.`);
+  const take = (next: Rule): void => change({ policy: { rule: next, pace } }, 'Rule changed.');
+  const rest = (Object.keys(RULE_WORDS) as RuleKind[]).filter((kind) => !FIRST_RULES.includes(kind));
+  return (
+    <div className="grid items-start gap-6 lg:grid-cols-2">
+      <div className="grid gap-6">
+        <Sheet title="Goes up and back by">
+          <fieldset className="grid gap-2">
+            <legend className="sr-only">Rule</legend>
+            {FIRST_RULES.map((kind) => (
+              <RuleOption key={kind} kind={kind} chosen={rule.kind} onChoose={choose} />
+            ))}
+            {more ? (
+              rest.map((kind) => <RuleOption key={kind} kind={kind} chosen={rule.kind} onChoose={choose} />)
+            ) : (
+              <p>
+                <Button onClick={() => setMore(true)}>More rules</Button>
+              </p>
+            )}
+          </fieldset>
+        </Sheet>
+        {rule.kind === 'feel' ? (
+          <FeelSheet element={element} state={state} />
+        ) : (
+          <OperatingCurve rule={rule} />
+        )}
+      </div>
+      <div className="grid gap-6">
+        <Sheet title={RULE_WORDS[rule.kind].title}>
+          <p className="leading-snug">
+            <span className="font-semibold">Gains: </span>
+            {RULE_WORDS[rule.kind].gains}
+          </p>
+          <p className="mt-1 leading-snug">
+            <span className="font-semibold">Risks: </span>
+            {RULE_WORDS[rule.kind].risks}
+          </p>
+          <RuleFields key={JSON.stringify(rule)} rule={rule} onTake={take} />
+        </Sheet>
+        <Sheet title="Sets and sessions">
+          <PaceFields
+            pace={pace}
+            onTake={(next) => change({ policy: { rule, pace: next } }, 'Pace changed.')}
+          />
+        </Sheet>
+      </div>
+      <div className="lg:col-span-2">
+        <PolicyComparison {...opened} />
+      </div>
+    </div>
+  );
+}
+
+function RuleOption({
+  kind,
+  chosen,
+  onChoose,
+}: {
+  readonly kind: RuleKind;
+  readonly chosen: RuleKind;
+  readonly onChoose: (kind: RuleKind) => void;
+}) {
+  return (
+    <label className="flex cursor-pointer items-start gap-3 border-2 border-rule px-3 py-2 has-checked:border-ink has-checked:bg-paper">
+      <input
+        type="radio"
+        name="rule"
+        className="mt-1.5 size-4 accent-(--ink)"
+        checked={kind === chosen}
+        onChange={() => onChoose(kind)}
+      />
+      <span>
+        <span className="block text-lg font-semibold leading-snug">{RULE_WORDS[kind].title}</span>
+        <span className="block leading-snug text-ink-soft">{RULE_WORDS[kind].does}</span>
+      </span>
+    </label>
+  );
+}

@@ -1,0 +1,86 @@
+import { describeRung, type Ladder, type Place, writeValue } from '@/core/breakdown';
+import { type BoutEvidence, tallyAt } from '@/core/evidence';
+import type { FaultRef } from '@/core/rulebooks';
+import type { AxisKey } from '@/core/shared';
+import { type ElementRecord, faultLabel, type NamedFault } from '@/data/read';
+import { CellInput } from './cell-input';
+import { isEdited } from './ladder-edit';
+import { MARKS } from './staircase';
+
+type Props = {
+  readonly element: ElementRecord;
+  readonly ladder: Ladder;
+  readonly place: Place;
+  readonly bouts: readonly BoutEvidence[];
+  readonly faults: readonly NamedFault[];
+  /** Returns what is wrong with the text, or null when it was taken. */
+  readonly onCell: (axis: AxisKey, rung: number, text: string) => string | null;
+};
+
+/** Every rung with every value, which can be set by hand, and what changes from the one below. */
+export function RungTable({ element, ladder, place, bouts, faults, onCell }: Props) {
+  const label = (fault: FaultRef): string => faultLabel(faults, fault) ?? fault.key;
+  return (
+    // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
+    <section className="overflow-x-auto" aria-label="Rungs of the ladder" tabIndex={0}>
+      <table className="w-full min-w-[36rem] border-collapse text-base">
+        <thead>
+          <tr className="border-b-2 border-ink text-left">
+            <th className="py-2 pr-3">Rung</th>
+            {element.axes.map((axis) => (
+              <th key={axis.key} className="py-2 pr-3">
+                {axis.title}
+                {axis.role !== 'criterion' && (
+                  <span className="block text-sm font-normal text-ink-soft">
+                    {axis.role === 'help' ? 'help this rung allows' : 'pay on this rung'}
+                  </span>
+                )}
+              </th>
+            ))}
+            <th className="py-2 pr-3">What changes</th>
+            <th className="py-2 text-right">Clean of counted reps</th>
+          </tr>
+        </thead>
+        <tbody>
+          {ladder.rungs.map((rung, index) => {
+            const { reps, clean } = tallyAt(bouts, element.axes, rung.criteria);
+            return (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a rung is its place on the ladder
+              <tr key={index} className={`border-b border-hair ${index === place.rung ? 'bg-paper' : ''}`}>
+                <th scope="row" className="whitespace-nowrap py-1.5 pr-3 text-left font-semibold">
+                  {index + 1}
+                  {index === place.rung && (
+                    <span className="ml-2 border border-ink bg-signal px-1 text-sm text-on-signal">
+                      {MARKS[place.kind]}
+                    </span>
+                  )}
+                </th>
+                {element.axes.map((axis) => (
+                  <td key={axis.key} className="py-1 pr-3">
+                    <CellInput
+                      label={`Rung ${index + 1}, ${axis.title}`}
+                      value={writeValue(axis, rung.criteria[axis.key] ?? axis.start)}
+                      wide={axis.levels !== null}
+                      raised={rung.raises === axis.key}
+                      edited={isEdited(element, rung, axis.key)}
+                      onCommit={(text) => onCell(axis.key, index, text)}
+                    />
+                  </td>
+                ))}
+                <td className="py-1.5 pr-3 text-sm leading-snug text-ink-soft">
+                  {describeRung(ladder, index).replace(/^[^:]*: /, '')}
+                  {rung.noted.length > 0 && (
+                    <span className="block">
+                      noted only: {rung.noted.map(label).join(', ').toLowerCase()}
+                    </span>
+                  )}
+                </td>
+                <td className="py-1.5 text-right">{reps === 0 ? 'none' : `${clean} of ${reps}`}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </section>
+  );
+}

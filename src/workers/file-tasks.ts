@@ -1,0 +1,31 @@
+import type { KennelCounts, KennelName } from '@/data/read';
+
+/** What the file worker can be asked. `now` is the page's clock, milliseconds since 1970. */
+export type FileTask =
+  | { readonly kind: 'save'; readonly kennel: KennelName; readonly now: number }
+  | { readonly kind: 'look'; readonly file: Blob }
+  | {
+      readonly kind: 'bring';
+      readonly how: 'add' | 'replace';
+      readonly kennel: KennelName;
+      readonly now: number;
+    }
+  | { readonly kind: 'take-back'; readonly kennel: KennelName; readonly now: number };
+
+/** What came in, in numbers; nothing of it where the file took the kennel's place. */
+export type Brought = {
+  readonly bouts: number;
+  readonly entries: number;
+  readonly changed: number;
+  readonly apart: number;
+} | null;
+
+export type FileAnswers = {
+  save: Blob;
+  look: { readonly savedAt: string; readonly counts: KennelCounts };
+  bring: Brought;
+  'take-back': null;
+};
+
+/** How far it is: what is being done, and its share from 0 to 1 where that is known. */
+export type FileSaid = { readonly doing: string; readonly share: number | null };

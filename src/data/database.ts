@@ -3,7 +3,7 @@ import * as v from 'valibot';
 import { fail, ok, type Result } from '@/core/shared';
 import { CURRENT_VERSION, migrateTables, newerMessage } from './migrations';
 import { TABLE_NAMES, type TableName, type Tables, tablesSchema } from './records';
-import type { KeptEvidence } from './records/kept-evidence';
+import type { KeptEvidence, KeptLog } from './records/kept-evidence';
 import { checkReferences } from './records/references';
 
 type Meta = { readonly key: string; readonly value: unknown };
@@ -21,6 +21,7 @@ const OLDER_STORES = { sessions: 'id' } as const;
 export class KennelDatabase extends Dexie {
   declare readonly meta: Table<Meta, string>;
   declare readonly kept: Table<KeptEvidence, string>;
+  declare readonly keptLogs: Table<KeptLog, string>;
 
   constructor(name: string) {
     // Strict: a rep counts as logged when it is on the disk, not when the browser means to write it.
@@ -35,7 +36,7 @@ export class KennelDatabase extends Dexie {
       elements: 'id, dogId',
       outings: 'id, day',
       bouts: 'id, dogId, outingId, on.element',
-      entries: 'id, [boutId+seq], dogId',
+      entries: 'id, [boutId+seq]',
       trials: 'id, dogId',
       forecasts: 'id, dogId, trialId',
       results: 'id, dogId, trialId',
@@ -44,6 +45,7 @@ export class KennelDatabase extends Dexie {
       meta: 'key',
       // Derived from the log, never exported: records/kept-evidence.ts.
       kept: 'id, dogId, [element+startedAt], meaning',
+      keptLogs: 'id, [element+startedAt]',
       ...OLDER_STORES,
     });
   }

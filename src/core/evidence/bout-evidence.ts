@@ -32,7 +32,7 @@ type Clean = { readonly reps: number; readonly clean: number };
 
 export type FaultCount = { readonly fault: FaultRef | null; readonly count: number };
 
-/** One rep as a history draws it; `on` is a place in the bout's `asked`. */
+/** One rep as a history draws it; `on` is a place in `asked`. */
 export type KeptMark = {
   readonly id: string;
   readonly outcome: EvidenceRep['outcome'];
@@ -87,9 +87,10 @@ export type BoutEvidence = {
   };
   /** Its length, from its first rep to its last and one rep's time more; null where nothing tells. */
   readonly minutes: number | null;
-  readonly asked: readonly Criteria[];
-  readonly marks: readonly KeptMark[];
 };
+
+/** The reps of a bout as a history draws them, with the different criteria that were asked, in order. */
+export type DrawnBout = { readonly asked: readonly Criteria[]; readonly marks: readonly KeptMark[] };
 
 /**
  * What the standing reps of one bout say, in the order in which they were done; pure counting. One
@@ -99,9 +100,8 @@ export function weighBout(
   { id, day }: { readonly id: BoutId; readonly day: Day },
   reps: readonly EvidenceRep[],
 ): BoutEvidence {
-  const sorted = [...reps].sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
+  const sorted = inTime(reps);
   const counted = sorted.filter(countsAsEvidence);
-  const places = placesOf(sorted);
   return {
     bout: id,
     day,
@@ -130,17 +130,23 @@ export function weighBout(
     turns: counted.flatMap(deviationOf),
     habits: habitCounts(sorted, counted),
     minutes: minutesOf(sorted),
-    asked: places.asked,
-    marks: sorted.map((rep, i) => ({
-      id: rep.id,
-      outcome: rep.outcome,
-      cause: rep.cause,
-      aided: rep.aided,
-      fault: rep.faults[0] ?? null,
-      on: places.on[i] as number,
-    })),
   };
 }
+
+/** Standing reps as a history draws them. One clean rep → `{ asked: [its criteria], marks: [{ on: 0, … }] }`. */
+export function drawBout(reps: readonly EvidenceRep[]): DrawnBout {
+  const asked = new Map<string, { readonly place: number; readonly criteria: Criteria }>();
+  const marks = inTime(reps).map(({ id, outcome, cause, aided, faults, criteria }): KeptMark => {
+    const key = JSON.stringify(inKeyOrder(criteria));
+    const on = asked.get(key)?.place ?? asked.size;
+    asked.set(key, { place: on, criteria });
+    return { id, outcome, cause, aided, fault: faults[0] ?? null, on };
+  });
+  return { asked: [...asked.values()].map((one) => one.criteria), marks };
+}
+
+const inTime = (reps: readonly EvidenceRep[]): EvidenceRep[] =>
+  [...reps].sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
 
 /**
  * Counted reps at one set of criteria, over all bouts and conditions; axes that were not asked then
@@ -242,15 +248,4 @@ function minutesOf(sorted: readonly EvidenceRep[]): number | null {
   if (!first || !last || sorted.some((rep) => rep.timed === false)) return null;
   const span = (last.at - first.at) / 60_000;
   return sorted.length > 1 && span > 0 ? (span * sorted.length) / (sorted.length - 1) : null;
-}
-
-function placesOf(sorted: readonly EvidenceRep[]): { readonly asked: Criteria[]; readonly on: number[] } {
-  const asked = new Map<string, { readonly place: number; readonly criteria: Criteria }>();
-  const on = sorted.map(({ criteria }) => {
-    const key = JSON.stringify(inKeyOrder(criteria));
-    const place = asked.get(key)?.place ?? asked.size;
-    asked.set(key, { place, criteria });
-    return place;
-  });
-  return { asked: [...asked.values()].map((one) => one.criteria), on };
 }

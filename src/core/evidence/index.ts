@@ -8,6 +8,8 @@ export {
 } from './assess';
 export {
   type BoutEvidence,
+  type DrawnBout,
+  drawBout,
   type KeptMark,
   MEANING,
   tallyAt,

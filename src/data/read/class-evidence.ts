@@ -53,8 +53,6 @@ const asAsked = (one: BoutEvidence): BoutEvidence => ({
   turns: one.turns,
   habits: one.habits,
   minutes: one.minutes,
-  asked: [],
-  marks: [],
 });
 
 /** Where the dog stands, or its ladder begins; every axis named. */

@@ -1,10 +1,10 @@
 import type { Criteria } from '@/core/breakdown';
 import type { ArticleEvent } from '@/core/coaching';
 import { type Before, tallyAt } from '@/core/evidence';
-import type { Day, DogId, ElementId } from '@/core/shared';
+import type { BoutId, Day, DogId, ElementId } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import type { ElementRecord } from '@/data/records';
-import type { KeptEvidence } from '@/data/records/kept-evidence';
+import type { KeptEvidence, KeptLog } from '@/data/records/kept-evidence';
 import type { DatedBout } from './bouts';
 
 /** What each element's bouts say, oldest first. */
@@ -35,6 +35,12 @@ export async function standsAt(kennel: Kennel, element: ElementId): Promise<Crit
     .where('[element+startedAt]')
     .between([element, 0], [element, Number.POSITIVE_INFINITY]);
   return (await range.last())?.stands ?? null;
+}
+
+/** What is kept of these bouts rep by rep, by their ids. */
+export async function keptLogs(kennel: Kennel, bouts: readonly BoutId[]): Promise<Map<BoutId, KeptLog>> {
+  const found = await kennel.database.keptLogs.bulkGet([...bouts]);
+  return new Map(found.flatMap((one) => (one ? [[one.id, one] as const] : [])));
 }
 
 /** How many reps are logged on an element. */
@@ -95,5 +101,8 @@ export async function articlesBefore(
   element: ElementId,
   bout: DatedBout,
 ): Promise<ArticleEvent[]> {
-  return (await keptOn(kennel, element, bout.startedAt)).flatMap((one) => one.articles);
+  const range = kennel.database.keptLogs
+    .where('[element+startedAt]')
+    .between([element, 0], [element, bout.startedAt]);
+  return (await range.toArray()).flatMap((one) => one.articles);
 }

@@ -16,7 +16,7 @@ export type {
   Trial,
 } from '@/data/records';
 export { PLAIN_ELEMENT } from '@/data/records';
-export type { KeptEvidence } from '@/data/records/kept-evidence';
+export type { KeptEvidence, KeptLog } from '@/data/records/kept-evidence';
 export {
   boutLog,
   type DatedBout,
@@ -42,6 +42,7 @@ export {
   beforeBout,
   type EvidenceByElement,
   evidenceByElement,
+  keptLogs,
   keptOfDog,
   openToday,
   repsOn,

@@ -2,7 +2,7 @@ import type { Criteria } from '@/core/breakdown';
 import { foldLog, plainRep, type RepSaid } from '@/core/log';
 import type { BoutId, Day, OutingId, Result } from '@/core/shared';
 import { type Kennel, newId } from '@/data/kennel';
-import { type Bout, type ElementRecord, elementOf, type New, type Outing } from '@/data/records';
+import type { Bout, ElementRecord, New, Outing } from '@/data/records';
 import { same } from '@/data/records/same';
 import { refuse, transact, type Undo, type Write } from './transact';
 
@@ -30,7 +30,7 @@ export async function startBout(
   start: BoutStart,
 ): Promise<Result<Undo<Bout>>> {
   const begun = await transact(kennel, BOUT_TABLES, async (write) => {
-    const mine = (await write.ofDog('bouts', element.dogId)).filter((one) => elementOf(one) === element.id);
+    const mine = await write.boutsBy('on.element', element.id);
     const outing = await openOuting(write, start.day);
     for (const one of mine)
       if (one.endedAt === null && one.outingId !== outing?.id) await endAtLastEntry(write, one);
@@ -45,7 +45,7 @@ export async function startBout(
 
 /** The outing of this day that nobody has ended; null where there is none. */
 async function openOuting(write: Write, day: Day): Promise<Outing | null> {
-  return (await write.all('outings')).find((one) => one.day === day && one.endedAt === null) ?? null;
+  return (await write.outingsOn(day)).find((one) => one.endedAt === null) ?? null;
 }
 
 async function begin(
@@ -108,9 +108,7 @@ async function endAtLastEntry(write: Write, bout: Bout): Promise<void> {
 /** The bout ends, and its outing with the last of its bouts. */
 async function end(write: Write, bout: Bout, at: number): Promise<void> {
   await write.put('bouts', { ...bout, endedAt: at });
-  const others = (await write.all('bouts')).filter(
-    (one) => one.outingId === bout.outingId && one.id !== bout.id,
-  );
+  const others = (await write.boutsBy('outingId', bout.outingId)).filter((one) => one.id !== bout.id);
   const outing = await write.get('outings', bout.outingId);
   if (outing && others.every((one) => one.endedAt !== null))
     await write.put('outings', { ...outing, endedAt: at });
@@ -143,7 +141,7 @@ export function typeInBout(
   outcomes: readonly RepSaid['judged']['outcome'][],
 ): Promise<Result<Undo<Bout>>> {
   return transact(kennel, BOUT_TABLES, async (write) => {
-    const mine = (await write.ofDog('bouts', element.dogId)).filter((one) => elementOf(one) === element.id);
+    const mine = await write.boutsBy('on.element', element.id);
     if (mine.some((one) => one.endedAt === null))
       refuse('running', '', 'A bout of it is open: end that one first.');
     const { start, noon } = paper;

@@ -53,11 +53,17 @@ async function rebuilt({ database }: Kennel) {
       return outing ? keptOf(bout, outing, inOrder(log)) : null;
     }),
   );
-  return all.sort((a, b) => ((a?.id ?? '') < (b?.id ?? '') ? -1 : 1));
+  const [some, byId] = [
+    all.flatMap((one) => one ?? []),
+    (a: { id: string }, b: { id: string }) => (a.id < b.id ? -1 : 1),
+  ];
+  return [some.map((one) => one.evidence).sort(byId), some.map((one) => one.log).sort(byId)];
 }
 
-const kept = async ({ database }: Kennel) =>
-  (await database.kept.toArray()).sort((a, b) => (a.id < b.id ? -1 : 1));
+const kept = async ({ database }: Kennel) => [
+  await database.kept.toArray(),
+  await database.keptLogs.toArray(),
+];
 
 type Step =
   | {
@@ -121,8 +127,15 @@ async function take(kennel: Kennel, other: Kennel, step: Step, last: Undo | null
     case 'amend': {
       const rep =
         bout &&
-        foldLog(bout.start, inOrder(await database.of('entries').where('dogId').equals(DOG).toArray()))
-          .reps[0];
+        foldLog(
+          bout.start,
+          inOrder(
+            await database
+              .of('entries')
+              .filter((entry) => entry.boutId === bout.id)
+              .toArray(),
+          ),
+        ).reps[0];
       return rep ? say({ kind: 'amend', of: rep.id, judged: { outcome: 'flawed', cause: 'handler' } }) : null;
     }
     case 'undo':
@@ -179,7 +192,7 @@ describe('what is kept of a bout', () => {
       await startBout(kennel, element, { day: DAYS[0] as Day, away: false, start: at(5) }),
     ).made;
     must(await record(kennel, bout, { kind: 'rep', ...plainRep(at(5), { outcome: 'clean' }) }));
-    const [whole] = await kept(kennel);
+    const [whole] = await kennel.database.kept.toArray();
     if (!whole) throw new Error('kept');
     const shares: number[] = [];
     await renewEvidence(kennel.database, (share) => shares.push(share));
@@ -191,7 +204,8 @@ describe('what is kept of a bout', () => {
     ]) {
       await spoil();
       await renewEvidence(kennel.database, (share) => shares.push(share));
-      expect(await kept(kennel)).toEqual([whole]);
+      expect(await kept(kennel)).toEqual(await rebuilt(kennel));
+      expect(await kennel.database.kept.toArray()).toEqual([whole]);
     }
     expect(shares).toEqual([1, 1, 1]);
   });

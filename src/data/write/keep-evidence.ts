@@ -3,7 +3,7 @@ import { inOrder } from '@/core/log';
 import type { BoutId } from '@/core/shared';
 import type { KennelDatabase } from '@/data/database';
 import type { Bout } from '@/data/records';
-import { type KeptEvidence, keptOf } from '@/data/records/kept-evidence';
+import { keptOf } from '@/data/records/kept-evidence';
 import type { RowChange } from './transact';
 
 /** Tables of which a change can change what is kept of a bout. */
@@ -41,14 +41,17 @@ export async function keepEvidence(database: KennelDatabase, ids: readonly BoutI
     const some = ids.slice(from, from + AT_ONCE);
     const bouts = (await database.of('bouts').bulkGet([...some])).flatMap((bout) => bout ?? []);
     const kept = await Promise.all(bouts.map((bout) => foldStored(database, bout)));
-    await database.kept.bulkPut(kept.flatMap((one) => one ?? []));
-    const there = new Set(kept.flatMap((one) => one?.id ?? []));
+    const found = kept.flatMap((one) => one ?? []);
+    await database.kept.bulkPut(found.map((one) => one.evidence));
+    await database.keptLogs.bulkPut(found.map((one) => one.log));
+    const there = new Set(found.map((one) => one.log.id));
     const gone = some.filter((id) => !there.has(id));
-    if (gone.length > 0) await database.kept.bulkDelete(gone);
+    if (gone.length > 0)
+      await Promise.all([database.kept.bulkDelete(gone), database.keptLogs.bulkDelete(gone)]);
   }
 }
 
-async function foldStored(database: KennelDatabase, bout: Bout): Promise<KeptEvidence | null> {
+async function foldStored(database: KennelDatabase, bout: Bout): Promise<ReturnType<typeof keptOf> | null> {
   const outing = await database.of('outings').get(bout.outingId);
   const log = await database
     .of('entries')
@@ -81,7 +84,7 @@ export async function renewEvidence(
   const right = new Set(await database.kept.where('meaning').equals(MEANING).primaryKeys());
   const extra = [...right].filter((id) => !ids.includes(id as BoutId));
   const missing = [...ids.filter((id) => !right.has(id)), ...(extra as BoutId[])];
-  const tables = [...FOLDED_FROM.map((name) => database.of(name)), database.kept];
+  const tables = [...FOLDED_FROM.map((name) => database.of(name)), database.kept, database.keptLogs];
   for (let from = 0; from < missing.length; from += AT_ONCE) {
     await database.transaction('rw', tables, async () =>
       keepEvidence(database, missing.slice(from, from + AT_ONCE)),

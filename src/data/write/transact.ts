@@ -1,7 +1,7 @@
 import { type Entry, inOrder, type Said } from '@/core/log';
-import { type BoutId, type EntryId, type Failure, fail, ok, type Result } from '@/core/shared';
+import { type BoutId, type Day, type EntryId, type Failure, fail, ok, type Result } from '@/core/shared';
 import { type Kennel, newId, reasonOf } from '@/data/kennel';
-import type { Bout, Changed, KeptName, New, TableName, Tables } from '@/data/records';
+import type { Bout, Changed, KeptName, New, Outing, TableName, Tables } from '@/data/records';
 
 import { FOLDED_FROM, keepEvidence, outdatedBy } from './keep-evidence';
 
@@ -39,6 +39,9 @@ export type Write = {
     table: N,
     dog: string,
   ) => Promise<RowOf<N>[]>;
+  /** All bouts of an element or an outing, and all outings of a day: by an index, whatever the history. */
+  readonly boutsBy: (by: 'on.element' | 'outingId', id: string) => Promise<Bout[]>;
+  readonly outingsOn: (day: Day) => Promise<Outing[]>;
   readonly all: <N extends KeptName>(table: N) => Promise<RowOf<N>[]>;
   readonly put: <N extends KeptName>(
     table: N,
@@ -89,7 +92,7 @@ export async function transact<T>(
   try {
     const made = await database.transaction(
       'rw',
-      [...names.map((name) => database.table(name)), ...(folds ? [database.kept] : [])],
+      [...names.map((name) => database.table(name)), ...(folds ? [database.kept, database.keptLogs] : [])],
       // An async function, by which Dexie knows that native promises are awaited inside.
       async () => {
         const done = await command(writing(kennel, rows, entries));
@@ -114,7 +117,12 @@ function writing(kennel: Kennel, rows: RowChange[], entries: Undo['entries'][num
   const raw = async (changes: readonly RowChange[]): Promise<void> => {
     for (const name of new Set(changes.map((change) => change.table))) {
       const ofTable = changes.filter((change) => change.table === name);
-      await database.table(name).bulkPut(ofTable.flatMap(({ after }) => (after ? [after] : [])));
+      // What is new is added: putting it would look for what it replaces.
+      const news = ofTable.flatMap(({ before, after }) => (after && !before ? [after] : []));
+      if (news.length > 0) await database.table(name).bulkAdd(news);
+      await database
+        .table(name)
+        .bulkPut(ofTable.flatMap(({ before, after }) => (after && before ? [after] : [])));
       await database.table(name).bulkDelete(ofTable.flatMap(({ after, id }) => (after ? [] : [id])));
     }
     for (const change of changes) rows.push(change);
@@ -128,6 +136,8 @@ function writing(kennel: Kennel, rows: RowChange[], entries: Undo['entries'][num
   return {
     get: async (table, id) => (await database.of(table).get(id)) ?? null,
     ofDog: (table, dog) => database.of(table).where('dogId').equals(dog).toArray(),
+    boutsBy: (by, id) => database.of('bouts').where(by).equals(id).toArray(),
+    outingsOn: (day) => database.of('outings').where('day').equals(day).toArray(),
     all: (table) => database.of(table).toArray(),
     put: async (table, row) => {
       const id = row.id as string;

@@ -1,5 +1,5 @@
 import type { BoutId, ElementId } from '@/core/shared';
-import { useKennelWithDog } from '@/data/live';
+import { useKennelWithDog, useKeptLogs } from '@/data/live';
 import { assignBout } from '@/data/write';
 import { keptMarks, Notice, RepMarks, Sheet } from '@/ui';
 import type { Opened } from './element-room';
@@ -11,6 +11,7 @@ import type { Opened } from './element-room';
 export function AssignSessions({ element, state }: Opened) {
   const { kennel, done } = useKennelWithDog();
   const bouts = [...(state.evidence.get(element.id) ?? [])].reverse();
+  const logs = useKeptLogs(bouts.map((bout) => bout.id));
   const parts = (element.retired?.into ?? []).flatMap(
     (id) => state.work.elements.find((one) => one.id === id) ?? [],
   );
@@ -33,7 +34,10 @@ export function AssignSessions({ element, state }: Opened) {
           return (
             <li key={bout.id} className="grid items-center gap-x-6 gap-y-1 py-2 md:grid-cols-[7rem_1fr_auto]">
               <span className="font-semibold">{bout.day}</span>
-              <RepMarks label={`Reps of ${bout.day}`} marks={keptMarks(bout.marks, () => null)} />
+              <RepMarks
+                label={`Reps of ${bout.day}`}
+                marks={keptMarks(logs?.get(bout.id)?.marks ?? [], () => null)}
+              />
               <span>
                 {parts.map((part) => (
                   <label key={part.id} className="mr-4 inline-flex min-h-11 items-center gap-2">

@@ -2,8 +2,8 @@ import { useMemo } from 'react';
 import { buildLadder, describeRung, type Ladder, sameCriteria } from '@/core/breakdown';
 import type { CoverRow } from '@/core/evidence';
 import { rodsOf } from '@/core/evidence';
-import { useKennel } from '@/data/live';
-import { faultLabel, type KeptEvidence, namedFaults, studyQuestion } from '@/data/read';
+import { useKennel, useKeptLogs } from '@/data/live';
+import { faultLabel, type KeptEvidence, type KeptLog, namedFaults, studyQuestion } from '@/data/read';
 import { keptMarks, Notice, newestOf, RepMarkKey, RepMarks, Rod, Sheet, useLatest } from '@/ui';
 import { ask } from '@/workers/client';
 import { type Opened, useOpened } from './element-room';
@@ -86,6 +86,7 @@ function History({ element, state, bouts }: HistoryProps) {
     .filter((bout) => bout.reps > 0)
     .slice(-SESSIONS)
     .reverse();
+  const logs = useKeptLogs(sessions.map((bout) => bout.id));
   return (
     <Sheet title="History" aside={<RepMarkKey />}>
       {sessions.length === 0 && <p>No session yet.</p>}
@@ -99,9 +100,9 @@ function History({ element, state, bouts }: HistoryProps) {
               {bout.day}
               {bout.away && <span className="block text-sm font-normal text-ink-soft">away</span>}
             </span>
-            <span className="text-sm leading-snug">{rungsInWords(ladder, bout)}</span>
+            <span className="text-sm leading-snug">{rungsInWords(ladder, logs?.get(bout.id))}</span>
             <RepMarks
-              marks={keptMarks(bout.marks, (fault) => faultLabel(faults, fault))}
+              marks={keptMarks(logs?.get(bout.id)?.marks ?? [], (fault) => faultLabel(faults, fault))}
               label={`Reps of ${bout.day}`}
             />
           </li>
@@ -115,7 +116,9 @@ function History({ element, state, bouts }: HistoryProps) {
  * Which rungs a session went through. What was done off today's ladder is said so, since a ladder
  * may have been rebuilt.
  */
-function rungsInWords(ladder: Ladder, { asked, marks }: KeptEvidence): string {
+function rungsInWords(ladder: Ladder, log: KeptLog | undefined): string {
+  if (!log) return '';
+  const { asked, marks } = log;
   const rungOf = asked.map((criteria) =>
     ladder.rungs.findIndex((rung) => sameCriteria(ladder.axes, rung.criteria, criteria)),
   );

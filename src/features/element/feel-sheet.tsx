@@ -1,22 +1,26 @@
-import { type Axis, atLeastAsHard } from '@/core/breakdown';
+import { type Axis, atLeastAsHard, type Criteria } from '@/core/breakdown';
 import { type FeelEvent, type FeelRecord, feelRecord } from '@/core/coaching';
-import type { KeptEvidence } from '@/data/read';
+import { useKeptLogs } from '@/data/live';
+import type { KeptLog } from '@/data/read';
 import { Sheet } from '@/ui';
 import type { Opened } from './element-room';
 
 /** By feel there is no rule to work out; what the person did shows where they go up and back. */
 export function FeelSheet({ element, state }: Pick<Opened, 'element' | 'state'>) {
   const bouts = state.evidence.get(element.id) ?? [];
-  const record = feelRecord(bouts.map((bout) => eventsOf(bout, element.axes)));
+  const logs = useKeptLogs(bouts.map((bout) => bout.id));
+  const record =
+    logs &&
+    feelRecord(bouts.map((bout) => eventsOf(bout.start, logs.get(bout.id)?.walked ?? [], element.axes)));
   return (
     <Sheet title="How you go up and back here">
-      <p className="leading-snug">{inWords(record)}</p>
+      <p className="leading-snug">{record ? inWords(record) : 'Reading the log …'}</p>
     </Sheet>
   );
 }
 
 /** A move is up where it asks more on some axis and less on none. */
-function eventsOf({ start, walked }: KeptEvidence, axes: readonly Axis[]): FeelEvent[] {
+function eventsOf(start: Criteria, walked: KeptLog['walked'], axes: readonly Axis[]): FeelEvent[] {
   let stands = start;
   return walked.map((step): FeelEvent => {
     if (typeof step === 'boolean') return { kind: 'rep', clean: step };

@@ -3,7 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import type { Criteria } from '@/core/breakdown';
 import type { ElementId } from '@/core/shared';
 import { daysBetween } from '@/core/shared';
-import { type DogState, useDog, useKennelWithDog } from '@/data/live';
+import { type DogState, useDog, useKennelWithDog, useKeptLogs } from '@/data/live';
 import { elementQuestions, faultLabel, namedFaults } from '@/data/read';
 import { startBout } from '@/data/write';
 import {
@@ -192,7 +192,8 @@ const RECENT = 5;
 function Recent({ state }: { readonly state: DogState }) {
   const { today } = useKennelWithDog();
   const recent = state.bouts.slice(-RECENT).reverse();
-  if (recent.length === 0) return null;
+  const logs = useKeptLogs(recent.map((bout) => bout.id));
+  if (recent.length === 0 || !logs) return null;
   return (
     <Sheet title="Last sessions">
       <ul className="mb-3 grid gap-3">
@@ -210,7 +211,7 @@ function Recent({ state }: { readonly state: DogState }) {
               </p>
               <RepMarks
                 label={`Reps of ${element?.title ?? 'a session'}`}
-                marks={keptMarks(bout.marks, (fault) => faultLabel(faults, fault))}
+                marks={keptMarks(logs?.get(bout.id)?.marks ?? [], (fault) => faultLabel(faults, fault))}
               />
             </li>
           );

@@ -6,6 +6,7 @@ export { Dialog } from './dialog';
 export { FileButton } from './file-button';
 export { Histogram, type HistogramBin } from './histogram';
 export { ListField } from './list-field';
+export { LongList } from './long-list';
 export { Plot, type PlotProps } from './plot';
 export { keptMarks, type RepMark, RepMarkKey, RepMarks, repMark, standingMark } from './rep-marks';
 export { Rod } from './rod';

@@ -1,7 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Day } from '@/core/shared';
+import { type Day, printOf } from '@/core/shared';
 import type { FromWorker, ToWorker } from './desk';
-import { printOf } from './print';
 import type { Said, Task } from './protocol';
 
 /** The one worker behind `ask`, played by hand. */

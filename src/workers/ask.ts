@@ -1,6 +1,5 @@
-import type { Result } from '@/core/shared';
+import { printOf, type Result } from '@/core/shared';
 import { type AskOptions, openDesk } from './desk';
-import { printOf } from './print';
 import type { Answers, Said, Task } from './protocol';
 
 const desk = openDesk<Task, Said, Answers>({

@@ -1,5 +1,4 @@
 export { ask } from './ask';
 export { fileDesk } from './ask-files';
 export type { Brought, FileAnswers, FileSaid, FileTask } from './file-tasks';
-export { printOf } from './print';
 export type { Said, Task, Weighed } from './protocol';

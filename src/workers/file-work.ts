@@ -54,17 +54,16 @@ export function fileWork(open: Open = openKennel) {
     say: (said: FileSaid) => void,
   ): Promise<Result<Brought>> => {
     if (!looked) return fail('nothing', '', 'Choose the file again: it is no longer at hand.');
-    say({
-      doing: how === 'add' ? 'Bringing both together' : 'Putting it in the place of what is here',
-      share: null,
-    });
+    const doing = how === 'add' ? 'Bringing both together' : 'Putting it in the place of what is here';
+    say({ doing, share: null });
+    const onProgress = (share: number): void => say({ doing, share });
     if (how === 'replace') {
-      const replaced = await replaceTables(kennel, looked.tables);
+      const replaced = await replaceTables(kennel, looked.tables, onProgress);
       if (!replaced.ok) return replaced;
       [brought, looked] = [replaced.value, null];
       return ok(null);
     }
-    const added = await addTables(kennel, looked.tables);
+    const added = await addTables(kennel, looked.tables, onProgress);
     if (!added.ok) return added;
     // The merged kennel itself is not kept: taking back needs the differences only.
     const { added: came, changed, apart } = added.value.made;

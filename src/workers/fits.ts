@@ -1,5 +1,5 @@
 import { fitElement, type Weigh, weighElement } from '@/core/evidence';
-import { printOf } from './print';
+import { printOf } from '@/core/shared';
 
 /** Ways to fit an element that remember what they were asked. */
 export type KeptFits = { readonly weigh: Weigh; readonly fit: typeof fitElement };

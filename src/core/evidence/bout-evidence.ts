@@ -9,7 +9,7 @@ import {
   type Landed,
 } from '@/core/log';
 import { type FaultRef, faultText } from '@/core/rulebooks';
-import type { BoutId, Day } from '@/core/shared';
+import { type BoutId, type Day, printOf } from '@/core/shared';
 import { byEye, type Deviation } from './precision';
 
 /**
@@ -47,6 +47,8 @@ export type KeptMark = {
  * again. Bouts of any number add up (`summarise`, `habitsOf` …), each in its own order.
  */
 export type BoutEvidence = {
+  /** A print of all the rest: bouts are told apart by it wherever much is asked of many. */
+  readonly print: string;
   readonly bout: BoutId;
   readonly day: Day;
   /** When its first rep was, for the order within a day; 0 without one. */
@@ -102,7 +104,7 @@ export function weighBout(
 ): BoutEvidence {
   const sorted = inTime(reps);
   const counted = sorted.filter(countsAsEvidence);
-  return {
+  const said = {
     bout: id,
     day,
     begun: sorted[0]?.at ?? 0,
@@ -131,6 +133,7 @@ export function weighBout(
     habits: habitCounts(sorted, counted),
     minutes: minutesOf(sorted),
   };
+  return { print: printOf(said), ...said };
 }
 
 /** Standing reps as a history draws them. One clean rep → `{ asked: [its criteria], marks: [{ on: 0, … }] }`. */

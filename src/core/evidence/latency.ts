@@ -25,13 +25,18 @@ export function quicknessOf(times: readonly Timed[], limit: number): Quickness |
   const usable = times.filter((one) => one.seconds > 0);
   if (usable.length === 0 || !(limit > 0)) return null;
   const logs = usable.map((one) => Math.log(one.seconds));
+  const came = logs.filter((_, i) => usable[i]?.came);
+  const middle = came.reduce((a, b) => a + b, 0) / Math.max(1, came.length);
+  const around = came.reduce((sum, one) => sum + (one - middle) ** 2, 0);
+  const waited = logs.filter((_, i) => !usable[i]?.came);
   const log = (mu: number, logSd: number): number => {
     const sd = Math.exp(logSd);
-    let sum = -0.5 * ((logSd - SPREAD.mean) / SPREAD.sd) ** 2;
-    for (const [i, { came }] of usable.entries()) {
-      const z = ((logs[i] as number) - mu) / sd;
-      sum += came ? -0.5 * z * z - logSd : Math.log(Math.max(1e-300, 1 - normalBelow(z)));
-    }
+    // Of the times that came their number, middle and spread are all that the normal asks for.
+    let sum =
+      -0.5 * ((logSd - SPREAD.mean) / SPREAD.sd) ** 2 -
+      (0.5 * (around + came.length * (middle - mu) ** 2)) / sd ** 2 -
+      came.length * logSd;
+    for (const one of waited) sum += Math.log(Math.max(1e-300, 1 - normalBelow((one - mu) / sd)));
     return sum;
   };
   const centre = logs.reduce((a, b) => a + b, 0) / logs.length;

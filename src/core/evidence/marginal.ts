@@ -29,18 +29,23 @@ export function swingOf(tau: number): Swing {
   return { tau, u, f: u.map(Math.exp), logShare: density.map((one) => Math.log(one / sum)) };
 }
 
+/** Beyond this a product of odds is taken to its logarithm before it overflows. */
+const LARGE = 1e150;
+
 /** Working memory of the evaluations of one design and one grid. */
 export type Bench = {
   readonly slopes: Float64Array;
   readonly eta: Float64Array;
   readonly odds: Float64Array;
   readonly logs: Float64Array;
+  /** For each row the largest factor whose power with the row's reps stays under `LARGE`. */
+  readonly most: Float64Array;
 };
 
 /**
  * Working memory for one design and one grid: arrays of its slopes, its rows (twice) and the
- * grid's points, all 0. A design of 6 columns and 8 rows with 25 grid points → arrays of 6 − the
- * fixed ones, 8, 8 and 25.
+ * grid's points, all 0, and the rows' largest factors. A design of 6 columns and 8 rows with 25 grid
+ * points → arrays of 6 − the fixed ones, 8, 8, 25 and 8.
  */
 export function benchFor(design: Design, swing: Swing): Bench {
   return {
@@ -48,6 +53,7 @@ export function benchFor(design: Design, swing: Swing): Bench {
     eta: new Float64Array(design.total.length),
     odds: new Float64Array(design.total.length),
     logs: new Float64Array(swing.u.length),
+    most: design.total.map((n) => LARGE ** (1 / Math.max(1, n))),
   };
 }
 
@@ -64,8 +70,6 @@ function predict(design: Design, theta: ArrayLike<number>, bench: Bench): void {
   }
 }
 
-/** Beyond this a product of odds is taken to its logarithm before it overflows. */
-const LARGE = 1e150;
 /**
  * Places of the grid with less than this share after the reps change no derivative that is used.
  */
@@ -77,7 +81,7 @@ const NEGLIGIBLE = 1e-9;
  */
 function sessionLog(design: Design, swing: Swing, bench: Bench, k: number): number {
   const { first, clean, total } = design;
-  const { eta, odds, logs } = bench;
+  const { eta, odds, logs, most } = bench;
   const [from, to] = [first[k] as number, first[k + 1] as number];
   let [base, cleans] = [0, 0];
   for (let r = from; r < to; r++) {
@@ -92,12 +96,16 @@ function sessionLog(design: Design, swing: Swing, bench: Bench, k: number): numb
     let product = 1;
     for (let r = from; r < to; r++) {
       const factor = 1 + (odds[r] as number) * f;
-      for (let n = total[r] as number; n > 0; n--) {
-        product *= factor;
-        if (product > LARGE) {
-          value -= Math.log(product);
-          product = 1;
-        }
+      let n = total[r] as number;
+      if (factor <= (most[r] as number)) {
+        // By squares: ten reps are four products, not ten.
+        for (let square = factor; n > 0; n >>= 1, square *= square) if (n & 1) product *= square;
+      } else {
+        value -= n * Math.log(factor);
+      }
+      if (product > LARGE) {
+        value -= Math.log(product);
+        product = 1;
       }
     }
     value -= Math.log(product);

@@ -1,5 +1,6 @@
 export * from './days';
 export * from './ids';
+export { printOf } from './print';
 export * from './quantities';
 export * from './random';
 export * from './result';

@@ -63,19 +63,7 @@ export type LoggedBout = {
   readonly folded: Folded;
 };
 
-/** @internal */
 export async function logged(kennel: Kennel, bout: DatedBout): Promise<LoggedBout> {
   const entries = await boutLog(kennel, bout.id);
   return { bout, entries, folded: foldLog(bout.start, entries) };
-}
-
-/** The last bouts on an element, newest first, each with its log. */
-export async function recentBouts(kennel: Kennel, element: ElementId, count: number): Promise<LoggedBout[]> {
-  const bouts = await boutsOn(kennel, element);
-  return Promise.all(
-    bouts
-      .slice(-count)
-      .reverse()
-      .map((bout) => logged(kennel, bout)),
-  );
 }

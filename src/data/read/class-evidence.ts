@@ -35,6 +35,7 @@ type Said = ReadonlyMap<ElementId, readonly BoutEvidence[]>;
  * the same question has the same print.
  */
 const asAsked = (one: BoutEvidence): BoutEvidence => ({
+  print: one.print,
   bout: one.bout,
   day: one.day,
   begun: one.begun,

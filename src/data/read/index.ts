@@ -19,11 +19,12 @@ export { PLAIN_ELEMENT } from '@/data/records';
 export type { KeptEvidence, KeptLog } from '@/data/records/kept-evidence';
 export {
   boutLog,
+  boutsOn,
   type DatedBout,
   isRunning,
   type LoggedBout,
   lastBout,
-  recentBouts,
+  logged,
 } from './bouts';
 export { cautionsOf } from './cautions';
 export {

@@ -6,10 +6,17 @@ import { type KeptName, TABLE_NAMES, type TableName, type Tables } from '@/data/
 import { same } from '@/data/records/same';
 import { type RowChange, refuse, stamped, transact, type Undo, type Write } from './transact';
 
+/** How far a big write is, from 0 to 1. */
+type OnProgress = (share: number) => void;
+
 /** Puts these tables in the place of all that is there, in one transaction. */
-export function replaceTables(kennel: Kennel, tables: Tables): Promise<Result<Undo>> {
+export function replaceTables(
+  kennel: Kennel,
+  tables: Tables,
+  onProgress?: OnProgress,
+): Promise<Result<Undo>> {
   return transact(kennel, TABLE_NAMES, async (write) => {
-    await writeDifference(write, await readTables(kennel.database), tables);
+    await writeDifference(write, await readTables(kennel.database), tables, onProgress);
   });
 }
 
@@ -17,23 +24,40 @@ export function replaceTables(kennel: Kennel, tables: Tables): Promise<Result<Un
  * Brings in what another kennel has and this one lacks, read and written in one transaction. Fails as
  * merging does.
  */
-export function addTables(kennel: Kennel, theirs: Tables): Promise<Result<Undo<Merged>>> {
+export function addTables(
+  kennel: Kennel,
+  theirs: Tables,
+  onProgress?: OnProgress,
+): Promise<Result<Undo<Merged>>> {
   return transact(kennel, TABLE_NAMES, async (write) => {
     const mine = await readTables(kennel.database);
     const merged = mergeTables(mine, theirs);
     if (!merged.ok) return refuse(merged.code, merged.path, merged.message);
-    await writeDifference(write, mine, merged.value.tables);
+    await writeDifference(write, mine, merged.value.tables, onProgress);
     return merged.value;
   });
 }
 
-async function writeDifference(write: Write, before: Tables, after: Tables): Promise<void> {
+async function writeDifference(
+  write: Write,
+  before: Tables,
+  after: Tables,
+  onProgress?: OnProgress,
+): Promise<void> {
+  const all = TABLE_NAMES.reduce((sum, name) => sum + after[name].length, 0);
+  let written = 0;
   for (const name of TABLE_NAMES) {
     const [old, now] = [rowsById(before, name), rowsById(after, name)];
     const changes = [...new Set([...old.keys(), ...now.keys()])].map(
       (id): RowChange => ({ table: name, id, before: old.get(id) ?? null, after: now.get(id) ?? null }),
     );
-    await write.raw(changes.filter((change) => !same(change.before, change.after)));
+    await write.raw(
+      changes.filter((change) => !same(change.before, change.after)),
+      (rows) => {
+        written += rows;
+        onProgress?.(written / all);
+      },
+    );
   }
 }
 

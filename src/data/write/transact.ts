@@ -52,8 +52,11 @@ export type Write = {
   readonly append: (bout: Pick<Bout, 'id' | 'dogId'>, said: Said, when?: When) => Promise<Entry>;
   readonly log: (bout: BoutId) => Promise<Entry[]>;
   /** Replaces rows as they are, unstamped: for files and for taking back. */
-  readonly raw: (changes: readonly RowChange[]) => Promise<void>;
+  readonly raw: (changes: readonly RowChange[], onPiece?: (rows: number) => void) => Promise<void>;
 };
+
+/** Rows added at once: after each piece it can be said how far it is. */
+const PIECE = 2_000;
 
 /** When something happened, and whether that was timed or only keeps an order. */
 export type When = { readonly at: number; readonly timed: boolean };
@@ -114,12 +117,16 @@ export async function transact<T>(
 function writing(kennel: Kennel, rows: RowChange[], entries: Undo['entries'][number][]): Write {
   const { database } = kennel;
   const ownId = (table: TableName, id: string): string => `${table}/${id}`;
-  const raw = async (changes: readonly RowChange[]): Promise<void> => {
+  const raw: Write['raw'] = async (changes, onPiece) => {
     for (const name of new Set(changes.map((change) => change.table))) {
       const ofTable = changes.filter((change) => change.table === name);
       // What is new is added: putting it would look for what it replaces.
       const news = ofTable.flatMap(({ before, after }) => (after && !before ? [after] : []));
-      if (news.length > 0) await database.table(name).bulkAdd(news);
+      for (let from = 0; from < news.length; from += PIECE) {
+        const piece = news.slice(from, from + PIECE);
+        await database.table(name).bulkAdd(piece);
+        onPiece?.(piece.length);
+      }
       await database
         .table(name)
         .bulkPut(ofTable.flatMap(({ before, after }) => (after && before ? [after] : [])));

@@ -1,7 +1,8 @@
 import type { BoutId, ElementId } from '@/core/shared';
 import { useKennelWithDog, useKeptLogs } from '@/data/live';
+import type { KeptEvidence } from '@/data/read';
 import { assignBout } from '@/data/write';
-import { keptMarks, Notice, RepMarks, Sheet } from '@/ui';
+import { keptMarks, LongList, Notice, RepMarks, Sheet } from '@/ui';
 import type { Opened } from './element-room';
 
 /**
@@ -11,7 +12,6 @@ import type { Opened } from './element-room';
 export function AssignSessions({ element, state }: Opened) {
   const { kennel, done } = useKennelWithDog();
   const bouts = [...(state.evidence.get(element.id) ?? [])].reverse();
-  const logs = useKeptLogs(bouts.map((bout) => bout.id));
   const parts = (element.retired?.into ?? []).flatMap(
     (id) => state.work.elements.find((one) => one.id === id) ?? [],
   );
@@ -29,32 +29,34 @@ export function AssignSessions({ element, state }: Opened) {
         where its reps say something about that part.
       </p>
       {bouts.length === 0 && <Notice>No session was logged of it.</Notice>}
-      <ul className="divide-y divide-hair">
-        {bouts.map((bout) => {
-          return (
-            <li key={bout.id} className="grid items-center gap-x-6 gap-y-1 py-2 md:grid-cols-[7rem_1fr_auto]">
-              <span className="font-semibold">{bout.day}</span>
-              <RepMarks
-                label={`Reps of ${bout.day}`}
-                marks={keptMarks(logs?.get(bout.id)?.marks ?? [], () => null)}
-              />
-              <span>
-                {parts.map((part) => (
-                  <label key={part.id} className="mr-4 inline-flex min-h-11 items-center gap-2">
-                    <input
-                      type="checkbox"
-                      className="size-5 accent-(--ink)"
-                      checked={assigned(bout.id).includes(part.id)}
-                      onChange={() => toggle(bout.id, part.id)}
-                    />
-                    {part.title}
-                  </label>
-                ))}
-              </span>
-            </li>
-          );
-        })}
-      </ul>
+      <LongList label="Sessions" items={bouts} keyOf={(bout) => bout.id} height={56} dense>
+        {(bout) => (
+          <div className="grid items-center gap-x-6 gap-y-1 border-b border-hair py-2 md:grid-cols-[7rem_1fr_auto]">
+            <span className="font-semibold">{bout.day}</span>
+            <BoutMarks bout={bout} />
+            <span>
+              {parts.map((part) => (
+                <label key={part.id} className="mr-4 inline-flex min-h-11 items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="size-5 accent-(--ink)"
+                    checked={assigned(bout.id).includes(part.id)}
+                    onChange={() => toggle(bout.id, part.id)}
+                  />
+                  {part.title}
+                </label>
+              ))}
+            </span>
+          </div>
+        )}
+      </LongList>
     </Sheet>
+  );
+}
+
+function BoutMarks({ bout }: { readonly bout: KeptEvidence }) {
+  const logs = useKeptLogs([bout.id]);
+  return (
+    <RepMarks label={`Reps of ${bout.day}`} marks={keptMarks(logs?.get(bout.id)?.marks ?? [], () => null)} />
   );
 }

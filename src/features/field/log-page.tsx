@@ -5,42 +5,39 @@ import type { Advice } from '@/core/coaching';
 import { type CoachFacts, type Moment, timelineOf } from '@/core/log';
 import { useKennelWithDog } from '@/data/live';
 import {
+  boutsOn,
   coachFacts,
+  type DatedBout,
   type ElementRecord,
   type LoggedBout,
+  logged,
   type NamedFault,
   namedFaults,
-  recentBouts,
   workOf,
 } from '@/data/read';
-import { buttonClass, Notice, PageHead, Sheet } from '@/ui';
+import { buttonClass, LongList, Notice, PageHead, Sheet } from '@/ui';
 import { RepRow } from './rep-row';
 import { TypeIn } from './type-in';
 
-const BOUTS = 5;
+/** About how high a session of a dozen reps is, in pixels. */
+const USUAL_HEIGHT = 900;
 
 /**
- * The last bouts of an element, moment by moment, with what was advised then. What was judged wrongly
- * is said again; what was said first stays in the log.
+ * Every bout of an element, moment by moment, with what was advised then. What was judged wrongly is
+ * said again; what was said first stays in the log. Only the logs near the window are read.
  */
 export function LogPage() {
   const { element: id } = useParams();
   const { kennel, dog } = useKennelWithDog();
-  const found = useLiveQuery(async () => {
-    const work = await workOf(kennel, dog.id);
-    const element = work.elements.find((one) => one.id === id);
-    if (!element) return { element: null, faults: [], bouts: [] };
-    const bouts = await recentBouts(kennel, element.id, BOUTS);
-    const facts = await Promise.all(bouts.map(({ bout }) => coachFacts(kennel, element, bout)));
-    return {
-      element,
-      faults: namedFaults(element, work),
-      bouts: bouts.map((logged, i) => ({ logged, facts: facts[i] ?? {} })),
-    };
-  }, [kennel, dog.id, id]);
-  if (!found) return <p className="text-lg">Reading the log …</p>;
-  const { element } = found;
+  const work = useLiveQuery(() => workOf(kennel, dog.id), [kennel, dog.id]);
+  const element = work?.elements.find((one) => one.id === id);
+  const bouts = useLiveQuery(
+    async () => (element ? (await boutsOn(kennel, element.id)).reverse() : []),
+    [kennel, element?.id],
+  );
+  if (!work || !bouts) return <p className="text-lg">Reading the log …</p>;
   if (!element) return <Notice tone="alert">There is no such element for this dog.</Notice>;
+  const faults = namedFaults(element, work);
   return (
     <>
       <PageHead title={`Every rep: ${element.title}`}>
@@ -52,20 +49,34 @@ export function LogPage() {
         </Link>
       </p>
       <TypeIn element={element} />
-      {found.bouts.length === 0 && <Notice>Nothing is logged of it yet.</Notice>}
-      <div className="grid gap-6">
-        {found.bouts.map(({ logged, facts }) => (
-          <BoutSheet
-            key={logged.bout.id}
-            element={element}
-            faults={found.faults}
-            logged={logged}
-            facts={facts}
-          />
-        ))}
-      </div>
+      {bouts.length === 0 && <Notice>Nothing is logged of it yet.</Notice>}
+      <LongList label="Sessions" items={bouts} keyOf={(bout) => bout.id} height={USUAL_HEIGHT}>
+        {(bout) => <LoggedSheet element={element} faults={faults} bout={bout} />}
+      </LongList>
     </>
   );
+}
+
+type LoggedProps = {
+  readonly element: ElementRecord;
+  readonly faults: readonly NamedFault[];
+  readonly bout: DatedBout;
+};
+
+/** Reads the log of one bout, once it is near the window. */
+function LoggedSheet({ element, faults, bout }: LoggedProps) {
+  const { kennel } = useKennelWithDog();
+  const found = useLiveQuery(
+    async () => ({ log: await logged(kennel, bout), facts: await coachFacts(kennel, element, bout) }),
+    [kennel, element, bout],
+  );
+  if (!found)
+    return (
+      <Sheet title={bout.day}>
+        <p>Reading the log …</p>
+      </Sheet>
+    );
+  return <BoutSheet element={element} faults={faults} logged={found.log} facts={found.facts} />;
 }
 
 type SheetProps = {

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { type Forecast, missingRehearsals, type Readiness, writeShare } from '@/core/readiness';
 import { prepareRules, type RuleBook, rulesTotal } from '@/core/rulebooks';
@@ -28,13 +28,14 @@ export function ReadinessRoom() {
   const { dog, today } = useKennelWithDog();
   const state = useDog();
   const [chosen, setChosen] = useState<TrialId | null>(null);
+  const [ready, setReady] = useState(false);
   if (!state) return <p className="text-lg">Reading the log …</p>;
   const ahead = state.trials.filter((candidate) => candidate.day >= today);
   const trial = state.trials.find((candidate) => candidate.id === chosen) ?? ahead[0] ?? state.trials.at(-1);
   if (!trial) return <NoTrial name={dog.name} state={state} />;
   return (
     <>
-      <TrialForecast key={trial.id} trial={trial} state={state} />
+      <TrialForecast key={trial.id} trial={trial} state={state} onReady={setReady} />
       <div className="mt-6 grid items-start gap-6 lg:grid-cols-2">
         {state.trials.length > 1 && (
           <Sheet title="Other trials">
@@ -50,7 +51,7 @@ export function ReadinessRoom() {
           </Sheet>
         )}
         <NewTrial state={state} />
-        <SideBySide />
+        {ready && <SideBySide />}
       </div>
     </>
   );
@@ -76,11 +77,20 @@ function NoTrial({ name, state }: { readonly name: string; readonly state: DogSt
   );
 }
 
-function TrialForecast({ trial, state }: { readonly trial: Trial; readonly state: DogState }) {
+type ForecastProps = {
+  readonly trial: Trial;
+  readonly state: DogState;
+  /** The forecast is there: what else the worker is asked may follow. */
+  readonly onReady: (ready: boolean) => void;
+};
+
+function TrialForecast({ trial, state, onReady }: ForecastProps) {
   const { dog, today } = useKennelWithDog();
   const [stopped, setStopped] = useState(false);
   const forecasting = useForecast(trial, state, stopped);
   const { latest, readiness, first, problem } = forecasting;
+  const there = readiness !== null;
+  useEffect(() => onReady(there), [there, onReady]);
   const book = state.work.ruleBooks.find((record) => record.id === trial.ruleBookId)?.book;
   const days = daysBetween(today, trial.day);
   const when = days === 0 ? 'today' : days > 0 ? `in ${days} days` : `${-days} days ago`;

@@ -1,12 +1,12 @@
 import { useEffect, useMemo, useState } from 'react';
 import { type Forecast, FULL_SIZE, type Readiness } from '@/core/readiness';
 import { prepareRules } from '@/core/rulebooks';
-import { ok, type Result } from '@/core/shared';
+import { ok, printOf, type Result } from '@/core/shared';
 import { type DogState, useKennelWithDog } from '@/data/live';
 import { classEvidence, type Trial } from '@/data/read';
 import { keepForecast } from '@/data/write';
 import { type Latest, newestOf, useLatest } from '@/ui';
-import { ask, printOf, type Task } from '@/workers/client';
+import { ask, type Task } from '@/workers/client';
 
 /**
  * An answer with the question it belongs to: when the question has just changed, the page still

@@ -1,5 +1,6 @@
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
+import { gzipSync } from 'node:zlib';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import type { Plugin } from 'vite';
@@ -42,6 +43,34 @@ function policyInPage(): Plugin {
 }
 
 /**
+ * What a phone has to load before the first tap in the field: the entry and all that it imports at once,
+ * gzip, in bytes. The build fails above it.
+ */
+const FIRST_LOAD = 235_000;
+
+function firstLoad(): Plugin {
+  return {
+    name: 'regulon-first-load',
+    apply: 'build',
+    generateBundle(_, bundle) {
+      const entry = Object.values(bundle).find((one) => one.type === 'chunk' && one.isEntry);
+      if (entry?.type !== 'chunk' || !entry.facadeModuleId?.endsWith('index.html')) return;
+      const needed = new Set([entry.fileName]);
+      let bytes = 0;
+      for (const name of needed) {
+        const chunk = bundle[name];
+        if (chunk?.type !== 'chunk') continue;
+        for (const other of chunk.imports) needed.add(other);
+        bytes += gzipSync(chunk.code).length;
+      }
+      const words = `first load: ${(bytes / 1000).toFixed(1)} kB of script, gzip, of ${FIRST_LOAD / 1000}`;
+      if (bytes > FIRST_LOAD) this.error(`${words}: move what the field does not need into a lazy room`);
+      else this.info(words);
+    },
+  };
+}
+
+/**
  * Everything is kept at the first visit, so that a field without a signal is as good as the kitchen
  * table. A newer version waits to be asked.
  */
@@ -74,10 +103,17 @@ function offline() {
 }
 
 export default defineConfig({
-  plugins: [react(), tailwindcss(), openOn(process.env.REGULON_KENNEL), policyInPage(), offline()],
+  plugins: [
+    react(),
+    tailwindcss(),
+    openOn(process.env.REGULON_KENNEL),
+    policyInPage(),
+    firstLoad(),
+    offline(),
+  ],
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   worker: { format: 'es' },
-  build: { target: 'es2023', assetsInlineLimit: 0 },
+  build: { target: 'es2023', assetsInlineLimit: 0, chunkSizeWarningLimit: 600 },
   preview: { headers: { 'Content-Security-Policy': POLICY_FOR_HEADER }, strictPort: true },
   test: {
     environment: 'node',

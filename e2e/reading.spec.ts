@@ -9,8 +9,12 @@ async function watchReading(page: Page): Promise<() => Promise<Reading[]>> {
   await page.addInitScript(() => {
     const readings: { store: string; asked: string }[] = [];
     Object.assign(globalThis, { readings });
-    const textOf = (query: unknown): string =>
-      query instanceof IDBKeyRange ? JSON.stringify([query.lower, query.upper]) : JSON.stringify(query ?? '');
+    // A range, or the newer way to ask: an object with the range in it.
+    const textOf = (asked: unknown): string => {
+      const query =
+        typeof asked === 'object' && asked !== null && 'query' in asked ? asked.query : (asked ?? '');
+      return JSON.stringify(query instanceof IDBKeyRange ? [query.lower, query.upper] : query);
+    };
     const methods = ['get', 'getAll', 'getAllRecords', 'openCursor'] as const;
     for (const of of [IDBObjectStore, IDBIndex]) {
       const prototype = of.prototype as unknown as Record<string, (...args: unknown[]) => unknown>;

@@ -34,7 +34,6 @@ const OF_THE_PAGE = [
   'react-router/**',
   'chart.js',
   'react-chartjs-2',
-  'sonner',
   'radix-ui',
   'date-fns',
   'lucide-react',

@@ -8,6 +8,7 @@ import { Notice, PageHead, UndoLine } from '@/ui';
 import { useChosenDog } from './chosen-dog';
 import { now, todayOf } from './clock';
 import { rememberKennel } from './last-kennel';
+import { NewerLine } from './newer-line';
 import { kennelNamed, renewedSample } from './open-kennels';
 import { TopBar } from './top-bar';
 import { LostPage } from './trouble';
@@ -70,6 +71,7 @@ function Frame({ kennel }: { readonly kennel: Kennel }) {
       >
         Skip to the page
       </a>
+      <NewerLine kennel={kennel} today={today} />
       <TopBar kennel={kennel.name} dogs={dogs ?? []} dog={dog} />
       <main
         id="room"

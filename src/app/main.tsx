@@ -2,32 +2,21 @@ import './styles.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
-import { Toaster } from 'sonner';
+import { fetchAhead } from './fetch-ahead';
 import { keepForOffline } from './offline';
 import { router } from './routes';
-import { firstTheme, showTheme, useTheme } from './theme';
+import { firstTheme, showTheme } from './theme';
 
 showTheme(firstTheme());
-if (import.meta.env.PROD) keepForOffline();
-
-function Regulon() {
-  const theme = useTheme((state) => state.theme);
-  return (
-    <>
-      <RouterProvider router={router} />
-      <Toaster
-        theme={theme === 'dusk' ? 'dark' : 'light'}
-        position="top-center"
-        toastOptions={{ className: 'regulon-toast' }}
-      />
-    </>
-  );
+if (import.meta.env.PROD) {
+  keepForOffline();
+  addEventListener('load', fetchAhead, { once: true });
 }
 
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');
 createRoot(root).render(
   <StrictMode>
-    <Regulon />
+    <RouterProvider router={router} />
   </StrictMode>,
 );

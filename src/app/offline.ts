@@ -1,5 +1,8 @@
 import { registerSW } from 'virtual:pwa-register';
-import { toast } from 'sonner';
+import { create } from 'zustand';
+
+/** A newer version that waits; null while there is none. */
+export const useNewer = create<{ readonly take: (() => void) | null }>(() => ({ take: null }));
 
 /**
  * Keeps the whole application for use without a network. A newer version is offered, never put
@@ -8,10 +11,6 @@ import { toast } from 'sonner';
 export function keepForOffline(): void {
   if (!('serviceWorker' in navigator)) return;
   const update = registerSW({
-    onNeedRefresh: () =>
-      toast('A newer Regulon is here.', {
-        duration: Number.POSITIVE_INFINITY,
-        action: { label: 'Take it now', onClick: () => void update(true) },
-      }),
+    onNeedRefresh: () => useNewer.setState({ take: () => void update(true) }),
   });
 }

@@ -1,6 +1,5 @@
 import { createBrowserRouter, Navigate } from 'react-router';
-import { FieldRoom, LogPage, RoundPage, SessionPage } from '@/features/field';
-import { StartRoom } from '@/features/start';
+import { FieldRoom, SessionPage } from '@/features/field';
 import { TodayRoom } from '@/features/today';
 import { DogGate } from './dog-gate';
 import { KennelFrame } from './kennel-frame';
@@ -27,7 +26,7 @@ export const router = createBrowserRouter([
     hydrateFallbackElement: <p className="p-6 text-lg">Opening the kennel …</p>,
     children: [
       { index: true, element: <Navigate to="today" replace /> },
-      { path: 'start', element: <StartRoom /> },
+      { path: 'start', lazy: async () => ({ Component: (await import('@/features/start')).StartRoom }) },
       {
         path: 'rule-books',
         lazy: async () => ({ Component: (await import('@/features/rule-books')).RuleBooksRoom }),
@@ -90,8 +89,14 @@ export const router = createBrowserRouter([
           },
           { path: 'field', element: <FieldRoom /> },
           { path: 'field/:element', element: <SessionPage /> },
-          { path: 'field/:element/log', element: <LogPage /> },
-          { path: 'field/:element/round', element: <RoundPage /> },
+          {
+            path: 'field/:element/log',
+            lazy: async () => ({ Component: (await import('@/features/field/log-page')).LogPage }),
+          },
+          {
+            path: 'field/:element/round',
+            lazy: async () => ({ Component: (await import('@/features/field/round-page')).RoundPage }),
+          },
           {
             path: 'readiness',
             lazy: async () => ({ Component: (await import('@/features/readiness')).ReadinessRoom }),

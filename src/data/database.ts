@@ -1,10 +1,8 @@
 import Dexie, { type Table } from 'dexie';
-import * as v from 'valibot';
 import { fail, ok, type Result } from '@/core/shared';
-import { CURRENT_VERSION, migrateTables, newerMessage } from './migrations';
-import { TABLE_NAMES, type TableName, type Tables, tablesSchema } from './records';
+import { CURRENT_VERSION, newerMessage } from './migrations/version';
+import { TABLE_NAMES, type TableName, type Tables } from './records';
 import type { KeptEvidence, KeptLog } from './records/kept-evidence';
-import { checkReferences } from './records/references';
 
 type Meta = { readonly key: string; readonly value: unknown };
 
@@ -65,7 +63,7 @@ export async function openDatabase(name: string): Promise<Result<KennelDatabase>
   try {
     const stored = await storedVersion(name);
     if (stored !== null && stored > CURRENT_VERSION) return fail('newer', name, newerMessage(stored));
-    return await opened(new KennelDatabase(name));
+    return await opened(new KennelDatabase(name), stored);
   } catch (error) {
     return fail(
       'database',
@@ -75,10 +73,10 @@ export async function openDatabase(name: string): Promise<Result<KennelDatabase>
   }
 }
 
-async function opened(database: KennelDatabase): Promise<Result<KennelDatabase>> {
+async function opened(database: KennelDatabase, stored: number | null): Promise<Result<KennelDatabase>> {
   try {
     await database.open();
-    const ready = await bringUpToDate(database);
+    const ready = await bringUpToDate(database, stored);
     if (ready.ok) return ok(database);
     database.close();
     return ready;
@@ -88,39 +86,20 @@ async function opened(database: KennelDatabase): Promise<Result<KennelDatabase>>
   }
 }
 
-async function bringUpToDate(database: KennelDatabase): Promise<Result<null>> {
+async function bringUpToDate(database: KennelDatabase, stored: number | null): Promise<Result<null>> {
+  // Loaded for older data only, and before the transaction, which would die while it waits.
+  const carry = stored === null || stored === CURRENT_VERSION ? null : await import('./carry-over');
   return database.transaction('rw', database.tables, async () => {
     const row = await database.meta.get('version');
     if (row !== undefined && Number(row.value) === CURRENT_VERSION) return ok(null);
-    if (row !== undefined) {
-      const carried = await carriedOver(database, Number(row.value));
+    if (row !== undefined && carry) {
+      const carried = await carry.carryOver(database, Number(row.value), Object.keys(OLDER_STORES));
       if (!carried.ok) return carried;
-      await writeTables(database, carried.value);
-      for (const store of Object.keys(OLDER_STORES)) await database.table(store).clear();
     }
     await database.meta.put({ key: 'version', value: CURRENT_VERSION });
     return ok(null);
   });
 }
-
-/** The stored rows, older stores too, carried to the newest version and checked as a file is. */
-async function carriedOver(database: KennelDatabase, version: number): Promise<Result<Tables>> {
-  const names = [...TABLE_NAMES, ...Object.keys(OLDER_STORES)];
-  const lists = await Promise.all(names.map((name) => database.table(name).toArray()));
-  const carried = migrateTables(Object.fromEntries(names.map((name, i) => [name, lists[i] ?? []])), version);
-  if (!carried.ok) return carried;
-  const tables = v.safeParse(tablesSchema, carried.value);
-  if (!tables.success) {
-    const [first] = tables.issues;
-    const path = v.getDotPath(first) ?? 'tables';
-    return fail('record', path, unreadable(path, first.message));
-  }
-  const dangling = checkReferences(tables.output);
-  return dangling ? { ...dangling, message: unreadable(dangling.path, dangling.message) } : ok(tables.output);
-}
-
-const unreadable = (place: string, why: string): string =>
-  `This kennel was kept by an older Regulon, and a record cannot be carried over (${place}: ${why}). Nothing was changed: open it with the older program and save a file.`;
 
 /** All records, table by table, in the order of their ids (entries in the order of bout and seq). */
 export async function readTables(database: KennelDatabase): Promise<Tables> {
@@ -132,14 +111,6 @@ export async function readTables(database: KennelDatabase): Promise<Tables> {
     ),
   );
   return Object.fromEntries(TABLE_NAMES.map((name, i) => [name, lists[i]])) as unknown as Tables;
-}
-
-/** Replaces every record. Call inside a transaction over all tables. */
-async function writeTables(database: KennelDatabase, tables: Tables): Promise<void> {
-  for (const name of TABLE_NAMES) {
-    await database.table(name).clear();
-    await database.table(name).bulkAdd(tables[name] as readonly unknown[]);
-  }
 }
 
 // Looks at a database without Dexie, which would upgrade it. Opening one that does not exist would

@@ -4,8 +4,10 @@ import { elementsGrowUp } from './elements-grow-up';
 import { forecastsAreKept } from './forecasts-are-kept';
 import type { AnyTables, Migration } from './migration';
 import { outingsAndBouts } from './outings-and-bouts';
+import { newerMessage } from './version';
 
 export type { Migration } from './migration';
+export { CURRENT_VERSION } from './version';
 
 /** @internal */
 export const FIRST_VERSION = 1;
@@ -15,8 +17,6 @@ export const FIRST_VERSION = 1;
  * @internal
  */
 export const MIGRATIONS: readonly Migration[] = [elementsGrowUp, forecastsAreKept, outingsAndBouts];
-
-export const CURRENT_VERSION = FIRST_VERSION + MIGRATIONS.length;
 
 /**
  * Carries tables of `version` to the newest version. Fails with `newer` (nothing is touched) or
@@ -36,8 +36,4 @@ export function migrateTables(
   return ok(
     migrations.slice(version - FIRST_VERSION).reduce((state, migration) => migration.migrate(state), tables),
   );
-}
-
-export function newerMessage(version: number, newest = CURRENT_VERSION): string {
-  return `This was written by a newer Regulon (data version ${version}; this one knows up to ${newest}). Nothing was changed. Update Regulon and try again.`;
 }

@@ -39,6 +39,12 @@ const byStart = (a: Bout, b: Bout): number => a.startedAt - b.startedAt || (a.id
 export const isRunning = (bout: DatedBout, today: Day): boolean =>
   bout.endedAt === null && bout.day === today;
 
+/** Whether an outing of today is under way: somebody has not ended it yet. */
+export async function isOuting(kennel: Kennel, today: Day): Promise<boolean> {
+  const outings = await kennel.database.of('outings').where('day').equals(today).toArray();
+  return outings.some((one) => one.endedAt === null);
+}
+
 /** The bout of an element that is still open, and otherwise its last one; null before the first. */
 export async function lastBout(kennel: Kennel, element: ElementId): Promise<DatedBout | null> {
   return lastOf(await boutsOn(kennel, element));

@@ -29,12 +29,17 @@ async function keptOn(
   return (await range.toArray()).sort(byStart);
 }
 
-/** Where the dog stands: where its last bout left it; null before any. */
-export async function standsAt(kennel: Kennel, element: ElementId): Promise<Criteria | null> {
+/** What is kept of the last bout on an element, whatever the length of its history; null before any. */
+export async function lastKept(kennel: Kennel, element: ElementId): Promise<KeptEvidence | null> {
   const range = kennel.database.kept
     .where('[element+startedAt]')
     .between([element, 0], [element, Number.POSITIVE_INFINITY]);
-  return (await range.last())?.stands ?? null;
+  return (await range.last()) ?? null;
+}
+
+/** Where the dog stands: where its last bout left it; null before any. */
+export async function standsAt(kennel: Kennel, element: ElementId): Promise<Criteria | null> {
+  return (await lastKept(kennel, element))?.stands ?? null;
 }
 
 /** What is kept of these bouts rep by rep, by their ids. */

@@ -1,30 +1,30 @@
 import { Link } from 'react-router';
 import { buildLadder, describePlace, standingOn } from '@/core/breakdown';
-import type { ElementId } from '@/core/shared';
-import { type DogState, useDog, useKennelWithDog } from '@/data/live';
-import { activeElements, type ElementRecord } from '@/data/read';
+import type { Day, ElementId } from '@/core/shared';
+import { useKennelWithDog, useLastBouts } from '@/data/live';
+import { activeElements, type DogWork, type ElementRecord, type KeptEvidence } from '@/data/read';
 import { PageHead } from '@/ui';
 
 type Group = { readonly title: string; readonly elements: readonly ElementRecord[] };
 
 /** Which element to train: one tap each, in the order of the exercises. */
 export function FieldRoom() {
-  const { dog } = useKennelWithDog();
-  const state = useDog();
-  if (!state) return <p className="text-lg">Reading the log …</p>;
+  const { dog, today } = useKennelWithDog();
+  const found = useLastBouts();
+  if (!found) return <p className="text-lg">Reading the log …</p>;
   return (
     <>
       <PageHead title={`What will ${dog.name} train?`}>
         One element at a time. Its rung, its rule and its faults come with it.
       </PageHead>
       <div className="grid gap-6">
-        {groups(state).map((group) => (
+        {groups(found.work).map((group) => (
           <section key={group.title}>
             <h2 className="mb-2 text-lg font-bold">{group.title}</h2>
             <ul className="grid gap-2 sm:grid-cols-2 lg:grid-cols-3">
               {group.elements.map((element) => (
                 <li key={element.id}>
-                  <ElementButton element={element} state={state} />
+                  <ElementButton element={element} last={found.last.get(element.id)} today={today} />
                 </li>
               ))}
             </ul>
@@ -35,10 +35,16 @@ export function FieldRoom() {
   );
 }
 
-function ElementButton({ element, state }: { readonly element: ElementRecord; readonly state: DogState }) {
+type ButtonProps = {
+  readonly element: ElementRecord;
+  readonly last: KeptEvidence | undefined;
+  readonly today: Day;
+};
+
+function ElementButton({ element, last, today }: ButtonProps) {
   const ladder = buildLadder(element);
-  const { criteria } = standingOn(ladder, state.stands.get(element.id) ?? null);
-  const open = state.open.some((bout) => bout.element === element.id);
+  const { criteria } = standingOn(ladder, last?.stands ?? null);
+  const open = last?.open === true && last.day === today;
   return (
     <Link
       to={element.id}
@@ -52,7 +58,7 @@ function ElementButton({ element, state }: { readonly element: ElementRecord; re
   );
 }
 
-function groups({ work }: DogState): Group[] {
+function groups(work: DogWork): Group[] {
   const byId = new Map<ElementId, ElementRecord>(
     activeElements(work).map((element) => [element.id, element]),
   );

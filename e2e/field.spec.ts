@@ -252,7 +252,7 @@ test('pocket mode ignores a tap and opens on holding; afterwards a rep is correc
 
   const entries = await storedCount(page, 'regulon-sample', 'entries');
   await page.getByRole('link', { name: 'All reps' }).click();
-  await page.getByLabel('Rep 1 of 2026-06-15: outcome').selectOption('flawed');
+  await page.getByLabel('Rep 1 of 15 Jun 2026: outcome').selectOption('flawed');
   await expect(page.getByText('corrected').first()).toBeVisible();
   expect(await storedCount(page, 'regulon-sample', 'entries')).toBe(entries + 1);
   await page.getByRole('link', { name: 'Back to the session' }).click();
@@ -373,6 +373,6 @@ test('a session from paper is typed in on its own day', async ({ page }) => {
   expect(await storedCount(page, 'regulon-sample', 'entries')).toBe(entries);
   await page.getByLabel(/^Reps in order/).fill('c c f m');
   await page.getByRole('button', { name: 'Put it in the log' }).click();
-  await expect(page.getByText('4 reps of 2026-06-14 are in the log.')).toBeVisible();
-  await expect(page.getByLabel('Rep 3 of 2026-06-14: outcome').first()).toHaveValue('flawed');
+  await expect(page.getByText('4 reps of 14 Jun 2026 are in the log.')).toBeVisible();
+  await expect(page.getByLabel('Rep 3 of 14 Jun 2026: outcome').first()).toHaveValue('flawed');
 });

@@ -1,10 +1,13 @@
 /** The rooms of the kitchen table, in the order in which somebody is likely to enter them. */
 const ROOMS: readonly (() => Promise<unknown>)[] = [
+  () => import('@/ui/dialog-sheet'),
+  () => import('@/features/today'),
+  () => import('@/features/field/article-pad'),
+  () => import('@/features/field/continuous-pad'),
   () => import('@/features/element'),
   () => import('@/features/breakdown'),
   () => import('@/features/readiness'),
   () => import('@/features/field/log-page'),
-  () => import('@/features/field/round-page'),
   () => import('@/features/rule-books'),
   () => import('@/features/kennel'),
   () => import('@/features/files'),

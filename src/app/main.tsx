@@ -2,6 +2,7 @@ import './styles.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
+import { takeLocale } from '@/ui';
 import { fetchAhead } from './fetch-ahead';
 import { keepForOffline } from './offline';
 import { router } from './routes';
@@ -12,6 +13,9 @@ if (import.meta.env.PROD) {
   keepForOffline();
   addEventListener('load', fetchAhead, { once: true });
 }
+
+// The page waits for the words of its days: a moment where they are not English.
+await takeLocale(navigator.languages);
 
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');

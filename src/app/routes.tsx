@@ -1,6 +1,5 @@
 import { createBrowserRouter, Navigate } from 'react-router';
-import { FieldRoom, SessionPage } from '@/features/field';
-import { TodayRoom } from '@/features/today';
+import { FieldRoom, RoundPage, SessionPage } from '@/features/field';
 import { DogGate } from './dog-gate';
 import { KennelFrame } from './kennel-frame';
 import { lastKennel } from './last-kennel';
@@ -51,7 +50,7 @@ export const router = createBrowserRouter([
       {
         element: <DogGate />,
         children: [
-          { path: 'today', element: <TodayRoom /> },
+          { path: 'today', lazy: async () => ({ Component: (await import('@/features/today')).TodayRoom }) },
           {
             path: 'breakdown',
             lazy: async () => ({ Component: (await import('@/features/breakdown')).BreakdownRoom }),
@@ -93,10 +92,7 @@ export const router = createBrowserRouter([
             path: 'field/:element/log',
             lazy: async () => ({ Component: (await import('@/features/field/log-page')).LogPage }),
           },
-          {
-            path: 'field/:element/round',
-            lazy: async () => ({ Component: (await import('@/features/field/round-page')).RoundPage }),
-          },
+          { path: 'field/:element/round', element: <RoundPage /> },
           {
             path: 'readiness',
             lazy: async () => ({ Component: (await import('@/features/readiness')).ReadinessRoom }),

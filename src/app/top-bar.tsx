@@ -13,6 +13,7 @@ import {
 import { Link, NavLink } from 'react-router';
 import { asId, type DogId } from '@/core/shared';
 import type { Dog, KennelName } from '@/data/read';
+import { SelectField } from '@/ui';
 import { useChosenDog } from './chosen-dog';
 import { useTheme } from './theme';
 
@@ -90,21 +91,16 @@ function DogName({ kennel, dogs, dog }: Props & { readonly dog: Dog }) {
   const choose = useChosenDog((state) => state.choose);
   if (dogs.length === 1) return <span className="text-lg">with {dog.name}</span>;
   return (
-    <label className="text-lg">
-      <span className="mr-1">with</span>
-      <select
-        aria-label="Dog"
-        className="min-h-11 border-b-2 border-ink bg-sheet font-semibold"
-        value={dog.id}
-        onChange={(event) => choose(kennel, asId<DogId>(event.target.value))}
-      >
-        {dogs.map((one) => (
-          <option key={one.id} value={one.id}>
-            {one.name}
-          </option>
-        ))}
-      </select>
-    </label>
+    <SelectField
+      label="Dog"
+      shown="with"
+      beside
+      className="text-lg"
+      look="min-h-11 bg-sheet font-semibold"
+      value={dog.id as string}
+      options={dogs.map((one) => ({ value: one.id as string, words: one.name }))}
+      onChange={(id) => choose(kennel, asId<DogId>(id))}
+    />
   );
 }
 

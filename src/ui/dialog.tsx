@@ -1,31 +1,19 @@
-import { Dialog as Radix } from 'radix-ui';
-import type { ReactNode } from 'react';
-import { Button } from './button';
+import { lazy, Suspense, useState } from 'react';
+import type { DialogProps } from './dialog-sheet';
 
-type Props = {
-  readonly open: boolean;
-  readonly onClose: () => void;
-  readonly title: string;
-  readonly children: ReactNode;
-};
+const DialogSheet = lazy(async () => ({ default: (await import('./dialog-sheet')).DialogSheet }));
 
-/** A sheet laid over the page; closes by Escape, by the button and by a tap beside it. */
-export function Dialog({ open, onClose, title, children }: Props) {
+/**
+ * A sheet laid over the page; closes by Escape, by the button and by a tap beside it. What lays it there
+ * comes with the first one that is opened: the pad is there before.
+ */
+export function Dialog(props: DialogProps) {
+  const [used, setUsed] = useState(props.open);
+  if (props.open && !used) setUsed(true);
+  if (!used) return null;
   return (
-    <Radix.Root open={open} onOpenChange={(next) => !next && onClose()}>
-      <Radix.Portal>
-        <Radix.Overlay className="fixed inset-0 z-40 bg-black/55" />
-        <Radix.Content
-          aria-describedby={undefined}
-          className="fixed left-1/2 top-1/2 z-50 max-h-[85dvh] w-[min(34rem,92vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto border-2 border-ink bg-sheet p-5"
-        >
-          <Radix.Title className="mb-3 text-xl font-bold">{title}</Radix.Title>
-          {children}
-          <div className="mt-4 flex justify-end">
-            <Button onClick={onClose}>Close</Button>
-          </div>
-        </Radix.Content>
-      </Radix.Portal>
-    </Radix.Root>
+    <Suspense fallback={null}>
+      <DialogSheet {...props} />
+    </Suspense>
   );
 }

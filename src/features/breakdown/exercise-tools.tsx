@@ -4,7 +4,7 @@ import { asId, type PartKey } from '@/core/shared';
 import { type DogState, useKennel } from '@/data/live';
 import { activeElements, type Breakdown } from '@/data/read';
 import { changeBreakdown, removeBreakdown } from '@/data/write';
-import { Button } from '@/ui';
+import { Button, SelectField } from '@/ui';
 import { moved } from './exercise-draft';
 
 type Links = Breakdown['links'];
@@ -85,20 +85,12 @@ export function ExerciseTools({
     <div className="mt-3 flex flex-wrap items-end gap-3 border-t border-rule pt-3">
       {element && (
         <>
-          <label className="text-sm font-semibold">
-            A further link
-            <select
-              className="mt-1 block min-h-11 border-b-2 border-ink bg-paper px-2 text-base font-normal"
-              value={element.id}
-              onChange={(event) => setChosen(event.target.value)}
-            >
-              {free.map((one) => (
-                <option key={one.id} value={one.id}>
-                  {one.title}
-                </option>
-              ))}
-            </select>
-          </label>
+          <SelectField
+            label="A further link"
+            value={element.id as string}
+            options={free.map((one) => ({ value: one.id as string, words: one.title }))}
+            onChange={setChosen}
+          />
           <Button
             onClick={() =>
               change([...exercise.links, { part, element: element.id }], `${element.title} is a link now.`)

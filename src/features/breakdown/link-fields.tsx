@@ -1,7 +1,7 @@
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { AXIS_KINDS } from '@/core/breakdown';
 import type { ElementRecord } from '@/data/read';
-import { Button, TextField } from '@/ui';
+import { Button, SelectField, TextField } from '@/ui';
 import { type AxisDraft, axisDraft, type LinkDraft, type Problems } from './exercise-draft';
 
 type Props = {
@@ -49,24 +49,18 @@ export function LinkFields({ link, place, last, problems, elements, onChange, on
             />
           )}
           {elements.length > 0 && (
-            <label className="block text-sm font-semibold">
-              Trained by
-              <select
-                className="mt-1 block min-h-11 w-full border-b-2 border-ink bg-paper px-2 text-base font-normal"
-                value={link.existing ?? ''}
-                onChange={(event) => {
-                  const chosen = elements.find((element) => element.id === event.target.value);
-                  onChange({ ...link, existing: chosen?.id ?? null, title: chosen?.title ?? link.title });
-                }}
-              >
-                <option value="">a new element</option>
-                {elements.map((element) => (
-                  <option key={element.id} value={element.id}>
-                    {element.title} (shared)
-                  </option>
-                ))}
-              </select>
-            </label>
+            <SelectField
+              label="Trained by"
+              value={(link.existing ?? '') as string}
+              options={[
+                { value: '', words: 'a new element' },
+                ...elements.map((one) => ({ value: one.id as string, words: `${one.title} (shared)` })),
+              ]}
+              onChange={(id) => {
+                const chosen = elements.find((element) => element.id === id);
+                onChange({ ...link, existing: chosen?.id ?? null, title: chosen?.title ?? link.title });
+              }}
+            />
           )}
           {link.from && <p className="text-sm leading-snug text-ink-soft">{link.from.element.teaches}</p>}
         </div>
@@ -136,23 +130,17 @@ function AxisFields({ axis, prefix, problems, byHand, onChange }: AxisProps) {
   return (
     <div>
       {byHand ? (
-        <label className="text-sm font-semibold">
-          Criterion
-          <select
-            className="ml-2 min-h-11 border-b-2 border-ink bg-paper px-2 text-base font-normal"
-            value={AXIS_KINDS.find((kind) => kind.title === title)?.id}
-            onChange={(event) => {
-              const kind = AXIS_KINDS.find((one) => one.id === event.target.value);
-              if (kind) onChange(axisDraft(kind.make(key)));
-            }}
-          >
-            {AXIS_KINDS.map((kind) => (
-              <option key={kind.id} value={kind.id}>
-                {kind.title}
-              </option>
-            ))}
-          </select>
-        </label>
+        <SelectField
+          label="Criterion"
+          beside
+          className="justify-start text-sm font-semibold"
+          value={(AXIS_KINDS.find((kind) => kind.title === title)?.id ?? AXIS_KINDS[0].id) as string}
+          options={AXIS_KINDS.map((kind) => ({ value: kind.id as string, words: kind.title }))}
+          onChange={(id) => {
+            const kind = AXIS_KINDS.find((one) => one.id === id);
+            if (kind) onChange(axisDraft(kind.make(key)));
+          }}
+        />
       ) : (
         <p className="font-semibold">{title}</p>
       )}

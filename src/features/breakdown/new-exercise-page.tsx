@@ -5,7 +5,7 @@ import { type AxisKey, asId } from '@/core/shared';
 import { type DogState, useDog, useKennelWithDog } from '@/data/live';
 import { activeElements } from '@/data/read';
 import { type ExercisePlan, makeExercise } from '@/data/write';
-import { Button, Notice, PageHead, TextField } from '@/ui';
+import { Button, Notice, PageHead, SelectField, TextField } from '@/ui';
 import { freshKey, type LinkDraft, linkByHand, moved, type Problems, readLinks } from './exercise-draft';
 import { type Source, type SourceGroup, sourceGroups, startingLinks } from './exercise-sources';
 import { LinkFields } from './link-fields';
@@ -130,28 +130,19 @@ function SourceChoice({
   readonly onChoose: (source: Source) => void;
 }) {
   return (
-    <label className="block text-sm font-semibold">
-      Begin from
-      <select
-        className="mt-1 block min-h-12 w-full max-w-2xl border-b-2 border-ink bg-sheet px-2 text-lg font-normal"
-        value={chosen.id}
-        onChange={(event) =>
-          onChoose(
-            groups.flatMap((group) => group.sources).find((one) => one.id === event.target.value) ?? BY_HAND,
-          )
-        }
-      >
-        <option value="hand">nothing: by hand</option>
-        {groups.map((group) => (
-          <optgroup key={group.title} label={group.title}>
-            {group.sources.map((source) => (
-              <option key={source.id} value={source.id}>
-                {source.title}
-              </option>
-            ))}
-          </optgroup>
-        ))}
-      </select>
-    </label>
+    <SelectField
+      label="Begin from"
+      look="mt-1 block min-h-12 w-full max-w-2xl bg-sheet px-2 text-lg"
+      value={chosen.id}
+      options={[
+        { value: 'hand', words: 'nothing: by hand' },
+        ...groups.flatMap((group) =>
+          group.sources.map((source) => ({ value: source.id, words: source.title, group: group.title })),
+        ),
+      ]}
+      onChange={(id) =>
+        onChoose(groups.flatMap((group) => group.sources).find((one) => one.id === id) ?? BY_HAND)
+      }
+    />
   );
 }

@@ -282,22 +282,16 @@ function FaultFields({ element, state }: Opened) {
             className="flex flex-wrap items-center justify-between gap-2 border-b border-hair py-1.5"
           >
             <span>{fault.label}</span>
-            <label className="text-sm">
-              counts from{' '}
-              <select
-                aria-label={`${fault.label} counts from`}
-                className="min-h-11 border-b-2 border-ink bg-paper px-1 text-base"
-                value={fromOf(fault.ref)}
-                onChange={(event) => set(fault.ref, Number(event.target.value))}
-              >
-                {Array.from({ length: top }, (_, i) => (
-                  // biome-ignore lint/suspicious/noArrayIndexKey: a rung is its place on the ladder
-                  <option key={i} value={i}>
-                    rung {i + 1}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <SelectField
+              label={`${fault.label} counts from`}
+              shown="counts from"
+              beside
+              className="text-sm"
+              look="min-h-11 bg-paper px-1 text-base"
+              value={String(fromOf(fault.ref))}
+              options={Array.from({ length: top }, (_, i) => ({ value: String(i), words: `rung ${i + 1}` }))}
+              onChange={(rung) => set(fault.ref, Number(rung))}
+            />
           </li>
         ))}
       </ul>

@@ -1,7 +1,10 @@
+import { valibotResolver } from '@hookform/resolvers/valibot';
 import { useState } from 'react';
-import { AXIS_KINDS, type Axis, axisFrom, listAxis, readNewAxis } from '@/core/breakdown';
-import { type AxisKey, asId, fail, type Result } from '@/core/shared';
-import { Button, TextField } from '@/ui';
+import { useForm } from 'react-hook-form';
+import { AXIS_KINDS, type Axis } from '@/core/breakdown';
+import { type AxisKey, asId } from '@/core/shared';
+import { Button, SelectField, TextField } from '@/ui';
+import { type AxisFields, axisFields, EMPTY, isList, readAxisFields } from './axis-form';
 
 /** A further criterion: a measured one with its three values, or a list of a person's own. */
 export function AddAxis({
@@ -12,26 +15,21 @@ export function AddAxis({
   readonly onAdd: (axis: Axis) => void;
 }) {
   const [open, setOpen] = useState(false);
-  const [kind, setKind] = useState('distance');
-  const [text, setText] = useState(EMPTY);
-  const [problem, setProblem] = useState<string>();
-  const field = (key: keyof typeof text, label: string, hint?: string) => (
-    <TextField
-      label={label}
-      hint={hint}
-      value={text[key]}
-      onChange={(event) => setText({ ...text, [key]: event.target.value })}
-    />
+  const { register, handleSubmit, watch, setValue, reset, formState } = useForm<AxisFields>({
+    resolver: valibotResolver(axisFields),
+    defaultValues: EMPTY,
+  });
+  const kind = watch('kind');
+  const field = (key: keyof AxisFields, label: string, hint?: string) => (
+    <TextField label={label} hint={hint} {...register(key)} problem={formState.errors[key]?.message} />
   );
-  const key = asId<AxisKey>(freeKey(kind, axes));
-  const add = (): void => {
-    const read = readForm(kind, key, text);
-    setProblem(read.ok ? undefined : read.message);
+  const add = handleSubmit((fields) => {
+    const read = readAxisFields(asId<AxisKey>(freeKey(fields.kind, axes)), fields);
     if (!read.ok) return;
     setOpen(false);
-    setText(EMPTY);
+    reset(EMPTY);
     onAdd(read.value);
-  };
+  });
   if (!open)
     return (
       <p>
@@ -42,23 +40,17 @@ export function AddAxis({
     <fieldset className="border-2 border-rule p-3">
       <legend className="px-1 font-semibold">A further criterion</legend>
       <div className="grid gap-3 sm:grid-cols-[14rem_1fr_1fr_1fr] sm:items-start">
-        <label className="block text-sm font-semibold">
-          Kind
-          <select
-            className="mt-1 block min-h-11 w-full border-b-2 border-ink bg-paper px-2 text-base font-normal"
-            value={kind}
-            onChange={(event) => setKind(event.target.value)}
-          >
-            {AXIS_KINDS.map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.title}
-              </option>
-            ))}
-            <option value="list">A list of steps</option>
-            <option value="help">Help that fades</option>
-            <option value="pay">Pay that thins out</option>
-          </select>
-        </label>
+        <SelectField
+          label="Kind"
+          value={kind}
+          options={[
+            ...AXIS_KINDS.map((one) => ({ value: one.id as string, words: one.title })),
+            { value: 'list', words: 'A list of steps' },
+            { value: 'help', words: 'Help that fades' },
+            { value: 'pay', words: 'Pay that thins out' },
+          ]}
+          onChange={(chosen) => setValue('kind', chosen)}
+        />
         {field('title', 'Name', isList(kind) ? undefined : 'its own name if left empty')}
         {isList(kind) ? (
           <div className="sm:col-span-2">
@@ -72,13 +64,8 @@ export function AddAxis({
           </>
         )}
       </div>
-      {problem && (
-        <p role="alert" className="mt-2 text-sm font-semibold text-signal-ink">
-          {problem}
-        </p>
-      )}
       <p className="mt-3 flex gap-3">
-        <Button look="ink" onClick={add}>
+        <Button look="ink" onClick={() => void add()}>
           Add it
         </Button>
         <Button look="quiet" onClick={() => setOpen(false)}>
@@ -87,22 +74,6 @@ export function AddAxis({
       </p>
     </fieldset>
   );
-}
-
-const EMPTY = { title: '', start: '', demand: '', step: '', list: '' };
-
-/** Kinds that are written as a list of steps: a criterion, help, or pay. */
-const isList = (kind: string): kind is 'list' | 'help' | 'pay' =>
-  kind === 'list' || kind === 'help' || kind === 'pay';
-
-function readForm(kind: string, key: AxisKey, text: typeof EMPTY): Result<Axis> {
-  const title = text.title.trim();
-  if (!isList(kind))
-    return readNewAxis(AXIS_KINDS.find((one) => one.id === kind)?.make(key), { ...text, title });
-  if (title === '') return fail('title', '', 'Give the list a name.');
-  const list = listAxis(key, title, text.list, kind === 'list' ? 'criterion' : kind);
-  if (!list) return fail('list', '', 'Write two steps or more, with commas, easiest first, no name twice.');
-  return axisFrom(list, { start: null, demand: null, step: null });
 }
 
 function freeKey(kind: string, axes: readonly Axis[]): string {

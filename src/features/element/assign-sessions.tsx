@@ -2,7 +2,7 @@ import type { BoutId, ElementId } from '@/core/shared';
 import { useKennelWithDog, useKeptLogs } from '@/data/live';
 import type { KeptEvidence } from '@/data/read';
 import { assignBout } from '@/data/write';
-import { keptMarks, LongList, Notice, RepMarks, Sheet } from '@/ui';
+import { keptMarks, LongList, Notice, RepMarks, Sheet, writeDay } from '@/ui';
 import type { Opened } from './element-room';
 
 /**
@@ -32,7 +32,7 @@ export function AssignSessions({ element, state }: Opened) {
       <LongList label="Sessions" items={bouts} keyOf={(bout) => bout.id} height={56} dense>
         {(bout) => (
           <div className="grid items-center gap-x-6 gap-y-1 border-b border-hair py-2 md:grid-cols-[7rem_1fr_auto]">
-            <span className="font-semibold">{bout.day}</span>
+            <span className="font-semibold">{writeDay(bout.day)}</span>
             <BoutMarks bout={bout} />
             <span>
               {parts.map((part) => (
@@ -57,6 +57,9 @@ export function AssignSessions({ element, state }: Opened) {
 function BoutMarks({ bout }: { readonly bout: KeptEvidence }) {
   const logs = useKeptLogs([bout.id]);
   return (
-    <RepMarks label={`Reps of ${bout.day}`} marks={keptMarks(logs?.get(bout.id)?.marks ?? [], () => null)} />
+    <RepMarks
+      label={`Reps of ${writeDay(bout.day)}`}
+      marks={keptMarks(logs?.get(bout.id)?.marks ?? [], () => null)}
+    />
   );
 }

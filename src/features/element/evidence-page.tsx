@@ -4,7 +4,7 @@ import type { CoverRow } from '@/core/evidence';
 import { rodsOf } from '@/core/evidence';
 import { useKennel, useKeptLogs } from '@/data/live';
 import { faultLabel, type KeptEvidence, type KeptLog, namedFaults, studyQuestion } from '@/data/read';
-import { keptMarks, Notice, newestOf, RepMarkKey, RepMarks, Rod, Sheet, useLatest } from '@/ui';
+import { keptMarks, Notice, newestOf, RepMarkKey, RepMarks, Rod, Sheet, useLatest, writeDay } from '@/ui';
 import { ask } from '@/workers/client';
 import { type Opened, useOpened } from './element-room';
 import { EvidencePlots } from './evidence-plots';
@@ -97,13 +97,13 @@ function History({ element, state, bouts }: HistoryProps) {
             className="grid gap-x-4 gap-y-1 border-b border-hair py-2 sm:grid-cols-[7rem_16rem_1fr] sm:items-center"
           >
             <span className="font-semibold">
-              {bout.day}
+              {writeDay(bout.day)}
               {bout.away && <span className="block text-sm font-normal text-ink-soft">away</span>}
             </span>
             <span className="text-sm leading-snug">{rungsInWords(ladder, logs?.get(bout.id))}</span>
             <RepMarks
               marks={keptMarks(logs?.get(bout.id)?.marks ?? [], (fault) => faultLabel(faults, fault))}
-              label={`Reps of ${bout.day}`}
+              label={`Reps of ${writeDay(bout.day)}`}
             />
           </li>
         ))}

@@ -3,7 +3,7 @@ import { axisInWords, LADDER_RULES, type LadderRule, waitingEdits } from '@/core
 import { rodsOf } from '@/core/evidence';
 import { type AxisKey, asId } from '@/core/shared';
 import { type ElementRecord, namedFaults } from '@/data/read';
-import { Button, CautionNote, Sheet } from '@/ui';
+import { Button, CautionNote, SelectField, Sheet } from '@/ui';
 import { AddAxis } from './add-axis';
 import { AxisEditor } from './axis-editor';
 import { type Opened, useOpened } from './element-room';
@@ -255,20 +255,14 @@ function RuleChoice({
   readonly onChoose: (rule: LadderRule) => void;
 }) {
   return (
-    <label>
-      Laid{' '}
-      <select
-        aria-label="How the rungs are laid"
-        className="min-h-9 border-b-2 border-ink bg-paper px-1 text-base text-ink"
-        value={element.ladderRule}
-        onChange={(event) => onChoose(event.target.value as LadderRule)}
-      >
-        {LADDER_RULES.map((rule) => (
-          <option key={rule} value={rule}>
-            {RULE_TITLES[rule]}
-          </option>
-        ))}
-      </select>
-    </label>
+    <SelectField
+      label="How the rungs are laid"
+      shown="Laid"
+      beside
+      look="min-h-9 bg-paper px-1 text-base text-ink"
+      value={element.ladderRule}
+      options={LADDER_RULES.map((rule) => ({ value: rule, words: RULE_TITLES[rule] }))}
+      onChange={onChoose}
+    />
   );
 }

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { buildLadder, describePlace, findCircle } from '@/core/breakdown';
 import type { DogState } from '@/data/live';
 import { activeElements, type ElementRecord, prerequisiteGraph } from '@/data/read';
-import { Button, Notice } from '@/ui';
+import { Button, Notice, SelectField } from '@/ui';
 import { useElementChange } from './use-element-change';
 
 /**
@@ -73,35 +73,19 @@ export function NeedsFields({
       </ul>
       {target && (
         <div className="flex flex-wrap items-end gap-3">
-          <label className="min-w-40 flex-1 text-sm font-semibold">
-            Not before
-            <select
-              className="mt-1 block min-h-11 w-full border-b-2 border-ink bg-paper px-2 text-base font-normal"
-              value={target.id}
-              onChange={(event) => setChosen(event.target.value)}
-            >
-              {free.map((one) => (
-                <option key={one.id} value={one.id}>
-                  {one.title}
-                </option>
-              ))}
-            </select>
-          </label>
-          <label className="text-sm font-semibold">
-            is at rung
-            <select
-              className="mt-1 block min-h-11 border-b-2 border-ink bg-paper px-2 text-base font-normal"
-              value={Math.min(rung, rungs - 1)}
-              onChange={(event) => setRung(Number(event.target.value))}
-            >
-              {Array.from({ length: rungs }, (_, i) => (
-                // biome-ignore lint/suspicious/noArrayIndexKey: a rung is its place on the ladder
-                <option key={i} value={i}>
-                  {i + 1}
-                </option>
-              ))}
-            </select>
-          </label>
+          <SelectField
+            className="min-w-40 flex-1"
+            label="Not before"
+            value={target.id as string}
+            options={free.map((one) => ({ value: one.id as string, words: one.title }))}
+            onChange={setChosen}
+          />
+          <SelectField
+            label="is at rung"
+            value={String(Math.min(rung, rungs - 1))}
+            options={Array.from({ length: rungs }, (_, i) => ({ value: String(i), words: String(i + 1) }))}
+            onChange={(chosen) => setRung(Number(chosen))}
+          />
           <Button onClick={add}>Wait for it</Button>
         </div>
       )}

@@ -1,6 +1,5 @@
-import { useEffect, useState } from 'react';
 import type { Pace } from '@/core/coaching';
-import { TextField } from '@/ui';
+import { NumberField } from '@/ui';
 
 type Count = {
   readonly key: 'setSize' | 'sessionCap' | 'warmUpCap' | 'startBelow';
@@ -25,10 +24,13 @@ export function PaceFields({ pace, onTake }: { readonly pace: Pace; readonly onT
   return (
     <div className="grid gap-3 sm:grid-cols-2">
       {COUNTS.map((count) => (
-        <CountField
+        <NumberField
           key={count.key}
-          count={count}
-          kept={pace[count.key]}
+          label={count.label}
+          least={count.least}
+          most={count.most}
+          open={count.open}
+          value={pace[count.key]}
           onTake={(value) => onTake({ ...pace, [count.key]: value })}
         />
       ))}
@@ -56,42 +58,5 @@ export function PaceFields({ pace, onTake }: { readonly pace: Pace; readonly onT
         ))}
       </fieldset>
     </div>
-  );
-}
-
-function CountField({
-  count,
-  kept,
-  onTake,
-}: {
-  readonly count: Count;
-  readonly kept: number | null;
-  readonly onTake: (value: number | null) => void;
-}) {
-  const [text, setText] = useState(String(kept ?? ''));
-  const [problem, setProblem] = useState<string>();
-  useEffect(() => setText(String(kept ?? '')), [kept]);
-  const commit = (): void => {
-    const clean = text.trim();
-    if (clean === '' && count.open) {
-      setProblem(undefined);
-      if (kept !== null) onTake(null);
-      return;
-    }
-    const value = Number(clean);
-    const fits = clean !== '' && Number.isInteger(value) && value >= count.least && value <= count.most;
-    setProblem(fits ? undefined : `A whole number from ${count.least} to ${count.most}.`);
-    if (fits && value !== kept) onTake(value);
-  };
-  return (
-    <TextField
-      label={count.label}
-      inputMode="numeric"
-      value={text}
-      problem={problem}
-      onChange={(event) => setText(event.target.value)}
-      onBlur={commit}
-      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-    />
   );
 }

@@ -4,7 +4,7 @@ import type { AxisKey } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import { activeElements } from '@/data/read';
 import { mergeElements, splitElement } from '@/data/write';
-import { Button, Notice, Sheet, TextField } from '@/ui';
+import { Button, Notice, SelectField, Sheet, TextField } from '@/ui';
 import type { Opened } from './element-room';
 
 /**
@@ -78,19 +78,14 @@ function Split({ element, onSplit }: SplitProps) {
         />
       ))}
       {element.axes.map((axis) => (
-        <label key={axis.key} className="flex items-center justify-between gap-3">
-          <span>{axis.title} belongs to</span>
-          <select
-            aria-label={`${axis.title} belongs to`}
-            className="min-h-11 border-b-2 border-ink bg-paper px-2"
-            value={sideOf(axis.key)}
-            onChange={(event) => setSides({ ...sides, [axis.key]: event.target.value as Side })}
-          >
-            <option value="both">both parts</option>
-            <option value="first">the first</option>
-            <option value="second">the second</option>
-          </select>
-        </label>
+        <SelectField
+          key={axis.key}
+          label={`${axis.title} belongs to`}
+          beside
+          value={sideOf(axis.key)}
+          options={SIDES}
+          onChange={(side) => setSides({ ...sides, [axis.key]: side })}
+        />
       ))}
       <p>
         <Button type="submit">Split it</Button>
@@ -116,20 +111,12 @@ function Join({ element, state, onJoin }: JoinProps) {
       }}
     >
       <h3 className="font-bold">Join it with another</h3>
-      <label className="block text-sm font-semibold">
-        The other
-        <select
-          className="mt-1 block min-h-11 w-full border-b-2 border-ink bg-paper px-2 text-base font-normal"
-          value={other.id}
-          onChange={(event) => setChosen(event.target.value)}
-        >
-          {others.map((one) => (
-            <option key={one.id} value={one.id}>
-              {one.title}
-            </option>
-          ))}
-        </select>
-      </label>
+      <SelectField
+        label="The other"
+        value={other.id as string}
+        options={others.map((one) => ({ value: one.id as string, words: one.title }))}
+        onChange={setChosen}
+      />
       <TextField label="Name of the whole" value={title} onChange={(event) => setTitle(event.target.value)} />
       <p>
         <Button type="submit">Join them</Button>
@@ -137,3 +124,9 @@ function Join({ element, state, onJoin }: JoinProps) {
     </form>
   );
 }
+
+const SIDES: readonly { readonly value: Side; readonly words: string }[] = [
+  { value: 'both', words: 'both parts' },
+  { value: 'first', words: 'the first' },
+  { value: 'second', words: 'the second' },
+];

@@ -64,6 +64,23 @@ export function readRule(kind: RuleKind, texts: Readonly<Record<string, string>>
   return fail('rule', v.getDotPath(first) ?? '', `${field ? `${field.label}: ` : ''}${first.message}.`);
 }
 
+/** The fields of a rule for a form: what does not fit is said beside its field. */
+export const ruleFields = (kind: RuleKind) =>
+  v.pipe(
+    v.record(v.string(), v.string()),
+    v.rawCheck(({ dataset, addIssue }) => {
+      if (!dataset.typed) return;
+      const read = readRule(kind, dataset.value);
+      if (read.ok) return;
+      const key = RULE_FIELDS[kind].some((one) => one.key === read.path)
+        ? read.path
+        : (RULE_FIELDS[kind][0]?.key ?? '');
+      const input = dataset.value;
+      const path = { type: 'object', origin: 'value', input, key, value: input[key] } as const;
+      addIssue({ message: `${read.message} Nothing is changed.`, path: [path] });
+    }),
+  );
+
 export function ruleTexts(rule: Rule): Record<string, string> {
   const values = rule as Readonly<Record<string, unknown>>;
   return Object.fromEntries(

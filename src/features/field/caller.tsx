@@ -3,7 +3,7 @@ import { CALLS, CALLS_AHEAD, type CallKind, callOrder } from '@/core/coaching';
 import { mixSeed, seeded, seedFromText } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import type { DatedBout } from '@/data/read';
-import { TextField } from '@/ui';
+import { SelectField, TextField } from '@/ui';
 import { useCaller } from './caller-store';
 import { useHand } from './hand-store';
 import { speak } from './signal';
@@ -42,21 +42,18 @@ export function Caller({ bout, repCount }: { readonly bout: DatedBout; readonly 
   }, [repCount, next, codes]);
   return (
     <section aria-label="Caller" className="grid gap-2">
-      <label className="flex min-h-14 items-center justify-between gap-3 border-2 border-rule px-3">
-        <span className="text-base">Call for me</span>
-        <select
-          className="min-h-14 flex-1 bg-transparent text-right text-lg font-semibold"
-          value={kind ?? ''}
-          onChange={(event) => choose(CALLS.find((one) => one === event.target.value) ?? null)}
-        >
-          <option value="">nothing</option>
-          {CALLS.map((one) => (
-            <option key={one} value={one}>
-              {WORDS[one]}
-            </option>
-          ))}
-        </select>
-      </label>
+      <SelectField
+        label="Call for me"
+        beside
+        className="min-h-14 border-2 border-rule px-3 text-base"
+        look="min-h-14 flex-1 bg-transparent text-right text-lg font-semibold"
+        value={kind ?? ''}
+        options={[
+          { value: '', words: 'nothing' },
+          ...CALLS.map((one) => ({ value: one, words: WORDS[one] })),
+        ]}
+        onChange={(chosen) => choose(chosen === '' ? null : chosen)}
+      />
       {order &&
         (order.ok ? (
           <p

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useKennel } from '@/data/live';
 import type { DatedBout } from '@/data/read';
 import { debriefBout } from '@/data/write';
-import { TextField } from '@/ui';
+import { TextField, writeDay } from '@/ui';
 
 /**
  * Two lines after a session, kept when they are left: what happened, and what next. They stand on
@@ -29,8 +29,8 @@ export function Debrief({ bout }: { readonly bout: DatedBout }) {
   );
   return (
     <fieldset className="grid gap-3 border-l-[6px] border-rule pl-3">
-      <legend className="sr-only">After the session of {bout.day}</legend>
-      {line('what', `What happened (${bout.day})`)}
+      <legend className="sr-only">After the session of {writeDay(bout.day)}</legend>
+      {line('what', `What happened (${writeDay(bout.day)})`)}
       {line('next', 'What next')}
     </fieldset>
   );

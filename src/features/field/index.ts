@@ -1,2 +1,3 @@
 export { FieldRoom } from './field-room';
+export { RoundPage } from './round-page';
 export { SessionPage } from './session-page';

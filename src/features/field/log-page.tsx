@@ -15,7 +15,7 @@ import {
   namedFaults,
   workOf,
 } from '@/data/read';
-import { buttonClass, LongList, Notice, PageHead, Sheet } from '@/ui';
+import { buttonClass, LongList, Notice, PageHead, Sheet, writeDay } from '@/ui';
 import { RepRow } from './rep-row';
 import { TypeIn } from './type-in';
 
@@ -72,7 +72,7 @@ function LoggedSheet({ element, faults, bout }: LoggedProps) {
   );
   if (!found)
     return (
-      <Sheet title={bout.day}>
+      <Sheet title={writeDay(bout.day)}>
         <p>Reading the log …</p>
       </Sheet>
     );
@@ -96,7 +96,7 @@ function BoutSheet({ element, faults, logged, facts }: SheetProps) {
   const places = new Map(folded.reps.map((rep, i) => [rep.id, i + 1]));
   return (
     <Sheet
-      title={bout.day}
+      title={writeDay(bout.day)}
       aside={[`${folded.reps.length} reps`, bout.away ? 'away' : '', ...conditions]
         .filter(Boolean)
         .join(', ')}

@@ -1,11 +1,9 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import type { CoachFacts, Entry } from '@/core/log';
 import type { DatedBout, DogWork, ElementRecord } from '@/data/read';
 import { Button, Notice, RepMarks, Rod, saveText } from '@/ui';
 import { AdviceLine } from './advice-line';
-import { ArticlePad } from './article-pad';
 import { Caller } from './caller';
-import { ContinuousPad } from './continuous-pad';
 import { FallingOffLine } from './falling-off-line';
 import { GapClock } from './gap-clock';
 import { useHand } from './hand-store';
@@ -127,6 +125,10 @@ export function Pad({ element, work, bout, entries, facts, onEnd }: Props) {
   );
 }
 
+/** Pads of rarer work come when they are needed; they are fetched ahead with the rooms. */
+const ArticlePad = lazy(async () => ({ default: (await import('./article-pad')).ArticlePad }));
+const ContinuousPad = lazy(async () => ({ default: (await import('./continuous-pad')).ContinuousPad }));
+
 type RepPadProps = Pick<Props, 'element' | 'bout' | 'entries'> & {
   readonly view: ReturnType<typeof padView>;
   readonly actions: ReturnType<typeof usePadActions>;
@@ -137,8 +139,12 @@ type RepPadProps = Pick<Props, 'element' | 'bout' | 'entries'> & {
  * by the clock, anything else by its outcome.
  */
 function RepPad(props: RepPadProps) {
-  if (props.element.articles !== null) return <ArticlePad {...props} />;
-  return props.view.legs.length > 0 ? <ContinuousPad {...props} /> : <OutcomePad {...props} />;
+  if (props.element.articles === null && props.view.legs.length === 0) return <OutcomePad {...props} />;
+  return (
+    <Suspense fallback={<p className="text-lg">Laying the pad out …</p>}>
+      {props.element.articles !== null ? <ArticlePad {...props} /> : <ContinuousPad {...props} />}
+    </Suspense>
+  );
 }
 
 function Log({ view }: { readonly view: ReturnType<typeof padView> }) {

@@ -1,5 +1,6 @@
+import * as v from 'valibot';
 import type { Judged } from '@/core/log';
-import { fail, ok, type Result } from '@/core/shared';
+import { type Day, fail, isDay, ok, type Result } from '@/core/shared';
 
 const LETTERS: Readonly<Record<string, Judged['outcome']>> = { c: 'clean', f: 'flawed', m: 'miss' };
 /** More reps than this in one session were not counted but guessed. */
@@ -24,3 +25,21 @@ export function readPaper(text: string): Result<Judged['outcome'][]> {
     return fail('many', '', `${letters.length} reps in one session: at most ${MOST}, please.`);
   return ok([...letters].map((letter) => LETTERS[letter] as Judged['outcome']));
 }
+
+/** A session on paper, as typed; `today` is the last day that it can be of. */
+export const paperFields = (today: Day) =>
+  v.object({
+    day: v.pipe(
+      v.string(),
+      v.check((day) => isDay(day) && day <= today, 'The day must be today or before.'),
+    ),
+    rung: v.string(),
+    reps: v.pipe(
+      v.string(),
+      v.rawCheck(({ dataset, addIssue }) => {
+        const read = dataset.typed ? readPaper(dataset.value) : null;
+        if (read && !read.ok) addIssue({ message: read.message });
+      }),
+    ),
+  });
+export type PaperFields = v.InferOutput<ReturnType<typeof paperFields>>;

@@ -4,6 +4,7 @@ import { faultText } from '@/core/rulebooks';
 import { useKennelWithDog } from '@/data/live';
 import type { DatedBout, ElementRecord, NamedFault } from '@/data/read';
 import { record } from '@/data/write';
+import { SelectField, writeDay } from '@/ui';
 
 const OUTCOMES: readonly (readonly [Judged['outcome'], string])[] = [
   ['clean', 'clean'],
@@ -45,21 +46,14 @@ export function RepRow({ rep, place, element, faults, bout }: RowProps) {
     options: readonly (readonly [T, string])[],
     onTake: (value: T) => void,
   ) => (
-    <select
-      aria-label={`Rep ${place} of ${bout.day}: ${label}`}
-      className="min-h-11 border-b-2 border-ink bg-paper px-1"
+    <SelectField
+      label={`Rep ${place} of ${writeDay(bout.day)}: ${label}`}
+      shown={null}
+      look="min-h-11 bg-paper px-1"
       value={value}
-      onChange={(event) => {
-        const chosen = options.find(([id]) => id === event.target.value);
-        if (chosen) onTake(chosen[0]);
-      }}
-    >
-      {options.map(([id, words]) => (
-        <option key={id} value={id}>
-          {words}
-        </option>
-      ))}
-    </select>
+      options={options.map(([id, words]) => ({ value: id, words }))}
+      onChange={onTake}
+    />
   );
   const aided = judged.aids.length > 0;
   const latency = seen.measured.latency?.value;
@@ -84,7 +78,7 @@ export function RepRow({ rep, place, element, faults, bout }: RowProps) {
         <input
           type="checkbox"
           className="size-5 accent-(--ink)"
-          aria-label={`Rep ${place} of ${bout.day}: aided`}
+          aria-label={`Rep ${place} of ${writeDay(bout.day)}: aided`}
           checked={aided}
           onChange={() => amend({ judged: { aids: aided ? [] : ['unsaid'] } })}
         />

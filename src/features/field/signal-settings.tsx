@@ -1,3 +1,4 @@
+import { SelectField } from '@/ui';
 import { useHand } from './hand-store';
 
 const RESTS = [30, 60, 90, 120, 180];
@@ -49,21 +50,15 @@ export function SignalSettings() {
         'Speak the calls',
         'Only in your own code words: write them where the calls are shown. Best in an earpiece.',
       )}
-      <label className="flex min-h-14 items-center justify-between gap-3 text-lg">
-        Rest after a full set
-        <select
-          aria-label="Rest after a full set"
-          className="min-h-14 border-b-2 border-ink bg-paper px-2"
-          value={hand.rest}
-          onChange={(event) => hand.set({ rest: Number(event.target.value) })}
-        >
-          {RESTS.map((seconds) => (
-            <option key={seconds} value={seconds}>
-              {seconds} s
-            </option>
-          ))}
-        </select>
-      </label>
+      <SelectField
+        label="Rest after a full set"
+        beside
+        className="min-h-14 text-lg"
+        look="min-h-14 bg-paper px-2"
+        value={String(hand.rest)}
+        options={RESTS.map((seconds) => ({ value: String(seconds), words: `${seconds} s` }))}
+        onChange={(rest) => hand.set({ rest: Number(rest) })}
+      />
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { useCallback, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Criteria } from '@/core/breakdown';
 import type { BodySign, Refusal, Stage, Timing } from '@/core/coaching';
@@ -76,18 +76,20 @@ export function usePadActions(bout: DatedBout, view: PadView, onEnd?: () => void
   const [unsaved, setUnsaved] = useState<RepSaid | null>(null);
   const { choosing, choose, clear, stamp, mark } = usePad();
 
-  const write = useCallback(async (writing: Promise<Result<unknown>>): Promise<boolean> => {
+  const last = useRef<Promise<unknown>>(Promise.resolve());
+  const write = useCallback(async (begin: () => Promise<Result<unknown>>): Promise<boolean> => {
     setBusy(true);
     // The next action: what was done last elsewhere is settled.
     useUndo.getState().clear();
-    const result = await writing;
+    // One after the other: a key that comes while a rep is being written waits for it, and is not lost.
+    const mine = last.current.then(begin);
+    last.current = mine;
+    const result = await mine;
     setFailure(result.ok ? null : result);
-    setBusy(false);
+    if (last.current === mine) setBusy(false);
     return result.ok;
   }, []);
-  const say = (said: Said): void => {
-    if (!busy) void write(record(kennel, bout, said));
-  };
+  const say = (said: Said): void => void write(() => record(kennel, bout, said));
 
   const log = async (judged: Judged, more: SeenMore = {}): Promise<void> => {
     if (busy) return;
@@ -112,7 +114,7 @@ export function usePadActions(bout: DatedBout, view: PadView, onEnd?: () => void
       paid: {},
       from: null,
     };
-    const stored = await write(record(kennel, bout, { kind: 'rep', ...rep }));
+    const stored = await write(() => record(kennel, bout, { kind: 'rep', ...rep }));
     setUnsaved(stored ? null : rep);
     if (!stored) usePad.setState(inHand);
   };
@@ -185,7 +187,7 @@ export function usePadActions(bout: DatedBout, view: PadView, onEnd?: () => void
     staged: (stage) => say({ kind: 'stage', stage }),
     washed: () => say({ kind: 'washed' }),
     set: (outcomes) => {
-      if (!busy) void write(recordSet(kennel, bout, askedNow(view), outcomes));
+      if (!busy) void write(() => recordSet(kennel, bout, askedNow(view), outcomes));
     },
     answer: (why) => say({ kind: 'answer', why }),
     cause: (cause) => amend({ judged: { cause } }),
@@ -194,7 +196,7 @@ export function usePadActions(bout: DatedBout, view: PadView, onEnd?: () => void
     rested: () => say({ kind: 'rest' }),
     undo: () => {
       if (choosing !== 'outcome') choose('outcome');
-      else if (!busy) void write(recordUndo(kennel, bout));
+      else void write(() => recordUndo(kennel, bout));
     },
     end: () => void end(),
   };

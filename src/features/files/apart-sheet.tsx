@@ -2,7 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useKennel } from '@/data/live';
 import { listApart, type Tables } from '@/data/read';
 import { decide } from '@/data/write';
-import { Button, Sheet } from '@/ui';
+import { Button, Sheet, writeInstant } from '@/ui';
 
 type Apart = Tables['apart'][number];
 type Version = Apart['versions'][number];
@@ -71,8 +71,7 @@ function nameOf({ id, versions }: Apart): string {
   return called === undefined ? table : `${table} “${String(called)}”`;
 }
 
-const dayOf = ({ changed }: Version): string =>
-  new Date(changed.at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
+const dayOf = ({ changed }: Version): string => writeInstant(changed.at);
 
 /** The first two things in which a version differs from another, so that they can be told apart. */
 function differsIn({ versions }: Apart, { record }: Version): string {

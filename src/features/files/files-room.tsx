@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { type Failure, ok } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import { type KennelCounts, kennelCounts } from '@/data/read';
-import { Button, Dialog, FileButton, Notice, PageHead, Sheet, saveBlob } from '@/ui';
+import { Button, Dialog, FileButton, Notice, PageHead, Sheet, saveBlob, writeInstant } from '@/ui';
 import { type Brought, type FileAnswers, fileDesk } from '@/workers/client';
 import { ApartSheet } from './apart-sheet';
 import { type FileWork, useFileWork } from './use-file-work';
@@ -101,7 +101,7 @@ export function FilesRoom() {
         {preview && counts && (
           <div className="grid gap-4">
             <div>
-              <p className="font-semibold">In the file, saved {preview.savedAt.slice(0, 10)}</p>
+              <p className="font-semibold">In the file, saved {writeInstant(Date.parse(preview.savedAt))}</p>
               <Contents counts={preview.counts} />
             </div>
             <div>

@@ -3,7 +3,7 @@ import { ageInMonths } from '@/core/planning';
 import { type Day, isDay } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import type { Dog } from '@/data/read';
-import { ListField, Sheet, TextField } from '@/ui';
+import { ListField, SelectField, Sheet, TextField } from '@/ui';
 import { useDogChange } from './use-dog-change';
 
 const SIZES: readonly (readonly [NonNullable<Dog['size']>, string])[] = [
@@ -135,21 +135,16 @@ type ChoiceProps<T extends string> = {
 
 function Choice<T extends string>({ label, value, options, onTake }: ChoiceProps<T>) {
   return (
-    <label className="block text-sm font-semibold">
-      {label}
-      <select
-        className="mt-1 block min-h-11 w-full border-b-2 border-ink bg-paper px-2 text-lg font-normal"
-        value={value ?? ''}
-        onChange={(event) => onTake(options.find(([id]) => id === event.target.value)?.[0] ?? null)}
-      >
-        <option value="">not written down</option>
-        {options.map(([id, words]) => (
-          <option key={id} value={id}>
-            {words}
-          </option>
-        ))}
-      </select>
-    </label>
+    <SelectField
+      label={label}
+      look="mt-1 block min-h-11 w-full bg-paper px-2 text-lg"
+      value={value ?? ''}
+      options={[
+        { value: '' as const, words: 'not written down' },
+        ...options.map(([id, words]) => ({ value: id, words })),
+      ]}
+      onChange={(chosen) => onTake(chosen === '' ? null : chosen)}
+    />
   );
 }
 

@@ -1,87 +1,69 @@
-import { useState } from 'react';
+import { valibotResolver } from '@hookform/resolvers/valibot';
+import { useForm } from 'react-hook-form';
 import { DEFAULT_ASSUMPTIONS } from '@/core/readiness';
-import { type Day, isDay, seedFromText } from '@/core/shared';
+import { asId, type Day, type RuleBookId, seedFromText } from '@/core/shared';
 import { type DogState, useKennelWithDog } from '@/data/live';
 import { addTrial } from '@/data/write';
-import { Button, Notice, SelectField, Sheet, TextField } from '@/ui';
+import { Button, SelectField, Sheet, TextField } from '@/ui';
+import { type TrialFields, trialFields } from './trial-form';
 
 /** A trial ahead: which class, when, and when entries close. */
 export function NewTrial({ state }: { readonly state: DogState }) {
   const { kennel, dog, today, done } = useKennelWithDog();
   const books = state.work.ruleBooks;
-  const [book, setBook] = useState<string>(books[0]?.id ?? '');
-  const [title, setTitle] = useState('');
-  const [day, setDay] = useState('');
-  const [closes, setCloses] = useState('');
-  const [problem, setProblem] = useState<string | null>(null);
-  const chosen = books.find((record) => record.id === book);
-  const save = async (): Promise<void> => {
-    if (!chosen) return setProblem('A trial needs a rule book: read one in under Rule books.');
-    if (title.trim() === '') return setProblem('A trial needs a name.');
-    if (!isDay(day) || day < today) return setProblem('Say on which day it is, today or later.');
-    if (closes !== '' && (!isDay(closes) || closes > day))
-      return setProblem('Entries close on the day of the trial at the latest.');
+  const { register, handleSubmit, watch, setValue, reset, formState } = useForm<TrialFields>({
+    resolver: valibotResolver(trialFields(today)),
+    defaultValues: { book: books[0]?.id ?? '', title: '', day: '', closes: '' },
+  });
+  const { errors } = formState;
+  const save = handleSubmit(async ({ book, title, day, closes }) => {
     const trial = {
       dogId: dog.id,
-      ruleBookId: chosen.id,
-      title: title.trim(),
+      ruleBookId: asId<RuleBookId>(book),
+      title,
       day: day as Day,
       entryCloses: closes === '' ? null : (closes as Day),
       seed: seedFromText(`${dog.id}${title}${day}`),
       assumptions: DEFAULT_ASSUMPTIONS,
     };
     const added = await done('The trial is noted.', addTrial(kennel, trial));
-    setProblem(added.ok ? null : added.message);
-    if (added.ok) setTitle('');
-  };
+    if (added.ok) reset({ book, title: '', day: '', closes: '' });
+  });
   return (
     <Sheet title="A trial ahead">
       {books.length === 0 ? (
         <p>Read a rule book in under Rule books; then break its exercises down.</p>
       ) : (
-        <form
-          className="grid gap-3 sm:grid-cols-2"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void save();
-          }}
-        >
+        <form className="grid gap-3 sm:grid-cols-2" noValidate onSubmit={save}>
           <SelectField
             className="sm:col-span-2"
             label="Rule book"
-            value={book}
+            value={watch('book')}
             options={books.map((record) => ({
               value: record.id as string,
               words: `${record.book.title}, ${record.book.edition}`,
             }))}
-            onChange={setBook}
+            onChange={(book) => setValue('book', book)}
           />
           <TextField
             className="sm:col-span-2"
             label="Name of the trial"
-            value={title}
-            onChange={(event) => setTitle(event.target.value)}
+            {...register('title')}
+            problem={errors.title?.message}
           />
           <TextField
             label="Day of the trial"
             type="date"
             min={today}
-            value={day}
-            onChange={(event) => setDay(event.target.value)}
+            {...register('day')}
+            problem={errors.day?.message}
           />
           <TextField
             label="Entries close, if they do"
             type="date"
-            value={closes}
-            onChange={(event) => setCloses(event.target.value)}
+            {...register('closes')}
+            problem={errors.closes?.message}
           />
-          {problem && (
-            <div className="sm:col-span-2">
-              <Notice tone="alert" role="alert">
-                {problem}
-              </Notice>
-            </div>
-          )}
           <p>
             <Button type="submit" look="ink">
               Note the trial

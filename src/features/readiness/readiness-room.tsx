@@ -5,7 +5,7 @@ import { prepareRules, type RuleBook, rulesTotal } from '@/core/rulebooks';
 import { daysBetween, type TrialId } from '@/core/shared';
 import { type DogState, useDog, useKennelWithDog } from '@/data/live';
 import type { Trial } from '@/data/read';
-import { Button, buttonClass, Histogram, Notice, PageHead, SelectField, Sheet } from '@/ui';
+import { Button, buttonClass, Histogram, Notice, PageHead, SelectField, Sheet, writeDay } from '@/ui';
 import { AssumptionFields } from './assumption-fields';
 import { HelpList } from './help-list';
 import { Ledger } from './ledger';
@@ -44,7 +44,7 @@ export function ReadinessRoom() {
               value={trial.id as string}
               options={state.trials.map((one) => ({
                 value: one.id as string,
-                words: `${one.day}, ${one.title}`,
+                words: `${writeDay(one.day)}, ${one.title}`,
               }))}
               onChange={(id) => setChosen(id as TrialId)}
             />

@@ -153,7 +153,7 @@ describe('words', () => {
       pass: { low: mid - 0.1, mid, high: mid + 0.1 },
     });
     expect(plain(outlookInWords([at('2026-07-01', 0.5), at('2026-07-20', 0.62)]))).toBe(
-      'From 50 % today to 62 % on 2026-07-20, where it lies between 52 % and 72 %.',
+      'From 50 % today to 62 % on 20 Jul 2026, where it lies between 52 % and 72 %.',
     );
     expect(plain(shiftInWords(-0.5))).toBe('85 %');
   });

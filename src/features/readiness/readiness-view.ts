@@ -17,6 +17,7 @@ import { logistic, logit } from '@/core/statistics';
 import type { DogState } from '@/data/live';
 import { type ElementRecord, faultLabel, namedFaults } from '@/data/read';
 import type { HistogramBin } from '@/ui';
+import { writeDay } from '@/ui';
 
 export type LedgerRow = {
   readonly key: string;
@@ -198,7 +199,7 @@ export function saferClasses(
 export function outlookInWords(outlook: readonly OutlookPoint[]): string {
   const [first, last] = [outlook[0], outlook.at(-1)];
   if (!first || !last) return 'No day ahead.';
-  return `From ${writeShare(first.pass.mid)} today to ${writeShare(last.pass.mid)} on ${last.day}, where it lies between ${writeShare(last.pass.low)} and ${writeShare(last.pass.high)}.`;
+  return `From ${writeShare(first.pass.mid)} today to ${writeShare(last.pass.mid)} on ${writeDay(last.day)}, where it lies between ${writeShare(last.pass.low)} and ${writeShare(last.pass.high)}.`;
 }
 
 /** Why simulated runs do not pass, most frequent first. */

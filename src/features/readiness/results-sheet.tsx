@@ -1,11 +1,13 @@
+import { valibotResolver } from '@hookform/resolvers/valibot';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useState } from 'react';
+import { useForm } from 'react-hook-form';
 import { calibrate, calibrationInWords, writeShare } from '@/core/readiness';
-import { type Day, isDay } from '@/core/shared';
+import type { Day } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import { type ForecastRecord, keptForecasts, type ResultRecord, type Trial } from '@/data/read';
 import { addResult, removeResult } from '@/data/write';
-import { Button, Notice, SelectField, Sheet, TextField } from '@/ui';
+import { Button, SelectField, Sheet, TextField, writeDay } from '@/ui';
+import { type ResultFields, readPoints, resultFields } from './trial-form';
 
 /**
  * How it went, mock or real, against what was said before; and over all dogs how good the forecasts
@@ -60,20 +62,20 @@ function ResultLine({
     <li className="flex flex-wrap items-baseline justify-between gap-x-4 border-b border-hair py-1.5 leading-snug">
       <span>
         <span className="font-semibold">
-          {result.day}, {result.kind === 'mock' ? 'mock trial' : 'trial'}:{' '}
+          {writeDay(result.day)}, {result.kind === 'mock' ? 'mock trial' : 'trial'}:{' '}
           {result.passed ? 'passed' : 'did not pass'}
         </span>
         {result.points !== null && `, ${result.points} points`}
         {result.note !== '' && `. ${result.note}`}
         <span className="block text-sm text-ink-soft">
           {forecast
-            ? `Said on ${forecast.day}: ${writeShare(forecast.pass.mid)} (${writeShare(forecast.pass.low)} to ${writeShare(forecast.pass.high)})${forecast.points === null ? '' : `, ${forecast.points.toFixed(1)} points`}, from ${forecast.reps} reps.`
+            ? `Said on ${writeDay(forecast.day)}: ${writeShare(forecast.pass.mid)} (${writeShare(forecast.pass.low)} to ${writeShare(forecast.pass.high)})${forecast.points === null ? '' : `, ${forecast.points.toFixed(1)} points`}, from ${forecast.reps} reps.`
             : 'No forecast had been given before that day.'}
         </span>
       </span>
       <Button
         look="quiet"
-        aria-label={`Take out the result of ${result.day}`}
+        aria-label={`Take out the result of ${writeDay(result.day)}`}
         onClick={() => void done('Result taken out.', removeResult(kennel, result.id))}
       >
         Take out
@@ -84,89 +86,70 @@ function ResultLine({
 
 function NewResult({ trial }: { readonly trial: Trial }) {
   const { kennel, dog, today, done } = useKennelWithDog();
-  const [day, setDay] = useState<string>(today);
-  const [kind, setKind] = useState<'mock' | 'trial'>('mock');
-  const [passed, setPassed] = useState<'yes' | 'no'>('yes');
-  const [points, setPoints] = useState('');
-  const [note, setNote] = useState('');
-  const [problem, setProblem] = useState<string | null>(null);
-  const save = async (): Promise<void> => {
-    const scored = points.trim() === '' ? null : Number(points.replace(',', '.'));
-    if (!isDay(day)) return setProblem('Say on which day it was.');
-    if (scored !== null && !Number.isFinite(scored))
-      return setProblem(`“${points}” is not a number of points.`);
+  const { register, handleSubmit, watch, setValue, resetField, formState } = useForm<ResultFields>({
+    resolver: valibotResolver(resultFields(today)),
+    defaultValues: { day: today, kind: 'mock', passed: 'yes', points: '', note: '' },
+  });
+  const { errors } = formState;
+  const save = handleSubmit(async ({ day, kind, passed, points, note }) => {
     const result = {
       dogId: dog.id,
       trialId: trial.id,
       kind,
       day: day as Day,
       passed: passed === 'yes',
-      points: scored,
-      note: note.trim(),
+      points: readPoints(points) ?? null,
+      note,
     };
     const added = await done('The result is kept.', addResult(kennel, result, today));
-    setProblem(added.ok ? null : added.message);
     if (!added.ok) return;
-    setPoints('');
-    setNote('');
-  };
+    resetField('points');
+    resetField('note');
+  });
   return (
     <details>
       <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">
         Enter a result
       </summary>
-      <form
-        className="mt-2 grid gap-3 sm:grid-cols-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void save();
-        }}
-      >
+      <form className="mt-2 grid gap-3 sm:grid-cols-2" noValidate onSubmit={save}>
         <TextField
           label="Day of the result"
           type="date"
           max={today}
-          value={day}
-          onChange={(event) => setDay(event.target.value)}
+          {...register('day')}
+          problem={errors.day?.message}
         />
         <SelectField
           label="Kind of run"
-          value={kind}
+          value={watch('kind')}
           options={[
             { value: 'mock', words: 'mock trial' },
             { value: 'trial', words: 'trial' },
           ]}
-          onChange={setKind}
+          onChange={(kind) => setValue('kind', kind)}
         />
         <SelectField
           label="Passed"
-          value={passed}
+          value={watch('passed')}
           options={[
             { value: 'yes', words: 'yes' },
             { value: 'no', words: 'no' },
           ]}
-          onChange={setPassed}
+          onChange={(passed) => setValue('passed', passed)}
         />
         <TextField
           label="Points, if there were any"
           inputMode="decimal"
-          value={points}
-          onChange={(event) => setPoints(event.target.value)}
+          {...register('points')}
+          problem={errors.points?.message}
         />
         <TextField
           className="sm:col-span-2"
           label="Note"
           maxLength={2000}
-          value={note}
-          onChange={(event) => setNote(event.target.value)}
+          {...register('note')}
+          problem={errors.note?.message}
         />
-        {problem && (
-          <div className="sm:col-span-2">
-            <Notice tone="alert" role="alert">
-              {problem}
-            </Notice>
-          </div>
-        )}
         <p>
           <Button type="submit" look="ink">
             Keep the result

@@ -6,7 +6,7 @@ import type { Failure } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import { listRuleBooks, type Touched, touchedBy, trialsOf, workOf } from '@/data/read';
 import { moveToEdition } from '@/data/write';
-import { Button, buttonClass, Notice, PageHead, Sheet } from '@/ui';
+import { Button, buttonClass, Notice, PageHead, SelectField, Sheet } from '@/ui';
 
 /**
  * Two editions side by side: what changed in words and numbers, what of the dog's work it touches,
@@ -29,26 +29,21 @@ export function ComparePage() {
       <PageHead title={`${book.title}: compare editions`}>
         What changed in words and numbers, and what of the dog’s work it touches.
       </PageHead>
-      <p className="mb-5 flex flex-wrap items-end gap-4">
+      <div className="mb-5 flex flex-wrap items-end gap-4">
         <Link className={buttonClass('plain')} to={`/${kennel.name}/rule-books/${book.id}`}>
           Back to the rules
         </Link>
-        <label className="min-w-0 max-w-full text-lg">
-          <span className="mr-2">from {book.edition} to</span>
-          <select
-            aria-label="Compare with"
-            value={other?.id ?? ''}
-            onChange={(event) => setChosen(event.target.value)}
-            className="min-h-11 w-full min-w-0 border-b-2 sm:w-auto border-ink bg-sheet font-semibold"
-          >
-            {others.map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.title}, {one.edition}
-              </option>
-            ))}
-          </select>
-        </label>
-      </p>
+        <SelectField
+          label="Compare with"
+          shown={`from ${book.edition} to`}
+          beside
+          className="min-w-0 max-w-full text-lg"
+          look="min-h-11 w-full min-w-0 bg-sheet font-semibold sm:w-auto"
+          value={(other?.id ?? '') as string}
+          options={others.map((one) => ({ value: one.id as string, words: `${one.title}, ${one.edition}` }))}
+          onChange={setChosen}
+        />
+      </div>
       {other ? (
         <Comparison before={book} after={other} />
       ) : (

@@ -4,7 +4,7 @@ import { ArrowDown, ArrowUp, GripVertical } from 'lucide-react';
 import { useState } from 'react';
 import { DEMAND_QUANTITIES, type Rules } from '@/core/rulebooks';
 import type { Failure } from '@/core/shared';
-import { Button, Notice } from '@/ui';
+import { Button, Notice, SelectField } from '@/ui';
 import {
   addFault,
   addPart,
@@ -392,21 +392,14 @@ type ChoiceProps = {
 
 export function Choice({ label, shown, value, onChange, children }: ChoiceProps) {
   return (
-    <label className="block">
-      <span className="block text-sm font-semibold leading-tight">{shown}</span>
-      <select
-        aria-label={label}
-        value={value}
-        onChange={(event) => onChange(event.target.value)}
-        className="min-h-11 max-w-44 border-b-2 border-ink bg-paper px-1"
-      >
-        {children.map(([key, words]) => (
-          <option key={key} value={key}>
-            {words}
-          </option>
-        ))}
-      </select>
-    </label>
+    <SelectField
+      label={label}
+      shown={shown}
+      look="min-h-11 max-w-44 bg-paper px-1"
+      value={value}
+      options={children.map(([key, words]) => ({ value: key, words }))}
+      onChange={onChange}
+    />
   );
 }
 

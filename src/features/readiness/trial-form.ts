@@ -1,0 +1,58 @@
+import * as v from 'valibot';
+import { type Day, isDay } from '@/core/shared';
+
+const NAME = v.pipe(
+  v.string(),
+  v.trim(),
+  v.minLength(1, 'A trial needs a name.'),
+  v.maxLength(120, 'A shorter name, please: at most 120 letters.'),
+);
+
+/** The fields of a trial ahead, as typed; `today` is the first day that it can be on. */
+export const trialFields = (today: Day) =>
+  v.pipe(
+    v.object({
+      book: v.pipe(v.string(), v.minLength(1, 'A trial needs a rule book: read one in under Rule books.')),
+      title: NAME,
+      day: v.pipe(
+        v.string(),
+        v.check((day) => isDay(day) && day >= today, 'Say on which day it is, today or later.'),
+      ),
+      closes: v.pipe(
+        v.string(),
+        v.check((day) => day === '' || isDay(day), 'Say on which day entries close, or leave it empty.'),
+      ),
+    }),
+    v.forward(
+      v.check(
+        ({ day, closes }) => closes === '' || !isDay(day) || closes <= day,
+        'Entries close on the day of the trial at the latest.',
+      ),
+      ['closes'],
+    ),
+  );
+export type TrialFields = v.InferOutput<ReturnType<typeof trialFields>>;
+
+/** Points as typed, with comma or point; null where none were written, undefined where it is no number. */
+export function readPoints(text: string): number | null | undefined {
+  const clean = text.trim().replace(',', '.');
+  if (clean === '') return null;
+  return /^-?\d{1,6}(\.\d{1,4})?$/.test(clean) ? Number(clean) : undefined;
+}
+
+/** The fields of how a run went, as typed. */
+export const resultFields = (today: Day) =>
+  v.object({
+    day: v.pipe(
+      v.string(),
+      v.check((day) => isDay(day) && day <= today, 'Say on which day it was, today or before.'),
+    ),
+    kind: v.picklist(['mock', 'trial']),
+    passed: v.picklist(['yes', 'no']),
+    points: v.pipe(
+      v.string(),
+      v.check((text) => readPoints(text) !== undefined, 'That is not a number of points.'),
+    ),
+    note: v.pipe(v.string(), v.trim(), v.maxLength(2000, 'A shorter note, please.')),
+  });
+export type ResultFields = v.InferOutput<ReturnType<typeof resultFields>>;

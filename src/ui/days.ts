@@ -1,0 +1,38 @@
+import { format, type Locale } from 'date-fns';
+import { enGB } from 'date-fns/locale/en-GB';
+import type { Day } from '@/core/shared';
+
+/** Languages whose days this program writes; others read them as English does. */
+const LOCALES: Readonly<Record<string, () => Promise<Locale>>> = {
+  'en-US': async () => (await import('date-fns/locale/en-US')).enUS,
+  de: async () => (await import('date-fns/locale/de')).de,
+  fr: async () => (await import('date-fns/locale/fr')).fr,
+  es: async () => (await import('date-fns/locale/es')).es,
+  it: async () => (await import('date-fns/locale/it')).it,
+  nl: async () => (await import('date-fns/locale/nl')).nl,
+  sv: async () => (await import('date-fns/locale/sv')).sv,
+};
+
+let locale: Locale = enGB;
+
+/** Takes the person's own way to write days, from the browser's languages; before the first page. */
+export async function takeLocale(languages: readonly string[]): Promise<void> {
+  for (const language of languages) {
+    if (language.startsWith('en') && language !== 'en-US') {
+      locale = enGB;
+      return;
+    }
+    const load = LOCALES[language] ?? LOCALES[language.slice(0, 2)];
+    if (!load) continue;
+    // Without a network, and never loaded before: English rather than no page.
+    locale = await load().catch(() => enGB);
+    return;
+  }
+}
+
+/** A calendar day as the person writes it: "15 Jun 2026". Noon: no time zone moves it to another day. */
+export const writeDay = (day: Day): string => format(new Date(`${day}T12:00:00`), 'PP', { locale });
+
+/** The day and hour of an instant: "15 Jun 2026, 16:30"; in words where it is none. */
+export const writeInstant = (at: number): string =>
+  Number.isFinite(at) ? format(at, 'PPp', { locale }) : 'on a day that nobody noted';

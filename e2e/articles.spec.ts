@@ -91,6 +91,7 @@ test('a number of runs fixed beforehand: no verdict on the way, an exact one at 
   await expect(logged.or(articles.getByText('Now tap what it brings.')).first()).toBeAttached();
   if (await articles.getByText('Now tap what it brings.').isVisible())
     await articles.getByRole('button', { name: /^Place 2/ }).click();
+  await expect(logged).toBeAttached();
   const verdict = page.getByRole('status', { name: 'Better than luck' });
   for (let i = 0; i < 8; i++) {
     await articles.getByRole('button', { name: 'Helper: show it' }).click();

@@ -1,5 +1,5 @@
 import type { Criteria } from '@/core/breakdown';
-import { foldLog, plainRep, type RepSaid } from '@/core/log';
+import { foldLog, plainRep, type RepSaid, type StandingRep } from '@/core/log';
 import type { BoutId, Day, OutingId, Result } from '@/core/shared';
 import { type Kennel, newId } from '@/data/kennel';
 import type { Bout, ElementRecord, New, Outing } from '@/data/records';
@@ -118,8 +118,13 @@ async function stored(write: Write, id: BoutId): Promise<Bout> {
   return (await write.get('bouts', id)) ?? refuse('gone', id, 'This bout is not in the log any more.');
 }
 
-export function endBout(kennel: Kennel, id: BoutId): Promise<Result<Undo>> {
-  return transact(kennel, BOUT_TABLES, async (write) => end(write, await stored(write, id), kennel.now()));
+/** Ends a bout. Gives its standing reps: what a page has in hand may lack the last one. */
+export function endBout(kennel: Kennel, id: BoutId): Promise<Result<Undo<readonly StandingRep[]>>> {
+  return transact(kennel, BOUT_TABLES, async (write) => {
+    const bout = await stored(write, id);
+    await end(write, bout, kennel.now());
+    return foldLog(bout.start, await write.log(id)).reps;
+  });
 }
 
 /** Two lines after a bout: what happened, and what next. */

@@ -163,7 +163,7 @@ function linksOf(element: ElementRecord, work: DogWork): readonly Link[] {
   return form.kind === 'chain' ? form.links.map((id) => ({ id, title: title(id) })) : [];
 }
 
-function tallyOf(reps: readonly StandingRep[]): string {
+export function tallyOf(reps: readonly StandingRep[]): string {
   if (reps.length === 0) return 'No reps yet';
   const clean = reps.filter((rep) => rep.judged.outcome === 'clean').length;
   return `${reps.length} ${reps.length === 1 ? 'rep' : 'reps'}, ${clean} clean`;

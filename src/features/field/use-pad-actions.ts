@@ -11,7 +11,7 @@ import { endBout, record, recordSet, recordUndo } from '@/data/write';
 import { useUndo } from '@/ui';
 import { useHand } from './hand-store';
 import { latencyOf, markerOf, secondsFrom, usePad } from './pad-store';
-import { judgedByOutcome, judgementFor, onlyMiss, type PadView, timedJudgement } from './pad-view';
+import { judgedByOutcome, judgementFor, onlyMiss, type PadView, tallyOf, timedJudgement } from './pad-view';
 
 export type PadActions = {
   /**
@@ -122,7 +122,8 @@ export function usePadActions(bout: DatedBout, view: PadView, onEnd?: () => void
     if (view.last) say({ kind: 'amend', of: view.last.id, ...change });
   };
   const end = async (): Promise<void> => {
-    const ended = await done(`Enough for now: ${view.tally}.`, endBout(kennel, bout.id));
+    await last.current;
+    const ended = await done((reps) => `Enough for now: ${tallyOf(reps)}.`, endBout(kennel, bout.id));
     if (!ended.ok) return;
     if (onEnd) onEnd();
     else await navigate(`/${kennel.name}/today`);

@@ -74,6 +74,26 @@ export const QUANTITIES: Readonly<Record<Quantity, readonly Unit[]>> = {
   level: [{ id: '', perBase: 1, names: ['', 'level'] }],
 };
 
+/**
+ * What a quantity can be at all, base units: beyond it a finger has slipped. The widest that the work
+ * asks for with room to spare, not a judgement of what is sensible.
+ */
+const BOUNDS: Readonly<Record<Quantity, readonly [number, number]>> = {
+  distance: [0, 20_000],
+  duration: [0, 86_400],
+  latency: [0, 600],
+  angle: [-360, 360],
+  offset: [-1_000, 1_000],
+  height: [0, 10],
+  volume: [0, 10_000],
+  area: [0, 10_000],
+  count: [0, 100_000],
+  rate: [0, 10_000],
+  temperature: [-60, 60],
+  mass: [0, 1_000],
+  level: [0, 1_000],
+};
+
 export type Amount = { readonly low: number; readonly high: number; readonly unit: string };
 
 /**
@@ -132,7 +152,7 @@ function readNumber(text: string): number {
 /**
  * Reads what a person types: `20 m`, `5–10 yd`, `1'30"`, `2 1/2`, `0,5 m`. A bare number takes
  * `defaultUnit`. Returns base units with `low === high` unless a range was written, and the unit
- * that was used. Fails with `empty`, `number` or `unit`. `parseAmount("1'30\"", 'duration', 's')` →
+ * that was used. Fails with `empty`, `number`, `unclear` ("1,000"), `unit` or `bounds`. `parseAmount("1'30\"", 'duration', 's')` →
  * 90 s.
  * @internal
  */
@@ -149,6 +169,14 @@ export function parseAmount(text: string, quantity: Quantity, defaultUnit: strin
       readNumber(range[1] ?? ''),
       readNumber(range[2] ?? ''),
       range[3] || defaultUnit,
+    );
+  // One person's thousand is another's one with three decimals: nobody may guess.
+  const unclear = /^[-−+]?([1-9]\d{0,2}),(\d{3})(?!\d)/.exec(clean);
+  if (unclear)
+    return fail(
+      'unclear',
+      '',
+      `“${clean}” can be read two ways. Write ${unclear[1]}${unclear[2]}, or ${unclear[1]}.${unclear[2]}.`,
     );
   if (!single)
     return fail(
@@ -177,11 +205,9 @@ const NOT_A_FRACTION = 'A fraction with 0 below the line is not a number.';
 
 function parsePrimes(match: RegExpExecArray, quantity: 'duration' | 'distance'): Result<Amount> {
   const [big, small] = quantity === 'duration' ? [minute, second] : [foot, inch];
-  const base = tidy(
-    readNumber(match[1] ?? '') * big.perBase + (match[2] ? readNumber(match[2]) * small.perBase : 0),
-  );
-  if (!Number.isFinite(base)) return fail('number', '', NOT_A_FRACTION);
-  return ok({ low: base, high: base, unit: big.id });
+  const inBig =
+    readNumber(match[1] ?? '') + (match[2] ? (readNumber(match[2]) * small.perBase) / big.perBase : 0);
+  return amountOf(quantity, inBig, inBig, big.id);
 }
 
 function amountOf(quantity: Quantity, low: number, high: number, unitName: string): Result<Amount> {
@@ -190,7 +216,13 @@ function amountOf(quantity: Quantity, low: number, high: number, unitName: strin
   if (!Number.isFinite(low) || !Number.isFinite(high)) return fail('number', '', NOT_A_FRACTION);
   if (low > high) return fail('number', '', `The range runs backwards: ${low} is more than ${high}.`);
   const scale = (value: number): number => tidy((value + (unit.value.shift ?? 0)) * unit.value.perBase);
-  return ok({ low: scale(low), high: scale(high), unit: unit.value.id });
+  const [from, to] = [scale(low), scale(high)];
+  const [least, most] = BOUNDS[quantity];
+  if (from < least || to > most) {
+    const [a, b] = [least, most].map((bound) => writeAmount(quantity, bound, unit.value.id));
+    return fail('bounds', '', `A ${quantity} here is from ${a} to ${b}.`);
+  }
+  return ok({ low: from, high: to, unit: unit.value.id });
 }
 
 /** A space that no line breaks at, so that a number and its unit stay together. */

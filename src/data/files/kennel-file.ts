@@ -3,6 +3,7 @@ import { type Failure, fail, ok, type Result } from '@/core/shared';
 import { migrateTables } from '@/data/migrations';
 import { type Tables, tablesSchema } from '@/data/records';
 import { checkReferences } from '@/data/records/references';
+import { issuesInWords, placeOf } from '@/data/records/words';
 
 export const KENNEL_FORMAT = 'regulon-kennel';
 
@@ -23,6 +24,15 @@ export type KennelFile = { readonly savedAt: string; readonly tables: Tables };
  * `record`, `reference`, `rule-book`) and the file is refused as a whole.
  */
 export function readKennelFile(text: string): Result<KennelFile> {
+  const read = readStages(text);
+  return read.ok ? read : { ...read, path: withShortWords(read.path), message: withShortWords(read.message) };
+}
+
+/** What a file holds may be long beyond reading; it is named by its beginning. */
+const withShortWords = (text: string): string =>
+  text.replaceAll(/[^\s]{60,}/g, (word) => `${word.slice(0, 40)}…`);
+
+function readStages(text: string): Result<KennelFile> {
   const parsed = parse(text);
   if (!parsed.ok) return parsed;
   const format = (parsed.value as { format?: unknown } | null)?.format;
@@ -38,15 +48,15 @@ export function readKennelFile(text: string): Result<KennelFile> {
   const known = migrateTables({}, version);
   if (!known.ok) return known;
   const shaped = v.safeParse(envelopeSchema, parsed.value);
-  if (!shaped.success) return firstIssue('shape', shaped.issues);
+  if (!shaped.success) return issuesFail('shape', shaped.issues);
   const cut = checkCounts(shaped.output.counts, shaped.output.tables);
   if (cut) return cut;
   const migrated = migrateTables(shaped.output.tables, shaped.output.version);
   if (!migrated.ok) return migrated;
-  const tables = v.safeParse(tablesSchema, migrated.value);
-  if (!tables.success) return firstIssue('record', tables.issues);
-  const dangling = checkReferences(tables.output);
-  return dangling ?? ok({ savedAt: shaped.output.savedAt, tables: tables.output });
+  const tables = v.safeParse(v.object({ tables: tablesSchema }), { tables: migrated.value });
+  if (!tables.success) return issuesFail('record', tables.issues);
+  const dangling = checkReferences(tables.output.tables);
+  return dangling ?? ok({ savedAt: shaped.output.savedAt, tables: tables.output.tables });
 }
 
 function parse(text: string): Result<unknown> {
@@ -75,15 +85,9 @@ function checkCounts(
   );
 }
 
-function firstIssue(
+function issuesFail(
   code: string,
   issues: readonly [v.BaseIssue<unknown>, ...v.BaseIssue<unknown>[]],
 ): Failure {
-  const [first] = issues;
-  const path = (first.path ?? [])
-    .map((item) => (typeof item.key === 'number' ? `[${item.key}]` : `.${String(item.key)}`))
-    .join('')
-    .replace(/^\./, '');
-  const more = issues.length > 1 ? ` ${issues.length - 1} more like it.` : '';
-  return fail(code, path, `At ${path || 'the top'}: ${first.message} (here: ${first.received}).${more}`);
+  return fail(code, placeOf(issues[0]), issuesInWords(issues));
 }

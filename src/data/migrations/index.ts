@@ -20,7 +20,8 @@ export const MIGRATIONS: readonly Migration[] = [elementsGrowUp, forecastsAreKep
 
 /**
  * Carries tables of `version` to the newest version. Fails with `newer` (nothing is touched) or
- * `version` (no version that ever was). A gap in the list of migrations is a bug and throws.
+ * `version` (no version that ever was), and with `migrate` where a record is not what its version
+ * promised. A gap in the list of migrations is a bug and throws.
  */
 export function migrateTables(
   tables: AnyTables,
@@ -33,7 +34,18 @@ export function migrateTables(
   if (!Number.isInteger(version) || version < FIRST_VERSION)
     return fail('version', 'version', `There never was a version ${version}.`);
   if (version > newest) return fail('newer', 'version', newerMessage(version, newest));
-  return ok(
-    migrations.slice(version - FIRST_VERSION).reduce((state, migration) => migration.migrate(state), tables),
-  );
+  try {
+    return ok(
+      migrations
+        .slice(version - FIRST_VERSION)
+        .reduce((state, migration) => migration.migrate(state), tables),
+    );
+  } catch {
+    // Migrations take what their version promised: where that is not there, they cannot go on.
+    return fail(
+      'migrate',
+      'tables',
+      `A record is not as data version ${version} wrote it, so that it cannot be carried over. Was it changed by hand? Nothing was changed here.`,
+    );
+  }
 }

@@ -1,8 +1,9 @@
-import { findCircle } from '@/core/breakdown';
+import { axisScale, findCircle } from '@/core/breakdown';
 import type { Entry } from '@/core/log';
 import { checkRuleBook } from '@/core/rulebooks';
 import { type Failure, fail } from '@/core/shared';
 import { elementOf, type TableName, type Tables } from '.';
+import { shortened } from './words';
 
 /**
  * Finds a record that points at nothing, an id used twice, or a log that takes back what it has not;
@@ -12,6 +13,7 @@ export function checkReferences(tables: Tables): Failure | null {
   return (
     checkIds(tables) ??
     checkLinks(tables) ??
+    checkLadders(tables) ??
     checkPrerequisites(tables) ??
     checkRuleBooks(tables) ??
     checkLog(tables.entries)
@@ -20,11 +22,32 @@ export function checkReferences(tables: Tables): Failure | null {
 
 function checkIds(tables: Tables): Failure | null {
   for (const [name, records] of Object.entries(tables)) {
-    const ids = records.map((record) => record.id as string);
-    if (new Set(ids).size === ids.length) continue;
-    const twice = ids.findIndex((id, i) => ids.indexOf(id) !== i);
-    return fail('reference', `tables.${name}[${twice}]`, `The id “${ids[twice]}” is used twice in ${name}.`);
+    const seen = new Set<string>();
+    for (const [i, { id }] of records.entries()) {
+      if (seen.has(id))
+        return fail(
+          'reference',
+          `tables.${name}[${i}]`,
+          `The id “${shortened(id)}” is used twice in ${name}.`,
+        );
+      seen.add(id);
+    }
   }
+  return null;
+}
+
+/** What the pages compute from must be computable: every axis climbs from its start to its demand. */
+function checkLadders({ elements }: Tables): Failure | null {
+  for (const [i, element] of elements.entries())
+    for (const [a, axis] of element.axes.entries()) {
+      const scale = axisScale(axis);
+      if (!scale.ok)
+        return fail(
+          'ladder',
+          `tables.elements[${i}].axes[${a}]`,
+          `“${shortened(element.title)}”, ${shortened(axis.title)}: ${scale.message}`,
+        );
+    }
   return null;
 }
 
@@ -138,7 +161,7 @@ function checkLinks(tables: Tables): Failure | null {
     return fail(
       'reference',
       `tables.${found.at}`,
-      `It points at “${found.id}”, which is not among the ${found.to} of this file.`,
+      `It points at “${shortened(found.id)}”, which is not among the ${found.to} of this file.`,
     );
   const entry = tables.entries.findIndex((one) => lost({ to: 'bouts', id: one.boutId }));
   return entry < 0
@@ -146,7 +169,7 @@ function checkLinks(tables: Tables): Failure | null {
     : fail(
         'reference',
         `tables.entries[${entry}].boutId`,
-        `It points at “${tables.entries[entry]?.boutId}”, which is not among the bouts of this file.`,
+        `It points at “${shortened(tables.entries[entry]?.boutId ?? '')}”, which is not among the bouts of this file.`,
       );
 }
 

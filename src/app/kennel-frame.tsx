@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState } from 'react';
-import { Outlet, useParams } from 'react-router';
-import type { Failure, Result } from '@/core/shared';
+import { Outlet, useLocation, useParams } from 'react-router';
+import type { DogId, Failure, Result } from '@/core/shared';
 import type { KennelContext } from '@/data/live';
 import { type Dog, type Kennel, type KennelName, listDogs } from '@/data/read';
 import { Notice, PageHead, UndoLine } from '@/ui';
@@ -50,7 +50,13 @@ function Frame({ kennel }: { readonly kennel: Kennel }) {
   const dogs = useLiveQuery(() => listDogs(kennel), [kennel]);
   const chosen = useChosenDog((state) => state.chosen[kennel.name]);
   const today = useToday();
-  const dog: Dog | null = dogs?.find((candidate) => candidate.id === chosen) ?? dogs?.[0] ?? null;
+  const addressed = useAddressedDog(kennel);
+  const find = (id: DogId | null | undefined): Dog | undefined => dogs?.find((one) => one.id === id);
+  const dog: Dog | null = find(addressed.dog) ?? find(chosen) ?? dogs?.[0] ?? null;
+  const choose = useChosenDog((state) => state.choose);
+  useEffect(() => {
+    if (addressed.dog) choose(kennel.name, addressed.dog);
+  }, [addressed.dog, choose, kennel.name]);
   const done = useDone(kennel);
   const context = useMemo<KennelContext>(
     () => ({
@@ -78,11 +84,34 @@ function Frame({ kennel }: { readonly kennel: Kennel }) {
         tabIndex={-1}
         className="mx-auto w-full max-w-[76rem] px-4 pb-28 pt-5 outline-none sm:px-6 md:pb-12"
       >
-        {dogs === undefined ? <p className="text-lg">Reading the log …</p> : <Outlet context={context} />}
+        {dogs === undefined || addressed.reading ? (
+          <p className="text-lg">Reading the log …</p>
+        ) : (
+          <Outlet context={context} />
+        )}
       </main>
       <UndoLine />
     </>
   );
+}
+
+/**
+ * The dog whose element the address names: it decides, so that a reload or a link comes back to the same
+ * dog, whichever was in hand.
+ */
+function useAddressedDog(kennel: Kennel): { readonly dog: DogId | null; readonly reading: boolean } {
+  const { pathname } = useLocation();
+  const element = /^\/\w+\/(?:field|breakdown)\/([^/]+)/.exec(pathname)?.[1] ?? null;
+  const found = useLiveQuery(
+    async () => ({
+      element,
+      dog: element
+        ? ((await kennel.database.of('elements').get(decodeURIComponent(element)))?.dogId ?? null)
+        : null,
+    }),
+    [kennel, element],
+  );
+  return { dog: found?.element === element ? found.dog : null, reading: found?.element !== element };
 }
 
 /** Today's day, noticed again when the page is looked at after midnight. */

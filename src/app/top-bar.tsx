@@ -10,7 +10,7 @@ import {
   Sun,
   Timer,
 } from 'lucide-react';
-import { Link, NavLink } from 'react-router';
+import { Link, NavLink, useLocation, useNavigate } from 'react-router';
 import { asId, type DogId } from '@/core/shared';
 import type { Dog, KennelName } from '@/data/read';
 import { SelectField } from '@/ui';
@@ -89,6 +89,8 @@ function RoomTab({ room, kennel }: { readonly room: Room; readonly kennel: Kenne
 
 function DogName({ kennel, dogs, dog }: Props & { readonly dog: Dog }) {
   const choose = useChosenDog((state) => state.choose);
+  const { pathname } = useLocation();
+  const navigate = useNavigate();
   if (dogs.length === 1) return <span className="text-lg">with {dog.name}</span>;
   return (
     <SelectField
@@ -99,7 +101,12 @@ function DogName({ kennel, dogs, dog }: Props & { readonly dog: Dog }) {
       look="min-h-11 bg-sheet font-semibold"
       value={dog.id as string}
       options={dogs.map((one) => ({ value: one.id as string, words: one.name }))}
-      onChange={(id) => choose(kennel, asId<DogId>(id))}
+      onChange={(id) => {
+        choose(kennel, asId<DogId>(id));
+        // A page of one element is of one dog: another dog begins at the room.
+        const room = /^\/\w+\/(?:field|breakdown)(?=\/.)/.exec(pathname)?.[0];
+        if (room) void navigate(room);
+      }}
     />
   );
 }

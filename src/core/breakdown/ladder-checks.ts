@@ -10,7 +10,7 @@ const SLACK = 1e-6;
 /**
  * What is wrong with a ladder, as plain sentences; empty when nothing is. Paths are
  * `rungs[i].axisKey` or an axis key. Codes: `two-raised`, `step-too-large`, `easier-unplanned`,
- * `demand-never-reached`, `too-many-steps`, `safety-limit`, `no-rungs`, and those of `axisScale`.
+ * `demand-never-reached`, `too-many-steps`, `safety-limit`, and those of `axisScale`.
  */
 export function checkLadder(ladder: Ladder): Failure[] {
   const scales = ladder.axes.flatMap((axis) => {
@@ -18,8 +18,6 @@ export function checkLadder(ladder: Ladder): Failure[] {
     return scale.ok ? [] : [scale];
   });
   if (scales.length > 0) return scales;
-  if (ladder.rungs.length === 0)
-    return [fail('no-rungs', '', 'No rung is set down yet. Write the first, or let a rule build them.')];
   const long = ladder.axes.filter((axis) => axisSeries(axis).length - 1 >= MAX_STEPS);
   return [
     ...long.map((axis) =>

@@ -202,7 +202,7 @@ describe('round robin and by hand', () => {
     expect(ladder.rungs.map((rung) => rung.raises)).toEqual([null, 'distance', 'latency', 'distance']);
     expect(checkLadder(ladder).map((problem) => problem.code)).toEqual(['step-too-large']);
     expect(checkLadder(buildLadder({ axes: [distance], ladderRule: 'by-hand' }))).toMatchObject([
-      { code: 'no-rungs' },
+      { code: 'demand-never-reached' },
     ]);
   });
 });

@@ -76,7 +76,9 @@ export function buildLadder({
   byHand = [],
   countsFrom = [],
 }: LadderPlan): Ladder {
-  const planned = plannedRungs(axes, ladderRule, byHand);
+  // A ladder has a rung at least, the start: where nothing is climbed it is the only one.
+  const laid = plannedRungs(axes, ladderRule, byHand);
+  const planned = laid.length > 0 ? laid : [startRung(axes)];
   const rungs = planned.map((rung): Rung => {
     const cells = edits.filter((edit) => sameCriteria(axes, edit.on, rung.criteria));
     return {
@@ -98,6 +100,12 @@ export function waitingEdits({ edits = [], ...plan }: LadderPlan): CellEdit[] {
 }
 
 type Planned = Omit<Rung, 'noted' | 'planned'>;
+
+const startRung = (axes: readonly Axis[]): Planned => ({
+  criteria: Object.fromEntries(axes.map((axis) => [axis.key, axis.start])),
+  raises: null,
+  eases: [],
+});
 
 function plannedRungs(axes: readonly Axis[], rule: LadderRule, byHand: readonly HandRung[]): Planned[] {
   switch (rule) {

@@ -6,7 +6,6 @@ import {
   evidenceByElement,
   type KeptEvidence,
   keptOfDog,
-  openToday,
   type StandsByElement,
   standsOf,
   type Trial,
@@ -17,15 +16,15 @@ import { useKennelWithDog } from './use-kennel';
 
 export type DogState = {
   readonly work: DogWork;
-  /** What each element's bouts say. */
+  /** What each element's bouts say; those dated after today are left out. */
   readonly evidence: EvidenceByElement;
   /** The same, bout by bout, oldest first. */
   readonly bouts: readonly KeptEvidence[];
   /** Where the dog stands, by element; elements that were never worked are not there. */
   readonly stands: StandsByElement;
   readonly trials: readonly Trial[];
-  /** Bouts of today that nobody has ended yet. */
-  readonly open: readonly KeptEvidence[];
+  /** Bouts dated after today: a clock was wrong, or another time zone. They wait for their day to be put right. */
+  readonly ahead: readonly KeptEvidence[];
 };
 
 /**
@@ -55,8 +54,11 @@ export const dogState = (
 ): DogState => ({
   work,
   bouts,
-  evidence: evidenceByElement(bouts, work.elements),
+  evidence: evidenceByElement(
+    bouts.filter((bout) => bout.day <= today),
+    work.elements,
+  ),
   stands: standsOf(bouts),
   trials,
-  open: openToday(bouts, today),
+  ahead: bouts.filter((bout) => bout.day > today),
 });

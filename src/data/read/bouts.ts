@@ -1,7 +1,7 @@
 import { type Entry, type Folded, foldLog, inOrder } from '@/core/log';
-import type { BoutId, Day, ElementId } from '@/core/shared';
+import { addDays, type BoutId, type Day, type ElementId } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
-import type { Bout, Outing } from '@/data/records';
+import { type Bout, type Dog, type ElementRecord, elementOf, type Outing } from '@/data/records';
 
 /** A bout with what its outing says of the day. */
 export type DatedBout = Bout & {
@@ -32,18 +32,56 @@ export async function boutsOn(kennel: Kennel, element: ElementId): Promise<Dated
 
 const byStart = (a: Bout, b: Bout): number => a.startedAt - b.startedAt || (a.id < b.id ? -1 : 1);
 
-/**
- * A bout runs on the day it was begun and until it is ended; one forgotten yesterday is over, so that
- * its reps keep their day.
- */
-export const isRunning = (bout: DatedBout, today: Day): boolean =>
-  bout.endedAt === null && bout.day === today;
+/** A lesson that is longer than this was not ended, but forgotten: milliseconds. */
+export const LONGEST_LESSON = 12 * 3_600_000;
 
-/** Whether an outing of today is under way: somebody has not ended it yet. */
-export async function isOuting(kennel: Kennel, today: Day): Promise<boolean> {
-  const outings = await kennel.database.of('outings').where('day').equals(today).toArray();
-  return outings.some((one) => one.endedAt === null);
+/**
+ * A bout runs until it is ended, on its own day or past midnight; one that was forgotten yesterday is
+ * over, so that its reps keep their day.
+ */
+export const isRunning = (
+  bout: Pick<DatedBout, 'endedAt' | 'day' | 'startedAt'>,
+  today: Day,
+  now: number,
+): boolean => bout.endedAt === null && (bout.day === today || isRecent(bout.startedAt, now));
+
+const isRecent = (startedAt: number, now: number): boolean =>
+  startedAt <= now && now - startedAt < LONGEST_LESSON;
+
+/** A bout that nobody has ended, with the dog and the element it is on. */
+export type OpenBout = {
+  readonly bout: DatedBout;
+  readonly dog: Dog;
+  readonly element: ElementRecord;
+};
+
+/** All open bouts of all dogs, the newest first: those of today, and of a lesson past midnight. */
+export async function openBouts(kennel: Kennel, today: Day): Promise<OpenBout[]> {
+  const { database } = kennel;
+  const days = [today, addDays(today, -1)];
+  const outings = await database.of('outings').where('day').anyOf(days).toArray();
+  const bouts = await database
+    .of('bouts')
+    .where('outingId')
+    .anyOf(outings.map((one) => one.id))
+    .toArray();
+  const open = (await withDays(kennel, bouts)).filter((bout) => isRunning(bout, today, kennel.now()));
+  const found = await Promise.all(
+    open.map(async (bout): Promise<OpenBout | null> => {
+      const id = elementOf(bout);
+      const [dog, element] = await Promise.all([
+        database.of('dogs').get(bout.dogId),
+        id ? database.of('elements').get(id) : undefined,
+      ]);
+      return dog && element ? { bout, dog, element } : null;
+    }),
+  );
+  return found.flatMap((one) => one ?? []).sort((a, b) => b.bout.startedAt - a.bout.startedAt);
 }
+
+/** Whether a lesson is under way: somebody has not ended it yet. */
+export const isOuting = async (kennel: Kennel, today: Day): Promise<boolean> =>
+  (await openBouts(kennel, today)).length > 0;
 
 /** The bout of an element that is still open, and otherwise its last one; null before the first. */
 export async function lastBout(kennel: Kennel, element: ElementId): Promise<DatedBout | null> {

@@ -107,7 +107,10 @@ export async function classesOfDogs(kennel: Kennel, today: Day): Promise<ClassOf
   const found: ClassOfDog[] = [];
   for (const dog of await listDogs(kennel)) {
     const [work, kept] = await Promise.all([workOf(kennel, dog.id), keptOfDog(kennel, dog.id)]);
-    const evidence = evidenceByElement(kept, work.elements);
+    const evidence = evidenceByElement(
+      kept.filter((bout) => bout.day <= today),
+      work.elements,
+    );
     for (const { book } of work.ruleBooks) {
       if (!work.breakdowns.some((breakdown) => breakdown.ruleBookId === book.id)) continue;
       const input = classEvidence(

@@ -1,7 +1,7 @@
 import type { Criteria } from '@/core/breakdown';
 import type { ArticleEvent } from '@/core/coaching';
 import { type Before, tallyAt } from '@/core/evidence';
-import type { BoutId, Day, DogId, ElementId } from '@/core/shared';
+import type { BoutId, DogId, ElementId } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import type { ElementRecord } from '@/data/records';
 import type { KeptEvidence, KeptLog } from '@/data/records/kept-evidence';
@@ -84,10 +84,6 @@ export function standsOf(kept: readonly KeptEvidence[]): Map<ElementId, Criteria
   }
   return stands;
 }
-
-/** Bouts of today that nobody has ended yet. */
-export const openToday = (kept: readonly KeptEvidence[], today: Day): KeptEvidence[] =>
-  kept.filter((one) => one.open && one.day === today);
 
 /** Clean and all counted reps at one set of criteria, from bouts before this one. */
 export async function beforeBout(

@@ -26,6 +26,8 @@ export {
   type LoggedBout,
   lastBout,
   logged,
+  type OpenBout,
+  openBouts,
 } from './bouts';
 export { cautionsOf } from './cautions';
 export {
@@ -47,7 +49,6 @@ export {
   keptLogs,
   keptOfDog,
   lastKept,
-  openToday,
   repsOn,
   type StandsByElement,
   standsOf,

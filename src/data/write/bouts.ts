@@ -1,7 +1,8 @@
 import type { Criteria } from '@/core/breakdown';
 import { foldLog, plainRep, type RepSaid, type StandingRep } from '@/core/log';
-import type { BoutId, Day, OutingId, Result } from '@/core/shared';
+import { addDays, type BoutId, type Day, type OutingId, type Result } from '@/core/shared';
 import { type Kennel, newId } from '@/data/kennel';
+import { LONGEST_LESSON } from '@/data/read/bouts';
 import type { Bout, ElementRecord, New, Outing } from '@/data/records';
 import { same } from '@/data/records/same';
 import { refuse, transact, type Undo, type Write } from './transact';
@@ -31,7 +32,7 @@ export async function startBout(
 ): Promise<Result<Undo<Bout>>> {
   const begun = await transact(kennel, BOUT_TABLES, async (write) => {
     const mine = await write.boutsBy('on.element', element.id);
-    const outing = await openOuting(write, start.day);
+    const outing = await openOuting(write, start.day, kennel.now());
     for (const one of mine)
       if (one.endedAt === null && one.outingId !== outing?.id) await endAtLastEntry(write, one);
     const known = mine.find((one) => one.outingId === outing?.id);
@@ -43,9 +44,17 @@ export async function startBout(
   return begun;
 }
 
-/** The outing of this day that nobody has ended; null where there is none. */
-async function openOuting(write: Write, day: Day): Promise<Outing | null> {
-  return (await write.outingsOn(day)).find((one) => one.endedAt === null) ?? null;
+/**
+ * The outing of this day that nobody has ended, or one of the evening before that goes on past midnight;
+ * null where there is none.
+ */
+async function openOuting(write: Write, day: Day, now: number): Promise<Outing | null> {
+  const open = (one: Outing): boolean => one.endedAt === null;
+  const today = (await write.outingsOn(day)).find(open);
+  const evening = (await write.outingsOn(addDays(day, -1))).find(
+    (one) => open(one) && one.startedAt <= now && now - one.startedAt < LONGEST_LESSON,
+  );
+  return today ?? evening ?? null;
 }
 
 async function begin(
@@ -124,6 +133,19 @@ export function endBout(kennel: Kennel, id: BoutId): Promise<Result<Undo<readonl
     const bout = await stored(write, id);
     await end(write, bout, kennel.now());
     return foldLog(bout.start, await write.log(id)).reps;
+  });
+}
+
+/**
+ * Puts the day of an outing right, for all that was done in it. Fails with `ahead` for a day after
+ * `today`, and with `gone` where the outing is not there any more.
+ */
+export function redateOuting(kennel: Kennel, id: OutingId, day: Day, today: Day): Promise<Result<Undo>> {
+  return transact(kennel, BOUT_TABLES, async (write) => {
+    if (day > today) refuse('ahead', 'day', 'The day must be today or before.');
+    const outing = await write.get('outings', id);
+    if (!outing) return refuse('gone', id, 'This outing is not in the kennel any more.');
+    return write.put('outings', { ...outing, day });
   });
 }
 

@@ -1,4 +1,4 @@
-export { type BoutStart, debriefBout, endBout, startBout, typeInBout } from './bouts';
+export { type BoutStart, debriefBout, endBout, redateOuting, startBout, typeInBout } from './bouts';
 export { addDogWithElement, changeDog, type FirstElement } from './dogs';
 export { moveToEdition } from './editions';
 export { addTables, decide, replaceTables } from './kennel-tables';

@@ -8,7 +8,17 @@ import { DOG, emptyKennel } from '@/data/kennel.test-helper';
 import { kennelCounts } from '@/data/read';
 import { boutLog, boutsOn, isRunning, lastBout, logged } from '@/data/read/bouts';
 import { DEFAULT_POLICY, PLAIN_ELEMENT } from '@/data/records';
-import { debriefBout, endBout, record, recordSet, recordUndo, startBout, takeBack, typeInBout } from '.';
+import {
+  debriefBout,
+  endBout,
+  record,
+  recordSet,
+  recordUndo,
+  redateOuting,
+  startBout,
+  takeBack,
+  typeInBout,
+} from '.';
 
 const TIME = asId<AxisKey>('t');
 const at = (seconds: number) => ({ [TIME]: seconds });
@@ -136,16 +146,84 @@ describe('the log', () => {
   });
 });
 
+const HOUR = 3_600_000;
+
+describe('what stops one thing only', () => {
+  it('two taps on Begin make one outing and one bout', async () => {
+    const kennel = await emptyKennel();
+    const start = { day: MONDAY, away: false, start: at(1) };
+    const [one, two] = await Promise.all([
+      startBout(kennel, element, start),
+      startBout(kennel, element, start),
+    ]);
+    expect(must(one).made.id).toBe(must(two).made.id);
+    expect(await kennel.database.of('outings').count()).toBe(1);
+    expect(await kennel.database.of('bouts').count()).toBe(1);
+  });
+
+  it('an entry is refused where its bout is not there any more', async () => {
+    const { kennel, bout } = await begin();
+    await kennel.database.of('bouts').delete(bout.id);
+    expect(await record(kennel, bout, rep())).toMatchObject({ ok: false, code: 'gone' });
+    expect(await kennel.database.of('entries').count()).toBe(0);
+  });
+
+  it('what could not be read back is refused when it is written, in words', async () => {
+    const kennel = await emptyKennel();
+    const hot = { day: MONDAY, away: false, start: at(1), temperature: 99 };
+    const refused = await startBout(kennel, element, hot);
+    expect(refused).toMatchObject({
+      ok: false,
+      code: 'record',
+      path: 'outings.weather.temperature',
+      message: 'weather.temperature is 99; a number of 60 at most is wanted. Nothing was stored.',
+    });
+    expect(await kennel.database.of('outings').count()).toBe(0);
+    const { kennel: other, bout } = await begin();
+    const held = { value: Number.POSITIVE_INFINITY, how: 'typed' as const };
+    const endless = { ...plainRep(at(1), { outcome: 'clean' }), seen: { timing: null, measured: { held } } };
+    expect(await record(other, bout, { ...endless, kind: 'rep' } as never)).toMatchObject({ code: 'record' });
+    ok: false, code;
+    : 'record',
+  });
+});
+
+it('the day of an outing is put right, and its evidence with it', async () => {
+  const { kennel, bout } = await begin();
+  must(await record(kennel, bout, rep()));
+  const sunday = '2026-05-31' as Day;
+  const moved = must(await redateOuting(kennel, bout.outingId, sunday, MONDAY));
+  expect((await kennel.database.kept.get(bout.id))?.day).toBe(sunday);
+  expect(await redateOuting(kennel, bout.outingId, '2026-06-02' as Day, MONDAY)).toMatchObject({
+    code: 'ahead',
+  });
+  must(await takeBack(kennel, moved));
+  expect((await kennel.database.kept.get(bout.id))?.day).toBe(MONDAY);
+});
+})
+
 describe('a bout and its outing', () => {
-  it('runs on its own day only, and is ended at its last entry when another begins', async () => {
+  it('runs on its own day and past midnight, and a forgotten one is ended when another begins', async () => {
     const { kennel, bout } = await begin();
     const last = must(await record(kennel, bout, rep())).made;
     const [dated] = await boutsOn(kennel, element.id);
-    expect(dated && [isRunning(dated, MONDAY), isRunning(dated, '2026-06-02' as Day)]).toEqual([true, false]);
-    const start = { day: '2026-06-02' as Day, away: true, start: at(1) };
-    const next = must(await startBout(kennel, element, start)).made;
-    expect((await kennel.database.of('bouts').get(bout.id))?.endedAt).toBe(last.at);
-    expect((await kennel.database.of('outings').get(bout.outingId))?.endedAt).toBe(last.at);
+    const tuesday = '2026-06-02' as Day;
+    const at13 = bout.startedAt + 13 * HOUR;
+    expect(
+      dated && [
+        isRunning(dated, MONDAY, at13),
+        isRunning(dated, tuesday, bout.startedAt + 3 * HOUR),
+        isRunning(dated, tuesday, at13),
+        isRunning({ ...dated, endedAt: at13 }, MONDAY, at13),
+      ],
+    ).toEqual([true, true, false, false]);
+    const start = { day: tuesday, away: true, start: at(1) };
+    const goesOn = must(await startBout(kennel, element, start)).made;
+    expect(goesOn).toMatchObject({ id: bout.id, outingId: bout.outingId });
+    const later = { ...kennel, now: () => at13 };
+    const next = must(await startBout(later, element, start)).made;
+    expect((await kennel.database.of('bouts').get(bout.id))?.endedAt).toBeGreaterThanOrEqual(last.at);
+    expect((await kennel.database.of('outings').get(bout.outingId))?.endedAt).toBeLessThan(at13);
     expect(await lastBout(kennel, element.id)).toMatchObject({ ...next, day: '2026-06-02' });
   });
 

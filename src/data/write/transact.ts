@@ -3,6 +3,7 @@ import { type BoutId, type Day, type EntryId, type Failure, fail, ok, type Resul
 import { type Kennel, newId, reasonOf } from '@/data/kennel';
 import type { Bout, Changed, KeptName, New, Outing, TableName, Tables } from '@/data/records';
 
+import { checkRecord } from '@/data/records/check';
 import { FOLDED_FROM, keepEvidence, outdatedBy } from './keep-evidence';
 
 /** One record before and after a write; null where there was or is none. */
@@ -114,6 +115,12 @@ export async function transact<T>(
   }
 }
 
+/** What could not be read back is refused before it is written: no backup fails for it later. */
+function mustBeSound(table: TableName, row: unknown): void {
+  const wrong = checkRecord(table, row);
+  if (wrong) throw new Refused(wrong);
+}
+
 function writing(kennel: Kennel, rows: RowChange[], entries: Undo['entries'][number][]): Write {
   const { database } = kennel;
   const ownId = (table: TableName, id: string): string => `${table}/${id}`;
@@ -152,6 +159,7 @@ function writing(kennel: Kennel, rows: RowChange[], entries: Undo['entries'][num
       const before = (await database.of(table).get(id)) as { changed: Changed } | undefined;
       const changed = stamped(kennel, before?.changed ?? gone?.changed ?? null);
       const next = { ...row, changed };
+      mustBeSound(table, next);
       await set(table, id, next);
       if (gone) await set('gone', gone.id, null);
       return next as never;
@@ -174,6 +182,14 @@ function writing(kennel: Kennel, rows: RowChange[], entries: Undo['entries'][num
         at: when?.at ?? kennel.now(),
         timed: when?.timed ?? true,
       };
+      mustBeSound('entries', entry);
+      // Another tab may have put another kennel in the place of this one meanwhile.
+      if (!(await database.of('bouts').get(boutId)))
+        refuse(
+          'gone',
+          boutId,
+          'This session is not in the kennel any more: another tab has changed it. Load the page again.',
+        );
       await database.of('entries').add(entry);
       entries.push({ boutId, dogId, id: entry.id });
       return entry;

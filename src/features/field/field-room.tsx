@@ -1,16 +1,19 @@
+import { useLiveQuery } from 'dexie-react-hooks';
 import { Link } from 'react-router';
 import { buildLadder, describePlace, standingOn } from '@/core/breakdown';
-import type { Day, ElementId } from '@/core/shared';
+import type { ElementId } from '@/core/shared';
 import { useKennelWithDog, useLastBouts } from '@/data/live';
-import { activeElements, type DogWork, type ElementRecord, type KeptEvidence } from '@/data/read';
+import { activeElements, type DogWork, type ElementRecord, type KeptEvidence, openBouts } from '@/data/read';
 import { PageHead } from '@/ui';
 
 type Group = { readonly title: string; readonly elements: readonly ElementRecord[] };
 
 /** Which element to train: one tap each, in the order of the exercises. */
 export function FieldRoom() {
-  const { dog, today } = useKennelWithDog();
+  const { kennel, dog, today } = useKennelWithDog();
   const found = useLastBouts();
+  const open = useLiveQuery(() => openBouts(kennel, today), [kennel, today]);
+  const running = new Set<string>((open ?? []).map((one) => one.element.id));
   if (!found) return <p className="text-lg">Reading the log …</p>;
   return (
     <>
@@ -24,7 +27,7 @@ export function FieldRoom() {
             <ul className="grid gap-2 sm:grid-cols-2 lg:grid-cols-3">
               {group.elements.map((element) => (
                 <li key={element.id}>
-                  <ElementButton element={element} last={found.last.get(element.id)} today={today} />
+                  <ElementButton element={element} last={found.last.get(element.id)} running={running} />
                 </li>
               ))}
             </ul>
@@ -38,13 +41,14 @@ export function FieldRoom() {
 type ButtonProps = {
   readonly element: ElementRecord;
   readonly last: KeptEvidence | undefined;
-  readonly today: Day;
+  /** Elements of which a bout is open. */
+  readonly running: ReadonlySet<string>;
 };
 
-function ElementButton({ element, last, today }: ButtonProps) {
+function ElementButton({ element, last, running }: ButtonProps) {
   const ladder = buildLadder(element);
   const { criteria } = standingOn(ladder, last?.stands ?? null);
-  const open = last?.open === true && last.day === today;
+  const open = running.has(element.id);
   return (
     <Link
       to={element.id}

@@ -1,8 +1,10 @@
 import { useLiveQuery } from 'dexie-react-hooks';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { axisInWords, buildLadder, describePlace, type Ladder } from '@/core/breakdown';
 import type { Advice } from '@/core/coaching';
 import { type CoachFacts, type Moment, timelineOf } from '@/core/log';
+import { isDay } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import {
   boutsOn,
@@ -15,7 +17,8 @@ import {
   namedFaults,
   workOf,
 } from '@/data/read';
-import { buttonClass, LongList, Notice, PageHead, Sheet, writeDay } from '@/ui';
+import { redateOuting } from '@/data/write';
+import { Button, buttonClass, LongList, Notice, PageHead, Sheet, TextField, writeDay } from '@/ui';
 import { RepRow } from './rep-row';
 import { TypeIn } from './type-in';
 
@@ -101,6 +104,7 @@ function BoutSheet({ element, faults, logged, facts }: SheetProps) {
         .filter(Boolean)
         .join(', ')}
     >
+      <DayOf bout={bout} />
       <ul className="divide-y divide-hair">
         {moments.map((moment) => {
           const { entry, rep } = moment;
@@ -125,6 +129,36 @@ function BoutSheet({ element, faults, logged, facts }: SheetProps) {
         })}
       </ul>
     </Sheet>
+  );
+}
+
+/** The day of the outing, to be put right where a clock was wrong; the times of the reps stay as they were. */
+function DayOf({ bout }: { readonly bout: DatedBout }) {
+  const { kennel, today, done } = useKennelWithDog();
+  const [day, setDay] = useState<string>(bout.day);
+  const ahead = bout.day > today;
+  const save = (): void => {
+    if (isDay(day))
+      void done(`It is of ${writeDay(day)} now.`, redateOuting(kennel, bout.outingId, day, today));
+  };
+  return (
+    <details open={ahead} className="mb-2">
+      <summary className="flex min-h-11 cursor-pointer items-center underline decoration-rule underline-offset-4">
+        {ahead ? 'It is dated ahead and left out: put its day right' : 'Another day'}
+      </summary>
+      <div className="flex flex-wrap items-end gap-3">
+        <TextField
+          label="Day of this outing"
+          type="date"
+          max={today}
+          value={day}
+          onChange={(event) => setDay(event.target.value)}
+        />
+        <Button look="ink" disabled={!isDay(day) || day > today || day === bout.day} onClick={save}>
+          Put it right
+        </Button>
+      </div>
+    </details>
   );
 }
 

@@ -114,7 +114,7 @@ async function turnsOf(kennel: Kennel, id: string, today: DatedBout['day']): Pro
     same.map(async ({ element: own, ...one }): Promise<Turn | null> => {
       if (!own) return null;
       const last = await lastBout(kennel, own.id);
-      const bout = last && last.day === today ? last : null;
+      const bout = last && (last.day === today || isRunning(last, today, kennel.now())) ? last : null;
       const entries = bout ? await boutLog(kennel, bout.id) : [];
       return { ...one, element: own, start: startToday(own, one.stands, bout !== null), bout, entries };
     }),
@@ -123,9 +123,9 @@ async function turnsOf(kennel: Kennel, id: string, today: DatedBout['day']): Pro
 }
 
 function TurnPad({ turn, onEnd }: { readonly turn: Turn; readonly onEnd: () => void }) {
-  const { kennel, today, done } = useKennelWithDog();
+  const { kennel, today, now, done } = useKennelWithDog();
   const { element, bout, start } = turn;
-  const running = bout !== null && isRunning(bout, today);
+  const running = bout !== null && isRunning(bout, today, now());
   const found = useLiveQuery(
     async () =>
       running

@@ -23,7 +23,7 @@ import { usePad } from './pad-store';
  */
 export function SessionPage() {
   const { element: id } = useParams();
-  const { kennel, dog, today } = useKennelWithDog();
+  const { kennel, dog, today, now } = useKennelWithDog();
   const clear = usePad((state) => state.clear);
   useEffect(() => clear, [clear]);
   const work = useLiveQuery(() => workOf(kennel, dog.id), [kennel, dog.id]);
@@ -36,8 +36,8 @@ export function SessionPage() {
   if (!element) return <Notice tone="alert">There is no such element for this dog.</Notice>;
   if (found?.of !== element.id) return <p className="text-lg">Reading the log …</p>;
   const { last } = found;
-  return last && isRunning(last, today) ? (
-    <OpenPad element={element} work={work} bout={last} />
+  return last && isRunning(last, today, now()) ? (
+    <OpenPad key={last.id} element={element} work={work} bout={last} />
   ) : (
     <Before element={element} last={last} />
   );

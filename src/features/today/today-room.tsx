@@ -1,10 +1,11 @@
+import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Criteria } from '@/core/breakdown';
 import type { ElementId } from '@/core/shared';
 import { daysBetween } from '@/core/shared';
 import { type DogState, useDog, useKennelWithDog, useKeptLogs } from '@/data/live';
-import { elementQuestions, faultLabel, namedFaults } from '@/data/read';
+import { elementQuestions, faultLabel, isRunning, lastBout, namedFaults, openBouts } from '@/data/read';
 import { startBout } from '@/data/write';
 import {
   Button,
@@ -19,6 +20,7 @@ import {
   Rod,
   Sheet,
   useLatest,
+  writeDay,
 } from '@/ui';
 import { ask } from '@/workers/client';
 import { inDays, type SuggestedSession, suggestedSessions, trialInWords, unweighed } from './suggestions';
@@ -60,7 +62,8 @@ export function TodayRoom() {
         ))}
       <div className="grid gap-6 lg:grid-cols-[3fr_2fr]">
         <div className="grid content-start gap-6">
-          <OpenSessions state={state} />
+          <OpenSessions />
+          <Ahead state={state} />
           {sessions ? (
             <Next sessions={sessions} state={state} />
           ) : (
@@ -90,23 +93,58 @@ export function TodayRoom() {
   );
 }
 
-function OpenSessions({ state }: { readonly state: DogState }) {
-  if (state.open.length === 0) return null;
+/** What nobody has ended yet, of every dog: a tap goes on with it. */
+function OpenSessions() {
+  const { kennel, dog, today } = useKennelWithDog();
+  const open = useLiveQuery(() => openBouts(kennel, today), [kennel, today]);
+  if (!open || open.length === 0) return null;
   return (
     <Sheet title="Not ended yet">
       <ul className="grid gap-2">
-        {state.open.map((session) => (
-          <li key={session.id} className="flex flex-wrap items-center justify-between gap-3">
+        {open.map((one) => (
+          <li key={one.bout.id} className="flex flex-wrap items-center justify-between gap-3">
             <span className="text-lg">
-              {state.work.elements.find((element) => element.id === session.element)?.title}
+              {one.dog.id === dog.id ? '' : `${one.dog.name}: `}
+              {one.element.title}
             </span>
-            <Link className={buttonClass('ink', 'big')} to={`../field/${session.element}`} relative="path">
+            <Link
+              className={buttonClass('ink', 'big')}
+              to={`../field/${one.element.id}`}
+              relative="path"
+              aria-label={`Go on with it: ${one.dog.name}, ${one.element.title}`}
+            >
               Go on with it
             </Link>
           </li>
         ))}
       </ul>
     </Sheet>
+  );
+}
+
+/** Sessions dated after today: shown, left out of every figure, and put right in their log. */
+function Ahead({ state }: { readonly state: DogState }) {
+  if (state.ahead.length === 0) return null;
+  const elements = new Map(
+    state.ahead.flatMap((bout) => (bout.element ? [[bout.element, bout] as const] : [])),
+  );
+  return (
+    <Notice tone="alert">
+      <span className="font-semibold">
+        {state.ahead.length === 1 ? 'One session is' : `${state.ahead.length} sessions are`} dated after today
+        and left out.{' '}
+      </span>
+      A clock was wrong, or you have come from another time zone. Put the day right:{' '}
+      {[...elements].map(([id, bout], i) => (
+        <span key={id}>
+          {i > 0 && ', '}
+          <Link className="underline" to={`../field/${id}/log`} relative="path">
+            {state.work.elements.find((one) => one.id === id)?.title ?? 'a session'} of {writeDay(bout.day)}
+          </Link>
+        </span>
+      ))}
+      .
+    </Notice>
   );
 }
 
@@ -117,12 +155,12 @@ function Next({
   readonly sessions: readonly SuggestedSession[];
   readonly state: DogState;
 }) {
-  const { kennel, today, done } = useKennelWithDog();
+  const { kennel, today, now, done } = useKennelWithDog();
   const navigate = useNavigate();
   const begin = async (id: ElementId, start: Criteria): Promise<void> => {
     const element = state.work.elements.find((candidate) => candidate.id === id);
-    const running = state.open.some((bout) => bout.element === id);
-    if (element && !running) {
+    const last = await lastBout(kennel, id);
+    if (element && !(last && isRunning(last, today, now()))) {
       const begun = await done(null, startBout(kennel, element, { day: today, away: false, start }));
       if (!begun.ok) return;
     }

@@ -6,7 +6,8 @@ import react from '@vitejs/plugin-react';
 import type { Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 import { defineConfig } from 'vitest/config';
-import { POLICY_FOR_HEADER, POLICY_FOR_META } from './content-security-policy.ts';
+import { POLICY_FOR_META } from './content-security-policy.ts';
+import { cacheOf, HEADERS } from './serve-headers.ts';
 
 /**
  * The demo opens on the sample kennel, real use on the person's own; both are served by the same
@@ -17,6 +18,7 @@ function openOn(kennel: string | undefined): Plugin {
     name: 'regulon-open-on',
     configurePreviewServer(server) {
       server.middlewares.use((request, response, next) => {
+        response.setHeader('Cache-Control', cacheOf(request.url ?? ''));
         if (request.url !== '/' || kennel === undefined) return next();
         response.writeHead(302, { Location: `/${kennel}/today` }).end();
       });
@@ -114,11 +116,11 @@ export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   worker: { format: 'es' },
   build: { target: 'es2023', assetsInlineLimit: 0, chunkSizeWarningLimit: 600 },
-  preview: { headers: { 'Content-Security-Policy': POLICY_FOR_HEADER }, strictPort: true },
+  preview: { headers: HEADERS, strictPort: true },
   test: {
     environment: 'node',
-    // Property tests take seconds on a busy machine; what hangs still ends.
-    testTimeout: 30_000,
+    // Property tests take a minute on a busy machine; what hangs still ends.
+    testTimeout: 120_000,
     include: ['src/**/*.test.ts', 'checks/**/*.test.ts', 'studies/**/*.test.ts'],
     // Files share a worker's modules: loading them anew for each took half the time. What a test sets
     // up outside itself it takes down again.

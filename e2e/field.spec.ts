@@ -365,7 +365,7 @@ test('a session from paper is typed in on its own day', async ({ page }) => {
   await page.goto('/sample/field/sample-give/log');
   await expect(page.getByRole('heading', { name: 'Type in a session from paper' })).toBeVisible();
   const entries = await storedCount(page, 'regulon-sample', 'entries');
-  await page.getByLabel('Day').fill('2026-06-14');
+  await page.getByLabel('Day', { exact: true }).fill('2026-06-14');
   await page.getByLabel('Rung', { exact: true }).selectOption({ index: 2 });
   await page.getByLabel(/^Reps in order/).fill('c c x');
   await page.getByRole('button', { name: 'Put it in the log' }).click();

@@ -114,7 +114,7 @@ test('a file that is not sound is refused with its reason, and nothing changes',
       changed((file) => {
         if (file.tables.entries[0]) file.tables.entries[0].outcome = 'lovely';
       }),
-      /At entries\[0\]\.outcome/,
+      /entries\[0\].outcome is not known here/,
     ],
     [
       'short.json',

@@ -114,7 +114,7 @@ export const TABLE = [
   },
   {
     who: 'src/workers/{file-work,files.worker}.ts',
-    from: [...core, '@/data/{read,write,files,kennel}', '@/workers/**'],
+    from: [...core, '@/data/{read,write,files,kennel,database}', '@/workers/**'],
     never: ['dexie', 'react', 'react/**', 'react-dom'],
     words: 'the file worker alone also opens, writes and reads files.',
   },

@@ -4,12 +4,12 @@ import { Outlet, useLocation, useParams } from 'react-router';
 import type { DogId, Failure, Result } from '@/core/shared';
 import type { KennelContext } from '@/data/live';
 import { type Dog, type Kennel, type KennelName, listDogs } from '@/data/read';
-import { Notice, PageHead, UndoLine } from '@/ui';
+import { Button, Notice, PageHead, UndoLine } from '@/ui';
 import { useChosenDog } from './chosen-dog';
 import { now, todayOf } from './clock';
 import { rememberKennel } from './last-kennel';
 import { NewerLine } from './newer-line';
-import { kennelNamed, renewedSample } from './open-kennels';
+import { kennelNamed, renewedSample, useShut } from './open-kennels';
 import { TopBar } from './top-bar';
 import { LostPage } from './trouble';
 import { useDone } from './use-done';
@@ -23,6 +23,7 @@ export function KennelFrame() {
 
 function OpenKennel({ name }: { readonly name: KennelName }) {
   const [opened, setOpened] = useState<Result<Kennel> | null>(null);
+  const shut = useShut((state) => state.shut);
   useEffect(() => {
     rememberKennel(name);
     let current = true;
@@ -32,7 +33,23 @@ function OpenKennel({ name }: { readonly name: KennelName }) {
     };
   }, [name]);
   if (!opened) return <p className="p-6 text-lg">Opening the kennel …</p>;
+  if (shut) return <Shut />;
   return opened.ok ? <Frame kennel={opened.value} /> : <Refused failure={opened} />;
+}
+
+/** Another tab runs a newer version of the program, which has taken the storage over. */
+function Shut() {
+  return (
+    <main className="mx-auto max-w-2xl p-6">
+      <PageHead title="Load this page again">
+        Another tab runs a newer Regulon. This one has let go of the storage, so that nothing is written in an
+        older way. What was logged is there.
+      </PageHead>
+      <Button look="ink" size="big" onClick={() => location.reload()}>
+        Load again
+      </Button>
+    </main>
+  );
 }
 
 function Refused({ failure }: { readonly failure: Failure }) {

@@ -1,3 +1,4 @@
+import { create } from 'zustand';
 import type { Result } from '@/core/shared';
 import { openKennel } from '@/data/kennel';
 import type { Kennel, KennelName } from '@/data/read';
@@ -6,6 +7,9 @@ import { now, todayOf } from './clock';
 
 /** The sample's seed: one that shows honest trouble and an open question at the trial. */
 const SAMPLE_SEED = 2;
+
+/** Whether another tab has taken the storage to a newer version: this one has let go of it. */
+export const useShut = create<{ readonly shut: boolean }>(() => ({ shut: false }));
 
 const opened = new Map<KennelName, Promise<Result<Kennel>>>();
 
@@ -26,6 +30,13 @@ export function kennelNamed(name: KennelName): Promise<Result<Kennel>> {
 
 async function open(name: KennelName): Promise<Result<Kennel>> {
   const kennel = await openKennel(name, now);
+  if (kennel.ok)
+    kennel.value.database.on('versionchange', () => {
+      // Writing on would put rows of this version into a database of the next.
+      kennel.value.database.close();
+      useShut.setState({ shut: true });
+      return false;
+    });
   if (!kennel.ok || name !== 'sample') return kennel;
   const { makeSampleKennel } = await import('@/demo/sample-kennel');
   const today = todayOf(now());

@@ -51,7 +51,10 @@ export function ChartFigure({ sentence, table, name, children }: Props) {
             onClick={() =>
               saveText(
                 `${name}.csv`,
-                Papa.unparse({ fields: [...table.head], data: table.rows.map((row) => [...row]) }),
+                Papa.unparse(
+                  { fields: [...table.head], data: table.rows.map((row) => [...row]) },
+                  { escapeFormulae: true },
+                ),
                 'text/csv',
               )
             }

@@ -20,8 +20,11 @@ export type Brought = {
   readonly apart: number;
 } | null;
 
+/** A saved kennel; `aside` says of each record that could not be read back what it is, and why. */
+export type Saved = { readonly file: Blob; readonly aside: readonly string[] };
+
 export type FileAnswers = {
-  save: Blob;
+  save: Saved;
   look: { readonly savedAt: string; readonly counts: KennelCounts };
   bring: Brought;
   'take-back': null;

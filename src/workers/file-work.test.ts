@@ -53,7 +53,8 @@ describe('work on whole kennels', () => {
     expect(shares.at(-1)).toBeCloseTo(1, 9);
 
     const saved = must(await run({ kind: 'save', ...to }));
-    const again = must(readKennelFile(await saved.text()));
+    expect(saved.aside).toEqual([]);
+    const again = must(readKennelFile(await saved.file.text()));
     expect(again.savedAt).toBe('2026-06-30T12:00:00.000Z');
     const byId = (rows: readonly { readonly id: string }[]) =>
       [...rows].sort((a, b) => (a.id < b.id ? -1 : 1));
@@ -78,9 +79,40 @@ describe('work on whole kennels', () => {
     ).made;
     const twin = { ...first, id: 'twin' as typeof first.id, by: 'other' as typeof first.by };
     await kennel.database.of('entries').add(twin);
-    const saved = must(readKennelFile(await must(await run({ kind: 'save', ...to })).text()));
+    const saved = must(readKennelFile(await must(await run({ kind: 'save', ...to })).file.text()));
     expect(saved.tables.entries.filter((entry) => entry.boutId === bout.id)).toHaveLength(2);
     expect(saved.tables.entries).toHaveLength(sample.entries.length + 2);
+  });
+
+  it('sets a record aside that cannot be read back, with all that points at it, and saves the rest', async () => {
+    const { run, open } = desk();
+    must(await run({ kind: 'look', file }));
+    must(await run({ kind: 'bring', how: 'replace', ...to }));
+    const { database } = await open();
+    const [outing] = await database.of('outings').toArray();
+    const on = await database
+      .of('bouts')
+      .where('outingId')
+      .equals(outing?.id ?? '')
+      .toArray();
+    const weather = { temperature: 99, wind: null, words: '' };
+    await database.of('outings').put({ ...outing, weather } as never);
+    const { file: whole, aside } = must(await run({ kind: 'save', ...to }));
+    expect(aside[0]).toBe('Outing: weather.temperature is 99; a number of 60 at most is wanted.');
+    const read = must(readKennelFile(await whole.text()));
+    expect(read.tables.outings).toHaveLength(sample.outings.length - 1);
+    expect(read.tables.bouts).toHaveLength(sample.bouts.length - on.length);
+    const text = JSON.parse(await whole.text()) as { setAside: { table: string; record: { id: string } }[] };
+    expect(text.setAside.map(({ table }) => table)).toEqual(
+      expect.arrayContaining(['outings', 'bouts', 'entries']),
+    );
+    expect(text.setAside[0]?.record.id).toBe(outing?.id);
+  });
+
+  it('names a file in UTF-16 as what it is', async () => {
+    const { run } = desk();
+    const utf16 = new Blob([new Uint8Array([0xff, 0xfe, 0x7b, 0, 0x7d, 0])]);
+    expect(await run({ kind: 'look', file: utf16 })).toMatchObject({ ok: false, code: 'encoding' });
   });
 
   it('refuses what is not a kennel, and forgets the file that was looked at before', async () => {

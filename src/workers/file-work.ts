@@ -1,10 +1,11 @@
 import { foldLog, inOrder } from '@/core/log';
-import { fail, ok, type Result } from '@/core/shared';
-import { type KennelFile, kennelPieces, readKennelFile } from '@/data/files';
+import { type Failure, fail, ok, type Result } from '@/core/shared';
+import { readTables } from '@/data/database';
+import { type KennelFile, kennelPieces, kennelText, readKennelFile, soundTables } from '@/data/files';
 import { openKennel } from '@/data/kennel';
 import { countsOf, type Kennel, type KennelName, type Tables } from '@/data/read';
 import { addTables, replaceTables, takeBack, type Undo } from '@/data/write';
-import type { Brought, FileAnswers, FileSaid, FileTask } from './file-tasks';
+import type { Brought, FileAnswers, FileSaid, FileTask, Saved } from './file-tasks';
 
 type Open = (name: KennelName, now: () => number) => Promise<Result<Kennel>>;
 
@@ -30,15 +31,30 @@ export function fileWork(open: Open = openKennel) {
     }
   };
 
-  const save = async (kennel: Kennel, say: (said: FileSaid) => void): Promise<Result<Blob>> => {
+  const save = async (kennel: Kennel, say: (said: FileSaid) => void): Promise<Result<Saved>> => {
     const pieces = await kennelPieces(kennel, new Date(kennel.now()).toISOString(), (share) =>
       say({ doing: 'Writing the file', share }),
     );
-    return ok(new Blob(pieces, { type: 'application/json' }));
+    const file = new Blob(pieces, { type: 'application/json' });
+    // Read back before it is offered: a backup that cannot be read is none.
+    say({ doing: 'Reading it back', share: null });
+    if (readKennelFile(await file.text()).ok) return ok({ file, aside: [] });
+    return setAside(kennel);
+  };
+
+  const setAside = async (kennel: Kennel): Promise<Result<Saved>> => {
+    const { tables, aside } = soundTables(await readTables(kennel.database));
+    const text = kennelText(tables, new Date(kennel.now()).toISOString(), aside);
+    const read = readKennelFile(text);
+    if (!read.ok) return read;
+    const file = new Blob([text], { type: 'application/json' });
+    return ok({ file, aside: aside.map(({ table, why }) => `${NAMES[table]}: ${why}`) });
   };
 
   const look = async (file: Blob, say: (said: FileSaid) => void): Promise<Result<FileAnswers['look']>> => {
     say({ doing: 'Reading the file', share: null });
+    const foreign = await encodingOf(file);
+    if (foreign) return foreign;
     const text = await file.text();
     say({ doing: 'Checking every record', share: null });
     const read = readKennelFile(text);
@@ -91,6 +107,37 @@ export function fileWork(open: Open = openKennel) {
         return withKennel(task, back);
     }
   };
+}
+
+const NAMES: Readonly<Record<keyof Tables, string>> = {
+  dogs: 'Dog',
+  people: 'Person',
+  grounds: 'Ground',
+  kit: 'Kit',
+  ruleBooks: 'Rule book',
+  breakdowns: 'Exercise',
+  elements: 'Element',
+  outings: 'Outing',
+  bouts: 'Session',
+  entries: 'Entry of a log',
+  trials: 'Trial',
+  forecasts: 'Forecast',
+  results: 'Result',
+  gone: 'What was removed',
+  apart: 'What waits for a decision',
+};
+
+/** A file in UTF-16 looks like damage to whoever reads it as UTF-8: it is named as what it is. */
+async function encodingOf(file: Blob): Promise<Failure | null> {
+  const bytes = new Uint8Array(await file.slice(0, 64).arrayBuffer());
+  const marked = (bytes[0] === 0xff && bytes[1] === 0xfe) || (bytes[0] === 0xfe && bytes[1] === 0xff);
+  return marked || bytes.includes(0)
+    ? fail(
+        'encoding',
+        '',
+        'This file is in UTF-16, or not a text at all. Open it in an editor and save it as UTF-8; then it can be read.',
+      )
+    : null;
 }
 
 /** How many reps stand: what was taken back is in the log, and is no rep. */

@@ -1,9 +1,10 @@
 import * as v from 'valibot';
 import { type Failure, fail, ok, type Result } from '@/core/shared';
-import { migrateTables } from '@/data/migrations';
-import { type Tables, tablesSchema } from '@/data/records';
+import { CURRENT_VERSION, migrateTables } from '@/data/migrations';
+import { TABLE_NAMES, type Tables, tablesSchema } from '@/data/records';
 import { checkReferences } from '@/data/records/references';
 import { issuesInWords, placeOf } from '@/data/records/words';
+import type { SetAside } from './set-aside';
 
 export const KENNEL_FORMAT = 'regulon-kennel';
 
@@ -14,7 +15,22 @@ const envelopeSchema = v.strictObject({
   /** How many records each table has, so that a list that lost its tail is noticed. */
   counts: v.record(v.string(), v.number()),
   tables: v.record(v.string(), v.array(v.unknown())),
+  /** Records that could not be read back when it was saved: kept for whoever can mend them. */
+  setAside: v.optional(v.array(v.unknown())),
 });
+
+/** Tables at hand as a kennel file, with what was set aside. */
+export function kennelText(tables: Tables, savedAt: string, aside: readonly SetAside[]): string {
+  const counts = Object.fromEntries(TABLE_NAMES.map((name) => [name, tables[name].length]));
+  return JSON.stringify({
+    format: KENNEL_FORMAT,
+    version: CURRENT_VERSION,
+    savedAt,
+    counts,
+    tables,
+    setAside: aside,
+  });
+}
 
 export type KennelFile = { readonly savedAt: string; readonly tables: Tables };
 

@@ -175,8 +175,12 @@ function checkLinks(tables: Tables): Failure | null {
 
 function checkLog(entries: readonly Entry[]): Failure | null {
   const bouts = new Map(entries.map((entry) => [entry.id, entry.boutId]));
-  const stray = entries.find((entry) => 'of' in entry && bouts.get(entry.of) !== entry.boutId);
-  return stray
-    ? fail('reference', 'tables.entries', `Entry “${stray.id}” names something that is not in its bout.`)
-    : null;
+  const stray = entries.findIndex((entry) => 'of' in entry && bouts.get(entry.of) !== entry.boutId);
+  return stray < 0
+    ? null
+    : fail(
+        'reference',
+        `tables.entries[${stray}]`,
+        `Entry “${shortened(entries[stray]?.id ?? '')}” names something that is not in its bout.`,
+      );
 }

@@ -15,14 +15,16 @@ export function FilesRoom() {
   const counts = useLiveQuery(() => kennelCounts(kennel), [kennel]);
   const work = useFileWork();
   const [refused, setRefused] = useState<{ readonly name: string; readonly failure: Failure } | null>(null);
+  const [aside, setAside] = useState<readonly string[]>([]);
   const [preview, setPreview] = useState<Looked | null>(null);
   const refuse = (name: string, failure: Failure): void =>
     setRefused(failure.code === 'cancelled' ? null : { name, failure });
 
   const save = async (): Promise<void> => {
     const file = await work.run({ kind: 'save', kennel: kennel.name, now: now() });
-    if (file.ok) saveBlob(`regulon-${kennel.name}-${today}.json`, file.value);
-    else refuse('The kennel', file);
+    if (!file.ok) return refuse('The kennel', file);
+    saveBlob(`regulon-${kennel.name}-${today}.json`, file.value.file);
+    setAside(file.value.aside);
   };
   const look = async (file: File): Promise<void> => {
     setRefused(null);
@@ -59,6 +61,14 @@ export function FilesRoom() {
             An open JSON file, described in docs/formats. A browser can lose its storage: save one after a
             good week.
           </p>
+          {aside.length > 0 && (
+            <Notice tone="alert" role="alert">
+              <span className="font-semibold">
+                The file is whole but for {count(aside.length, 'record')} that could not be read back.{' '}
+              </span>
+              They lie in it apart, as they are: {aside.slice(0, 5).join(' ')}
+            </Notice>
+          )}
           {renew && (
             <p className="mt-3">
               <Button onClick={() => void makeNew(renew)}>Make the sample new</Button>

@@ -30,7 +30,7 @@ export type Forecasting = {
  * not worked out twice while the page is open.
  */
 export function useForecast(trial: Trial, state: DogState, stopped: boolean): Forecasting {
-  const { kennel, dog, today, now } = useKennelWithDog();
+  const { kennel, dog, today, now, done } = useKennelWithDog();
   const [first, setFirst] = useState<Forecast | null>(null);
   const input = useMemo(() => classEvidence(trial, state.work, state.evidence, today), [trial, state, today]);
   const task = useMemo(
@@ -68,7 +68,7 @@ export function useForecast(trial: Trial, state: DogState, stopped: boolean): Fo
     // Never an old answer under a new question.
     if (latest.state !== 'ready' || latest.value.task !== task || !book) return;
     const { forecast, grounds } = latest.value.readiness;
-    void keepForecast(kennel, {
+    const kept = keepForecast(kennel, {
       dogId: dog.id,
       trialId: trial.id,
       at: now(),
@@ -87,7 +87,8 @@ export function useForecast(trial: Trial, state: DogState, stopped: boolean): Fo
       assumptions: task.assumptions,
       print: printOf(task),
     });
-  }, [latest, task, book, kennel, dog.id, trial, today, now]);
+    void done(null, kept);
+  }, [latest, task, book, kennel, dog.id, trial, today, now, done]);
   const failure = latest.state === 'failed' ? latest.failure.message : null;
   return {
     problem: input.ok ? failure : input.message,

@@ -1,9 +1,12 @@
+import { readdirSync, readFileSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { gzipSync } from 'node:zlib';
+
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
-import type { Plugin } from 'vite';
+import compression from 'compression';
+import type { Connect, Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 import { defineConfig } from 'vitest/config';
 import { POLICY_FOR_META } from './content-security-policy.ts';
@@ -17,6 +20,7 @@ function openOn(kennel: string | undefined): Plugin {
   return {
     name: 'regulon-open-on',
     configurePreviewServer(server) {
+      server.middlewares.use(compression() as unknown as Connect.NextHandleFunction);
       server.middlewares.use((request, response, next) => {
         response.setHeader('Cache-Control', cacheOf(request.url ?? ''));
         if (request.url !== '/' || kennel === undefined) return next();
@@ -41,6 +45,36 @@ function policyInPage(): Plugin {
         injectTo: 'head-prepend',
       },
     ],
+  };
+}
+
+/** Packages that are in the build without a module of their own: the font, and what makes the styles. */
+const WITHOUT_MODULES = ['@fontsource-variable/atkinson-hyperlegible-next', 'tailwindcss'];
+
+/** The licences of all that others wrote and that ships with the build, as one text. */
+function notices(): Plugin {
+  return {
+    name: 'regulon-notices',
+    apply: 'build',
+    generateBundle(_, bundle) {
+      const names = new Set(WITHOUT_MODULES);
+      for (const chunk of Object.values(bundle))
+        for (const id of chunk.type === 'chunk' ? chunk.moduleIds : []) {
+          const name = /node_modules\/((?:@[^/]+\/)?[^/]+)\/(?!.*node_modules\/)/.exec(id)?.[1];
+          if (name) names.add(name);
+        }
+      const texts = [...names].sort().map((name) => {
+        const folder = `node_modules/${name}`;
+        const { version, license } = JSON.parse(readFileSync(`${folder}/package.json`, 'utf8'));
+        const file = readdirSync(folder).find((one) => /^licen[cs]e/i.test(one));
+        const text = file
+          ? readFileSync(`${folder}/${file}`, 'utf8').trim()
+          : 'No licence text comes with it.';
+        return `${name} ${version} (${license})\n\n${text}`;
+      });
+      const source = `What others wrote and that ships with Regulon, each under its own licence.\n\n${texts.join('\n\n———\n\n')}\n`;
+      this.emitFile({ type: 'asset', fileName: 'third-party-notices.txt', source });
+    },
   };
 }
 
@@ -111,6 +145,7 @@ export default defineConfig({
     openOn(process.env.REGULON_KENNEL),
     policyInPage(),
     firstLoad(),
+    notices(),
     offline(),
   ],
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },

@@ -207,7 +207,7 @@ test('a full disk is said wherever something is written, and nothing is shown th
   await page.getByRole('link', { name: 'Kennel' }).click();
   await page.getByLabel('A further thing').fill('Hoop');
   await page.getByRole('button', { name: 'Add it' }).click();
-  await expect(said).toBeVisible();
+  await expect(said.first()).toBeVisible();
 });
 
 test('two tabs: a log that another tab has replaced takes no more, and a newer program shuts the older one', async ({
@@ -256,6 +256,9 @@ test('what the server says besides: no sniffing, no referrer, and files with a p
   expect(answer.headers()['permissions-policy']).toContain('camera=()');
   await page.goto('/own/start');
   const script = await page.locator('script[src]').first().getAttribute('src');
-  const file = await request.get(script ?? '');
+  const notices = await request.get('/third-party-notices.txt');
+  expect(await notices.text()).toContain('atkinson-hyperlegible-next');
+  const file = await request.get(script ?? '', { headers: { 'accept-encoding': 'gzip' } });
+  expect(file.headers()['content-encoding']).toBe('gzip');
   expect(file.headers()['cache-control']).toContain('immutable');
 });

@@ -7,6 +7,9 @@ type Props = Omit<InputHTMLAttributes<HTMLInputElement>, 'id'> & {
   readonly ref?: Ref<HTMLInputElement>;
 };
 
+/** Longer than any name; a field for more says so itself. */
+const LONGEST = 200;
+
 /** A labelled input with its hint and, when something is wrong, what and how to mend it. */
 export function TextField({ label, hint, problem, className = '', ...rest }: Props) {
   const id = useId();
@@ -21,6 +24,7 @@ export function TextField({ label, hint, problem, className = '', ...rest }: Pro
         aria-invalid={problem ? true : undefined}
         aria-describedby={described || undefined}
         className="mt-1 min-h-11 w-full rounded-none border-0 border-b-2 border-ink bg-paper px-2 text-lg placeholder:text-ink-soft"
+        maxLength={LONGEST}
         {...rest}
       />
       {hint && (

@@ -41,7 +41,7 @@ export const AXIS_QUANTITIES = [
 export const axisSchema = v.pipe(
   v.strictObject({
     key: v.pipe(v.string(), v.minLength(1), v.transform(asId<AxisKey>)),
-    title: v.pipe(v.string(), v.minLength(1)),
+    title: v.pipe(v.string(), v.trim(), v.minLength(1)),
     quantity: v.picklist(AXIS_QUANTITIES),
     unit: v.string(),
     /**

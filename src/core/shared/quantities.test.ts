@@ -99,3 +99,45 @@ describe('days', () => {
     expect(isDay(from) && isDay(to) ? daysBetween(from, to) : null).toBe(2);
   });
 });
+
+describe('what a quantity can be', () => {
+  it.each([
+    ['1,000 m', 'distance', 'unclear'],
+    ['12,345', 'count', 'unclear'],
+    ['-5 m', 'distance', 'bounds'],
+    ['21 km', 'distance', 'unit'],
+    ['20001 m', 'distance', 'bounds'],
+    [`${'9'.repeat(308)} min`, 'duration', 'bounds'],
+    [`${'9'.repeat(400)} min`, 'duration', 'number'],
+    ['99 °C', 'temperature', 'bounds'],
+    ['200 °F', 'temperature', 'bounds'],
+    ["400'", 'duration', ''],
+    ["2000'", 'duration', 'bounds'],
+    ['361°', 'angle', 'bounds'],
+  ] as const)('%s as a %s → %s', (text, quantity, code) => {
+    const read = parseOne(
+      text,
+      quantity,
+      quantity === 'temperature' ? '°C' : quantity === 'distance' ? 'm' : '',
+    );
+    expect(read.ok ? '' : read.code).toBe(code);
+    if (!read.ok) expect(read.message).not.toMatch(/NaN|Infinity|undefined/);
+  });
+
+  it.each([
+    ['2,5 m', 2.5],
+    ['0,125 m', 0.125],
+    ['1,25 m', 1.25],
+    ['1,0000 m', 1],
+    ['1000 m', 1000],
+    ['1.000 m', 1],
+  ])('%s is read as it stands: %d', (text, metres) =>
+    expect(must(parseOne(text, 'distance', 'm'))).toBe(metres));
+
+  it('the bounds are said in the unit that was typed', () => {
+    const read = parseOne('99999 yd', 'distance', 'm');
+    expect(read.ok ? '' : read.message.replaceAll('\u00a0', ' ')).toBe(
+      'A distance here is from 0 yd to 21872 yd.',
+    );
+  });
+});

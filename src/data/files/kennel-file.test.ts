@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { type Day, must } from '@/core/shared';
 import { emptyKennel, exportTables } from '@/data/kennel.test-helper';
 import { CURRENT_VERSION } from '@/data/migrations';
+import { checkReferences } from '@/data/records/references';
 import { replaceTables, takeBack } from '@/data/write';
 import { makeSampleKennel } from '@/demo/sample-kennel';
 import { readKennelFile } from '.';
@@ -192,6 +193,14 @@ describe('the kennel file', () => {
       }),
       { numRuns: 1500 },
     );
+  });
+
+  it('finds an id that is used twice in a long list without looking through it again and again', () => {
+    const dog = tables.dogs[0];
+    const entries = Array.from({ length: 60_000 }, (_, i) => ({ ...tables.entries[0], id: `e${i}` }));
+    const twice = [...entries, { ...tables.entries[0], id: 'e59999' }];
+    const found = checkReferences({ ...tables, dogs: dog ? [dog] : [], entries: twice } as never);
+    expect(found).toMatchObject({ code: 'reference', path: 'tables.entries[60000]' });
   });
 
   it('still reads the first file that was ever saved', () => {

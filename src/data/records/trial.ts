@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { assumptionsSchema } from '@/core/readiness';
 import type { DogId, MeetingId, RuleBookId, TrialId } from '@/core/shared';
-import { changedSchema, countField, dayField, idField } from './fields';
+import { changedSchema, countField, dayField, idField, words } from './fields';
 
 /**
  * Version 1: a trial that a dog is meant for, with the seed and assumptions its forecast uses.
@@ -11,7 +11,7 @@ export const trialSchema = v.strictObject({
   id: idField<TrialId>(),
   dogId: idField<DogId>(),
   ruleBookId: idField<RuleBookId>(),
-  title: v.pipe(v.string(), v.minLength(1)),
+  title: words,
   day: dayField,
   entryCloses: v.nullable(dayField),
   seed: countField,

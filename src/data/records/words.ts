@@ -79,6 +79,8 @@ export function issueInWords(issue: v.BaseIssue<unknown>): string {
   if (own) return `${place} is ${foundIn(issue)}: ${issue.message}.`;
   if (issue.type === 'strict_object' && issue.expected === 'never')
     return `${place} is not known here. Was it written by another program, or by hand?`;
+  // A key that is not there is said by the record around it, which does not know what it should be.
+  if (issue.type === 'strict_object' && issue.expected?.startsWith('"')) return `${place} is missing.`;
   if (issue.input === undefined) return `${place} is missing; ${wantedBy(issue)} is wanted.`;
   return `${place} is ${foundIn(issue)}; ${wantedBy(issue)} is wanted.`;
 }

@@ -65,6 +65,66 @@ describe('taking a change back by difference', () => {
   });
 });
 
+describe('two changes of one record', () => {
+  type Axis = { readonly key: string; readonly start: number; readonly demand: number };
+  type Element = {
+    readonly title: string;
+    readonly axes: readonly Axis[];
+    readonly needs: readonly string[];
+  };
+  const element: Element = {
+    title: 'Wait',
+    axes: ['distance', 'time'].map((key) => ({ key, start: 1, demand: 9 })),
+    needs: ['a'],
+  };
+  /** One field that a page sets: of the record, or of one of its axes. */
+  const fields = ['title', 'distance.start', 'distance.demand', 'time.start', 'time.demand', 'add', 'remove'];
+  const set = (now: Element, field: string, value: number): Element => {
+    const [key, part] = field.split('.');
+    if (field === 'title') return { ...now, title: `T${value}` };
+    if (field === 'add')
+      return { ...now, axes: [...now.axes, { key: 'new', start: value, demand: value + 1 }] };
+    if (field === 'remove') return { ...now, needs: [] };
+    return {
+      ...now,
+      axes: now.axes.map((axis) => (axis.key === key ? { ...axis, [part as string]: value } : axis)),
+    };
+  };
+  const change = (before: Element, after: Element) => ({
+    table: 'elements' as const,
+    id: 'x',
+    before,
+    after,
+  });
+
+  it('undone in either order leave the other', () => {
+    fc.assert(
+      fc.property(
+        fc.shuffledSubarray(fields, { minLength: 2, maxLength: 2 }),
+        fc.nat(5),
+        fc.nat(5),
+        (two, a, b) => {
+          const [one = '', other = ''] = two;
+          const first = change(element, set(element, one, 20 + a));
+          const second = change(first.after, set(first.after, other, 40 + b));
+          const undone = (now: Element, done: ReturnType<typeof change>): Element =>
+            (withoutChange(now, done) ?? now) as Element;
+          expect(undone(second.after, first)).toEqual(set(element, other, 40 + b));
+          expect(undone(second.after, second)).toEqual(first.after);
+          expect(undone(undone(second.after, first), second)).toEqual(element);
+          expect(undone(undone(second.after, second), first)).toEqual(element);
+        },
+      ),
+    );
+  });
+
+  it('of one field the later stands when the earlier is taken back', () => {
+    const first = change(element, set(element, 'time.start', 3));
+    const second = set(first.after, 'time.start', 4);
+    expect(withoutChange(second, first)).toBeUndefined();
+  });
+});
+
 describe('files read in and undone', () => {
   const rep = { kind: 'rep' as const, ...plainRep({}, { outcome: 'clean' }) };
   async function logged(kennel: Kennel) {

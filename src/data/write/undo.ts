@@ -8,23 +8,63 @@ import { type RowChange, stamped, transact, type Undo } from './transact';
 type Row = Readonly<Record<string, unknown>>;
 
 /**
- * What a record should be after a change is taken back, given what it is now: keys that the change
- * set and that still stand go back, what somebody changed since stays (by difference). `undefined`
- * leaves it as it is.
+ * What a record should be after a change is taken back, given what it is now: what the change set and
+ * what still stands goes back, what somebody changed since stays (by difference, down to a field of one
+ * axis). `undefined` leaves it as it is.
  * @internal
  */
 export function withoutChange(now: Row | null, { before, after }: RowChange): Row | null | undefined {
   if (after === null) return now === null ? before : undefined;
   if (now === null) return undefined;
   if (before === null) return null;
-  const keys = [...new Set([...Object.keys(before), ...Object.keys(after)])];
-  const mine = keys.filter(
-    (key) => !same(before[key], after[key]) && same(now[key], after[key]) && key !== 'changed',
-  );
-  if (mine.length === 0) return undefined;
-  const kept = Object.entries(now).filter(([key]) => !mine.includes(key));
-  const back = mine.flatMap((key) => (key in before ? [[key, before[key]] as const] : []));
-  return Object.fromEntries([...kept, ...back]);
+  const { changed: _, ...was } = before;
+  const { changed: __, ...set } = after;
+  const { changed, ...stands } = now;
+  const back = takenBack(was, set, stands) as Row;
+  return same(back, stands) ? undefined : { ...back, ...(changed === undefined ? {} : { changed }) };
+}
+
+const isPlain = (value: unknown): value is Row =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** What an item of a list is known by; null where its place is all it has. */
+function keyOf(item: unknown): string | null {
+  if (!isPlain(item)) return null;
+  const key = item.key ?? item.id;
+  return typeof key === 'string' ? key : null;
+}
+
+const byKey = (list: readonly unknown[]): Map<string, unknown> | null => {
+  const keys = list.map(keyOf);
+  return keys.every((key) => key !== null) && new Set(keys).size === keys.length
+    ? new Map(keys.map((key, i) => [key as string, list[i]]))
+    : null;
+};
+
+/**
+ * Three ways: where nothing was changed since, what was before; where the change did nothing, what is
+ * now; records key by key and lists of keyed items item by item; else what is now stands.
+ */
+function takenBack(before: unknown, after: unknown, now: unknown): unknown {
+  if (same(now, after)) return before;
+  if (same(before, after)) return now;
+  if (isPlain(before) && isPlain(after) && isPlain(now)) {
+    const keys = [...new Set([...Object.keys(now), ...Object.keys(before)])];
+    return Object.fromEntries(
+      keys.flatMap((key) => {
+        const value = takenBack(before[key], after[key], now[key]);
+        return value === undefined ? [] : [[key, value] as const];
+      }),
+    );
+  }
+  if (!Array.isArray(before) || !Array.isArray(after) || !Array.isArray(now)) return now;
+  const [was, set, stands] = [byKey(before), byKey(after), byKey(now)];
+  if (!was || !set || !stands) return now;
+  const order = [...stands.keys(), ...[...was.keys()].filter((key) => !stands.has(key))];
+  return order.flatMap((key) => {
+    const value = takenBack(was.get(key), set.get(key), stands.get(key));
+    return value === undefined ? [] : [value];
+  });
 }
 
 /**

@@ -103,6 +103,11 @@ export function FilesRoom() {
           ))}
         </dl>
       </Sheet>
+      <p className="mt-4 text-sm">
+        <a className="underline" href="/third-party-notices.txt">
+          What others wrote that ships with Regulon, and its licences
+        </a>
+      </p>
       <Dialog
         open={preview !== null}
         onClose={() => setPreview(null)}

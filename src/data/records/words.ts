@@ -73,7 +73,7 @@ export function placeOf(issue: v.BaseIssue<unknown>): string {
  * One problem of a record in a sentence: "outings[3].weather.temperature is 99; a number of 60 at most
  * is wanted." A sentence that a schema brings of its own is kept.
  */
-export function issueInWords(issue: v.BaseIssue<unknown>): string {
+function issueInWords(issue: v.BaseIssue<unknown>): string {
   const place = placeOf(issue) || 'It';
   const own = !/^Invalid /.test(issue.message);
   if (own) return `${place} is ${foundIn(issue)}: ${issue.message}.`;

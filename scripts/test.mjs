@@ -44,8 +44,8 @@ function suite(name, command, args, env, count) {
   if ((!ok && counts.failed === 0) || counts.passed + counts.failed === 0) failed++;
 }
 
-/** The share meant is a quarter to a third; it must not fall below where it stands until it is there. */
-const FLOOR_OF_SHARE = 0.23;
+/** A quarter to a third of all lines. */
+const FLOOR_OF_SHARE = 0.25;
 
 /** Test lines ÷ all TypeScript lines, blank ones aside. Studies and benchmarks are no tests. */
 function shareOfTests() {

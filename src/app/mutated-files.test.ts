@@ -34,7 +34,7 @@ const strange = fc.constantFrom<unknown>(
   -1,
   0,
   1e308,
-  9_007_199_254_740_993,
+  2 ** 53 + 2,
   '',
   '   ',
   'x',

@@ -7,8 +7,8 @@ type Props = Omit<InputHTMLAttributes<HTMLInputElement>, 'id'> & {
   readonly ref?: Ref<HTMLInputElement>;
 };
 
-/** Longer than any name; a field for more says so itself. */
-const LONGEST = 200;
+/** Longer than any name or line; a field for more says so itself. */
+const LONGEST = 1_000;
 
 /** A labelled input with its hint and, when something is wrong, what and how to mend it. */
 export function TextField({ label, hint, problem, className = '', ...rest }: Props) {

@@ -4,7 +4,7 @@ import { checkRecord } from './check';
 import { issuesInWords, shortened } from './words';
 
 const schema = v.strictObject({
-  name: v.pipe(v.string(), v.trim(), v.minLength(1, 'a dog needs a name')),
+  name: v.pipe(v.string(), v.trim(), v.minLength(1, 'a dog needs a name.')),
   kind: v.picklist(['training', 'hunt']),
   grade: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(5)),
   list: v.array(v.boolean()),

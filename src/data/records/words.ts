@@ -76,7 +76,7 @@ export function placeOf(issue: v.BaseIssue<unknown>): string {
 function issueInWords(issue: v.BaseIssue<unknown>): string {
   const place = placeOf(issue) || 'It';
   const own = !/^Invalid /.test(issue.message);
-  if (own) return `${place} is ${foundIn(issue)}: ${issue.message}.`;
+  if (own) return `${place} is ${foundIn(issue)}: ${issue.message.replace(/\.$/, '')}.`;
   if (issue.type === 'strict_object' && issue.expected === 'never')
     return `${place} is not known here. Was it written by another program, or by hand?`;
   // A key that is not there is said by the record around it, which does not know what it should be.

@@ -22,7 +22,7 @@ export function elementQuestion(element: ElementRecord, evidence: Said, stands: 
   return {
     id: element.id,
     axes: element.axes,
-    bouts: (evidence.get(element.id) ?? []).map(asAsked),
+    bouts: (evidence.get(element.id) ?? []).map(asCounted),
     at: demandOf(element.axes),
     here: hereOf(element, stands.get(element.id) ?? null),
   };
@@ -56,6 +56,27 @@ const asAsked = (one: BoutEvidence): BoutEvidence => ({
   minutes: one.minutes,
 });
 
+/**
+ * What a chance and a reach are worked out from: the counts. Times, holds, turns and habits stay behind,
+ * which is half of what would cross to the worker; the print is that of the whole bout.
+ */
+const asCounted = (one: BoutEvidence): BoutEvidence => ({
+  ...asAsked(one),
+  times: [],
+  holds: [],
+  turns: [],
+  habits: NO_HABITS,
+});
+const NO_HABITS: BoutEvidence['habits'] = {
+  timed: 0,
+  early: 0,
+  cued: 0,
+  extraCues: 0,
+  handlers: 0,
+  landings: [],
+  breaks: [],
+};
+
 /** Where the dog stands, or its ladder begins; every axis named. */
 function hereOf(element: ElementRecord, stands: Criteria | null): Criteria {
   const first = buildLadder(element).rungs[0]?.criteria;
@@ -74,6 +95,7 @@ export function studyQuestion(
 ): StudyQuestion {
   return {
     ...elementQuestion(element, evidence, stands),
+    bouts: (evidence.get(element.id) ?? []).map(asAsked),
     conditions: element.conditions,
     bands: bandsOf(element, work),
   };

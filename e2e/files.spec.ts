@@ -134,6 +134,46 @@ test('a file that is not sound is refused with its reason, and nothing changes',
   }
 });
 
+test('work on a whole kennel can be stopped, leaves all as it was, and is done when asked again', async ({
+  page,
+}) => {
+  // The first worker for files never gets its task, so that there is something to stop; ending it is seen.
+  await page.addInitScript(() => {
+    const Real = Worker;
+    let held = false;
+    globalThis.Worker = class extends Real {
+      readonly holds: boolean;
+      constructor(url: string | URL, options?: WorkerOptions) {
+        super(url, options);
+        this.holds = !held && String(url).includes('files');
+        held ||= this.holds;
+      }
+      override postMessage(message: unknown): void {
+        if (!this.holds) super.postMessage(message);
+      }
+      override terminate(): void {
+        document.documentElement.dataset.ended = 'true';
+        super.terminate();
+      }
+    };
+  });
+  await page.goto('/sample/files');
+  await expect(page.getByText('3 dogs: Quill, Juniper, Otto')).toBeVisible();
+  const stored = await storedCount(page, 'regulon-sample', 'entries');
+  const file = page.getByLabel('Kennel file');
+  await file.setInputFiles('src/data/fixtures/kennel-v4.json');
+  const working = page.getByRole('status').filter({ hasText: '…' });
+  await expect(working).toContainText('Beginning …');
+  await working.getByRole('button', { name: 'Stop' }).click();
+  await expect(working).toHaveCount(0);
+  await expect(page.locator('html')).toHaveAttribute('data-ended', 'true');
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  expect(await storedCount(page, 'regulon-sample', 'entries')).toBe(stored);
+  await file.setInputFiles('src/data/fixtures/kennel-v4.json');
+  await expect(page.getByRole('dialog')).toContainText('In the file, saved');
+});
+
 test('reading a kennel can be taken back', async ({ page }) => {
   await page.goto('/own/files');
   const file = readFileSync('src/data/fixtures/kennel-v1.json', 'utf8');

@@ -81,7 +81,7 @@ test('no page reads a log but that of an open session, and a tap nothing but its
     await expect(page.getByText(/^2 reps, 2 clean/).first()).toBeAttached();
     const read = await readings();
     const bout = /"([0-9a-f-]{36})"/.exec(read.find(({ store }) => store === 'entries')?.asked ?? '')?.[1];
-    expect(bout).toBeTruthy();
+    expect(bout).toMatch(/^[0-9a-f]{8}-[0-9a-f-]{27}$/);
     // Its own log, its own bout and the day of its outing: no rule book, no element, no other bout.
     const stores = [...new Set(read.map(({ store }) => store))].sort();
     expect(stores.filter((store) => !['bouts', 'entries', 'outings'].includes(store))).toEqual([]);

@@ -3,7 +3,7 @@ import { type Failure, fail, ok, type Result } from '@/core/shared';
 import { readTables } from '@/data/database';
 import { type KennelFile, kennelPieces, kennelText, readKennelFile, soundTables } from '@/data/files';
 import { openKennel } from '@/data/kennel';
-import { countsOf, type Kennel, type KennelName, type Tables } from '@/data/read';
+import { countsOf, type Kennel, type KennelName, RECORD_TITLES, type Tables } from '@/data/read';
 import { addTables, replaceTables, takeBack, type Undo } from '@/data/write';
 import type { Brought, FileAnswers, FileSaid, FileTask, Saved } from './file-tasks';
 
@@ -48,7 +48,7 @@ export function fileWork(open: Open = openKennel) {
     const read = readKennelFile(text);
     if (!read.ok) return read;
     const file = new Blob([text], { type: 'application/json' });
-    return ok({ file, aside: aside.map(({ table, why }) => `${NAMES[table]}: ${why}`) });
+    return ok({ file, aside: aside.map(({ table, why }) => `${RECORD_TITLES[table]}: ${why}`) });
   };
 
   const look = async (file: Blob, say: (said: FileSaid) => void): Promise<Result<FileAnswers['look']>> => {
@@ -108,24 +108,6 @@ export function fileWork(open: Open = openKennel) {
     }
   };
 }
-
-const NAMES: Readonly<Record<keyof Tables, string>> = {
-  dogs: 'Dog',
-  people: 'Person',
-  grounds: 'Ground',
-  kit: 'Kit',
-  ruleBooks: 'Rule book',
-  breakdowns: 'Exercise',
-  elements: 'Element',
-  outings: 'Outing',
-  bouts: 'Session',
-  entries: 'Entry of a log',
-  trials: 'Trial',
-  forecasts: 'Forecast',
-  results: 'Result',
-  gone: 'What was removed',
-  apart: 'What waits for a decision',
-};
 
 /** A file in UTF-16 looks like damage to whoever reads it as UTF-8: it is named as what it is. */
 async function encodingOf(file: Blob): Promise<Failure | null> {

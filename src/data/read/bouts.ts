@@ -33,7 +33,7 @@ export async function boutsOn(kennel: Kennel, element: ElementId): Promise<Dated
 const byStart = (a: Bout, b: Bout): number => a.startedAt - b.startedAt || (a.id < b.id ? -1 : 1);
 
 /** A lesson that is longer than this was not ended, but forgotten: milliseconds. */
-export const LONGEST_LESSON = 12 * 3_600_000;
+const LONGEST_LESSON = 12 * 3_600_000;
 
 /**
  * A bout runs until it is ended, on its own day or past midnight; one that was forgotten yesterday is
@@ -45,7 +45,8 @@ export const isRunning = (
   now: number,
 ): boolean => bout.endedAt === null && (bout.day === today || isRecent(bout.startedAt, now));
 
-const isRecent = (startedAt: number, now: number): boolean =>
+/** Whether what began then can still be the same lesson, past midnight too. */
+export const isRecent = (startedAt: number, now: number): boolean =>
   startedAt <= now && now - startedAt < LONGEST_LESSON;
 
 /** A bout that nobody has ended, with the dog and the element it is on. */

@@ -17,6 +17,7 @@ export type {
 } from '@/data/records';
 export { PLAIN_ELEMENT } from '@/data/records';
 export type { KeptEvidence, KeptLog } from '@/data/records/kept-evidence';
+export { RECORD_TITLES } from '@/data/records/titles';
 export {
   boutLog,
   boutsOn,

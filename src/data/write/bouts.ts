@@ -2,7 +2,7 @@ import type { Criteria } from '@/core/breakdown';
 import { foldLog, plainRep, type RepSaid, type StandingRep } from '@/core/log';
 import { addDays, type BoutId, type Day, type OutingId, type Result } from '@/core/shared';
 import { type Kennel, newId } from '@/data/kennel';
-import { LONGEST_LESSON } from '@/data/read/bouts';
+import { isRecent } from '@/data/read/bouts';
 import type { Bout, ElementRecord, New, Outing } from '@/data/records';
 import { same } from '@/data/records/same';
 import { refuse, transact, type Undo, type Write } from './transact';
@@ -52,7 +52,7 @@ async function openOuting(write: Write, day: Day, now: number): Promise<Outing |
   const open = (one: Outing): boolean => one.endedAt === null;
   const today = (await write.outingsOn(day)).find(open);
   const evening = (await write.outingsOn(addDays(day, -1))).find(
-    (one) => open(one) && one.startedAt <= now && now - one.startedAt < LONGEST_LESSON,
+    (one) => open(one) && isRecent(one.startedAt, now),
   );
   return today ?? evening ?? null;
 }

@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useKennel } from '@/data/live';
-import { listApart, type Tables } from '@/data/read';
+import { listApart, RECORD_TITLES, type Tables } from '@/data/read';
 import { decide } from '@/data/write';
 import { Button, Sheet, writeInstant } from '@/ui';
 
@@ -49,25 +49,10 @@ function ApartLine({ apart }: { readonly apart: Apart }) {
   );
 }
 
-const TABLES: Readonly<Record<string, string>> = {
-  dogs: 'Dog',
-  people: 'Person',
-  grounds: 'Ground',
-  kit: 'Kit',
-  ruleBooks: 'Rule book',
-  breakdowns: 'Exercise',
-  elements: 'Element',
-  outings: 'Outing',
-  bouts: 'Session',
-  trials: 'Trial',
-  forecasts: 'Forecast',
-  results: 'Result',
-};
-
 function nameOf({ id, versions }: Apart): string {
   const record = versions.find((one) => one.record !== null)?.record ?? {};
   const called = [record.title, record.name, record.day].find((one) => typeof one === 'string');
-  const table = TABLES[id.slice(0, id.indexOf('/'))] ?? 'Record';
+  const table = RECORD_TITLES[id.slice(0, id.indexOf('/')) as keyof Tables] ?? 'Record';
   return called === undefined ? table : `${table} “${String(called)}”`;
 }
 

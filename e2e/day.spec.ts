@@ -154,3 +154,18 @@ test('a rep is on the disk before the pad takes the next one', async ({ page }) 
     expect(await storedCount(page, 'regulon-sample', 'entries')).toBe(start + i);
   }
 });
+
+test('a key that comes in the moment in which the pad appears logs its rep', async ({ page }) => {
+  await page.goto('/sample/field/sample-run-out');
+  await page.getByRole('button', { name: 'Begin' }).waitFor();
+  await page.evaluate(() => {
+    const watch = new MutationObserver(() => {
+      if (!document.querySelector('[aria-label=Advice]')) return;
+      watch.disconnect();
+      document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'm', bubbles: true }));
+    });
+    watch.observe(document.body, { subtree: true, childList: true });
+  });
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('status', { name: 'Advice' })).toContainText('A miss');
+});

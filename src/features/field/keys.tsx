@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 import { PAD_KEYS, type PadAction, shownKey, useHand } from './hand-store';
 import { usePad } from './pad-store';
 import { judgedByOutcome, type PadView, TIMINGS } from './pad-view';
@@ -63,11 +63,13 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
     else if (view.grades[place]) actions.graded(view.grades[place].id);
     if (choosing !== 'outcome' && fault) actions.name(fault);
   };
+  // Before the pad is painted: keys work from the first moment in which it is seen, on a slow
+  // telephone too.
   const latest = useRef(onKey);
-  useEffect(() => {
+  useLayoutEffect(() => {
     latest.current = onKey;
   });
-  useEffect(() => {
+  useLayoutEffect(() => {
     const listen = (event: KeyboardEvent): void => latest.current(event);
     window.addEventListener('keydown', listen);
     return () => window.removeEventListener('keydown', listen);

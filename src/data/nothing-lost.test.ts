@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { buildLadder, placeOn } from '@/core/breakdown';
-import { assessElement } from '@/core/evidence';
+import { assessElement, weighBout } from '@/core/evidence';
 import type { EvidenceRep } from '@/core/log';
 import { assessClass, FULL_SIZE } from '@/core/readiness';
 import { prepareRules } from '@/core/rulebooks';
@@ -14,6 +14,7 @@ import {
   classEvidence,
   elementQuestions,
   evidenceByElement,
+  type KeptEvidence,
   keptOfDog,
   listDogs,
   trialsOf,
@@ -64,7 +65,7 @@ const listed = (element: string, rep: EvidenceRep): unknown[] => [
   rep.isVoid,
   rep.latency,
   rep.timing,
-  rep.extraCues ?? null,
+  rep.cues ? rep.cues.needed + rep.cues.slip : null,
   rep.held ?? null,
   rep.crooked ?? null,
   rep.measured ?? null,
@@ -82,13 +83,31 @@ const figuresOf = (value: unknown): unknown =>
     ),
   );
 
+/**
+ * The reps of each bout weighed as version 3 weighed them: with help nothing counted, while today an
+ * aided miss is a miss. All else is the same.
+ */
+function asOfThen(kept: readonly KeptEvidence[], reps: readonly EvidenceRep[]): KeptEvidence[] {
+  return kept.map((bout) => {
+    const mine = reps.filter((rep) => rep.bout === bout.id);
+    return {
+      ...bout,
+      ...weighBout(
+        { id: bout.id, day: bout.day },
+        mine.map((rep) => (rep.aided ? { ...rep, isVoid: true } : rep)),
+      ),
+    };
+  });
+}
+
 describe('nothing is lost from version 3', () => {
   it('every standing rep, every element’s chance and reach, every forecast, to six figures', async () => {
     const kennel = await kennelOfThen();
     const standing: unknown[][] = [];
     for (const dog of await listDogs(kennel)) {
       const [work, reps] = [await workOf(kennel, dog.id), await repsStored(kennel, dog.id)];
-      const evidence = evidenceByElement(await keptOfDog(kennel, dog.id), work.elements);
+      const kept = asOfThen(await keptOfDog(kennel, dog.id), [...reps.values()].flat());
+      const evidence = evidenceByElement(kept, work.elements);
       for (const [element, list] of reps) standing.push(...list.map((rep) => listed(element, rep)));
       const stands = new Map();
       for (const { id } of work.elements) {

@@ -103,6 +103,8 @@ export const axisSchema = v.pipe(
         source: v.pipe(v.string(), v.trim(), v.minLength(1, 'say who set the limit')),
       }),
     ),
+    /** An offset that is measured in each rep (how far from the place), not set up (a gap, a lane). */
+    measured: v.exactOptional(v.boolean()),
   }),
   v.check((axis) => findUnit(axis.quantity, axis.unit).ok, 'the unit is not one of the quantity'),
   v.check(

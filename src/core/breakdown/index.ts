@@ -5,6 +5,7 @@ export {
   axisScale,
   axisSchema,
   isRatioAxis,
+  levelPlace,
   parseValue,
   proofValue,
   type Scale,
@@ -35,6 +36,7 @@ export {
   waitingEdits,
 } from './ladder';
 export { checkKit, checkLadder, describePlace, describeRung } from './ladder-checks';
+export { cuesAxis, gradeAxis, isBodyWork, type MeasuredAs, measuredAs } from './measured';
 export { watchedFaultSchema } from './method-schema';
 export {
   type AxisAnswer,

@@ -60,6 +60,8 @@ export type LadderPlan = {
   readonly ladderRule?: LadderRule;
   readonly byHand?: readonly HandRung[];
   readonly countsFrom?: readonly CountsFrom[];
+  /** Where the person never lowers what was met, no rung eases anything. */
+  readonly policy?: { readonly pace: { readonly ratchet: 'back' | 'keep' } };
 };
 
 /**
@@ -75,9 +77,11 @@ export function buildLadder({
   ladderRule = 'one-axis',
   byHand = [],
   countsFrom = [],
+  policy,
 }: LadderPlan): Ladder {
+  const easing = policy?.pace.ratchet === 'keep' ? axes.map((axis) => ({ ...axis, eases: [] })) : axes;
   // A ladder has a rung at least, the start: where nothing is climbed it is the only one.
-  const laid = plannedRungs(axes, ladderRule, byHand);
+  const laid = plannedRungs(easing, ladderRule, byHand);
   const planned = laid.length > 0 ? laid : [startRung(axes)];
   const rungs = planned.map((rung): Rung => {
     const cells = edits.filter((edit) => sameCriteria(axes, edit.on, rung.criteria));

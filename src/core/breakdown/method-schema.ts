@@ -24,6 +24,7 @@ const methodAxisSchema = v.strictObject({
   zeroScale: v.optional(text),
   margin: v.optional(v.pipe(v.number(), v.minValue(0), v.maxValue(2)), 0.2),
   eases: v.optional(v.pipe(v.array(key), v.maxLength(2)), []),
+  measured: v.exactOptional(v.boolean()),
   /** What the person is asked where a value is left out. */
   askStart: v.optional(text),
   askDemand: v.optional(text),

@@ -110,6 +110,7 @@ function readAxis(file: FileAxis): Result<MethodAxis> {
     margin,
     eases: file.eases.map((one) => asId<AxisKey>(one)),
     safety: null,
+    ...(file.measured === undefined ? {} : { measured: file.measured }),
   };
   const values: { start: number | null; demand: number | null; zeroScale: number | null } = {
     start: null,

@@ -2,13 +2,15 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { must, seeded } from '@/core/shared';
 import { LAYOUT_SHAPES, spotsOf } from './article-layout';
-import { articleStates, layOut, nextRun } from './articles';
+import { articleNames, articleStates, layOut, nextRun } from './articles';
+
+const named = (count: number): string[] => articleNames({ count, names: [] });
 
 describe('articles', () => {
   const run = (laid: number[], target: number, pick: number | null, firstTouch: number | null = pick) =>
     ({ kind: 'run', laid: laid.map(String), target, pick, firstTouch, aided: false }) as const;
   it('carry every touch until they are washed', () => {
-    const states = articleStates(5, [run([3, 1, 2], 1, 1), run([1, 4, 5], 0, 2, 1)]);
+    const states = articleStates(named(5), [run([3, 1, 2], 1, 1), run([1, 4, 5], 0, 2, 1)]);
     expect([...states]).toEqual([
       ['1', 'handler'],
       ['2', 'clean'],
@@ -16,33 +18,36 @@ describe('articles', () => {
       ['4', 'mouthed'],
       ['5', 'mouthed'],
     ]);
-    expect([...articleStates(2, [run([1, 2], 0, 1), { kind: 'washed' }]).values()]).toEqual([
+    expect([...articleStates(named(2), [run([1, 2], 0, 1), { kind: 'washed' }]).values()]).toEqual([
       'clean',
       'clean',
     ]);
   });
 
   it('are laid with the right one in every place once, clean decoys only, and the same for the same seed', () => {
-    const states = articleStates(8, [run([3, 1, 2], 1, 1), run([1, 4, 5], 0, 1)]);
+    const states = articleStates(named(8), [run([3, 1, 2], 1, 1), run([1, 4, 5], 0, 1)]);
     const layouts = [0, 1, 2, 3].map((i) => must(layOut(states, 4, i, seeded(7))));
     expect([...layouts.map((one) => one.target)].sort()).toEqual([0, 1, 2, 3]);
     for (const { laid, target, scentIt } of layouts)
       expect([laid[target], laid.includes('4'), new Set(laid).size, scentIt]).toEqual(['1', false, 4, false]);
     expect(layOut(states, 4, 2, seeded(7))).toEqual(layOut(states, 4, 2, seeded(7)));
-    expect(must(layOut(articleStates(3, []), 1, 0, seeded(1))).scentIt).toBe(true);
+    expect(must(layOut(articleStates(named(3), []), 1, 0, seeded(1))).scentIt).toBe(true);
   });
 
   it('ask to be washed when too few are clean', () => {
-    expect(layOut(articleStates(3, [run([1, 2, 3], 0, 1)]), 3, 0, seeded(1))).toMatchObject({
+    expect(layOut(articleStates(named(3), [run([1, 2, 3], 0, 1)]), 3, 0, seeded(1))).toMatchObject({
       ok: false,
       code: 'wash',
     });
-    expect(layOut(articleStates(3, []), 0, 0, seeded(1))).toMatchObject({ ok: false, code: 'choices' });
+    expect(layOut(articleStates(named(3), []), 0, 0, seeded(1))).toMatchObject({
+      ok: false,
+      code: 'choices',
+    });
   });
 });
 
 describe('the next run', () => {
-  const clean = articleStates(12, []);
+  const clean = articleStates(named(12), []);
   const plan = { choices: 5, shape: 'circle', laid: 'turns', nearer: true } as const;
   const runs = Array.from({ length: 20 }, (_, i) => must(nextRun(clean, plan, i, 11)));
 
@@ -68,7 +73,7 @@ describe('the next run', () => {
 
   it('never lays what is out of use or was helped with food, washed or not', () => {
     const helped = { kind: 'run', laid: ['5', '1'], target: 0, pick: 0, firstTouch: 0, aided: true } as const;
-    const states = articleStates(5, [
+    const states = articleStates(named(5), [
       helped,
       { kind: 'out-of-use', article: '2' },
       { kind: 'run', laid: ['2', '3'], target: 0, pick: 0, firstTouch: 0, aided: false },
@@ -81,7 +86,7 @@ describe('the next run', () => {
         '4',
       ]);
     expect([
-      ...articleStates(3, [{ kind: 'out-of-use', article: '2' }, { kind: 'washed' }]).values(),
+      ...articleStates(named(3), [{ kind: 'out-of-use', article: '2' }, { kind: 'washed' }]).values(),
     ]).toEqual(['clean', 'out-of-use', 'clean']);
   });
 

@@ -29,16 +29,26 @@ export type ArticleEvent =
   /** The dog touched it outside a run. */
   | { readonly kind: 'touched'; readonly article: string };
 
+/** What a person's articles are called: their own numbers or names, else 1, 2, 3 … */
+export const articleNames = ({
+  count,
+  names,
+}: {
+  readonly count: number;
+  readonly names: readonly string[];
+}): string[] => Array.from({ length: count }, (_, i) => names[i] ?? String(i + 1));
+
 /**
- * The state of every numbered article (1 … count) after what has happened: each touch changes one,
- * washing makes all clean but those out of use.
+ * The state of every article after what has happened: each touch changes one, washing makes all clean
+ * but those out of use. Where the person says so, one that was helped with may be laid again as the
+ * handler's own.
  */
 export function articleStates(
-  count: number,
+  names: readonly string[],
   events: readonly ArticleEvent[],
+  aidedAgain = false,
 ): ReadonlyMap<string, ArticleState> {
-  const clean = (): [string, ArticleState][] =>
-    Array.from({ length: count }, (_, i) => [String(i + 1), 'clean']);
+  const clean = (): [string, ArticleState][] => names.map((name) => [name, 'clean']);
   let states = new Map<string, ArticleState>(clean());
   for (const event of events) {
     if (event.kind === 'washed') {
@@ -63,7 +73,7 @@ export function articleStates(
       const touched = place === null ? undefined : event.laid[place];
       if (touched !== undefined && touched !== target) mark(states, touched, 'mouthed');
     }
-    if (target !== undefined) mark(states, target, event.aided ? 'aided' : 'handler');
+    if (target !== undefined) mark(states, target, event.aided && !aidedAgain ? 'aided' : 'handler');
   }
   return states;
 }

@@ -14,15 +14,27 @@ const LONGEST_DELAY = 12;
 const REWARDS = ['small', 'small', 'small', 'large'];
 const FALSE_MOVES = ['none', 'none', 'a step', 'a hand', 'a turn'];
 
+/** The longest wait that is asked, seconds (null: twelve), and the words that were confused of late. */
+export type CallLimits = { readonly longest?: number | null; readonly confused?: readonly string[] };
+
 /**
  * A fair order of `CALLS_AHEAD` calls of one kind, as words for the handler. `cues` are the
  * person's own cue words, for that kind only. Same random numbers, same order. Fails with `order`
  * where there is nothing to choose between.
  */
-export function callOrder(kind: CallKind, cues: readonly string[], random: Random): Result<string[]> {
+export function callOrder(
+  kind: CallKind,
+  cues: readonly string[],
+  random: Random,
+  { longest = null, confused = [] }: CallLimits = {},
+): Result<string[]> {
   switch (kind) {
-    case 'cues':
+    case 'cues': {
+      // A word that was taken for another comes twice where the others come once.
+      const again = cues.filter((cue) => confused.includes(cue));
+      if (again.length > 0 && again.length < cues.length) return bag([...cues, ...again], random);
       return fairOrder(cues, CALLS_AHEAD, cues.length === 2 ? MOST_IN_A_ROW : 2, random);
+    }
     case 'left-right':
       return ok(
         [...gellermann(random), ...gellermann(random)].map((side) => (side === 0 ? 'left' : 'right')),
@@ -32,8 +44,9 @@ export function callOrder(kind: CallKind, cues: readonly string[], random: Rando
         returnOrCall(CALLS_AHEAD, RETURNS, random).map((back) => (back ? 'go back to it' : 'call it')),
       );
     case 'delay': {
-      const delays = unknownDelays(1, LONGEST_DELAY, CALLS_AHEAD, random);
-      return delays.ok ? ok(delays.value.map((seconds) => `${seconds} s`)) : delays;
+      const most = longest ?? LONGEST_DELAY;
+      const delays = unknownDelays(Math.min(1, most / 2), most, CALLS_AHEAD, random);
+      return delays.ok ? ok(delays.value.map((seconds) => `${Math.min(seconds, most)} s`)) : delays;
     }
     case 'reward':
       return bag(REWARDS, random);

@@ -24,6 +24,8 @@ export const cueTransferRule = v.strictObject({
   wait: v.pipe(v.number(), v.minValue(2), v.maxValue(60)),
   /** Prompted answers in a row before the next stage. */
   before: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(20)),
+  /** After a probe that failed: to stage A and through half pay, back one stage, or the probe again. */
+  failed: v.optional(v.picklist(['first', 'one-back', 'again']), 'first'),
 });
 export type CueTransferRule = v.InferOutput<typeof cueTransferRule>;
 
@@ -71,7 +73,7 @@ export function stepTransfer(
         ? next(rule, state)
         : forward(rule, { ...state, count: state.count + event.count }, `${event.count} more, not logged.`);
     case 'staged':
-      return next(rule, tossed({ ...state, stage: event.stage, count: 0, unprompted: 0 }), 'Set by hand.');
+      return next(rule, tossed({ ...state, stage: event.stage, count: 0 }), 'Set by hand.');
     case 'time-out':
       return state.stage === 'probe'
         ? {
@@ -145,11 +147,23 @@ function unprompted(
 }
 
 function failedProbe(rule: CueTransferRule, state: CueTransferState): PolicyStep<CueTransferState> {
-  return next(
-    rule,
-    { ...state, stage: 'A', count: 0, unprompted: 0, failed: true, paid: true },
-    'The probe failed: the prompted answer is not paid, back one stage.',
-  );
+  const after = { ...state, count: 0, unprompted: 0, failed: true };
+  switch (rule.failed) {
+    case 'first':
+      return next(
+        rule,
+        { ...after, stage: 'A', paid: true },
+        'The silent test failed: the prompted answer is not paid, back to the first stage.',
+      );
+    case 'one-back':
+      return next(
+        rule,
+        tossed({ ...after, stage: 'B' }),
+        'The silent test failed: the prompted answer is not paid, back one stage.',
+      );
+    case 'again':
+      return next(rule, after, 'The silent test failed: the prompted answer is not paid. Once more.');
+  }
 }
 
 /**

@@ -30,6 +30,12 @@ export const BODY_SIGNS = [
   'distracted',
   'tremor',
   'stiffness',
+  'limping',
+  'yelp',
+  'fell',
+  'struck',
+  'growled',
+  'froze',
 ] as const;
 export type BodySign = (typeof BODY_SIGNS)[number];
 
@@ -44,6 +50,10 @@ export type RepTold = {
   readonly timing?: Timing | null;
   /** Place on the element's ordered response scale, from 0. */
   readonly grade?: number | null;
+  /** Seconds that it held, where that was measured. */
+  readonly held?: number | null;
+  /** Drive by eye, 0 to 5 (full), where it was said. */
+  readonly drive?: number | null;
   /** Called a warm-up: it fills its own cap and the set, never a run. */
   readonly warmUp?: boolean;
 };
@@ -66,14 +76,25 @@ export type CoachEvent =
   /** The stage of a protocol, set by hand. */
   | { readonly kind: 'staged'; readonly id: string; readonly stage: Stage }
   | { readonly kind: 'sign'; readonly id: string; readonly sign: BodySign }
+  /** A sign that no longer holds, with somebody's reason. */
+  | { readonly kind: 'sign-over'; readonly of: string }
+  /** A note or sign said otherwise: the sign as it is now. */
+  | { readonly kind: 'sign-again'; readonly of: string; readonly sign: BodySign }
   /** "About six more, not logged": they move the policy, never the evidence. */
   | { readonly kind: 'unlogged'; readonly id: string; readonly count: number };
 
 /** The events that policies themselves see; undo and correction are done for them by replay. */
 export type Happening = Exclude<CoachEvent, { kind: 'undo' | 'correction' }>;
 
-/** One quiet line with its grounds. Declining it needs nothing. */
-export type Advice =
+/**
+ * One quiet line with its grounds. Declining it needs nothing. A sign of the body, the rule and a rest
+ * are lines of their own: none hides another.
+ */
+export type Advice = Line & {
+  /** The sign of the body that it comes from, by its entry; it may be dismissed with a reason where it stands. */
+  readonly sign?: { readonly id: string; readonly stands: boolean };
+};
+type Line =
   | { readonly kind: 'advance' | 'drop-back'; readonly to: number; readonly reason: string }
   | {
       readonly kind: 'hold' | 'rest' | 'done' | 'probe' | 'help' | 'filler' | 'end' | 'stop';
@@ -100,15 +121,17 @@ export type CoachStart = {
    * where no axis is a length.
    */
   readonly values: readonly number[] | null;
-  /**
-   * The day on which this rung was first worked, and today; null where it was not worked before.
-   */
-  readonly rungSince: Day | null;
+  /** What each rung asks: place on the list of responses, and seconds of a hold; null where none is asked. */
+  readonly grades: readonly number[] | null;
+  readonly holds: readonly number[] | null;
+  /** The first day of this element, the last before today, and today; null where there is none. */
+  readonly since: Day | null;
+  readonly lastDay: Day | null;
   readonly today: Day | null;
 };
 
-/** Where the dog stands, in a running session. */
-export type Standing = CoachStart;
+/** Where the dog stands in a running session, and on which rung before this event. */
+export type Standing = CoachStart & { readonly before?: number };
 
 export type PolicyStep<S> = { readonly state: S; readonly advice: readonly Advice[] };
 

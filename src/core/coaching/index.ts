@@ -2,12 +2,14 @@ export { LAID, LAYOUT_SHAPES, type Laid, type LayoutShape, type Spot } from './a
 export {
   type ArticleEvent,
   type ArticleState,
+  articleNames,
   articleStates,
   type Layout,
   type NextRun,
   nextRun,
 } from './articles';
 export { CALLS, CALLS_AHEAD, type CallKind, callOrder } from './caller';
+export { type ColdProbe, coldProbe, isLongGap, LONG_GAP, PROBE_REPS } from './cold-probe';
 export { type CueTransferState, transferOf } from './cue-transfer';
 export { FIRST_RULES, RULE_WORDS, type RuleWords, USUAL_RULES } from './describe';
 export {
@@ -38,3 +40,4 @@ export {
   ruleSchema,
   startCoaching,
 } from './policy';
+export { type SeenSign, signLine, signName, standingSign } from './signs';

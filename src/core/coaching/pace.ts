@@ -1,6 +1,7 @@
 import * as v from 'valibot';
-import type { Advice, BodySign, Happening } from './events';
+import type { Advice, Happening } from './events';
 import { hold, plural } from './events';
+import { afterSigns, type SeenSign, signAdvice, signLine } from './signs';
 
 const cap = v.nullable(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(200)));
 
@@ -18,8 +19,8 @@ export const paceSchema = v.strictObject({
   /** How many rungs below its best the dog starts on the next day. */
   startBelow: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(10)),
   /**
-   * `keep`: a rung that was met twice in the session is not gone below; `back`: it is, as soon as
-   * the rule says so.
+   * `keep`: what was once met is never lowered, by no rule, start, easing or probe; only a sign of the
+   * body may. `back`: it is, as soon as the rule says so.
    */
   ratchet: v.picklist(['back', 'keep']),
 });
@@ -41,7 +42,7 @@ export type PaceState = {
    * has not.
    */
   readonly upIn: number | null;
-  readonly signs: readonly BodySign[];
+  readonly signs: readonly SeenSign[];
   /** Clean reps on each rung in this session. */
   readonly met: Readonly<Record<number, number>>;
 };
@@ -52,7 +53,7 @@ export const START_PACE: PaceState = { reps: 0, sinceRest: 0, warmUps: 0, upIn: 
  * first.
  */
 export function startRung(pace: Pace, best: number): number {
-  return Math.max(0, best - pace.startBelow);
+  return pace.ratchet === 'keep' ? best : Math.max(0, best - pace.startBelow);
 }
 
 /**
@@ -79,7 +80,9 @@ export function countPace(pace: Pace, state: PaceState, event: Happening, rungBe
     case 'moved':
       return event.rung > rungBefore ? { ...state, upIn: setNumber(pace, state) } : state;
     case 'sign':
-      return { ...state, signs: [...state.signs, event.sign] };
+    case 'sign-over':
+    case 'sign-again':
+      return { ...state, signs: afterSigns(state.signs, event) };
     case 'answered':
     case 'staged':
     case 'time-out':
@@ -90,13 +93,10 @@ export function countPace(pace: Pace, state: PaceState, event: Happening, rungBe
 const setNumber = (pace: Pace, state: PaceState): number =>
   Math.floor(Math.max(0, state.sinceRest - 1) / pace.setSize);
 
-const PAIN: readonly BodySign[] = ['tremor', 'stiffness'];
-const TIRED: readonly BodySign[] = ['panting', 'circling', 'slowing', 'sticky'];
-const STRESS: readonly BodySign[] = ['yawning', 'lip-licking', 'avoiding', 'barking'];
-
 /**
- * Lays the common rules over what a policy advises: body signs first, then caps, then rests, then
- * one step up a set.
+ * Lays the common rules over what a policy advises: a sign of the body has its own line, caps and rests
+ * have theirs, and one step up a set is enough. While a sign stands that ends or stops the work, nothing
+ * goes up.
  */
 export function withPace(
   pace: Pace,
@@ -105,64 +105,57 @@ export function withPace(
   rung: number,
   advice: readonly Advice[],
 ): readonly Advice[] {
-  const body = event.kind === 'sign' ? signAdvice(event.sign, state) : null;
-  if (body) return [body];
-  if (event.kind === 'rep' && event.warmUp && pace.warmUpCap !== null && state.warmUps >= pace.warmUpCap)
-    return [
-      hold(
-        `${plural(state.warmUps, 'warm-up rep')}; your cap is ${pace.warmUpCap}. It is warm: begin with the first real one.`,
-      ),
-    ];
+  const standing = signLine(state.signs);
+  const fresh =
+    event.kind === 'sign' && standing?.sign?.id !== event.id ? signAdvice(event, state.signs, rung) : null;
+  const signs = [standing, fresh].filter((one) => one !== null);
   const main = advice.map((one) => tempered(pace, state, rung, one));
-  if (pace.sessionCap !== null && state.reps >= pace.sessionCap)
+  if (isWarm(pace, state, event)) return [...signs, warmed(pace, state)];
+  const rule = standing ? main.filter((one) => !says(one) && one.kind !== 'hold') : main;
+  const held = standing && advice.some((one) => one.kind === 'advance') ? [NO_STEP_UP] : [];
+  return [...signs, ...rule, ...held, ...pauses(pace, state, signs)];
+}
+
+const NO_STEP_UP = hold('No step up while a sign of the body stands.');
+
+/** What the line of the sign says already. */
+const says = (advice: Advice): boolean => advice.kind === 'end' || advice.kind === 'stop';
+
+const isWarm = (pace: Pace, state: PaceState, event: Happening): boolean =>
+  event.kind === 'rep' && event.warmUp === true && pace.warmUpCap !== null && state.warmUps >= pace.warmUpCap;
+
+const warmed = (pace: Pace, state: PaceState): Advice =>
+  hold(
+    `${plural(state.warmUps, 'warm-up rep')}; your cap is ${pace.warmUpCap}. It is warm: begin with the first real one.`,
+  );
+
+function pauses(pace: Pace, state: PaceState, signs: readonly Advice[]): Advice[] {
+  if (pace.sessionCap !== null && state.reps >= pace.sessionCap && !signs.some(says))
     return [
-      ...main,
       {
         kind: 'end',
         reason: `${plural(state.reps, 'rep')} today; your cap is ${pace.sessionCap}. End on something easy.`,
       },
     ];
-  if (state.sinceRest >= pace.setSize)
+  const resting = signs.some((one) => one.kind === 'rest' || says(one));
+  if (state.sinceRest >= pace.setSize && !resting)
     return [
-      ...main,
       {
         kind: 'rest',
         reason: `${plural(state.sinceRest, 'rep')} since the last rest; your set is ${pace.setSize}.`,
       },
     ];
-  return main;
+  return [];
 }
 
 function tempered(pace: Pace, state: PaceState, rung: number, advice: Advice): Advice {
   if (advice.kind === 'advance' && state.upIn === setNumber(pace, state))
-    return {
-      kind: 'hold',
-      reason: `${advice.reason} It went up in this set already: one step a set, so rest first.`,
-    };
+    return hold(`${advice.reason} It went up in this set already: one step a set, so rest first.`);
   const met = state.met[rung] ?? 0;
-  if (advice.kind === 'drop-back' && pace.ratchet === 'keep' && met >= 2)
+  if (advice.kind === 'drop-back' && pace.ratchet === 'keep')
     return {
       kind: 'help',
-      reason: `${advice.reason} This was met ${met} times today and you keep what was met: help once or rest, rather than go below it.`,
+      reason: `${advice.reason} You never lower what was met${met > 0 ? ` (${plural(met, 'time')} clean here today)` : ''}: help once, rest, or do something else, rather than go below it.`,
     };
   return advice;
-}
-
-function signAdvice(sign: BodySign, state: PaceState): Advice {
-  const name = sign.replace('-', ' ');
-  if (PAIN.includes(sign))
-    return {
-      kind: 'stop',
-      reason: `You saw ${name}. That can be pain: stop now, and see a veterinary surgeon if it stays.`,
-    };
-  const again = (list: readonly BodySign[]): number => state.signs.filter((one) => list.includes(one)).length;
-  if (TIRED.includes(sign))
-    return again(TIRED) >= 2
-      ? { kind: 'end', reason: `You saw ${name}, the second sign of tiredness today. End on something easy.` }
-      : { kind: 'rest', reason: `You saw ${name}: tired. Shade and water, and a rest.` };
-  if (STRESS.includes(sign))
-    return again(STRESS) >= 2
-      ? { kind: 'end', reason: `You saw ${name}, the second sign of stress today. End on something sure.` }
-      : { kind: 'filler', reason: `You saw ${name}: stress. Give something easy and pay it.` };
-  return { kind: 'filler', reason: `You saw ${name}. Give an easy filler, or go somewhere quieter.` };
 }

@@ -121,7 +121,7 @@ describe('what is common to all rules', () => {
     ['a cap on the session', 'cfcf', { sessionCap: 4 }, 'hold+end'],
     ['going back at once', 'ccm', {}, 'drop-back 1'],
     ['or keeping what was met', 'ccm', { ratchet: 'keep' }, 'help'],
-    ['but not what was met once', 'cm', { ratchet: 'keep' }, 'drop-back 1'],
+    ['met once or never', 'mm', { ratchet: 'keep' }, 'help'],
   ] as const)('%s', (_, text, pace, advice) =>
     expect(run(rule, reps(text), {}, { ...WIDE, ...pace }).last).toBe(advice));
 
@@ -152,11 +152,11 @@ describe('what is common to all rules', () => {
 
   it.each([
     [['stiffness'], 'stop'],
-    [['panting'], 'rest'],
+    [['panting'], 'rest+hold'],
     [['panting', 'slowing'], 'end'],
-    [['yawning'], 'filler'],
+    [['yawning'], 'filler+hold'],
     [['yawning', 'avoiding'], 'end'],
-    [['distracted'], 'filler'],
+    [['distracted'], 'filler+hold'],
   ] as const)('body signs %j → %s', (signs, advice) => {
     const events = signs.map((sign, i): CoachEvent => ({ kind: 'sign', id: String(i), sign }));
     expect(run(rule, events).last).toBe(advice);
@@ -198,6 +198,7 @@ describe('stretch', () => {
   const rule: Rule = { kind: 'stretch', cut: 0.5, perSession: 2 };
   const values = [5, 10, 20, 30, 40, 50];
   const at = { rung: 4, top: 5, values };
+  const full = (id: string): CoachEvent => rep(id, 'clean', { drive: 5 });
   const refused = (why: (typeof REFUSALS)[number]): CoachEvent[] => [
     rep('r', 'miss'),
     { kind: 'answered', id: 'a', why },
@@ -214,16 +215,35 @@ describe('stretch', () => {
 
   it('asks once; a refusal without an answer changes nothing', () => {
     expect(run(rule, reps('m'), at).last).toBe('ask');
-    expect(run(rule, [...reps('m'), rep('x', 'clean')], at).last).toBe('advance 5');
+    expect(run(rule, [...reps('m'), rep('x', 'clean', { drive: 5 })], at).last).toBe('advance 5');
     expect(run(rule, [{ kind: 'answered', id: 'a', why: 'too-far' }], at).last).toBe('hold');
   });
   it('repeats the same distance when it did not mark, and says so', () =>
     expect(run(rule, refused('did-not-mark'), at).reason).toContain('same distance again'));
   it('rebuilds after a cut, within the cadence of a session', () => {
-    expect(run(rule, [...refused('too-far'), moved(2), rep('b', 'clean')], at).last).toBe('advance 3');
+    expect(run(rule, [...refused('too-far'), moved(2), rep('b', 'clean', { drive: 5 })], at).last).toBe(
+      'advance 3',
+    );
     expect(
-      run(rule, [...refused('too-far'), moved(2), rep('b', 'clean'), moved(3), rep('c', 'clean')], at).last,
+      run(rule, [...refused('too-far'), moved(2), full('b'), moved(3), full('c'), moved(4), full('d')], at)
+        .last,
     ).toBe('hold');
+  });
+  it('goes back without having gone longer, stays too far until it is taken, and wants full drive', () => {
+    const rested: CoachEvent = { kind: 'rested' };
+    expect(
+      run(rule, [...refused('too-far'), moved(2), full('b'), moved(3), rested, full('c')], at).last,
+    ).toBe('advance 4');
+    expect(run(rule, [...refused('too-far'), full('b')], at).last).toBe('drop-back 2');
+    expect(run(rule, reps('c'), at).reason).toContain('nothing was said of its drive');
+    expect(run(rule, [rep('b', 'clean', { drive: 3 })], at).reason).toContain('not on full drive');
+  });
+  it('two refusals that nobody explains end it', () => {
+    expect(run(rule, [...refused('unknown'), ...refused('unknown')], at).reason).toContain(
+      'mouth, feet and back',
+    );
+    expect(run(rule, [rep('r', 'miss'), rep('s', 'miss'), rep('t', 'miss')], at).last).toBe('end');
+    expect(run(rule, [...refused('chewing'), ...refused('chewing')], at).last).toBe('hold');
   });
   it('cuts below the shortest rung in words only, and stays stopped when sore', () => {
     expect(run(rule, refused('too-far'), { ...at, rung: 0 }).reason).toMatch(/under 2\sm/);
@@ -233,7 +253,7 @@ describe('stretch', () => {
 });
 
 describe('cue transfer', () => {
-  const rule: Rule = { kind: 'cue-transfer', gap: 2, wait: 20, before: 5 };
+  const rule: Rule = { kind: 'cue-transfer', gap: 2, wait: 20, before: 5, failed: 'first' };
   const answers = (...list: (Timing | 'time-out')[]): CoachEvent[] =>
     list.map((timing, i) =>
       timing === 'time-out'
@@ -312,19 +332,19 @@ describe('protocols', () => {
     ['clean twice goes up', [rep('a', 'clean'), rep('b', 'clean')], 'advance 3'],
   ])('scenario: %s', (_, events, advice) => expect(run(scenario, events).last).toBe(advice));
 
-  const strength: Rule = { kind: 'strength', minDays: 14, repsPerDay: 5, cleanToAdvance: 4 };
-  const days = (from: string) => ({ rungSince: from as Day, today: '2026-06-30' as Day });
+  const strength: Rule = { kind: 'strength', minDays: 14, restDays: 1, repsPerDay: 5, cleanToAdvance: 4 };
+  const days = (from: string) => ({ since: from as Day, today: '2026-06-30' as Day });
   it.each([
     ['a hold that breaks twice on one day stops it', 'cff', '2026-06-01', 'stop'],
     ['broken once: nothing longer that day', 'cfccc', '2026-06-01', 'end'],
-    ['five clean, but only ten days on the rung', 'ccccc', '2026-06-20', 'end'],
+    ['five clean, but the exercise has run for ten days only', 'ccccc', '2026-06-20', 'end'],
     ['five clean after enough days', 'ccccc', '2026-06-01', 'advance 3'],
     ['the day is not over', 'ccc', '2026-06-01', 'hold'],
   ])('strength: %s', (_, text, from, advice) =>
     expect(run(strength, reps(text), days(from)).last).toBe(advice));
-  it('a break is never answered by a correction, and a new rung has no days yet', () => {
+  it('a break is never answered by a correction, and the days are those of the whole exercise', () => {
     expect(run(strength, reps('ff')).reason).toMatch(/vet.*not will/s);
-    expect(run(strength, [moved(3), ...reps('ccccc')], days('2026-06-01')).last).toBe('end');
+    expect(run(strength, [moved(3), ...reps('ccccc')], days('2026-06-28')).last).toBe('end');
   });
 
   const shaping: Rule = { kind: 'distribution', window: 10, paidShare: 0.8 };
@@ -333,7 +353,7 @@ describe('protocols', () => {
   it('pays what is better than most, and goes up when nothing is left to choose from', () => {
     expect(run(shaping, grades(0, 1)).reason).toContain('pay every one');
     // Rank 2 of nine: (9 + 1) × 0.2.
-    expect(run(shaping, grades(0, 1, 1, 2, 2, 2, 3, 3, 4)).reason).toContain('Pay grade 1 and better');
+    expect(run(shaping, grades(0, 1, 1, 2, 2, 2, 3, 3, 4)).reason).toContain('8 of the last 9');
     expect(run(shaping, grades(...Array(10).fill(4))).last).toBe('advance 3');
   });
 });

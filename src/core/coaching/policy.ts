@@ -81,7 +81,16 @@ export function startCoaching(
   policy: Policy,
   start: Pick<CoachStart, 'rung' | 'top'> & Partial<CoachStart>,
 ): CoachState {
-  const whole: CoachStart = { seed: 0, values: null, rungSince: null, today: null, ...start };
+  const whole: CoachStart = {
+    seed: 0,
+    values: null,
+    grades: null,
+    holds: null,
+    since: null,
+    lastDay: null,
+    today: null,
+    ...start,
+  };
   return {
     start: whole,
     rung: whole.rung,
@@ -125,12 +134,7 @@ function replayed(policy: Policy, state: CoachState, events: readonly Happening[
 
 function happened(policy: Policy, state: CoachState, event: Happening): CoachStep {
   const rung = event.kind === 'moved' ? event.rung : state.rung;
-  // Days on a rung belong to the rung of the morning: one that was entered today has none.
-  const at: Standing = {
-    ...state.start,
-    rung,
-    rungSince: rung === state.start.rung ? state.start.rungSince : null,
-  };
+  const at: Standing = { ...state.start, rung, before: state.rung };
   const { state: inner, advice } = KINDS[policy.rule.kind].step(policy.rule, state.inner, event, at);
   const pace = countPace(policy.pace, state.pace, event, state.rung);
   return {

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { daysBetween } from '@/core/shared';
+import { daysBetween, NO_BREAK } from '@/core/shared';
 import { type Advice, type Happening, hold, type PolicyStep, plural, type Standing } from './events';
 import { NO_ROWS, type Rows } from './runs';
 
@@ -93,25 +93,34 @@ function afterClean(rule: ScenarioRule, state: ScenarioState, at: Standing): Pol
 }
 
 /**
- * *Strength*: seconds are muscle. Few reps a day, days between steps, and a break lengthens nothing
- * that day.
+ * *Strength*: seconds are muscle. Few reps a day, rest days between, so many days at least for the whole
+ * exercise, and a break lengthens nothing that day.
  */
 export const strengthRule = v.strictObject({
   kind: v.literal('strength'),
-  minDays: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(60)),
+  /** Days at least from the first one to the whole demand. */
+  minDays: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(180)),
+  /** Days without this work between two with it. */
+  restDays: v.optional(v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(7)), 1),
   repsPerDay: few,
   cleanToAdvance: few,
 });
 export type StrengthRule = v.InferOutput<typeof strengthRule>;
-export type StrengthState = { readonly reps: number; readonly clean: number; readonly breaks: number };
+export type StrengthState = {
+  readonly reps: number;
+  readonly clean: number;
+  readonly breaks: number;
+  /** Seconds of the clean holds of today, where they were measured. */
+  readonly held: readonly number[];
+};
 
 /** The state before the day's first rep: no reps, none clean, no break. */
-export const startStrength = (): StrengthState => ({ reps: 0, clean: 0, breaks: 0 });
+export const startStrength = (): StrengthState => ({ reps: 0, clean: 0, breaks: 0, held: [] });
 
 /**
- * One event of strength work: reps of the day and holds that were broken. The second break → stop;
- * the day's number of reps → end, or a step longer after `minDays` on the rung with
- * `cleanToAdvance` clean.
+ * One event of strength work: reps of the day and holds that were broken. The second break → stop; the
+ * day's number of reps → end, or a step longer with `cleanToAdvance` clean and no break, where so much
+ * of the whole exercise is due by its days.
  */
 export function stepStrength(
   rule: StrengthRule,
@@ -121,42 +130,74 @@ export function stepStrength(
 ): PolicyStep<StrengthState> {
   const more = event.kind === 'unlogged' ? event.count : event.kind === 'rep' ? 1 : 0;
   const fair = event.kind === 'rep' && event.counts;
+  const clean = fair && event.outcome === 'clean';
   const now: StrengthState = {
     reps: state.reps + more,
-    clean: state.clean + (fair && event.outcome === 'clean' ? 1 : 0),
-    breaks: state.breaks + (fair && event.outcome !== 'clean' ? 1 : 0),
+    clean: state.clean + (clean ? 1 : 0),
+    breaks: state.breaks + (fair && !clean ? 1 : 0),
+    held: clean && typeof event.held === 'number' ? [...state.held, event.held] : state.held,
   };
   return { state: now, advice: [strengthAdvice(rule, now, at)] };
 }
 
-function strengthAdvice(rule: StrengthRule, { reps, clean, breaks }: StrengthState, at: Standing): Advice {
+function strengthAdvice(rule: StrengthRule, state: StrengthState, at: Standing): Advice {
+  const { reps, breaks } = state;
   if (breaks >= 2)
     return {
       kind: 'stop',
       reason: `Broken ${breaks} times today: stop and rest. If rest days do not help, have a vet look. It is muscle, not will.`,
     };
-  if (reps >= rule.repsPerDay) return atDayEnd(rule, { reps, clean, breaks }, at);
-  if (breaks === 1)
-    return hold(`Broken once: no longer holds today. ${reps} of ${plural(rule.repsPerDay, 'rep')} done.`);
-  return hold(`${reps} of ${plural(rule.repsPerDay, 'rep')} for today.`);
+  if (reps >= rule.repsPerDay) return atDayEnd(rule, state, at);
+  const done = `${reps} of ${plural(rule.repsPerDay, 'rep')} for today.`;
+  const rested = at.lastDay !== null && at.today !== null ? daysBetween(at.lastDay, at.today) - 1 : null;
+  if (rested !== null && rested >= 0 && rested < rule.restDays)
+    return {
+      kind: 'end',
+      reason: `It worked ${rested === 0 ? 'yesterday' : `${rested + 1} days ago`}; your rule leaves ${plural(rule.restDays, 'rest day')} between. Muscle grows then: leave it for today.`,
+    };
+  if (breaks === 1) return hold(`Broken once: no longer holds today. ${done}`);
+  return hold(done);
 }
 
-function atDayEnd(rule: StrengthRule, { reps, clean, breaks }: StrengthState, at: Standing): Advice {
+function atDayEnd(rule: StrengthRule, state: StrengthState, at: Standing): Advice {
+  const { reps, clean, breaks } = state;
   const full = `${reps} of ${rule.repsPerDay} for today: enough, and a rest day is training too.`;
   if (breaks > 0 || clean < rule.cleanToAdvance)
     return { kind: 'end', reason: `${full} ${clean} clean; longer comes another day.` };
   if (at.rung >= at.top) return { kind: 'done', reason: `${full} All of the demand, clean.` };
-  const days = at.rungSince !== null && at.today !== null ? daysBetween(at.rungSince, at.today) : 0;
-  if (days < rule.minDays)
+  const days = at.since !== null && at.today !== null ? daysBetween(at.since, at.today) : 0;
+  const due = dueOn(rule, at.rung + 1, at.top);
+  if (days < due)
     return {
       kind: 'end',
-      reason: `${full} ${plural(days, 'day')} on this rung; your rule is at least ${rule.minDays}.`,
+      reason: `${full} Day ${days + 1} of the exercise; the next step is due on day ${due + 1}, so that the whole takes ${rule.minDays} days at least.`,
     };
+  const to = longerBy(rule, state, at, days);
   return {
     kind: 'advance',
-    to: at.rung + 1,
-    reason: `${full} ${days} days on this rung, ${clean} clean and no break: next time a step longer.`,
+    to,
+    reason: `${full} ${clean} clean and no break${to > at.rung + 1 ? `, held ${seconds(shortest(state))} each time` : ''}: next time longer.`,
   };
+}
+
+/** The days after the first on which a rung may be reached: even steps, the top not before the minimum. */
+const dueOn = (rule: StrengthRule, rung: number, top: number): number =>
+  Math.ceil((rule.minDays * rung) / top);
+
+const shortest = ({ held }: StrengthState): number => Math.min(...held);
+const seconds = (value: number): string => `${Number(value.toPrecision(2))}${NO_BREAK}s`;
+
+/**
+ * The next rung, or a wider step by what was held: the highest that asks no more than the shortest clean
+ * hold of the day, and is due.
+ */
+function longerBy(rule: StrengthRule, state: StrengthState, at: Standing, days: number): number {
+  const { holds } = at;
+  if (holds === null || state.held.length < rule.cleanToAdvance) return at.rung + 1;
+  const fits = holds.findLastIndex(
+    (asked, rung) => asked <= shortest(state) + 1e-9 && dueOn(rule, rung, at.top) <= days,
+  );
+  return Math.max(at.rung + 1, fits);
 }
 
 /** *Distribution* (shaping): pay what is better than most of what the dog has just offered. */
@@ -209,13 +250,30 @@ export function stepDistribution(
 function distributionAdvice(rule: DistributionRule, grades: readonly number[], at: Standing): Advice {
   const level = criterionOf(rule.paidShare, grades);
   const share = `about ${Math.round(rule.paidShare * 100)} in 100`;
-  if (grades.length < 4)
+  if (grades.length < FEW_GRADES)
     return hold(`${plural(grades.length, 'response')} seen: pay every one until there are four.`);
+  const asked = at.grades?.[at.rung] ?? null;
+  if (asked === null) return ungraded(rule, grades, level, at);
+  const good = grades.filter((grade) => grade >= asked).length;
+  const words = `${good} of the last ${grades.length} were as far as asked, or further`;
+  if (grades.length < rule.window || level < asked)
+    return hold(`${words}. Pay ${level >= asked ? 'those' : 'the best of them'}: ${share} should be paid.`);
+  if (at.rung >= at.top) return { kind: 'done', reason: `${words}: all of it.` };
+  // The ladder goes on from the grade shown, not from the one asked.
+  const shown = at.grades?.findLastIndex((grade) => grade <= level) ?? at.rung;
+  const to = Math.max(at.rung + 1, shown);
+  return { kind: 'advance', to, reason: `${words}: ask for more.` };
+}
+
+const FEW_GRADES = 4;
+
+/** Without a list of responses the grades are clean, flawed and missed. */
+function ungraded(rule: DistributionRule, grades: readonly number[], level: number, at: Standing): Advice {
   const best = Math.max(...grades);
-  const settled = grades.length >= rule.window && best > 0 && level >= best;
-  if (!settled)
-    return hold(`Pay grade ${level} and better: of the last ${grades.length}, ${share} were that good.`);
-  const words = `The last ${grades.length} are all but alike, at grade ${best}`;
-  if (at.rung >= at.top) return { kind: 'done', reason: `${words}, on the top rung.` };
+  const good = grades.filter((grade) => grade >= level).length;
+  if (grades.length < rule.window || best === 0 || level < best)
+    return hold(`Pay the better ones: ${good} of the last ${grades.length} were good enough.`);
+  const words = `The last ${grades.length} are all but alike`;
+  if (at.rung >= at.top) return { kind: 'done', reason: `${words}, on the top step.` };
   return { kind: 'advance', to: at.rung + 1, reason: `${words}: nothing is left to choose from here.` };
 }

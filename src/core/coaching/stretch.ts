@@ -23,16 +23,36 @@ export const stretchRule = v.strictObject({
 });
 export type StretchRule = v.InferOutput<typeof stretchRule>;
 
-/** `asked`: a refusal waits for its answer. `sore`: the session is over. */
-export type StretchState = { readonly longer: number; readonly asked: boolean; readonly sore: boolean };
+/**
+ * `asked`: a refusal waits for its answer. `cutTo`: too far, and where to instead; it stays until it is
+ * taken. `unexplained`: refusals of which nobody knows why. `sore`: the session is over.
+ */
+export type StretchState = {
+  readonly longer: number;
+  readonly asked: boolean;
+  readonly sore: boolean;
+  readonly unexplained: number;
+  readonly cut: Advice | null;
+};
 
 /** The state before the first send: not lengthened, no question open, not sore. */
-export const startStretch = (): StretchState => ({ longer: 0, asked: false, sore: false });
+export const startStretch = (): StretchState => ({
+  longer: 0,
+  asked: false,
+  sore: false,
+  unexplained: 0,
+  cut: null,
+});
+
+/** Full drive, by eye, of 0 to 5. */
+const FULL = 5;
+/** So many refusals that nobody can explain end the session. */
+const UNEXPLAINED = 2;
 
 /**
- * One event of stretching: a clean send may lengthen up to `perSession` times, a refusal asks why,
- * and its answer decides: "too far" cuts the distance to the share `cut`, "sore" ends the session.
- * Cut .5 at 40 m, too far → the rung of 20 m.
+ * One event of stretching: a clean send on full drive may lengthen up to `perSession` times, a refusal
+ * asks why, and its answer decides: "too far" cuts the distance to the share `cut`, "sore" ends the
+ * session. Cut .5 at 40 m, too far → the rung of 20 m, advised until it is taken.
  */
 export function stepStretch(
   rule: StretchRule,
@@ -41,28 +61,37 @@ export function stepStretch(
   at: Standing,
 ): PolicyStep<StretchState> {
   switch (event.kind) {
-    case 'rep':
-      return afterRep(
-        rule,
-        { ...state, asked: event.counts && event.outcome === 'miss' },
-        event.outcome,
-        event.counts,
-        at,
-      );
-    case 'answered':
-      return state.asked
-        ? {
-            state: { ...state, asked: false, sore: state.sore || event.why === 'sore' },
-            advice: [afterAnswer(rule, event.why, at)],
-          }
-        : { state, advice: [hold('No refusal is open.')] };
-    case 'moved':
+    case 'rep': {
+      const refused = event.counts && event.outcome === 'miss';
+      // A refusal whose question nobody answered stays unexplained.
+      const open = state.unexplained + (refused && state.asked ? 1 : 0);
+      const now = { ...state, asked: refused, unexplained: open };
+      return { state: now, advice: [afterSend(rule, now, event, at)] };
+    }
+    case 'answered': {
+      if (!state.asked) return { state, advice: [state.cut ?? hold('No refusal is open.')] };
+      const advice = afterAnswer(rule, event.why, at);
+      const now: StretchState = {
+        ...state,
+        asked: false,
+        sore: state.sore || event.why === 'sore',
+        unexplained: state.unexplained + (event.why === 'unknown' ? 1 : 0),
+        cut: event.why === 'too-far' && advice.kind === 'drop-back' ? advice : null,
+      };
+      return { state: now, advice: [now.unexplained >= UNEXPLAINED ? MOUTH_FEET_BACK : advice] };
+    }
+    case 'moved': {
+      const longer = state.longer + (event.rung > (at.before ?? event.rung) ? 1 : 0);
       return {
-        state: { ...state, asked: false, longer: state.longer + 1 },
+        state: { ...state, asked: false, longer, cut: null },
         advice: [hold('Send at this distance, and look at the drive.')],
       };
+    }
     default:
-      return { state, advice: [state.asked ? question : hold('Look at the drive of the next send.')] };
+      return {
+        state,
+        advice: [state.asked ? question : (state.cut ?? hold('Look at the drive of the next send.'))],
+      };
   }
 }
 
@@ -75,40 +104,33 @@ const SORE: Advice = {
   kind: 'stop',
   reason: 'It may be sore: stop now. If it stays, see a veterinary surgeon before the next session.',
 };
+const MOUTH_FEET_BACK: Advice = {
+  kind: 'end',
+  reason:
+    'Two refusals that nobody can explain: end here, and look at its mouth, feet and back before the next one.',
+};
 
-function afterRep(
+function afterSend(
   rule: StretchRule,
   state: StretchState,
-  outcome: string,
-  counts: boolean,
+  { outcome, counts, drive }: Extract<Happening, { kind: 'rep' }>,
   at: Standing,
-): PolicyStep<StretchState> {
-  if (state.sore) return { state, advice: [SORE] };
-  if (state.asked) return { state, advice: [question] };
-  if (!counts || outcome !== 'clean')
-    return { state, advice: [hold('Not on full drive: the same distance again.')] };
+): Advice {
+  if (state.sore) return SORE;
+  if (state.unexplained >= UNEXPLAINED) return MOUTH_FEET_BACK;
+  if (state.asked) return question;
+  if (state.cut) return state.cut;
+  if (!counts || outcome !== 'clean') return hold('Not clean: the same distance again.');
+  if (typeof drive !== 'number')
+    return hold('It went; nothing was said of its drive. Only full drive makes it longer.');
+  if (drive < FULL) return hold('It went, not on full drive: the same distance again.');
   if (at.rung >= at.top)
-    return {
-      state,
-      advice: [
-        { kind: 'done', reason: 'Full drive at the whole distance. End here, or send in a new place.' },
-      ],
-    };
+    return { kind: 'done', reason: 'Full drive at the whole distance. End here, or send in a new place.' };
   if (state.longer >= rule.perSession)
-    return {
-      state,
-      advice: [
-        hold(
-          `Moved ${plural(state.longer, 'time')} today; your rule is ${rule.perSession} a session. The rest belongs to other days.`,
-        ),
-      ],
-    };
-  return {
-    state,
-    advice: [
-      { kind: 'advance', to: at.rung + 1, reason: `Full drive${shown(at, at.rung)}: a little longer.` },
-    ],
-  };
+    return hold(
+      `Made longer ${plural(state.longer, 'time')} today; your rule is ${rule.perSession} a session. The rest belongs to other days.`,
+    );
+  return { kind: 'advance', to: at.rung + 1, reason: `Full drive${shown(at, at.rung)}: a little longer.` };
 }
 
 function afterAnswer(rule: StretchRule, why: Refusal, at: Standing): Advice {

@@ -1,10 +1,11 @@
 import { type Axis, type Criteria, sameCriteria } from '@/core/breakdown';
+import type { Timing } from '@/core/coaching';
 import {
   type Cause,
   countsAsEvidence,
   type EvidenceRep,
-  HANDLER_ACTIONS,
-  type HandlerAction,
+  HANDLED,
+  type Handled,
   LANDINGS,
   type Landed,
 } from '@/core/log';
@@ -16,7 +17,7 @@ import { byEye, type Deviation } from './precision';
  * Raised whenever the meaning of a rep changes, so that what was kept under an older one is made anew
  * from the log.
  */
-export const MEANING = 1;
+export const MEANING = 2;
 
 /** Counts of reps of one bout that share criteria, place and conditions. Never keyed by rung. */
 export type BoutCell = {
@@ -29,6 +30,8 @@ export type BoutCell = {
 
 /** So many of so many. */
 type Clean = { readonly reps: number; readonly clean: number };
+/** So many of those of which it was said. */
+type Said = { readonly of: number; readonly count: number };
 
 export type FaultCount = { readonly fault: FaultRef | null; readonly count: number };
 
@@ -77,15 +80,32 @@ export type BoutEvidence = {
   readonly waited: number;
   readonly holds: readonly { readonly seconds: number; readonly endedBy: 'dog' | 'handler' }[];
   readonly turns: readonly Deviation[];
+  /** Silent tests after a gap, and other probes: shown apart, never averaged with training. */
+  readonly probes: Clean;
+  /** Answers by when they came, where a new cue takes over from an old prompt. */
+  readonly timings: Readonly<Partial<Record<Timing, number>>>;
   readonly habits: {
-    /** Reps whose timing was kept, answers before the word, reps of which cues were said, with a further one. */
+    /** Reps whose timing was kept, answers before the word, reps of which cues were said. */
     readonly timed: number;
     readonly early: number;
     readonly cued: number;
-    readonly extraCues: number;
+    /** Reps with a further cue: one that the dog needed, one that slipped, one that was meant. */
+    readonly cues: { readonly needed: number; readonly slip: number; readonly meant: number };
     readonly handlers: number;
     readonly landings: readonly (Clean & { readonly landed: Landed; readonly times: readonly number[] })[];
-    readonly breaks: readonly (Clean & { readonly did: HandlerAction })[];
+    /** By what the handler did meanwhile, in the words of the chip. */
+    readonly breaks: readonly (Clean & { readonly did: string })[];
+    /** The rep after one that went wrong, by what the handler did about that. */
+    readonly handled: readonly (Clean & { readonly handled: Handled })[];
+    /** What it did instead of the word that was asked (empty where none was said). */
+    readonly instead: readonly { readonly word: string; readonly did: string; readonly count: number }[];
+    /** Full drive, of those whose drive was said; and calm all through, of those where that was said. */
+    readonly drive: Said;
+    readonly calm: readonly (Said & { readonly moment: 'on' | 'worn' | 'off' })[];
+    /** Rewards by kind, and how many were a jackpot, and how many were paid though nobody had asked. */
+    readonly pay: readonly (Clean & { readonly what: string })[];
+    readonly jackpots: number;
+    readonly unasked: number;
   };
   /** Its length, from its first rep to its last and one rep's time more; null where nothing tells. */
   readonly minutes: number | null;
@@ -124,12 +144,18 @@ export function weighBout(
     // A plain miss is no late answer: refusals belong to the chance of a clean rep, and counted here too
     // they would be counted twice.
     waited: counted.filter((rep) => rep.timing === 'none' && typeof rep.latency !== 'number').length,
-    holds: counted.flatMap((rep) =>
-      rep.held === undefined
-        ? []
-        : [{ seconds: rep.held, endedBy: rep.outcome === 'clean' ? ('handler' as const) : ('dog' as const) }],
-    ),
+    // One that the handler ended early is neither clean nor not, and lasted so long at least.
+    holds: sorted.flatMap((rep) => {
+      if (rep.held === undefined) return [];
+      if (rep.endedBy === 'handler' && rep.isVoid)
+        return [{ seconds: rep.held, endedBy: 'handler' as const }];
+      if (!countsAsEvidence(rep)) return [];
+      const ended = rep.outcome === 'clean' || rep.endedBy === 'handler' ? 'handler' : 'dog';
+      return [{ seconds: rep.held, endedBy: ended as 'handler' | 'dog' }];
+    }),
     turns: counted.flatMap(deviationOf),
+    probes: cleanOf(sorted.filter((rep) => rep.purpose === 'probe' && rep.isVoid !== true)),
+    timings: timingsOf(sorted),
     habits: habitCounts(sorted, counted),
     minutes: minutesOf(sorted),
   };
@@ -222,27 +248,77 @@ function faultCounts(faults: readonly (FaultRef | null)[]): FaultCount[] {
 const isEarly = (rep: EvidenceRep): boolean =>
   rep.timing === 'before-word' || rep.faults.some(({ key }) => /anticipat|before-cue|too-early/.test(key));
 
+function timingsOf(sorted: readonly EvidenceRep[]): BoutEvidence['timings'] {
+  const found: Partial<Record<Timing, number>> = {};
+  for (const { timing } of sorted) if (timing) found[timing] = (found[timing] ?? 0) + 1;
+  return found;
+}
+
 function habitCounts(
   sorted: readonly EvidenceRep[],
   counted: readonly EvidenceRep[],
 ): BoutEvidence['habits'] {
-  const said = sorted.filter((rep) => rep.extraCues !== undefined);
+  const said = sorted.filter((rep) => rep.cues !== undefined);
+  const withCue = (kind: 'needed' | 'slip' | 'meant'): number =>
+    said.filter((rep) => (rep.cues?.[kind] ?? 0) > 0).length;
+  const after = (wanted: (rep: EvidenceRep) => boolean): EvidenceRep[] =>
+    sorted.filter((_, i) => {
+      const before = sorted[i - 1];
+      return before !== undefined && wanted(before);
+    });
+  const driven = sorted.filter((rep) => rep.drive !== undefined);
   return {
     timed: sorted.filter((rep) => rep.timing !== null && rep.timing !== undefined).length,
     early: sorted.filter(isEarly).length,
     cued: said.length,
-    extraCues: said.filter((rep) => (rep.extraCues ?? 0) > 0).length,
+    cues: { needed: withCue('needed'), slip: withCue('slip'), meant: withCue('meant') },
     handlers: sorted.filter((rep) => rep.cause === 'handler').length,
     landings: LANDINGS.flatMap((landed) => {
-      const next = sorted.filter((_, i) => sorted[i - 1]?.landed === landed);
+      const next = after((rep) => rep.landed === landed);
       const times = next.flatMap((rep) => rep.latency ?? []);
       return next.length === 0 ? [] : [{ landed, ...cleanOf(next), times }];
     }),
-    breaks: HANDLER_ACTIONS.flatMap((did) => {
-      const found = counted.filter((rep) => rep.did === did);
-      return found.length === 0 ? [] : [{ did, ...cleanOf(found) }];
+    breaks: grouped(counted, (rep) => rep.did).map(([did, found]) => ({ did, ...cleanOf(found) })),
+    handled: HANDLED.flatMap((handled) => {
+      const next = after((rep) => rep.handled === handled);
+      return next.length === 0 ? [] : [{ handled, ...cleanOf(next) }];
     }),
+    instead: grouped(sorted, (rep) =>
+      rep.instead === undefined ? undefined : JSON.stringify([rep.word ?? '', rep.instead]),
+    ).map(([key, found]) => {
+      const [word, did] = JSON.parse(key) as [string, string];
+      return { word, did, count: found.length };
+    }),
+    drive: { of: driven.length, count: driven.filter((rep) => rep.drive === FULL_DRIVE).length },
+    calm: (['on', 'worn', 'off'] as const).flatMap((moment) => {
+      const found = sorted.flatMap((rep) => rep.calm?.[moment] ?? []);
+      const calm = found.filter((one) => one >= CALM).length;
+      return found.length === 0 ? [] : [{ moment, of: found.length, count: calm }];
+    }),
+    pay: grouped(sorted, (rep) => rep.what).map(([what, found]) => ({ what, ...cleanOf(found) })),
+    jackpots: sorted.filter((rep) => rep.pay === 'jackpot').length,
+    unasked: sorted.filter((rep) => rep.unasked === true).length,
   };
+}
+
+/** Full drive, and calm, on their scales of 0 to 5. */
+const FULL_DRIVE = 5;
+const CALM = 5;
+
+/** Reps by what is said of them, in the order of the words; those of which nothing is said are left out. */
+function grouped(
+  reps: readonly EvidenceRep[],
+  of: (rep: EvidenceRep) => string | undefined,
+): (readonly [string, EvidenceRep[]])[] {
+  const found = new Map<string, EvidenceRep[]>();
+  for (const rep of reps) {
+    const key = of(rep);
+    if (key === undefined) continue;
+    const list = found.get(key);
+    if (list) list.push(rep);
+    else found.set(key, [rep]);
+  }
+  return [...found].sort(([a], [b]) => (a < b ? -1 : 1));
 }
 
 /** Reps typed from paper keep an order, not an hour: a bout that has one tells no minutes. */

@@ -70,7 +70,7 @@ export function coverOf(
       ),
     ]),
     row('Pay', [cell('paid', paid('paid')), cell('not paid', paid('unpaid'))]),
-    ...conditions.map(({ title, options }) =>
+    ...[...conditions, ...chipsOf(cells, conditions)].map(({ title, options }) =>
       row(
         title,
         options.map((option) =>
@@ -82,4 +82,18 @@ export function coverOf(
       ),
     ),
   ];
+}
+
+/** What was said of reps besides the element's own conditions (the word, who handled it), as it came. */
+function chipsOf(
+  cells: readonly BoutCell[],
+  known: readonly { readonly title: string }[],
+): { readonly title: string; readonly options: readonly string[] }[] {
+  const found = new Map<string, Set<string>>();
+  for (const { conditions } of cells)
+    for (const [title, option] of Object.entries(conditions)) {
+      if (known.some((one) => one.title === title)) continue;
+      found.set(title, (found.get(title) ?? new Set()).add(option));
+    }
+  return [...found].sort().map(([title, options]) => ({ title, options: [...options].sort() }));
 }

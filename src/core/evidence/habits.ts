@@ -1,4 +1,5 @@
-import { HANDLER_ACTIONS, type HandlerAction, LANDINGS, type Landed } from '@/core/log';
+import type { Timing } from '@/core/coaching';
+import { HANDLED, type Handled, LANDINGS, type Landed } from '@/core/log';
 import { quantile } from '@/core/statistics';
 import type { BoutEvidence } from './bout-evidence';
 
@@ -12,8 +13,12 @@ export type Habits = {
    * of all.
    */
   readonly anticipated: Rate;
-  /** Reps with a further cue, of those where it was said. */
-  readonly extraCues: Rate;
+  /** Reps with a further cue, of those where cues were said, by why it came. */
+  readonly cues: { readonly needed: Rate; readonly slip: Rate; readonly meant: Rate };
+  /** Answers by when they came, where a new cue takes over from an old prompt. */
+  readonly timings: Readonly<Partial<Record<Timing, number>>>;
+  /** Silent tests after a gap and other probes that were clean. */
+  readonly probes: Rate;
   /** Reps that were the handler's doing, of all. */
   readonly handlers: Rate;
   readonly landings: readonly Landing[];
@@ -21,7 +26,17 @@ export type Habits = {
    * Reps that were not clean, by what the handler did meanwhile: a dog that holds while you stand
    * may break when you turn to come back.
    */
-  readonly breaks: readonly { readonly did: HandlerAction; readonly rate: Rate }[];
+  readonly breaks: readonly { readonly did: string; readonly rate: Rate }[];
+  /** The rep after one that went wrong was clean, by what the handler did about that. */
+  readonly handled: readonly { readonly handled: Handled; readonly next: Rate }[];
+  /** What was asked and what it did instead, most frequent first. */
+  readonly instead: readonly { readonly word: string; readonly did: string; readonly count: number }[];
+  readonly drive: Rate;
+  readonly calm: readonly { readonly moment: 'on' | 'worn' | 'off'; readonly rate: Rate }[];
+  /** Clean by the kind of reward of the rep. */
+  readonly pay: readonly { readonly what: string; readonly rate: Rate }[];
+  readonly jackpots: number;
+  readonly unasked: number;
 };
 
 /** What the rep after a reward was like, by where that landed: a dog paid ahead creeps ahead. */
@@ -32,9 +47,23 @@ export function habitsOf(bouts: readonly BoutEvidence[]): Habits {
   const sum = (of: (one: BoutEvidence) => number): number => bouts.reduce((all, one) => all + of(one), 0);
   const timed = sum((one) => one.habits.timed);
   const all = sum((one) => one.reps);
+  const cued = sum((one) => one.habits.cued);
+  const cues = (kind: 'needed' | 'slip' | 'meant'): Rate => ({
+    of: cued,
+    count: sum((one) => one.habits.cues[kind]),
+  });
+  const timings: Partial<Record<Timing, number>> = {};
+  for (const bout of bouts)
+    for (const [timing, n] of Object.entries(bout.timings) as [Timing, number][])
+      timings[timing] = (timings[timing] ?? 0) + n;
   return {
     anticipated: { of: timed > 0 ? timed : all, count: sum((one) => one.habits.early) },
-    extraCues: { of: sum((one) => one.habits.cued), count: sum((one) => one.habits.extraCues) },
+    cues: { needed: cues('needed'), slip: cues('slip'), meant: cues('meant') },
+    timings,
+    probes: rate(
+      bouts.map((one) => one.probes),
+      'clean',
+    ),
     handlers: { of: all, count: sum((one) => one.habits.handlers) },
     landings: LANDINGS.flatMap((landed) => {
       const found = bouts.flatMap((one) => one.habits.landings.filter((next) => next.landed === landed));
@@ -43,11 +72,50 @@ export function habitsOf(bouts: readonly BoutEvidence[]): Habits {
         ? []
         : [{ landed, next: rate(found, 'clean'), latency: times.length === 0 ? null : quantile(times, 0.5) }];
     }),
-    breaks: HANDLER_ACTIONS.flatMap((did) => {
-      const found = bouts.flatMap((one) => one.habits.breaks.filter((acted) => acted.did === did));
-      return found.length === 0 ? [] : [{ did, rate: rate(found, 'not clean') }];
+    breaks: byWord(bouts.flatMap((one) => one.habits.breaks.map((acted) => [acted.did, acted] as const))).map(
+      ([did, found]) => ({ did, rate: rate(found, 'not clean') }),
+    ),
+    handled: HANDLED.flatMap((handled) => {
+      const found = bouts.flatMap((one) => one.habits.handled.filter((next) => next.handled === handled));
+      return found.length === 0 ? [] : [{ handled, next: rate(found, 'clean') }];
     }),
+    instead: byWord(
+      bouts.flatMap((one) =>
+        one.habits.instead.map((pair) => [JSON.stringify([pair.word, pair.did]), pair] as const),
+      ),
+    )
+      .flatMap(([, found]) => {
+        const [first] = found;
+        return first ? [{ ...first, count: found.reduce((n, pair) => n + pair.count, 0) }] : [];
+      })
+      .sort((a, b) => b.count - a.count),
+    drive: { of: sum((one) => one.habits.drive.of), count: sum((one) => one.habits.drive.count) },
+    calm: (['on', 'worn', 'off'] as const).flatMap((moment) => {
+      const found = bouts.flatMap((one) => one.habits.calm.filter((said) => said.moment === moment));
+      return found.length === 0
+        ? []
+        : [
+            {
+              moment,
+              rate: {
+                of: found.reduce((n, said) => n + said.of, 0),
+                count: found.reduce((n, said) => n + said.count, 0),
+              },
+            },
+          ];
+    }),
+    pay: byWord(bouts.flatMap((one) => one.habits.pay.map((paid) => [paid.what, paid] as const))).map(
+      ([what, found]) => ({ what, rate: rate(found, 'clean') }),
+    ),
+    jackpots: sum((one) => one.habits.jackpots),
+    unasked: sum((one) => one.habits.unasked),
   };
+}
+
+function byWord<T>(said: readonly (readonly [string, T])[]): (readonly [string, T[]])[] {
+  const found = new Map<string, T[]>();
+  for (const [word, one] of said) found.set(word, [...(found.get(word) ?? []), one]);
+  return [...found].sort(([a], [b]) => (a < b ? -1 : 1));
 }
 
 function rate(

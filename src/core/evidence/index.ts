@@ -25,7 +25,7 @@ export type { Habits } from './habits';
 export type { Hold, Lasting } from './holding';
 export { type Quickness, quicknessOf } from './latency';
 export { type Deviation, EYE, type Precision, precisionOf } from './precision';
-export type { Retention } from './retention';
+export { type Retention, retentionOf } from './retention';
 export { type RodData, rodOf, rodsOf } from './rod';
 export { type Beliefs, EVIDENCE } from './settings';
 export { type Studied, type StudyQuestion, studyElement, timesOf } from './study';

@@ -1,7 +1,7 @@
-import type { Axis, Criteria } from '@/core/breakdown';
+import { type Axis, type Criteria, measuredAs } from '@/core/breakdown';
 import { type Day, ok, type Result } from '@/core/shared';
 import { type Assessed, assessElement, type Question, type Weigh, weighElement } from './assess';
-import type { BoutEvidence } from './bout-evidence';
+import { type BoutEvidence, tallyAt } from './bout-evidence';
 import { type CoverRow, coverOf } from './cover';
 import { type Habits, habitsOf } from './habits';
 import { type Lasting, lastingOf } from './holding';
@@ -26,6 +26,8 @@ export type Studied = Assessed & {
   readonly latency: (Quickness & { readonly limit: number; readonly asked: boolean }) | null;
   readonly precision: Precision | null;
   readonly cover: readonly CoverRow[];
+  /** Counted reps where the dog stands, and how many of them were clean. */
+  readonly here: { readonly reps: number; readonly clean: number };
   readonly habits: Habits;
   readonly retention: Retention | null;
   readonly wall: Wall | null;
@@ -42,21 +44,20 @@ export function studyElement(
   const { id, axes, bouts, here, at, conditions, bands } = question;
   const wall = wallOf(id, axes, bouts, here, today, weigh);
   if (!wall.ok) return wall;
-  const holdAxis = axes.find(
-    (axis) => axis.quantity === 'duration' && axis.harder === 'more' && axis.role === 'criterion',
-  );
+  const holdAxis = axes.find((axis) => measuredAs(axis) === 'held');
   const limit = limitOf(axes, at);
   const holds = bouts.flatMap((one) => one.holds);
   const quickness = quicknessOf(timesOf(bouts, limit), limit);
   return ok({
     ...assessed.value,
     holding: holdAxis && holds.length > 0 ? lastingOf(holds, at[holdAxis.key] ?? holdAxis.demand) : null,
-    latency: quickness && { ...quickness, limit, asked: axes.some((axis) => axis.quantity === 'latency') },
+    latency: quickness && { ...quickness, limit, asked: axes.some((axis) => measuredAs(axis) === 'latency') },
     precision: precisionOf(
       bouts.flatMap((one) => one.turns),
       bands,
     ),
     cover: coverOf(bouts, conditions),
+    here: tallyAt(bouts, axes, here),
     habits: habitsOf(bouts),
     retention: retentionOf(bouts, today),
     wall: wall.value,
@@ -67,7 +68,7 @@ export function studyElement(
 const USUAL_LIMIT = 3;
 
 function limitOf(axes: readonly Axis[], at: Criteria): number {
-  const axis = axes.find((one) => one.quantity === 'latency');
+  const axis = axes.find((one) => measuredAs(one) === 'latency');
   return axis ? (at[axis.key] ?? axis.demand) : USUAL_LIMIT;
 }
 

@@ -74,7 +74,8 @@ describe('summary', () => {
         );
         const summary = must(summarise(boutsOf(reps), TODAY));
         expect(must(summarise(boutsOf([...reps].reverse()).reverse(), TODAY))).toEqual(summary);
-        const counted = reps.filter((one) => one.cause === 'dog' && !one.aided);
+        // Help discounts a success only.
+        const counted = reps.filter((one) => one.cause === 'dog' && !(one.aided && one.outcome === 'clean'));
         expect([summary.counted, summary.notCounted]).toEqual([counted.length, reps.length - counted.length]);
         const cells = Object.values(summary.cells);
         expect(cells.reduce((sum, cell) => sum + cell.clean, 0)).toBe(

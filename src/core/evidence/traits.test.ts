@@ -157,8 +157,8 @@ describe('coverage and habits', () => {
       ]),
     );
     expect(habits.breaks).toEqual([
-      { did: 'stood', rate: { of: 1, count: 0 } },
       { did: 'came-back', rate: { of: 2, count: 1 } },
+      { did: 'stood', rate: { of: 1, count: 0 } },
     ]);
   });
 
@@ -166,14 +166,14 @@ describe('coverage and habits', () => {
     const habits = habitsOf(
       boutsOf([
         rep({ timing: 'before-word', outcome: 'flawed' }),
-        rep({ timing: 'unprompted', extraCues: 0, landed: 'ahead' }),
-        rep({ timing: 'unprompted', extraCues: 2, latency: 2, outcome: 'flawed' }),
+        rep({ timing: 'unprompted', cues: { needed: 0, slip: 0 }, landed: 'ahead' }),
+        rep({ timing: 'unprompted', cues: { needed: 2, slip: 0 }, latency: 2, outcome: 'flawed' }),
         rep({ cause: 'handler', outcome: 'miss' }),
       ]),
     );
     expect(habits).toMatchObject({
       anticipated: { of: 3, count: 1 },
-      extraCues: { of: 2, count: 1 },
+      cues: { needed: { of: 2, count: 1 }, slip: { of: 2, count: 0 }, meant: { of: 2, count: 0 } },
       handlers: { of: 4, count: 1 },
       landings: [{ landed: 'ahead', next: { of: 1, count: 0 }, latency: 2 }],
     });

@@ -39,7 +39,7 @@ export function climb(
   schedule: Schedule,
   random: Random,
 ): Climb {
-  const dog: Dog = { skill, best: 0, reps: 0, misses: 0, rungDay: 0 };
+  const dog: Dog = { skill, best: 0, reps: 0, misses: 0 };
   for (let session = 1; session <= schedule.mostSessions; session++) {
     if (session > 1) dog.skill = restFor(dog.skill, temperament, schedule.everyDays);
     const arrived = trainSession(dog, temperament, ladder, policy, schedule, session, random);
@@ -61,7 +61,7 @@ export function climb(
   };
 }
 
-type Dog = { skill: Skill; best: number; reps: number; misses: number; rungDay: number };
+type Dog = { skill: Skill; best: number; reps: number; misses: number };
 
 /** A question, a move and a rest are all that one rep can call for. */
 const MOST_REACTIONS = 4;
@@ -103,7 +103,8 @@ function trainSession(
     top,
     seed: session,
     values,
-    rungSince: dayText(dog.rungDay),
+    since: dayText(0),
+    lastDay: session > 0 ? dayText(day - schedule.everyDays) : null,
     today: dayText(day),
   });
   let missesInRow = 0;
@@ -123,7 +124,6 @@ function trainSession(
     for (let turn = 0; turn < MOST_REACTIONS; turn++) {
       const event = reaction(step.advice, `${id}+${turn}`, chance);
       if (event === null) break;
-      if (event.kind === 'moved') dog.rungDay = day;
       step = coach(policy, step.state, event);
     }
     state = step.state;

@@ -1,5 +1,5 @@
 import type { Criteria } from '@/core/breakdown';
-import { type Ladder, placeOn } from '@/core/breakdown';
+import { gradeAxis, type Ladder, placeOn } from '@/core/breakdown';
 import {
   type CoachEvent,
   type CoachStart,
@@ -70,6 +70,10 @@ function eventOf(entry: Entry, reps: ReadonlyMap<EntryId, StandingRep>, ladder: 
       return { kind: 'answered', id: entry.id, why: entry.why };
     case 'sign':
       return { kind: 'sign', id: entry.id, sign: entry.sign };
+    case 'sign-over':
+      return { kind: 'sign-over', of: entry.of };
+    case 'restate':
+      return entry.sign ? { kind: 'sign-again', of: entry.of, sign: entry.sign } : null;
     case 'unlogged':
       return { kind: 'unlogged', id: entry.id, count: entry.count };
     case 'time-out':
@@ -79,7 +83,7 @@ function eventOf(entry: Entry, reps: ReadonlyMap<EntryId, StandingRep>, ladder: 
     case 'undo':
     case 'amend':
     case 'override':
-    case 'sign-over':
+    case 'off':
     case 'easy':
     case 'clock':
     case 'laid':
@@ -91,22 +95,37 @@ function eventOf(entry: Entry, reps: ReadonlyMap<EntryId, StandingRep>, ladder: 
   }
 }
 
+/**
+ * A rep as its policy sees it. What the handler knew or the dog saw proves nothing, and climbs the ladder
+ * all the same; a dog that was gone back to says nothing of what it was not called to.
+ */
 function repTold(rep: StandingRep, ladder: Ladder): CoachEvent {
-  const { purpose, seen, judged } = rep;
+  const { purpose, seen, judged, asked } = rep;
+  const { outcome } = judged;
   // The prompt is part of a protocol that keeps timings: its answers move the policy, though they
   // prove nothing.
   const aided = seen.timing === null && judged.aids.length > 0;
-  const list = ladder.axes.find((axis) => axis.levels !== null && axis.role === 'criterion')?.levels;
-  const grade = seen.grade === undefined ? null : seen.grade;
+  const list = gradeAxis(ladder.axes)?.levels;
+  const place = seen.grade === undefined ? null : seen.grade;
   return {
     kind: 'rep',
     id: rep.id,
-    outcome: judged.outcome === 'none' ? 'flawed' : judged.outcome,
+    outcome: outcome === 'none' ? 'flawed' : outcome,
     counts:
-      judged.outcome !== 'none' &&
-      countsAsEvidence({ aided, cause: judged.cause, purpose, isVoid: judged.void }),
+      outcome !== 'none' &&
+      countsAsEvidence({
+        outcome,
+        aided,
+        cause: judged.cause,
+        purpose,
+        isVoid: judged.void,
+        cues: seen.cues,
+        returned: asked.call?.kind === 'return' ? { delay: null } : undefined,
+      }),
     timing: seen.timing,
-    grade: grade !== null && list ? list.findIndex((level) => level.id === grade) : grade,
+    grade: place !== null && list ? list.findIndex((level) => level.id === place) : place,
+    held: seen.measured.held?.value ?? null,
+    drive: seen.drive ?? null,
     warmUp: purpose === 'warm-up',
   };
 }

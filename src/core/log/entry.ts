@@ -36,10 +36,29 @@ export type Crooked = (typeof EYE_WORDS)[number];
 export const LANDINGS = ['spot', 'ahead', 'behind', 'hand', 'reset'] as const;
 export type Landed = (typeof LANDINGS)[number];
 
-/** What the handler did while the dog held or stayed: the chip `action`. */
+/**
+ * What the handler usually did while the dog held or stayed: the chip `action`, which takes any word
+ * (an element with a list of what you do has its own).
+ */
 export const HANDLER_ACTIONS = ['stood', 'walked-off', 'came-back', 'out-of-sight', 'false-move'] as const;
-export type HandlerAction = (typeof HANDLER_ACTIONS)[number];
+/** Chips that every element can have; the others are its own conditions. */
 export const ACTION_CHIP = 'action';
+export const PLACE_CHIP = 'place';
+export const HANDLER_CHIP = 'handler';
+export const WORD_CHIP = 'word';
+
+/** What the handler did about a rep that went wrong. It is recorded, never recommended. */
+export const HANDLED = [
+  'nothing',
+  'error-word',
+  'again',
+  'put-back',
+  'easier',
+  'pause',
+  'moved-and-back',
+  'touch-or-lead',
+] as const;
+export type Handled = (typeof HANDLED)[number];
 
 /** Help beyond what the rung names. `unsaid`: it was helped, nobody said how. */
 export const AIDS = ['hand', 'lead', 'food', 'nearer', 'line', 'voice', 'person', 'guide', 'unsaid'] as const;
@@ -108,7 +127,8 @@ export type LegsSeen = {
 export type RunSeen = ChainSeen | LegsSeen | ArticlesSeen;
 
 export type Calm = { readonly on?: number; readonly worn?: number; readonly off?: number };
-export type Cues = { readonly needed: number; readonly slip: number };
+/** Cues beyond the first: needed by the dog, slipped from the handler, or meant as the answer to a miss. */
+export type Cues = { readonly needed: number; readonly slip: number; readonly meant?: number };
 
 export type Seen = {
   readonly measured: Readonly<Partial<Record<Measure, Measured>>>;
@@ -117,8 +137,10 @@ export type Seen = {
   readonly grade?: LevelId;
   readonly drive?: number;
   readonly calm?: Calm;
-  /** Cues beyond the first: which the dog needed, and which slipped from the handler. */
   readonly cues?: Cues;
+  /** What it did instead of what was asked: a word, a side, an article. */
+  readonly instead?: string;
+  readonly handled?: Handled;
   readonly timing: Timing | null;
   readonly endedBy: 'dog' | 'handler' | null;
   readonly run: RunSeen | null;
@@ -206,6 +228,10 @@ export type Said =
   | { readonly kind: 'answer'; readonly why: Refusal }
   | { readonly kind: 'stage'; readonly stage: Stage }
   | { readonly kind: 'note'; readonly text: string }
+  /** A note or a sign said otherwise. */
+  | { readonly kind: 'restate'; readonly of: EntryId; readonly text?: string; readonly sign?: BodySign }
+  /** Off on business of its own (lost food, a sniff round), or back: neither work nor rest. */
+  | { readonly kind: 'off'; readonly back: boolean }
   | { readonly kind: 'laid' }
   | { readonly kind: 'washed' }
   | { readonly kind: 'out-of-use'; readonly article: string }

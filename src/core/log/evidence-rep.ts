@@ -2,7 +2,7 @@ import type { Criteria } from '@/core/breakdown';
 import type { Outcome, Timing } from '@/core/coaching';
 import type { FaultRef } from '@/core/rulebooks';
 import type { BoutId, Day, EntryId } from '@/core/shared';
-import type { Cause, Crooked, HandlerAction, Landed, Paid, Purpose } from './entry';
+import type { Calm, Cause, Crooked, Cues, Handled, Landed, Paid, Purpose } from './entry';
 
 /** One rep as evidence sees it: only what says something about the dog, flat. */
 export type EvidenceRep = {
@@ -29,15 +29,30 @@ export type EvidenceRep = {
   /** Seconds from cue to response. */
   readonly latency?: number | null | undefined;
   readonly timing?: Timing | null | undefined;
-  readonly extraCues?: number | undefined;
+  /** Cues beyond the first, where it was said. */
+  readonly cues?: Cues | undefined;
   /** Seconds a hold lasted. */
   readonly held?: number | undefined;
+  /** Who ended it, where that was said. */
+  readonly endedBy?: 'dog' | 'handler' | null | undefined;
   /** By eye, or in degrees where measured; + is to the dog's right. */
   readonly crooked?: Crooked | undefined;
   readonly measured?: number | undefined;
   readonly pay?: Paid['size'] | undefined;
   readonly landed?: Landed | undefined;
-  readonly did?: HandlerAction | undefined;
+  /** What it was paid with, and whether nobody had asked for it. */
+  readonly what?: string | undefined;
+  readonly unasked?: boolean | undefined;
+  /** What the handler did meanwhile, and what about it when it had gone wrong. */
+  readonly did?: string | undefined;
+  readonly handled?: Handled | undefined;
+  /** The word that was called, and what it did instead. */
+  readonly word?: string | undefined;
+  readonly instead?: string | undefined;
+  readonly drive?: number | undefined;
+  readonly calm?: Calm | undefined;
+  /** It was gone back to: evidence for its wait (after so many seconds, where they were said), not for this. */
+  readonly returned?: { readonly delay: number | null } | undefined;
 };
 
 /**
@@ -47,9 +62,19 @@ export type EvidenceRep = {
 const COUNTED: ReadonlySet<Purpose> = new Set(['training', 'rehearsal'] as const);
 
 /**
- * Whether a rep says anything about the dog: aided and void ones, other purposes and other causes
- * than the dog are shown, not counted.
+ * Whether a rep says anything about the dog: void ones, other purposes and other causes than the dog
+ * are shown, not counted, and so is one with a cue that slipped from the handler, and a dog that was
+ * gone back to. Help discounts a success only: an aided miss is a miss.
  */
-export function countsAsEvidence(rep: Pick<EvidenceRep, 'aided' | 'cause' | 'purpose' | 'isVoid'>): boolean {
-  return !rep.aided && rep.cause === 'dog' && rep.isVoid !== true && COUNTED.has(rep.purpose ?? 'training');
+export function countsAsEvidence(
+  rep: Pick<EvidenceRep, 'outcome' | 'aided' | 'cause' | 'purpose' | 'isVoid' | 'cues' | 'returned'>,
+): boolean {
+  return (
+    !(rep.aided && rep.outcome === 'clean') &&
+    rep.cause === 'dog' &&
+    rep.isVoid !== true &&
+    (rep.cues?.slip ?? 0) === 0 &&
+    rep.returned === undefined &&
+    COUNTED.has(rep.purpose ?? 'training')
+  );
 }

@@ -32,6 +32,10 @@ export type Folded = {
   readonly lying: number;
   readonly signs: readonly StandingSign[];
   readonly notes: readonly { readonly id: EntryId; readonly at: number; readonly text: string }[];
+  /** The reps of a cold probe that is not decided yet; null where none is under way. */
+  readonly probe: readonly StandingRep[] | null;
+  /** Whether the dog is off on business of its own just now. */
+  readonly off: boolean;
   /** Entries that an undo took back. */
   readonly undone: ReadonlySet<EntryId>;
 };
@@ -48,13 +52,14 @@ export function foldLog(start: Criteria, entries: readonly Entry[]): Folded {
   const reps = new Map<EntryId, StandingRep>();
   const waiting = new Map<EntryId, Amendment[]>();
   const signs = new Map<EntryId, StandingSign>();
-  const notes: Folded['notes'][number][] = [];
+  const notes = new Map<EntryId, Folded['notes'][number]>();
   const order: {
     readonly kind: 'washed' | 'out-of-use' | 'touched' | 'rep';
     readonly id: EntryId;
     readonly article: string;
   }[] = [];
-  let [stands, target, laid] = [start, null as Entry | null, 0];
+  let [stands, target, laid, off] = [start, null as Entry | null, 0, false];
+  let probe = null as EntryId[] | null;
   for (const entry of entries) {
     if (undone.has(entry.id)) continue;
     if (!NOT_TAPPED.has(entry.kind)) target = entry;
@@ -62,6 +67,7 @@ export function foldLog(start: Criteria, entries: readonly Entry[]): Folded {
       case 'rep':
         reps.set(entry.id, amended(standing(entry), waiting.get(entry.id) ?? []));
         order.push({ kind: 'rep', id: entry.id, article: '' });
+        probe?.push(entry.id);
         break;
       case 'amend': {
         // Two devices may have written it before its rep in the common order.
@@ -72,6 +78,7 @@ export function foldLog(start: Criteria, entries: readonly Entry[]): Folded {
       }
       case 'move':
         stands = entry.to;
+        probe = entry.because === 'probe' ? [] : null;
         break;
       case 'sign':
         signs.set(entry.id, { id: entry.id, at: entry.at, sign: entry.sign, over: null });
@@ -82,7 +89,16 @@ export function foldLog(start: Criteria, entries: readonly Entry[]): Folded {
         break;
       }
       case 'note':
-        notes.push({ id: entry.id, at: entry.at, text: entry.text });
+        notes.set(entry.id, { id: entry.id, at: entry.at, text: entry.text });
+        break;
+      case 'restate': {
+        const [note, sign] = [notes.get(entry.of), signs.get(entry.of)];
+        if (note && entry.text !== undefined) notes.set(note.id, { ...note, text: entry.text });
+        if (sign && entry.sign !== undefined) signs.set(sign.id, { ...sign, sign: entry.sign });
+        break;
+      }
+      case 'off':
+        off = !entry.back;
         break;
       case 'laid':
         laid += 1;
@@ -115,7 +131,9 @@ export function foldLog(start: Criteria, entries: readonly Entry[]): Folded {
     articles: order.flatMap((one) => articleEvent(one, reps)),
     lying: laid - picked,
     signs: [...signs.values()],
-    notes,
+    notes: [...notes.values()],
+    probe: probe && probe.flatMap((id) => reps.get(id) ?? []),
+    off,
     undone,
   };
 }

@@ -1,5 +1,5 @@
 export { type Coached, type CoachFacts, replay } from './as-coach';
-export { asEvidence, type BoutFacts } from './as-evidence';
+export { asEvidence, type BoutFacts, repCounts } from './as-evidence';
 export {
   ACTION_CHIP,
   AIDS,
@@ -9,12 +9,15 @@ export {
   type Asked,
   CALL_KINDS,
   CAUSES,
+  type Call,
   type Cause,
   type Crooked,
   type Entry,
   EYE_WORDS,
+  HANDLED,
   HANDLER_ACTIONS,
-  type HandlerAction,
+  HANDLER_CHIP,
+  type Handled,
   inOrder,
   type Judged,
   LANDINGS,
@@ -22,8 +25,10 @@ export {
   type LegsSeen,
   MEASURED_BY,
   MEASURES,
+  type Measure,
   PAY_SIZES,
   type Paid,
+  PLACE_CHIP,
   type Place as EntryPlace,
   PURPOSES,
   type Purpose,
@@ -33,7 +38,17 @@ export {
   type RunSeen,
   type Said,
   type Seen,
+  WORD_CHIP,
 } from './entry';
 export { countsAsEvidence, type EvidenceRep } from './evidence-rep';
 export { type Folded, foldLog, type StandingRep, type StandingSign } from './fold';
+export {
+  type ChargedFault,
+  type ChargedFor,
+  type Judging,
+  judgedByMeasure,
+  MADE_FAULTS,
+  type Missed,
+  missedOf,
+} from './propose';
 export { type Fate, type Moment, timelineOf } from './timeline';

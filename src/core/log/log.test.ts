@@ -165,6 +165,8 @@ describe('as the coach is told', () => {
               counts: outcome !== 'none' && cause === 'dog',
               timing: null,
               grade: null,
+              held: (reps.get(entry.id) as unknown as RepSaid | undefined)?.seen.measured.held?.value ?? null,
+              drive: null,
               warmUp: false,
             });
           }
@@ -236,9 +238,9 @@ describe('as evidence', () => {
       at(10),
       log(rep, { kind: 'amend', of: id(0), seen: { cues: { needed: 1, slip: 2 } } }),
     );
-    expect([folded.reps[0]?.seen.cues, asEvidence(bout, folded.reps)[0]?.extraCues]).toEqual([
+    expect([folded.reps[0]?.seen.cues, asEvidence(bout, folded.reps)[0]?.cues]).toEqual([
       { needed: 1, slip: 2 },
-      3,
+      { needed: 1, slip: 2 },
     ]);
   });
 });

@@ -22,14 +22,16 @@ export type Moment = {
 export function timelineOf(coached: Coached, entries: readonly Entry[]): Moment[] {
   const folded = foldLog(coached.start, entries);
   const amended = new Set(
-    entries.flatMap((entry) => (entry.kind === 'amend' && !folded.undone.has(entry.id) ? [entry.of] : [])),
+    entries.flatMap((entry) =>
+      (entry.kind === 'amend' || entry.kind === 'restate') && !folded.undone.has(entry.id) ? [entry.of] : [],
+    ),
   );
   const reps = new Map(folded.reps.map((rep) => [rep.id, rep]));
   const advice = new Map(
     replaySteps(coached, entries, folded).map(({ entry, step }) => [entry, step.advice] as const),
   );
   return entries
-    .filter((entry) => entry.kind !== 'undo' && entry.kind !== 'amend')
+    .filter((entry) => entry.kind !== 'undo' && entry.kind !== 'amend' && entry.kind !== 'restate')
     .map((entry) => ({
       entry,
       fate: folded.undone.has(entry.id) ? 'undone' : amended.has(entry.id) ? 'amended' : 'stands',

@@ -49,6 +49,12 @@ export type FaultStep = {
   readonly miss: boolean;
   readonly stops: boolean;
   readonly amount: number;
+  /** What of a rep it is charged for where that is measured, and its band in base units; null elsewhere. */
+  readonly charges: {
+    readonly for: 'latency' | 'angle' | 'offset' | 'cues';
+    readonly from: number | null;
+    readonly upTo: number | null;
+  } | null;
 };
 
 const NO_CEILING = 0x7fffffff;

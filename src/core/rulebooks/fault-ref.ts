@@ -39,3 +39,6 @@ export const isChargedAs = (logged: FaultRef, charged: FaultRef): boolean =>
   logged.key === charged.key &&
   logged.step === charged.step &&
   (logged.exercise === null || logged.exercise === charged.exercise);
+
+/** On a scale of responses: it went the other way, which lies below the lowest step. */
+export const BACKS_AWAY = { key: 'backs-away', label: 'Backs away' } as const;

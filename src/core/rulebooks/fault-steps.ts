@@ -46,8 +46,8 @@ function step(
   label: string,
   amount: number,
 ): FaultStep {
-  const implied = fault.cost.kind === 'zero' || fault.cost.kind === 'end-run';
-  const { part, by, miss } = fault;
+  const { part, by, miss, cost } = fault;
+  const implied = cost.kind === 'zero' || cost.kind === 'end-run';
   return {
     ref: { exercise, key: fault.id, step: place },
     label,
@@ -56,5 +56,25 @@ function step(
     miss,
     stops: fault.stops || implied,
     amount,
+    charges: chargesOf(cost, place),
   };
+}
+
+/** What of a rep it is charged for where that is measured, and its band in base units. */
+function chargesOf(cost: Cost, place: number | null): FaultStep['charges'] {
+  switch (cost.kind) {
+    case 'per-extra-cue':
+      return { for: 'cues', from: null, upTo: null };
+    case 'per-second':
+      return { for: 'latency', from: null, upTo: null };
+    case 'band': {
+      const measured = { angle: 'angle', offset: 'offset', latency: 'latency', duration: 'latency' } as const;
+      const what = (measured as Partial<Record<string, 'angle' | 'offset' | 'latency'>>)[cost.quantity];
+      const base = (value: number): number => must(toBase(cost.quantity, value, cost.unit));
+      const [here, next] = [cost.bands[place ?? 0], cost.bands[(place ?? 0) + 1]];
+      return what && here ? { for: what, from: base(here.over), upTo: next ? base(next.over) : null } : null;
+    }
+    default:
+      return null;
+  }
 }

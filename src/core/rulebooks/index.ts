@@ -13,7 +13,15 @@ export {
   writePoints,
 } from './families/family';
 export type { Cost, Fault } from './families/fault-schema';
-export { type FaultRef, faultRefSchema, faultText, isChargedAs, ownFault, sameFault } from './fault-ref';
+export {
+  BACKS_AWAY,
+  type FaultRef,
+  faultRefSchema,
+  faultText,
+  isChargedAs,
+  ownFault,
+  sameFault,
+} from './fault-ref';
 export { faultSteps } from './fault-steps';
 export { checkRuleBook, type ReadRuleBook, readRuleBook } from './read';
 export {

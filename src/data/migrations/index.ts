@@ -5,6 +5,7 @@ import { forecastsAreKept } from './forecasts-are-kept';
 import type { AnyTables, Migration } from './migration';
 import { outingsAndBouts } from './outings-and-bouts';
 import { newerMessage } from './version';
+import { whatARepSays } from './what-a-rep-says';
 
 export type { Migration } from './migration';
 export { CURRENT_VERSION } from './version';
@@ -16,7 +17,12 @@ export const FIRST_VERSION = 1;
  * In order, without gaps: the first leads to version 2. Version 1 is where the kennel begins.
  * @internal
  */
-export const MIGRATIONS: readonly Migration[] = [elementsGrowUp, forecastsAreKept, outingsAndBouts];
+export const MIGRATIONS: readonly Migration[] = [
+  elementsGrowUp,
+  forecastsAreKept,
+  outingsAndBouts,
+  whatARepSays,
+];
 
 /**
  * Carries tables of `version` to the newest version. Fails with `newer` (nothing is touched) or

@@ -52,6 +52,8 @@ const asAsked = (one: BoutEvidence): BoutEvidence => ({
   waited: one.waited,
   holds: one.holds,
   turns: one.turns,
+  probes: one.probes,
+  timings: one.timings,
   habits: one.habits,
   minutes: one.minutes,
 });
@@ -71,10 +73,17 @@ const NO_HABITS: BoutEvidence['habits'] = {
   timed: 0,
   early: 0,
   cued: 0,
-  extraCues: 0,
+  cues: { needed: 0, slip: 0, meant: 0 },
   handlers: 0,
   landings: [],
   breaks: [],
+  handled: [],
+  instead: [],
+  drive: { of: 0, count: 0 },
+  calm: [],
+  pay: [],
+  jackpots: 0,
+  unasked: 0,
 };
 
 /** Where the dog stands, or its ladder begins; every axis named. */

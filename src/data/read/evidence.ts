@@ -1,10 +1,10 @@
-import type { Criteria } from '@/core/breakdown';
+import { type Criteria, measuredAs } from '@/core/breakdown';
 import type { ArticleEvent } from '@/core/coaching';
-import { type Before, tallyAt } from '@/core/evidence';
+import { type Before, type BoutEvidence, tallyAt } from '@/core/evidence';
 import type { BoutId, DogId, ElementId } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import type { ElementRecord } from '@/data/records';
-import type { KeptEvidence, KeptLog } from '@/data/records/kept-evidence';
+import { DELAY_KEY, type KeptEvidence, type KeptLog } from '@/data/records/kept-evidence';
 import type { DatedBout } from './bouts';
 
 /** What each element's bouts say, oldest first. */
@@ -54,12 +54,19 @@ export const repsOn = (evidence: EvidenceByElement, element: ElementId): number 
 
 /**
  * By element: the bouts of one that was split or merged stay with it, and count for what came of it
- * only where the person has assigned them.
+ * only where the person has assigned them. Reps in which the dog was gone back to count for the element
+ * that is named as its wait.
  */
 export function evidenceByElement(
   kept: readonly KeptEvidence[],
-  elements: readonly Pick<ElementRecord, 'assigned'>[],
+  elements: readonly Pick<ElementRecord, 'id' | 'assigned' | 'wait' | 'axes'>[],
 ): Map<ElementId, KeptEvidence[]> {
+  const waits = new Map(
+    elements.flatMap(({ id, wait }) => {
+      const at = elements.find((one) => one.id === wait);
+      return at ? [[id, at] as const] : [];
+    }),
+  );
   const assigned = new Map(
     elements.flatMap((element) => element.assigned.map((one) => [one.bout as string, one.to] as const)),
   );
@@ -70,7 +77,31 @@ export function evidenceByElement(
       if (list) list.push(bout);
       else found.set(id, [bout]);
     }
+  for (const bout of kept) {
+    const wait = bout.element && waits.get(bout.element);
+    if (wait && bout.returns)
+      found.set(wait.id, [...(found.get(wait.id) ?? []), asWait(bout, bout.returns, wait)].sort(byStart));
+  }
   return found;
+}
+
+/** What a bout says of its wait: the seconds that were waited are asked of the axis that asks for them. */
+function asWait(
+  bout: KeptEvidence,
+  returns: BoutEvidence,
+  { id, axes }: Pick<ElementRecord, 'id' | 'axes'>,
+): KeptEvidence {
+  const held = axes.find((axis) => measuredAs(axis) === 'held');
+  const criteria = ({ [DELAY_KEY]: delay, ...rest }: Criteria): Criteria =>
+    held && delay !== undefined ? { ...rest, [held.key]: delay } : rest;
+  return {
+    ...bout,
+    ...returns,
+    id: bout.id,
+    element: id,
+    cells: returns.cells.map((cell) => ({ ...cell, criteria: criteria(cell.criteria) })),
+    returns: null,
+  };
 }
 
 /** Where the dog stands on each element that was ever worked: an open bout's place, else the last's. */

@@ -39,7 +39,7 @@ export {
   elementQuestions,
   studyQuestion,
 } from './class-evidence';
-export { coachFacts } from './coach-facts';
+export { coachFacts, factsOf } from './coach-facts';
 export { countsOf, type KennelCounts, kennelCounts } from './counts';
 export { type Touched, touchedBy } from './editions';
 export {
@@ -56,11 +56,13 @@ export {
 } from './evidence';
 export { type GraphNode, prerequisiteGraph } from './prerequisites';
 export { type SameWork, sameWorkOf } from './same-work';
-export { startToday } from './start';
+export { type StandingSign, standingSigns } from './signs';
+export { type Gap, gapOf, isOffWork, probeStart, startToday } from './start';
 export {
   activeElements,
   type DogWork,
   faultLabel,
+  judgingOf,
   keptForecasts,
   listApart,
   listDogs,

@@ -1,4 +1,6 @@
+import { type ChargedFault, type ChargedFor, type Judging, MADE_FAULTS } from '@/core/log';
 import {
+  BACKS_AWAY,
   type FaultRef,
   type FaultStep,
   faultSteps,
@@ -99,7 +101,7 @@ export async function keptForecasts(
 }
 
 /** What can be tapped when a rep of this element was not clean. */
-export type NamedFault = Pick<FaultStep, 'ref' | 'label' | 'by' | 'miss'>;
+export type NamedFault = Pick<FaultStep, 'ref' | 'label' | 'by' | 'miss' | 'charges'>;
 
 /**
  * The faults of an element: those of the rule books that it serves, then its own. One that just one
@@ -115,13 +117,20 @@ export function namedFaults(element: ElementRecord, work: DogWork): NamedFault[]
   const shared = (ref: FaultRef): boolean =>
     priced.some((other) => other.ref.key === ref.key && other.ref.exercise !== ref.exercise);
   const all: NamedFault[] = [
-    ...priced.map(({ ref, label, by, miss }) => ({
+    ...priced.map(({ ref, label, by, miss, charges }) => ({
       ref: shared(ref) ? { ...ref, exercise: null } : ref,
       label,
       by,
       miss,
+      charges,
     })),
-    ...element.faults.map(({ key, label, by, miss }) => ({ ref: ownFault(key), label, by, miss })),
+    ...element.faults.map(({ key, label, by, miss }) => ({
+      ref: ownFault(key),
+      label,
+      by,
+      miss,
+      charges: null,
+    })),
   ];
   return all.filter((fault, i) => all.findIndex((other) => sameFault(other.ref, fault.ref)) === i);
 }
@@ -130,7 +139,40 @@ export function namedFaults(element: ElementRecord, work: DogWork): NamedFault[]
 export const faultLabel = (faults: readonly NamedFault[], ref: FaultRef | null | undefined): string | null =>
   ref === null || ref === undefined
     ? null
-    : (faults.find((fault) => sameFault(fault.ref, ref))?.label ?? null);
+    : (faults.find((fault) => sameFault(fault.ref, ref))?.label ?? madeLabel(ref));
+
+/** The program's own words for a fault that was made from an axis, since nobody names one. */
+const madeLabel = ({ key }: FaultRef): string | null =>
+  [...Object.values(MADE_FAULTS), BACKS_AWAY].find((made) => made.key === key)?.label ?? null;
+
+/** What a method calls the fault of each measure, by the word of its key. */
+const BY_WORD: readonly (readonly [ChargedFor, RegExp])[] = [
+  ['cues', /cue/],
+  ['latency', /^(slow|late)$/],
+  ['held', /^(broke|spat|dropped|off|paw-out|slack|vocal|grabbed|ended)$/],
+  ['angle', /^crooked/],
+  ['offset', /^(overrun|short|far)$/],
+];
+
+/**
+ * How reps of an element are judged by what was asked and measured: the rule book's fault for a measure
+ * comes before the method's. `faults` are those of `namedFaults`, rule book first.
+ */
+export function judgingOf(element: ElementRecord, faults: readonly NamedFault[]): Judging {
+  const charged = faults.flatMap(({ ref, charges, by }): ChargedFault[] => {
+    if (charges) return [{ ref, ...charges }];
+    const worded = by === 'handler' ? undefined : BY_WORD.find(([, word]) => word.test(ref.key));
+    return worded ? [{ ref, for: worded[0], from: null, upTo: null }] : [];
+  });
+  return {
+    axes: element.axes,
+    measured: element.measured,
+    oneCue:
+      element.cues === 'one' ||
+      (element.cues === 'by-rules' && faults.some(({ charges }) => charges?.for === 'cues')),
+    charged,
+  };
+}
 
 /** Every exercise that an element serves. */
 export function placesOf(

@@ -20,6 +20,7 @@ const words = v.pipe(v.string(), v.trim(), v.minLength(1));
  * stored. Version 1: axes, hand-set cells, a policy. Version 2: everything else: form, ladder rule,
  * which faults count from where, conditions, prerequisites, faults and kit of its own, where it
  * came from, and what became of it. Version 3: what is set out, and how articles are laid.
+ * Version 5: whether a measure decides, one cue by the rules, own names of articles.
  */
 export const elementSchema = v.strictObject({
   id: idField<ElementId>(),
@@ -66,6 +67,10 @@ export const elementSchema = v.strictObject({
       shape: v.picklist(LAYOUT_SHAPES),
       laid: v.picklist(LAID),
       nearer: v.boolean(),
+      /** The person's own numbers or names, as many as there are; empty where they are 1, 2, 3 … */
+      names: v.array(words),
+      /** One that was helped with (a food rub) may be laid again without washing. */
+      aidedAgain: v.boolean(),
     }),
   ),
   policy: policySchema,
@@ -81,8 +86,10 @@ export const elementSchema = v.strictObject({
     }),
   ),
   assigned: v.array(v.strictObject({ bout: idField<BoutId>(), to: v.array(idField<ElementId>()) })),
-  /** One cue only, or repeated calmly: which of them an extra cue is held against. */
-  cues: v.picklist(['one', 'repeat']),
+  /** Whether what was measured decides the judgement, or is only noted beside it. */
+  measured: v.picklist(['decides', 'noted']),
+  /** One cue only, or repeated calmly; `by-rules`: one where a rule book that it serves charges more. */
+  cues: v.picklist(['one', 'repeat', 'by-rules']),
   /** The element for which a dog that was gone back to is evidence. */
   wait: v.nullable(idField<ElementId>()),
   putAway: v.boolean(),
@@ -113,7 +120,8 @@ export const PLAIN_ELEMENT = {
   method: null,
   retired: null,
   assigned: [],
-  cues: 'repeat',
+  measured: 'decides',
+  cues: 'by-rules',
   wait: null,
   putAway: false,
 } satisfies Omit<ElementRecord, 'id' | 'dogId' | 'title' | 'axes' | 'changed'>;

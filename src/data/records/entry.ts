@@ -7,6 +7,7 @@ import {
   CAUSES,
   type Entry,
   EYE_WORDS,
+  HANDLED,
   LANDINGS,
   MEASURED_BY,
   MEASURES,
@@ -33,7 +34,8 @@ import { countField, finiteField, idField, instantField, words } from './fields'
  * rests. Version 2: timing, details, refusals, signs, unlogged reps, waits, notes. Version 3: the
  * marker's stamp, layouts, articles out of use, stages by hand. Version 4: a rep says apart what was
  * asked, seen, judged and paid; corrections and details are amendments; moves hold criteria; several
- * devices may write one log.
+ * devices may write one log. Version 5: cues that were meant, what it did instead, what the handler
+ * did about it, notes and signs said again, and off on its own business.
  */
 const place = {
   id: idField<EntryId>(),
@@ -97,7 +99,9 @@ const seen = {
   grade: once(level),
   drive: once(scale),
   calm: once(v.strictObject({ on: once(scale), worn: once(scale), off: once(scale) })),
-  cues: once(v.strictObject({ needed: countField, slip: countField })),
+  cues: once(v.strictObject({ needed: countField, slip: countField, meant: once(countField) })),
+  instead: once(words),
+  handled: once(v.picklist(HANDLED)),
   timing: v.nullable(v.picklist(['before-word', 'in-gap', 'unprompted', 'prompted', 'reminded', 'none'])),
   endedBy: v.nullable(v.picklist(['dog', 'handler'])),
   run: v.nullable(run),
@@ -190,6 +194,14 @@ export const entrySchema = v.variant('kind', [
     ...place,
     text: v.pipe(words, v.maxLength(2000)),
   }),
+  v.strictObject({
+    kind: v.literal('restate'),
+    ...place,
+    of: idField<EntryId>(),
+    text: once(v.pipe(words, v.maxLength(2000))),
+    sign: once(v.picklist(BODY_SIGNS)),
+  }),
+  v.strictObject({ kind: v.literal('off'), ...place, back: v.boolean() }),
   /** One dummy more lies there, and somebody has looked. */
   v.strictObject({ kind: v.literal('laid'), ...place }),
   v.strictObject({ kind: v.literal('washed'), ...place }),

@@ -1,8 +1,8 @@
 import type { Criteria } from '@/core/breakdown';
-import type { ArticleEvent } from '@/core/coaching';
+import type { ArticleEvent, SeenSign } from '@/core/coaching';
 import { type BoutEvidence, type DrawnBout, drawBout, MEANING, weighBout } from '@/core/evidence';
-import { asEvidence, countsAsEvidence, type Entry, foldLog } from '@/core/log';
-import type { BoutId, DogId, ElementId } from '@/core/shared';
+import { asEvidence, countsAsEvidence, type Entry, type EvidenceRep, foldLog } from '@/core/log';
+import { type AxisKey, asId, type BoutId, type DogId, type ElementId } from '@/core/shared';
 import { type Bout, elementOf } from './bout';
 import type { Outing } from './outing';
 
@@ -20,6 +20,15 @@ export type KeptEvidence = BoutEvidence & {
   readonly start: Criteria;
   /** Where the dog stands after it. */
   readonly stands: Criteria;
+  /** Signs of the body that nobody has dismissed, in their order. */
+  readonly signs: readonly SeenSign[];
+  /** What was noted, in its order. */
+  readonly notes: readonly string[];
+  /**
+   * What the reps say of its wait, in which the dog was gone back to: `delay` among the criteria is the
+   * seconds that were waited. Null where it never was.
+   */
+  readonly returns: BoutEvidence | null;
   /** How many entries of each device are in it, and by which meaning of a rep. */
   readonly upTo: Readonly<Record<string, number>>;
   readonly meaning: number;
@@ -61,6 +70,9 @@ export function keptOf(
       away: bout.away,
       start: bout.start,
       stands: folded.stands,
+      signs: folded.signs.flatMap(({ id: seen, sign, over }) => (over === null ? [{ id: seen, sign }] : [])),
+      notes: folded.notes.map(({ text }) => text),
+      returns: returnsOf({ id, day }, reps),
       upTo,
       meaning: MEANING,
     },
@@ -77,4 +89,15 @@ export function keptOf(
       }),
     },
   };
+}
+
+/** The key under which the seconds of a wait are kept until it is known which element it is. */
+export const DELAY_KEY = asId<AxisKey>('delay');
+
+/** A dog that was gone back to waited well, or broke: the same rep, as evidence of its wait. */
+function returnsOf(bout: Pick<BoutEvidence, 'day'> & { readonly id: BoutId }, reps: readonly EvidenceRep[]) {
+  const found = reps.flatMap(({ returned, ...rep }) =>
+    returned ? [{ ...rep, criteria: returned.delay === null ? {} : { [DELAY_KEY]: returned.delay } }] : [],
+  );
+  return found.length === 0 ? null : weighBout(bout, found);
 }

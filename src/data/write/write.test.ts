@@ -239,7 +239,14 @@ describe('a person’s own element', () => {
   it('two changes of parts of one thing keep both, and a change is taken back by difference', async () => {
     const kennel = await emptyKennel();
     const { made } = must(await addDogWithElement(kennel, first));
-    const articles = { count: 6, shape: 'line', laid: 'hidden', nearer: false } as const;
+    const articles: ElementRecord['articles'] = {
+      count: 6,
+      shape: 'line',
+      laid: 'hidden',
+      nearer: false,
+      names: [],
+      aidedAgain: false,
+    };
     must(await changeElement(kennel, made.id, { articles }));
     const [circle] = await Promise.all([
       changeElement(kennel, made.id, (stored) => ({

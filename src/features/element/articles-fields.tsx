@@ -33,7 +33,17 @@ export function ArticlesFields({ element }: { readonly element: ElementRecord })
     if (count === null) change({ articles: null }, 'No articles.');
     else
       change(
-        { articles: { shape: 'line', laid: 'hidden', nearer: false, ...articles, count } },
+        {
+          articles: {
+            shape: 'line',
+            laid: 'hidden',
+            nearer: false,
+            names: [],
+            aidedAgain: false,
+            ...articles,
+            count,
+          },
+        },
         `${count} numbered articles.`,
       );
   };
@@ -71,6 +81,16 @@ export function ArticlesFields({ element }: { readonly element: ElementRecord })
             />
             In every other run a decoy lies nearer than the rest
           </label>
+          <label className="inline-flex min-h-11 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5 accent-(--ink)"
+              checked={articles.aidedAgain}
+              onChange={() => lay({ aidedAgain: !articles.aidedAgain })}
+            />
+            One that was helped with may be laid again without washing
+          </label>
+          <NamesField articles={articles} onTake={(names) => lay({ names })} />
         </>
       )}
     </div>
@@ -90,6 +110,38 @@ export function SetOutField({ element }: { readonly element: ElementRecord }) {
       value={text}
       onChange={(event) => setText(event.target.value)}
       onBlur={() => text.trim() !== element.setOut && change({ setOut: text.trim() }, 'Set-out kept.')}
+      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+    />
+  );
+}
+
+/** The person's own numbers or names, as they stand on the articles. */
+function NamesField({
+  articles,
+  onTake,
+}: {
+  readonly articles: NonNullable<ElementRecord['articles']>;
+  readonly onTake: (names: string[]) => void;
+}) {
+  const kept = articles.names.join(', ');
+  const [text, setText] = useState(kept);
+  const names = text
+    .split(',')
+    .map((one) => one.trim())
+    .filter(Boolean);
+  const doubled = new Set(names).size < names.length;
+  const wrong = names.length > 0 && (names.length !== articles.count || doubled);
+  const problem = doubled
+    ? 'Two of them have the same name.'
+    : `${names.length} names for ${articles.count} articles.`;
+  return (
+    <TextField
+      label="What stands on them (empty: 1, 2, 3 …)"
+      hint="with commas between, for example 7, 12, 13"
+      value={text}
+      problem={wrong ? problem : undefined}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={() => !wrong && names.join(', ') !== kept && onTake(names)}
       onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
     />
   );

@@ -59,7 +59,7 @@ function Page({ element, state, stands }: Opened) {
         </div>
         <Sheet title="What the reps say">
           <dl className="grid gap-2 leading-snug">
-            {findings(studied, today).map(({ title, words }) => (
+            {findings(studied, today, element).map(({ title, words }) => (
               <div key={title}>
                 <dt className="font-bold">{title}</dt>
                 <dd>{words}</dd>
@@ -128,15 +128,22 @@ function rungsInWords(ladder: Ladder, log: KeptLog | undefined): string {
   return `rungs ${[first ?? -1, ...more].map((place) => (place < 0 ? 'off this ladder' : place + 1)).join(' → ')}`;
 }
 
+/** Chips that every element can have, as a person reads them. */
+const CHIP_TITLES: Readonly<Record<string, string>> = {
+  word: 'Word',
+  handler: 'Who handles it',
+  side: 'Side',
+};
+
 function Coverage({ rows }: { readonly rows: readonly CoverRow[] }) {
   return (
-    <Sheet title="Where it has been trained" aside="clean rates, small ones drawn towards the rest">
+    <Sheet title="Where it has been trained" aside="clean, of those that count">
       <table className="w-full text-left leading-snug">
         <tbody>
           {rows.map((row) => (
             <tr key={row.condition} className="border-b border-hair align-top">
               <th scope="row" className="py-1.5 pr-4">
-                {row.condition}
+                {CHIP_TITLES[row.condition] ?? row.condition}
               </th>
               <td className="py-1.5">
                 <ul className="flex flex-wrap gap-x-6 gap-y-1">
@@ -146,10 +153,9 @@ function Coverage({ rows }: { readonly rows: readonly CoverRow[] }) {
                       {cell.rate === null ? (
                         <span className="font-bold text-signal-ink">never</span>
                       ) : (
-                        <>
-                          <span className="font-semibold">{Math.round(cell.rate * 100)} %</span> of{' '}
-                          {cell.reps}
-                        </>
+                        <span className="font-semibold">
+                          {cell.clean} of {cell.reps}
+                        </span>
                       )}
                     </li>
                   ))}

@@ -74,10 +74,10 @@ function repsOf({ sessions, last = 1, each }: History): EvidenceRep[] {
 }
 
 const studied = (element: ElementRecord, reps: readonly EvidenceRep[], rung = 0) => {
-  const here = { [distance.key]: 5, [stay.key]: 2 };
   const at = { [distance.key]: 20, [stay.key]: 30 };
   const { rungs } = buildLadder(element);
   const stands = rungs[Math.min(rung, rungs.length - 1)]?.criteria ?? {};
+  const here = { [distance.key]: 5, [stay.key]: 2, ...stands };
   const study = must(
     studyElement(
       { id: element.id, axes: element.axes, bouts: boutsOf(reps), at, here, conditions: [], bands: [5, 15] },
@@ -202,7 +202,7 @@ describe('findings', () => {
   const one = elementOf(distance);
   it('name only what was logged', () => {
     const reps = repsOf({ sessions: 6, each: () => [[8, 2, 8]] });
-    expect(findings(studied(one, reps).study, TODAY).map((finding) => finding.title)).toEqual([
+    expect(findings(studied(one, reps).study, TODAY, one).map((finding) => finding.title)).toEqual([
       'At the trial',
       'From day to day',
       'Keeping it',
@@ -213,7 +213,7 @@ describe('findings', () => {
         latency: rep.outcome === 'clean' ? 1.2 : null,
         measured: -9,
         held: 4,
-        extraCues: i % 5 === 0 ? 1 : 0,
+        cues: { needed: i % 5 === 0 ? 1 : 0, slip: 0 },
         landed: i % 2 ? 'ahead' : 'spot',
         timing: i % 10 === 0 ? 'before-word' : 'unprompted',
         cause: i % 20 === 7 ? 'handler' : 'dog',
@@ -221,7 +221,7 @@ describe('findings', () => {
       }),
     );
     const found = new Map(
-      findings(studied(one, told).study, TODAY).map((finding) => [finding.title, finding.words]),
+      findings(studied(one, told).study, TODAY, one).map((finding) => [finding.title, finding.words]),
     );
     expect([...found.keys()]).toEqual([
       'At the trial',

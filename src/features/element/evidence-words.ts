@@ -37,9 +37,7 @@ export function elementSentence(
   const here = placeOn(ladder, stands).rung;
   const place = describePlace(ladder, stands);
   const next =
-    here + 1 < ladder.rungs.length
-      ? `Next: rung ${describeRung(ladder, here + 1)}.`
-      : 'It stands on the top rung: keep it, in other places.';
+    here + 1 < ladder.rungs.length ? `Next: rung ${describeRung(ladder, here + 1)}.` : topWords(studied);
   if (grounds.counted === 0)
     return `${element.title}: no rep yet, so nothing is known. Begin on rung ${place}.`;
   const rests = `${plural(grounds.counted, 'rep')} in ${plural(grounds.sessions, 'session')}`;
@@ -60,6 +58,13 @@ export function elementSentence(
     return `${element.title}: ${sure}. ${holding.axis.title}: ${where}, from ${rests}.${away} ${next}`;
   }
   return `${element.title}: ${holding.axis.title.toLowerCase()} holds it; ${where}, from ${rests}.${away} ${next}`;
+}
+
+/** One rep on the top rung is not yet a thing to keep. */
+function topWords({ here: { reps, clean } }: Pick<Studied, 'here'>): string {
+  return reps >= FEW
+    ? 'It stands on the top rung: keep it, in other places.'
+    : `It stands on the top rung, ${clean} of ${plural(reps, 'rep')} clean there: ${FEW - reps} more before that says anything.`;
 }
 
 /** The axis on which the dog stands furthest short of the demand; null where none is climbed. */
@@ -115,7 +120,11 @@ const degrees = (value: number): string =>
 const fromEighty = (logits: number): string => percent(logistic(logit(0.8) + logits));
 
 /** What the page says of each thing, in the order in which it stands; only what was logged. */
-export function findings(studied: Studied, today: Day): { readonly title: string; readonly words: string }[] {
+export function findings(
+  studied: Studied,
+  today: Day,
+  element: Pick<ElementRecord, 'policy'>,
+): { readonly title: string; readonly words: string }[] {
   const { estimate, holding, latency, precision, habits, retention } = studied;
   const { swing, gain } = estimate;
   const found: ({ readonly title: string; readonly words: string } | null)[] = [
@@ -142,12 +151,45 @@ export function findings(studied: Studied, today: Day): { readonly title: string
           words: `${habits.anticipated.count} of ${habits.anticipated.of} came before the word.`,
         }
       : null,
-    habits.extraCues.of > 0
+    element.policy.rule.kind === 'cue-transfer' ? aloneWords(habits.timings) : null,
+    cueWords(habits.cues),
+    habits.probes.of > 0
       ? {
-          title: 'Extra cues',
-          words: `${habits.extraCues.count} of ${plural(habits.extraCues.of, 'rep')} needed another cue, where it was said.`,
+          title: 'After a gap',
+          words: `${habits.probes.count} of ${plural(habits.probes.of, 'silent test')} clean: shown apart, since a test looks for failure on purpose.`,
         }
       : null,
+    habits.drive.of > 0
+      ? {
+          title: 'Drive',
+          words: `Full drive in ${habits.drive.count} of ${habits.drive.of} where it was said.`,
+        }
+      : null,
+    habits.calm.length > 0
+      ? {
+          title: 'Calm in the kit',
+          words: `${capital(habits.calm.map(({ moment, rate }) => `${CALM_WORDS[moment]} ${rate.count} of ${rate.of}`).join(', '))}.`,
+        }
+      : null,
+    habits.instead.length > 0
+      ? {
+          title: 'What it did instead',
+          words: `${capital(habits.instead.map(({ word, did, count }) => `${word === '' ? 'asked' : `asked “${word}”`}, did “${did}” ${times(count)}`).join('; '))}. The caller draws confused words more often.`,
+        }
+      : null,
+    habits.handled.length > 0
+      ? {
+          title: 'What you did about it',
+          words: `The next rep was clean: ${habits.handled.map(({ handled, next }) => `after ${HANDLED_WORDS[handled]} ${next.count} of ${next.of}`).join(', ')}. A record, no advice.`,
+        }
+      : null,
+    habits.pay.length > 1
+      ? {
+          title: 'By reward',
+          words: `Clean: ${habits.pay.map(({ what, rate }) => `${what} ${rate.count} of ${rate.of}`).join(', ')}.${habits.jackpots > 0 ? ` ${plural(habits.jackpots, 'jackpot')}.` : ''}`,
+        }
+      : null,
+    habits.unasked > 0 ? { title: 'Paid though unasked', words: `${capital(times(habits.unasked))}.` } : null,
     habits.handlers.count > 0
       ? {
           title: 'The handler’s',
@@ -178,18 +220,87 @@ function precisionWords(precision: NonNullable<Studied['precision']>): string {
   return `Its middle is ${degrees(precision.bias.mid)} (${range(precision.bias, degrees)}), its spread ${precision.spread.mid.toFixed(0)}°, from ${plural(precision.judged, 'rep')} (${precision.measured} measured).${inside}${advice}`;
 }
 
-const DID_WORDS = {
+const DID_WORDS: Readonly<Record<string, string>> = {
   stood: 'while you stood',
   'walked-off': 'as you walked off',
   'came-back': 'as you came back',
   'out-of-sight': 'out of your sight',
   'false-move': 'at a false move',
-} as const;
+};
 
+/** Below so many there is no rate, only what was seen. */
+const FEW_OF_ONE = 5;
+
+/** What you did when it was not clean; where all of it falls on one thing, that thing comes first. */
 function breakWords(breaks: Studied['habits']['breaks']): string {
-  const parts = breaks.map(({ did, rate }) => `${DID_WORDS[did]} ${rate.count} of ${rate.of}`);
-  return `Not clean: ${parts.join(', ')}.`;
+  const sorted = [...breaks].sort((a, b) => b.rate.count - a.rate.count);
+  const parts = sorted.map(
+    ({ did, rate }) => `${DID_WORDS[did] ?? `at “${did}”`} ${rate.count} of ${rate.of}`,
+  );
+  const [first, ...others] = sorted;
+  const only =
+    first && first.rate.count >= 2 && others.length > 0 && others.every(({ rate }) => rate.count === 0)
+      ? ` It is ${DID_WORDS[first.did] ?? `“${first.did}”`} alone: make that smaller, not rarer.`
+      : '';
+  const few = sorted.some(({ rate }) => rate.of < FEW_OF_ONE) ? ' Few of them: no rate yet.' : '';
+  return `Not clean: ${parts.join(', ')}.${only}${few}`;
 }
+
+/** Of all chances, how often the new cue was answered by itself; the others are shown apart. */
+function aloneWords(
+  timings: Studied['habits']['timings'],
+): { readonly title: string; readonly words: string } | null {
+  const of = (...kinds: (keyof typeof timings)[]): number =>
+    kinds.reduce((sum, kind) => sum + (timings[kind] ?? 0), 0);
+  const [alone, prompted, failed, reminded] = [
+    of('in-gap', 'unprompted'),
+    of('prompted'),
+    of('none'),
+    of('reminded'),
+  ];
+  const chances = alone + prompted + failed + reminded;
+  if (chances + of('before-word') === 0) return null;
+  const rest = [
+    prompted > 0 ? `${prompted} after the prompt` : '',
+    reminded > 0 ? `${reminded} after a reminder` : '',
+    failed > 0 ? `${failed} not at all` : '',
+  ].filter(Boolean);
+  const early = of('before-word');
+  return {
+    title: 'To the new cue alone',
+    words: `${alone} of ${plural(chances, 'chance')}${rest.length > 0 ? `; ${rest.join(', ')}` : ''}.${early > 0 ? ` ${early} came before the word and count for neither.` : ''}`,
+  };
+}
+
+function cueWords({
+  needed,
+  slip,
+  meant,
+}: Studied['habits']['cues']): { readonly title: string; readonly words: string } | null {
+  if (needed.of === 0) return null;
+  const parts = [
+    `${needed.count} of ${plural(needed.of, 'rep')} needed another cue`,
+    slip.count > 0
+      ? `${slip.count} slipped from you, which costs at a trial and says nothing of the dog`
+      : '',
+    meant.count > 0 ? `${meant.count} were meant as an answer to a miss` : '',
+  ].filter(Boolean);
+  return { title: 'Extra cues', words: `${parts.join('; ')}, where it was said.` };
+}
+
+const HANDLED_WORDS: Readonly<Record<Studied['habits']['handled'][number]['handled'], string>> = {
+  nothing: 'nothing',
+  'error-word': 'an error word',
+  again: 'again at once',
+  'put-back': 'putting it back',
+  easier: 'making it easier',
+  pause: 'a pause',
+  'moved-and-back': 'moving it and back',
+  'touch-or-lead': 'touch or lead',
+};
+const CALM_WORDS = { on: 'as it was put on', worn: 'while it was worn', off: 'after it came off' } as const;
+const times = (n: number): string => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`);
+const capital = (words: string): string => words.replace(/^./, (letter) => letter.toUpperCase());
 
 const LANDED_WORDS = {
   spot: 'at the spot',

@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { FIRST_RULES, RULE_WORDS, type Rule, type RuleKind, USUAL_RULES } from '@/core/coaching';
-import { Button, Sheet } from '@/ui';
+import { Button, SelectField, Sheet } from '@/ui';
 import { type Opened, useOpened } from './element-room';
 import { FeelSheet } from './feel-sheet';
+import { JudgedBy } from './judged-by';
 import { OperatingCurve } from './operating-curve';
 import { PaceFields } from './pace-fields';
 import { PolicyComparison } from './policy-comparison';
@@ -58,8 +59,32 @@ function Page(opened: Opened) {
             <span className="font-semibold">Risks: </span>
             {RULE_WORDS[rule.kind].risks}
           </p>
-          <RuleFields key={JSON.stringify(rule)} rule={rule} onTake={take} />
+          <RuleFields
+            key={JSON.stringify(rule)}
+            rule={rule}
+            onTake={(next) =>
+              take(
+                next.kind === 'cue-transfer' && rule.kind === 'cue-transfer'
+                  ? { ...next, failed: rule.failed }
+                  : next,
+              )
+            }
+          />
+          {rule.kind === 'cue-transfer' && (
+            <SelectField
+              label="After a silent test that failed"
+              className="mt-3"
+              value={rule.failed}
+              options={[
+                { value: 'first', words: 'back to the first stage' },
+                { value: 'one-back', words: 'back one stage' },
+                { value: 'again', words: 'the silent test again' },
+              ]}
+              onChange={(failed) => take({ ...rule, failed })}
+            />
+          )}
         </Sheet>
+        <JudgedBy element={element} work={state.work} />
         <Sheet title="Sets and sessions">
           <PaceFields
             pace={pace}

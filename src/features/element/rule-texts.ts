@@ -33,12 +33,13 @@ export const RULE_FIELDS: Readonly<Record<RuleKind, readonly Field[]>> = {
   feel: [],
   'cue-transfer': [
     { key: 'gap', label: 'Seconds from new cue to old prompt' },
-    { key: 'wait', label: 'Seconds of silence in a probe' },
+    { key: 'wait', label: 'Seconds of silence in a silent test' },
     { key: 'before', label: 'Prompted answers before the next stage' },
   ],
   scenario: [{ key: 'advanceAfter', label: 'Clean scenarios in a row to go up' }],
   strength: [
-    { key: 'minDays', label: 'Days on a rung at least' },
+    { key: 'minDays', label: 'Days at least for the whole exercise' },
+    { key: 'restDays', label: 'Rest days between its days' },
     { key: 'repsPerDay', label: 'Reps a day at most' },
     { key: 'cleanToAdvance', label: 'Clean of them to go up' },
   ],

@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import { type Advice, REFUSALS, type Refusal } from '@/core/coaching';
+import { asId, type EntryId } from '@/core/shared';
 import { useKennel } from '@/data/live';
-import { Button, RepMarks } from '@/ui';
+import { Button, DismissSign, RepMarks } from '@/ui';
 import { useHand } from './hand-store';
 import { usePad } from './pad-store';
 import type { PadView } from './pad-view';
@@ -11,50 +12,91 @@ import type { PadActions } from './use-pad-actions';
 type Props = { readonly view: PadView; readonly actions: PadActions };
 
 /**
- * The coach's one quiet line, with its grounds. Doing nothing declines it. Its height is kept, so
- * that the pad below does not move under the thumb when a button comes.
+ * The coach's quiet lines, each with its grounds: a sign of the body, the rule, a rest. None hides
+ * another, and doing nothing declines them. Their height is kept, so that the pad below does not move
+ * under the thumb when a button comes.
  */
 export function AdviceLine({ view, actions }: Props) {
-  const { main, rest } = split(view.advice, view.transfer !== null);
+  const { signs, main, rest, end } = adviceLines(view.advice);
   const choosing = usePad((state) => state.choosing);
-  const move = 'to' in main ? main.to : null;
-  const advised = move === null ? null : view.ladder.rungs[move]?.criteria;
+  const [dismissing, setDismissing] = useState(false);
+  const standing = signs.find((line) => line.sign?.stands) ?? null;
+  const rule = [main, end].filter((line) => line !== null);
+  const move = rule.find((line) => 'to' in line);
   return (
     <div
       role="status"
       aria-label="Advice"
       className={`min-h-[8.8rem] flex-col justify-between gap-2 border-l-[6px] border-signal bg-sheet px-3 py-2 lg:flex lg:min-h-[7rem] ${choosing === 'outcome' ? 'flex' : 'hidden'}`}
     >
-      <p className="text-base leading-snug lg:text-lg">
-        <span className="font-bold">{NAMES[main.kind]} </span>
-        {main.reason}
-        {rest && main.kind !== 'rest' && ' Rest first: the set is full.'}
-      </p>
-      {main.kind === 'ask' && <RefusalAnswers actions={actions} />}
-      <div className="flex items-end justify-end gap-2">
-        {view.marks.length > 0 && move === null && (
+      {signs.map((line) => (
+        <p
+          key={line.sign?.id}
+          className={`text-base leading-snug lg:text-lg ${line.sign?.stands ? 'border-2 border-ink px-2 py-1' : ''}`}
+        >
+          <span className="font-bold">{NAMES[line.kind]} </span>
+          {line.reason}
+        </p>
+      ))}
+      {rule.map((line) => (
+        <p key={line.kind} className="text-base leading-snug lg:text-lg">
+          <span className="font-bold">{NAMES[line.kind]} </span>
+          {line.reason}
+        </p>
+      ))}
+      {rest && (
+        <p className="text-base leading-snug lg:text-lg">
+          <span className="font-bold">{NAMES.rest} </span>
+          {rest.reason}
+        </p>
+      )}
+      {main?.kind === 'ask' && <RefusalAnswers actions={actions} />}
+      <div className="flex flex-wrap items-end justify-end gap-2">
+        {view.marks.length > 0 && !move && (
           <div aria-hidden="true" className="mr-auto lg:hidden">
             <RepMarks marks={view.marks.slice(-10)} label="Tally so far" />
           </div>
         )}
-        {move !== null && (
-          <Button
-            look="ink"
-            size="big"
-            disabled={actions.busy}
-            onClick={() => advised && actions.move(advised, 'advice')}
-          >
-            Go to rung {move + 1}
+        {standing && (
+          <Button size="big" disabled={actions.busy} onClick={() => setDismissing(true)}>
+            It no longer holds
           </Button>
         )}
-        {rest && (
-          <Button size="big" disabled={actions.busy} onClick={actions.rested}>
+        {[...signs, ...rule].flatMap((line) =>
+          'to' in line ? [<GoThere key={line.kind} to={line.to} view={view} actions={actions} />] : [],
+        )}
+        {(rest || signs.some((line) => line.kind === 'rest')) && (
+          <Button size="big" disabled={actions.busy} onClick={() => actions.tap({ tap: 'rested' })}>
             Rested
             <RestClock since={view.last?.at ?? null} />
           </Button>
         )}
       </div>
+      {standing?.sign && (
+        <DismissSign
+          open={dismissing}
+          words={standing.reason}
+          onClose={() => setDismissing(false)}
+          onDismiss={(why) =>
+            actions.tap({ tap: 'sign-over', of: asId<EntryId>(standing.sign?.id ?? ''), why })
+          }
+        />
+      )}
     </div>
+  );
+}
+
+function GoThere({ to, view, actions }: Props & { readonly to: number }) {
+  const there = view.ladder.rungs[to]?.criteria;
+  return (
+    <Button
+      look="ink"
+      size="big"
+      disabled={actions.busy}
+      onClick={() => there && actions.tap({ tap: 'move', to: there, because: 'advice' })}
+    >
+      Go to rung {to + 1}
+    </Button>
   );
 }
 
@@ -63,17 +105,23 @@ const OPENING: Advice = {
   reason: 'Set up, stamp the cue if a hand is free, and judge the rep.',
 };
 
-/** One line is shown: a move before a rest, a rest before staying. */
-function split(
-  advice: readonly Advice[],
-  protocol: boolean,
-): { readonly main: Advice; readonly rest: boolean } {
-  const end = advice.find((one) => one.kind === 'end');
-  const rest = advice.find((one) => one.kind === 'rest');
-  const move = advice.find((one) => one.kind !== 'rest' && one.kind !== 'end') ?? OPENING;
-  if (end && (move.kind === 'hold' || move.kind === 'pay')) return { main: end, rest: false };
-  // A protocol's next stage is always wanted; elsewhere "stay" says less than "rest".
-  return { main: rest && move.kind === 'hold' && !protocol ? rest : move, rest: rest !== undefined };
+/**
+ * The lines by where they come from. Of a rule's own "stay" nothing is said where something graver is:
+ * an end, a stop or a sign that stands.
+ */
+export function adviceLines(advice: readonly Advice[]): {
+  readonly signs: readonly Advice[];
+  readonly main: Advice | null;
+  readonly end: Advice | null;
+  readonly rest: Advice | null;
+} {
+  const signs = advice.filter((one) => one.sign !== undefined);
+  const others = advice.filter((one) => one.sign === undefined);
+  const rest = others.find((one) => one.kind === 'rest') ?? null;
+  const end = others.find((one) => one.kind === 'end') ?? null;
+  const main = others.find((one) => one !== rest && one !== end) ?? null;
+  const said = signs.length > 0 || end !== null;
+  return { signs, main: main ?? (said ? null : OPENING), end, rest };
 }
 
 const NAMES: Readonly<Record<Advice['kind'], string>> = {
@@ -82,7 +130,7 @@ const NAMES: Readonly<Record<Advice['kind'], string>> = {
   'drop-back': 'Drop back.',
   rest: 'Rest.',
   done: 'Done.',
-  probe: 'Probe.',
+  probe: 'Silent test.',
   help: 'Help.',
   filler: 'Something easy.',
   end: 'End here.',
@@ -110,7 +158,7 @@ function RefusalAnswers({ actions }: { readonly actions: PadActions }) {
           size="big"
           className="px-1 text-base leading-tight"
           disabled={actions.busy}
-          onClick={() => actions.answer(why)}
+          onClick={() => actions.tap({ tap: 'answer', why })}
         >
           {REFUSAL_WORDS[why]}
         </Button>

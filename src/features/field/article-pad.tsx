@@ -1,10 +1,11 @@
 import { useEffect, useMemo, useState } from 'react';
-import { type ArticleEvent, articleStates, type NextRun, nextRun } from '@/core/coaching';
+import { type Criteria, levelPlace } from '@/core/breakdown';
+import { type ArticleEvent, articleNames, articleStates, type NextRun, nextRun } from '@/core/coaching';
 import { type Entry, foldLog } from '@/core/log';
 import { seedFromText } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import { articlesBefore, type DatedBout, type ElementRecord } from '@/data/read';
-import { Button, Notice } from '@/ui';
+import { Button, Notice, SelectField } from '@/ui';
 import { ArticleVerdict } from './article-verdict';
 import type { PadView } from './pad-view';
 import type { PadActions } from './use-pad-actions';
@@ -30,6 +31,10 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
   /** This run's layout was open to the coach at some time. */
   const [known, setKnown] = useState(true);
   const [firstTouch, setFirstTouch] = useState<number | null>(null);
+  /** Whether it was helped, and whether that came before its first touch. */
+  const [helped, setHelped] = useState<'no' | 'first' | 'after'>('no');
+  /** Laid otherwise than drawn, by the person's own hand. */
+  const [own, setOwn] = useState<Pick<NextRun, 'laid' | 'target'> | null>(null);
   useEffect(() => {
     let current = true;
     void articlesBefore(kennel, element.id, bout).then((found) => current && setBefore(found));
@@ -43,14 +48,19 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
   // biome-ignore lint/correctness/useExhaustiveDependencies: the pad is cleared with every run that is logged
   useEffect(() => {
     setFirstTouch(null);
+    setHelped('no');
+    setOwn(null);
     setShown(false);
     setKnown(!byHelper);
   }, [runs]);
   if (!before || element.articles === null) return <p className="text-lg">Reading the log …</p>;
   const count = element.axes.find((axis) => axis.quantity === 'count');
   const choices = count ? (view.criteria[count.key] ?? count.start) : 2;
-  const { shape, laid: how, nearer: nearerAtTimes } = element.articles;
-  const states = articleStates(element.articles.count, [...before, ...events]);
+  const { shape, nearer: nearerAtTimes, aidedAgain } = element.articles;
+  const rung = laidByRung(element, view.criteria);
+  const how = rung ?? element.articles.laid;
+  const names = articleNames(element.articles);
+  const states = articleStates(names, [...before, ...events], aidedAgain);
   const next = nextRun(
     states,
     { choices, shape, laid: how, nearer: nearerAtTimes },
@@ -63,26 +73,31 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
         <Notice tone="alert" role="alert">
           {next.message}
         </Notice>
-        <Button size="big" disabled={actions.busy} onClick={actions.washed}>
+        <Button size="big" disabled={actions.busy} onClick={() => actions.tap({ tap: 'washed' })}>
           All are washed and aired
         </Button>
       </div>
     );
-  const { laid, target, seen, nearer } = next.value;
+  const run: NextRun = own ? { ...next.value, ...own } : next.value;
+  const { laid, target, seen, nearer } = run;
   const covered = byHelper && !shown;
   const tap = (place: number | null): void => {
     if (firstTouch === null && place !== null && place !== target) setFirstTouch(place);
     else
-      actions.picked({
-        kind: 'articles',
-        laid,
-        target,
-        firstTouch: firstTouch ?? place,
-        pick: place,
-        known,
-        shape,
-        seen,
-        nearer,
+      actions.tap({
+        tap: 'picked',
+        helped: helped === 'no' ? 'no' : firstTouch === null || helped === 'first' ? 'first' : 'after',
+        run: {
+          kind: 'articles',
+          laid,
+          target,
+          firstTouch: firstTouch ?? place,
+          pick: place,
+          known,
+          shape,
+          seen,
+          nearer,
+        },
       });
   };
   return (
@@ -109,18 +124,32 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
         )}
       </div>
       <p className="text-lg font-semibold leading-snug">
-        {covered ? coveredWords(known) : layoutWords(next.value, shape)}
+        {covered ? coveredWords(known) : layoutWords(run, shape)}
       </p>
-      <Plan run={next.value} covered={covered} firstTouch={firstTouch} busy={actions.busy} onTap={tap} />
+      <Plan run={run} covered={covered} firstTouch={firstTouch} busy={actions.busy} onTap={tap} />
       <Button size="big" disabled={actions.busy} onClick={() => tap(null)}>
         None picked
       </Button>
+      <Button
+        size="big"
+        aria-pressed={helped !== 'no'}
+        look={helped === 'no' ? 'plain' : 'ink'}
+        onClick={() => setHelped(helped !== 'no' ? 'no' : firstTouch === null ? 'first' : 'after')}
+      >
+        I helped it
+      </Button>
       <p className="leading-snug text-ink-soft">
         {firstTouch === null
-          ? 'Tap what it touches first.'
-          : 'It touched a wrong one first. Now tap what it brings.'}
+          ? 'Tap what it touches first, with mouth or paw; a sniff is search.'
+          : helped === 'after'
+            ? 'It was wrong, and you helped: it stays wrong, whatever it brings and you pay.'
+            : 'It touched a wrong one first. Now tap what it brings.'}
+        {!covered &&
+          (known || seen) &&
+          ` This run proves nothing: ${known ? 'you know the layout' : 'the dog sees it'}. It counts for the ladder.`}
       </p>
       <ArticleVerdict reps={view.reps} fixed={bout.runsFixed} />
+      {!covered && <LaidOtherwise names={names} run={run} onLay={setOwn} />}
       {!covered && <TakeOut laid={laid} actions={actions} />}
     </section>
   );
@@ -192,6 +221,63 @@ function layoutWords(
 const coveredWords = (known: boolean): string =>
   known ? 'Covered now; this run was seen, so the next one counts.' : 'Covered: only the helper knows.';
 
+/** What lies where, where the person has laid it otherwise than drawn. */
+function LaidOtherwise({
+  names,
+  run,
+  onLay,
+}: {
+  readonly names: readonly string[];
+  readonly run: NextRun;
+  readonly onLay: (laid: Pick<NextRun, 'laid' | 'target'>) => void;
+}) {
+  const put = (place: number, name: string): void => {
+    // One that lay elsewhere changes places with it: none lies twice.
+    const before = run.laid[place] ?? name;
+    const laid = run.laid.map((one, i) => (i === place ? name : one === name ? before : one));
+    onLay({ laid, target: run.target });
+  };
+  return (
+    <details className="border-2 border-rule px-3">
+      <summary className="flex min-h-14 cursor-pointer items-center text-lg underline decoration-rule underline-offset-4">
+        I laid it otherwise
+      </summary>
+      <div className="grid gap-2 pb-3">
+        {run.laid.map((name, place) => (
+          <SelectField
+            // biome-ignore lint/suspicious/noArrayIndexKey: a place is what it is, whatever lies there
+            key={place}
+            label={`Place ${place + 1}`}
+            beside
+            look="min-h-14 flex-1 bg-paper px-2 text-lg"
+            value={name}
+            options={names.map((one) => ({ value: one, words: one }))}
+            onChange={(chosen) => put(place, chosen)}
+          />
+        ))}
+        <SelectField
+          label="The right one lies at"
+          beside
+          look="min-h-14 flex-1 bg-paper px-2 text-lg"
+          value={String(run.target)}
+          options={run.laid.map((name, place) => ({
+            value: String(place),
+            words: `place ${place + 1} (${name})`,
+          }))}
+          onChange={(chosen) => onLay({ laid: run.laid, target: Number(chosen) })}
+        />
+      </div>
+    </details>
+  );
+}
+
+/** A rung that says how articles are laid: in sight first, then hidden, then by a helper. */
+function laidByRung(element: ElementRecord, criteria: Criteria): 'seen' | 'hidden' | null {
+  const axis = element.axes.find((one) => one.key === 'laid' && one.levels !== null);
+  if (!axis?.levels) return null;
+  return levelPlace(axis.levels, criteria[axis.key] ?? axis.start) === 0 ? 'seen' : 'hidden';
+}
+
 /** One that is worn or spoilt for good is never offered again. */
 function TakeOut({ laid, actions }: { readonly laid: readonly string[]; readonly actions: PadActions }) {
   return (
@@ -206,7 +292,7 @@ function TakeOut({ laid, actions }: { readonly laid: readonly string[]; readonly
             size="big"
             disabled={actions.busy}
             aria-label={`Article ${number} out of use`}
-            onClick={() => actions.outOfUse(number)}
+            onClick={() => actions.tap({ tap: 'out-of-use', text: number })}
           >
             {number}
           </Button>

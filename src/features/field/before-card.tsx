@@ -1,18 +1,42 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { axisInWords, buildLadder, type Criteria, describePlace, placeOn } from '@/core/breakdown';
-import { parseOne, type Result } from '@/core/shared';
+import {
+  axisInWords,
+  buildLadder,
+  type Criteria,
+  describePlace,
+  isBodyWork,
+  placeOn,
+  standingOn,
+} from '@/core/breakdown';
+import { asId, parseOne, type Result } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import {
   cautionsOf,
   type DatedBout,
+  type Dog,
   type DogWork,
   type ElementRecord,
   type EvidenceByElement,
+  type Gap,
+  gapOf,
+  isOffWork,
+  probeStart,
+  standingSigns,
   startToday,
 } from '@/data/read';
-import { startBout } from '@/data/write';
-import { Button, buttonClass, SelectField, Sheet, TextField } from '@/ui';
+import { record, startBout } from '@/data/write';
+import {
+  Button,
+  buttonClass,
+  Notice,
+  SelectField,
+  Sheet,
+  SIGN_WORDS,
+  SignNote,
+  TextField,
+  writeDay,
+} from '@/ui';
 import { Debrief } from './debrief';
 import { TickedCautions } from './ticked-cautions';
 import { missingOf, useDevice } from './use-device';
@@ -35,7 +59,16 @@ type Props = {
 export function BeforeCard({ element, work, evidence, stands, last, dogs }: Props) {
   const { kennel, dog, today, done } = useKennelWithDog();
   const ladder = buildLadder(element);
-  const [start, setStart] = useState(() => startToday(element, stands, last?.day === today));
+  const mine = evidence.get(element.id) ?? [];
+  const gap = gapOf(mine, dog, today);
+  const probe = probeStart(element, stands, gap);
+  // Pain is the dog's, whatever it did; tiredness and a growl belong to the work in which they were seen.
+  const standing = standingSigns([...evidence.values()].flat()).filter(
+    ({ kind, bout }) => kind === 'stop' || bout.element === element.id,
+  );
+  const seen = mine.at(-1)?.signs ?? [];
+  const off = isOffWork(dog, today);
+  const [start, setStart] = useState(() => startToday(element, stands, last?.day === today, gap));
   const on = placeOn(ladder, start);
   const easier = ladder.rungs[on.kind === 'between' ? on.rung : on.rung - 1]?.criteria;
   const harder = ladder.rungs[on.kind === 'below' ? on.rung : on.rung + 1]?.criteria;
@@ -48,18 +81,20 @@ export function BeforeCard({ element, work, evidence, stands, last, dogs }: Prop
     surface: surfaceOf(conditions),
     temperature: temperature.ok ? temperature.value : null,
   });
-  const begin = (): void => {
+  const begin = async (from: Criteria | null): Promise<void> => {
     if (!temperature.ok) return;
-    const begun = startBout(kennel, element, {
+    // A look at what survived is held against where the dog stood; it begins low.
+    const begun = await startBout(kennel, element, {
       day: today,
       away,
-      start,
+      start: from ? standingOn(ladder, stands).criteria : start,
       conditions,
       helpers: weather.helper.trim(),
       temperature: temperature.value,
       runsFixed,
     });
-    void done(null, begun);
+    if (!begun.ok || !from) return void done(null, Promise.resolve(begun));
+    void done(null, record(kennel, begun.value.made, { kind: 'move', to: from, because: 'probe' }));
   };
   const place = (value: boolean, words: string) => (
     <Button
@@ -74,11 +109,39 @@ export function BeforeCard({ element, work, evidence, stands, last, dogs }: Prop
   return (
     <Sheet title={`${dog.name}: ${element.title}`} className="mx-auto max-w-2xl" label="Before the session">
       <div className="grid gap-4">
+        {off && <OffWork dog={dog} />}
+        {standing.map(({ id, day, reason, bout }) => (
+          <SignNote
+            key={id}
+            words={`${writeDay(day)}: ${reason}`}
+            onDismiss={(why) =>
+              void done('It no longer holds.', record(kennel, bout, { kind: 'sign-over', of: asId(id), why }))
+            }
+          />
+        ))}
+        {seen.length > 0 && standing.length === 0 && (
+          <p className="leading-snug">
+            <span className="font-semibold">Seen last time: </span>
+            {seen.map(({ sign }) => SIGN_WORDS[sign].toLowerCase()).join(', ')}.
+          </p>
+        )}
+        {(mine.at(-1)?.notes ?? []).map((note) => (
+          <p key={note} className="leading-snug">
+            <span className="font-semibold">Noted last time: </span>
+            {note}
+          </p>
+        ))}
         {last?.debrief?.next && (
           <p className="text-lg leading-snug">
             <span className="font-semibold">You wrote: </span>
             {last.debrief.next}
           </p>
+        )}
+        <GapNote element={element} gap={gap} />
+        {probe && !off && standing.length === 0 && (
+          <Button look="ink" size="big" onClick={() => void begin(probe)}>
+            See what is left: at most five, easy first
+          </Button>
         )}
         <div>
           <p className="text-lg font-semibold">Rung {describePlace(ladder, start)}</p>
@@ -116,9 +179,16 @@ export function BeforeCard({ element, work, evidence, stands, last, dogs }: Prop
         {element.articles && <FixedRuns value={runsFixed} onChange={setRunsFixed} />}
         <Bring element={element} rewards={dog.rewards} />
         <TickedCautions cautions={cautions} />
-        <Button look="signal" size="huge" onClick={begin}>
-          Begin
-        </Button>
+        {!off && standing.length === 0 && (
+          <Button look="signal" size="huge" onClick={() => void begin(null)}>
+            Begin
+          </Button>
+        )}
+        {!off && standing.length > 0 && (
+          <p className="text-lg font-semibold leading-snug">
+            Nothing begins while that stands: say first why it no longer holds.
+          </p>
+        )}
         <details>
           <summary className="min-h-14 cursor-pointer py-3.5 underline decoration-rule underline-offset-4">
             Who helps, how warm
@@ -153,6 +223,36 @@ export function BeforeCard({ element, work, evidence, stands, last, dogs }: Prop
         <Missing />
       </div>
     </Sheet>
+  );
+}
+
+/** A dog that is off work is asked nothing; what it waits for stands here. */
+function OffWork({ dog }: { readonly dog: Dog }) {
+  const { offWork } = dog;
+  if (!offWork) return null;
+  const until = offWork.until ? ` until ${writeDay(offWork.until)}` : '';
+  return (
+    <Notice tone="alert">
+      {dog.name} is off work{until}
+      {offWork.why === '' ? '' : `: ${offWork.why}`}.{' '}
+      {offWork.vet === '' ? 'Ask the vet when and how it may begin again.' : `The vet said: ${offWork.vet}`}{' '}
+      It is put back to work under Kennel.
+    </Notice>
+  );
+}
+
+/** What a gap means for today, before anything is asked. */
+function GapNote({ element, gap }: { readonly element: ElementRecord; readonly gap: Gap }) {
+  if (!gap.long || gap.days === null) return null;
+  const since = gap.offWork ? 'It was off work since' : `Not worked for ${gap.days} days`;
+  return (
+    <Notice>
+      {isBodyWork(element.work)
+        ? `${since}: warm it up first, and begin at the first step. No old height, hold, pull or run is asked of a body${gap.offWork ? ', and what the vet said comes first' : ''}.`
+        : element.policy.pace.ratchet === 'keep'
+          ? `${since}. You never lower what was met: begin with a sure one, and help once if it is needed.`
+          : `${since}: nobody knows what is left. Look first, cold, before you teach.`}
+    </Notice>
   );
 }
 

@@ -1,10 +1,9 @@
 import { useEffect, useRef } from 'react';
-import { CALLS, CALLS_AHEAD, type CallKind, callOrder } from '@/core/coaching';
-import { mixSeed, seeded, seedFromText } from '@/core/shared';
-import { useKennelWithDog } from '@/data/live';
-import type { DatedBout } from '@/data/read';
+import { CALLS, type CallKind } from '@/core/coaching';
+import type { Result } from '@/core/shared';
 import { SelectField, TextField } from '@/ui';
 import { useCaller } from './caller-store';
+import type { Called } from './calls';
 import { useHand } from './hand-store';
 import { speak } from './signal';
 
@@ -17,22 +16,18 @@ const WORDS: Readonly<Record<CallKind, string>> = {
   'false-move': 'a false move',
 };
 
+type Props = { readonly called: Result<Called> | null; readonly repCount: number };
+
 /**
- * The next thing to do, large, and the one after it, from an order that cannot be foreseen. It is
- * read; it is spoken only in the person's own code words and only where that is switched on. The
- * order belongs to the session: a reload shows the same one.
+ * The next thing to do, large, and the one after it, from an order that cannot be foreseen. It goes into
+ * the rep as it was called. It is read; it is spoken only in the person's own code words and only where
+ * that is switched on.
  */
-export function Caller({ bout, repCount }: { readonly bout: DatedBout; readonly repCount: number }) {
-  const { dog } = useKennelWithDog();
+export function Caller({ called, repCount }: Props) {
   const kind = useCaller((state) => state.kind);
   const choose = useCaller((state) => state.choose);
-  const cues = dog.cues.map((cue) => cue.word);
-  const round = Math.floor(repCount / CALLS_AHEAD);
-  const order =
-    kind && callOrder(kind, cues, seeded(mixSeed(seedFromText(bout.id), CALLS.indexOf(kind), round)));
-  const at = repCount % CALLS_AHEAD;
   const { speech, codes } = useHand();
-  const next = order?.ok ? order.value[at] : undefined;
+  const next = called?.ok ? called.value.said : undefined;
   // Spoken when a rep has been logged, never when the page opens.
   const spokenFor = useRef(repCount);
   useEffect(() => {
@@ -54,21 +49,21 @@ export function Caller({ bout, repCount }: { readonly bout: DatedBout; readonly 
         ]}
         onChange={(chosen) => choose(chosen === '' ? null : chosen)}
       />
-      {order &&
-        (order.ok ? (
+      {called &&
+        (called.ok ? (
           <p
             className="flex items-baseline justify-between gap-4 border-2 border-ink bg-sheet px-4 py-2"
             aria-live="polite"
           >
-            <span className="text-3xl font-extrabold">{order.value[at]}</span>
-            <span className="text-base text-ink-soft">then {order.value[at + 1] ?? 'a new order'}</span>
+            <span className="text-3xl font-extrabold">{called.value.words}</span>
+            <span className="text-base text-ink-soft">then {called.value.after ?? 'a new order'}</span>
           </p>
         ) : (
           <p className="leading-snug">
             Two cue words at least are needed; they are written down under Kennel.
           </p>
         ))}
-      {speech && order?.ok && <CodeWords calls={[...new Set(order.value)]} />}
+      {speech && called?.ok && <CodeWords calls={called.value.all} />}
     </section>
   );
 }

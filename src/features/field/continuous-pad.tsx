@@ -29,6 +29,11 @@ export function ContinuousPad({ view, actions }: { readonly view: PadView; reado
       </Button>
     );
   const leg = view.legs[run.leg] ?? '';
+  const stop = (endedBy: 'handler' | 'dog'): void => {
+    const whole = { kind: 'legs', seconds: seconds(run.since), stamps: run.stamps } as const;
+    actions.tap({ tap: 'ran', run: whole, endedBy });
+    setRun(null);
+  };
   const stamp = (fault: FaultRef): void =>
     setRun({ ...run, stamps: [...run.stamps, { leg, fault, at: seconds(run.since) }] });
   return (
@@ -75,16 +80,11 @@ export function ContinuousPad({ view, actions }: { readonly view: PadView; reado
         >
           Last stamp back
         </Button>
-        <Button
-          size="big"
-          look="signal"
-          disabled={actions.busy}
-          onClick={() => {
-            actions.ran({ kind: 'legs', seconds: seconds(run.since), stamps: run.stamps });
-            setRun(null);
-          }}
-        >
+        <Button size="big" look="signal" disabled={actions.busy} onClick={() => stop('handler')}>
           Stop and log it
+        </Button>
+        <Button size="big" className="col-span-2" disabled={actions.busy} onClick={() => stop('dog')}>
+          The dog left it
         </Button>
       </div>
     </section>

@@ -34,7 +34,7 @@ export function FallingOffLine({ element, bout, view, reps }: Props) {
   );
   const watched = here.map((rep) => ({
     clean: rep.outcome === 'clean',
-    extraCues: rep.extraCues ?? null,
+    extraCues: rep.cues ? rep.cues.needed + (rep.cues.meant ?? 0) : null,
     latency: rep.latency ?? null,
   }));
   const suspicion = before ? fallingOff(watched, before) : null;

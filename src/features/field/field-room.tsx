@@ -3,8 +3,15 @@ import { Link } from 'react-router';
 import { buildLadder, describePlace, standingOn } from '@/core/breakdown';
 import type { ElementId } from '@/core/shared';
 import { useKennelWithDog, useLastBouts } from '@/data/live';
-import { activeElements, type DogWork, type ElementRecord, type KeptEvidence, openBouts } from '@/data/read';
-import { PageHead } from '@/ui';
+import {
+  activeElements,
+  type DogWork,
+  type ElementRecord,
+  isOffWork,
+  type KeptEvidence,
+  openBouts,
+} from '@/data/read';
+import { Notice, PageHead } from '@/ui';
 
 type Group = { readonly title: string; readonly elements: readonly ElementRecord[] };
 
@@ -20,6 +27,11 @@ export function FieldRoom() {
       <PageHead title={`What will ${dog.name} train?`}>
         One element at a time. Its rung, its rule and its faults come with it.
       </PageHead>
+      {isOffWork(dog, today) && (
+        <Notice tone="alert">
+          {dog.name} is off work: nothing is begun with it until it is put back under Kennel.
+        </Notice>
+      )}
       <div className="grid gap-6">
         {groups(found.work).map((group) => (
           <section key={group.title}>

@@ -17,17 +17,17 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
   const act: Readonly<Record<PadAction, () => void>> = {
     stamp: actions.stamp,
     mark: actions.mark,
-    clean: () => plain && actions.outcome('clean'),
-    flawed: () => plain && actions.outcome('flawed'),
-    miss: () => plain && actions.outcome('miss'),
+    clean: () => plain && actions.tap(view.byDrive ? { tap: 'drive', drive: 'full' } : { tap: 'clean' }),
+    flawed: () => plain && actions.tap(view.byDrive ? { tap: 'drive', drive: 'went' } : { tap: 'flawed' }),
+    miss: () => plain && actions.tap(view.byDrive ? { tap: 'drive', drive: 'refused' } : { tap: 'miss' }),
     undo: actions.undo,
-    dog: () => actions.cause('dog'),
-    handler: () => actions.cause('handler'),
-    apparatus: () => actions.cause('apparatus'),
-    environment: () => actions.cause('environment'),
-    aided: actions.aided,
-    go: () => goThere && actions.move(goThere, 'advice'),
-    rested: actions.rested,
+    dog: () => actions.tap({ tap: 'cause', cause: 'dog' }),
+    handler: () => actions.tap({ tap: 'cause', cause: 'handler' }),
+    apparatus: () => actions.tap({ tap: 'cause', cause: 'apparatus' }),
+    environment: () => actions.tap({ tap: 'cause', cause: 'environment' }),
+    aided: () => actions.tap({ tap: 'aid', aid: 'unsaid' }),
+    go: () => goThere && actions.tap({ tap: 'move', to: goThere, because: 'advice' }),
+    rested: () => actions.tap({ tap: 'rested' }),
   };
   const onKey = (event: KeyboardEvent): void => {
     if (
@@ -41,7 +41,7 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
       // Held down: the browser repeats the key after about half a second. The cue that its first
       // press stamped belongs to this miss.
       held.current = true;
-      actions.outcome('miss');
+      act.miss();
     }
     if (event.repeat || event.ctrlKey || event.metaKey || event.altKey || busyElsewhere()) return;
     held.current = false;
@@ -59,9 +59,10 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
   };
   const byNumber = (place: number): void => {
     const [fault, timing] = [faults[place], TIMINGS[place]];
-    if (view.transfer && timing) actions.timed(timing);
-    else if (view.grades[place]) actions.graded(view.grades[place].id);
-    if (choosing !== 'outcome' && fault) actions.name(fault);
+    if (view.transfer && timing) actions.tap({ tap: 'timed', timing });
+    else if (view.grades[place]) actions.tap({ tap: 'graded', grade: view.grades[place].id });
+    if (choosing !== 'outcome' && fault)
+      actions.tap({ tap: 'fault', of: choosing === 'miss' ? 'miss' : 'flawed', fault });
   };
   // Before the pad is painted: keys work from the first moment in which it is seen, on a slow
   // telephone too.

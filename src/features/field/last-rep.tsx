@@ -1,5 +1,6 @@
 import { ToggleGroup } from 'radix-ui';
 import type { Cause } from '@/core/log';
+import { faultText, sameFault } from '@/core/rulebooks';
 import { Button } from '@/ui';
 import { useHand } from './hand-store';
 import type { PadView } from './pad-view';
@@ -15,11 +16,13 @@ const CAUSES: readonly { readonly cause: Cause; readonly words: string }[] = [
 const CHIP =
   'min-h-14 flex-auto border-2 border-ink bg-sheet px-1.5 text-base leading-tight data-[state=on]:bg-ink data-[state=on]:text-paper data-[state=on]:font-bold';
 
+type Props = { readonly view: PadView; readonly actions: PadActions };
+
 /**
- * The rep just logged: whose doing it was, whether it was aided, and the one touch that takes it
- * back.
+ * The rep just logged: what the measures made of it and the tap that says otherwise, whose doing it
+ * was, whether it was helped, more faults of the same go, and the one touch that takes it back.
  */
-export function LastRep({ view, actions }: { readonly view: PadView; readonly actions: PadActions }) {
+export function LastRep({ view, actions }: Props) {
   const { last } = view;
   const leftHanded = useHand((state) => state.leftHanded);
   if (!last) return null;
@@ -35,12 +38,13 @@ export function LastRep({ view, actions }: { readonly view: PadView; readonly ac
           Undo
         </Button>
       </div>
+      <Proposed view={view} actions={actions} />
       <div className="flex flex-wrap gap-1.5">
         <ToggleGroup.Root
           type="single"
           aria-label="Whose doing"
           value={last.judged.cause}
-          onValueChange={(cause) => cause !== '' && actions.cause(cause as Cause)}
+          onValueChange={(cause) => cause !== '' && actions.tap({ tap: 'cause', cause: cause as Cause })}
           className="flex flex-auto flex-wrap gap-1.5"
           disabled={actions.busy}
         >
@@ -55,12 +59,67 @@ export function LastRep({ view, actions }: { readonly view: PadView; readonly ac
           aria-pressed={aided}
           data-state={aided ? 'on' : 'off'}
           disabled={actions.busy}
-          onClick={actions.aided}
+          onClick={() =>
+            actions.tap(
+              aided ? { tap: 'say', change: { judged: { aids: [] } } } : { tap: 'aid', aid: 'unsaid' },
+            )
+          }
           className={CHIP}
         >
           Aided
         </button>
       </div>
+      <MoreFaults view={view} actions={actions} />
     </section>
+  );
+}
+
+/** What was measured and speaks against what was called, and the one tap that says otherwise. */
+function Proposed({ view, actions }: Props) {
+  if (!view.proposal) return null;
+  return (
+    <div role="status" aria-label="Measured" className="mb-2 border-l-[6px] border-signal bg-sheet px-3 py-2">
+      <p className="mb-2 leading-snug">{view.proposal.words}</p>
+      <div className="flex flex-wrap gap-1.5">
+        {view.proposal.otherwise.map(({ as, words }) => (
+          <Button
+            key={as}
+            size="big"
+            disabled={actions.busy}
+            onClick={() => actions.tap({ tap: 'otherwise', as })}
+          >
+            {words}
+          </Button>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+/** Several faults in one go: each further one is a tap on the rep that is logged already. */
+function MoreFaults({ view, actions }: Props) {
+  const { last } = view;
+  if (!last || last.judged.outcome === 'clean' || view.flaws.length === 0) return null;
+  const has = (fault: (typeof view.flaws)[number]): boolean =>
+    last.judged.faults.some((one) => sameFault(one, fault.ref));
+  return (
+    <fieldset className="mt-2">
+      <legend className="text-base font-semibold">In the same rep</legend>
+      <div className="mt-1 flex flex-wrap gap-1.5">
+        {view.flaws.map((fault) => (
+          <button
+            key={faultText(fault.ref)}
+            type="button"
+            aria-pressed={has(fault)}
+            data-state={has(fault) ? 'on' : 'off'}
+            disabled={actions.busy}
+            className={CHIP}
+            onClick={() => actions.tap({ tap: 'also', fault: fault.ref })}
+          >
+            {fault.label}
+          </button>
+        ))}
+      </div>
+    </fieldset>
   );
 }

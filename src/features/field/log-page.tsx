@@ -2,8 +2,8 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { axisInWords, buildLadder, describePlace, type Ladder } from '@/core/breakdown';
-import type { Advice } from '@/core/coaching';
-import { type CoachFacts, type Moment, timelineOf } from '@/core/log';
+import { type Advice, BODY_SIGNS } from '@/core/coaching';
+import { type CoachFacts, type Folded, type Moment, timelineOf } from '@/core/log';
 import { isDay } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import {
@@ -17,8 +17,20 @@ import {
   namedFaults,
   workOf,
 } from '@/data/read';
-import { redateOuting } from '@/data/write';
-import { Button, buttonClass, LongList, Notice, PageHead, Sheet, TextField, writeDay } from '@/ui';
+import { record, redateOuting } from '@/data/write';
+import {
+  Button,
+  buttonClass,
+  DismissSign,
+  LongList,
+  Notice,
+  PageHead,
+  SelectField,
+  Sheet,
+  SIGN_WORDS,
+  TextField,
+  writeDay,
+} from '@/ui';
 import { RepRow } from './rep-row';
 import { TypeIn } from './type-in';
 
@@ -90,6 +102,7 @@ type SheetProps = {
 };
 
 function BoutSheet({ element, faults, logged, facts }: SheetProps) {
+  const { dog } = useKennelWithDog();
   const { bout, entries, folded } = logged;
   const ladder = buildLadder(element);
   const moments = timelineOf({ policy: element.policy, ladder, start: bout.start, facts }, entries);
@@ -112,6 +125,7 @@ function BoutSheet({ element, faults, logged, facts }: SheetProps) {
             <li key={entry.id} className="py-1.5">
               {rep ? (
                 <RepRow
+                  rewards={dog.rewards}
                   rep={rep}
                   place={places.get(rep.id) ?? 0}
                   element={element}
@@ -120,9 +134,10 @@ function BoutSheet({ element, faults, logged, facts }: SheetProps) {
                 />
               ) : (
                 <p className={moment.fate === 'undone' ? 'text-ink-soft line-through' : 'leading-snug'}>
-                  {momentInWords(moment, ladder)}
+                  {momentInWords(moment, ladder, folded)}
                 </p>
               )}
+              {moment.fate !== 'undone' && <Restate moment={moment} bout={bout} folded={folded} />}
               <AdviceThen advice={moment.fate === 'undone' ? [] : moment.advice} />
             </li>
           );
@@ -162,6 +177,80 @@ function DayOf({ bout }: { readonly bout: DatedBout }) {
   );
 }
 
+type RestateProps = { readonly moment: Moment; readonly bout: DatedBout; readonly folded: Folded };
+
+/** A sign or a note is put right, or taken back, by an entry of its own. */
+function Restate({ moment: { entry }, bout, folded }: RestateProps) {
+  const { kennel, done } = useKennelWithDog();
+  const [open, setOpen] = useState(false);
+  const note = folded.notes.find((one) => one.id === entry.id);
+  const [text, setText] = useState(note?.text ?? '');
+  const sign = folded.signs.find((one) => one.id === entry.id);
+  const undo = (words: string): void =>
+    void done(words, record(kennel, bout, { kind: 'undo', of: entry.id }));
+  if (sign)
+    return (
+      <div className="flex flex-wrap items-center gap-3">
+        <SelectField
+          label="Put the sign right"
+          shown={null}
+          look="min-h-11 bg-paper px-1"
+          value={sign.sign}
+          options={BODY_SIGNS.map((one) => ({ value: one, words: SIGN_WORDS[one] }))}
+          onChange={(one) =>
+            void done(
+              'The sign is said again.',
+              record(kennel, bout, { kind: 'restate', of: sign.id, sign: one }),
+            )
+          }
+        />
+        {sign.over === null && <Button onClick={() => setOpen(true)}>It no longer holds</Button>}
+        <Button look="quiet" onClick={() => undo('The sign is taken back.')}>
+          Take it back
+        </Button>
+        <DismissSign
+          open={open}
+          words={`Seen: ${SIGN_WORDS[sign.sign].toLowerCase()}.`}
+          onClose={() => setOpen(false)}
+          onDismiss={(why) =>
+            void done('It no longer holds.', record(kennel, bout, { kind: 'sign-over', of: sign.id, why }))
+          }
+        />
+      </div>
+    );
+  if (!note) return null;
+  return (
+    <details>
+      <summary className="flex min-h-11 cursor-pointer items-center underline decoration-rule underline-offset-4">
+        Put the note right
+      </summary>
+      <div className="flex flex-wrap items-end gap-3">
+        <TextField
+          label="Note"
+          value={text}
+          maxLength={2000}
+          onChange={(event) => setText(event.target.value)}
+        />
+        <Button
+          look="ink"
+          disabled={text.trim() === '' || text.trim() === note.text}
+          onClick={() =>
+            void done(
+              'The note is said again.',
+              record(kennel, bout, { kind: 'restate', of: note.id, text: text.trim() }),
+            )
+          }
+        >
+          Put it right
+        </Button>
+        <Button look="quiet" onClick={() => undo('The note is taken back.')}>
+          Take it back
+        </Button>
+      </div>
+    </details>
+  );
+}
+
 /** What was advised then; staying and paying need no line of their own. */
 function AdviceThen({ advice }: { readonly advice: readonly Advice[] }) {
   const told = advice.filter((one) => one.kind !== 'hold' && one.kind !== 'pay');
@@ -174,7 +263,7 @@ function AdviceThen({ advice }: { readonly advice: readonly Advice[] }) {
 }
 
 /** What was entered besides reps, and a rep that was taken back. */
-function momentInWords({ entry }: Moment, ladder: Ladder): string {
+function momentInWords({ entry }: Moment, ladder: Ladder, { signs, notes }: Folded): string {
   switch (entry.kind) {
     case 'rep': {
       const asked = ladder.axes.map((axis) =>
@@ -185,11 +274,11 @@ function momentInWords({ entry }: Moment, ladder: Ladder): string {
     case 'move':
       return `To rung ${describePlace(ladder, entry.to)}`;
     case 'sign':
-      return `Seen: ${entry.sign.replace('-', ' ')}`;
+      return `Seen: ${SIGN_WORDS[signs.find((one) => one.id === entry.id)?.sign ?? entry.sign].toLowerCase()}`;
     case 'sign-over':
       return `The sign no longer holds: ${entry.why}`;
     case 'note':
-      return entry.text;
+      return notes.find((one) => one.id === entry.id)?.text ?? entry.text;
     case 'unlogged':
       return `About ${entry.count} more that nobody tallied`;
     case 'answer':
@@ -214,6 +303,9 @@ function momentInWords({ entry }: Moment, ladder: Ladder): string {
       return `Article ${entry.article} out of use`;
     case 'touched':
       return `Article ${entry.article} touched`;
+    case 'off':
+      return entry.back ? 'Back to work' : 'Off on its own';
+    case 'restate':
     case 'undo':
     case 'amend':
       return '';

@@ -27,7 +27,7 @@ export function OutcomePad({ view, actions }: Props) {
         faults={faults}
         noted={choosing === 'miss' ? [] : view.noted}
         actions={actions}
-        title={choosing === 'miss' ? 'What happened?' : 'Which fault?'}
+        of={choosing === 'miss' ? 'miss' : 'flawed'}
         onBack={() => choose('outcome')}
       />
     );
@@ -35,15 +35,29 @@ export function OutcomePad({ view, actions }: Props) {
   if (view.transfer) return <TimingPad actions={actions} />;
   if (view.grades.length > 0)
     return (
-      <ListPad
-        label="How far did it go?"
-        names={view.grades.map((grade) => grade.name)}
-        busy={actions.busy}
-        onPick={(i) => view.grades[i] && actions.graded(view.grades[i].id)}
-        best={view.grades.length - 1}
-      />
+      <div className="grid gap-2">
+        <ListPad
+          label="How far did it go?"
+          names={view.grades.map(({ name }, i) => (i === view.gradeAsked ? `${name} (asked)` : name))}
+          busy={actions.busy}
+          onPick={(i) => view.grades[i] && actions.tap({ tap: 'graded', grade: view.grades[i].id })}
+          best={view.gradeAsked}
+        />
+        <Button
+          size="big"
+          className="justify-start"
+          disabled={actions.busy}
+          onClick={(event) => {
+            letGo(event);
+            actions.tap({ tap: 'graded', grade: null });
+          }}
+        >
+          Backs away
+        </Button>
+      </div>
     );
   if (view.links.length > 0) return <ChainPad view={view} actions={actions} />;
+  if (view.byDrive) return <DrivePad actions={actions} onOther={() => choose('flaw')} />;
   const target = (
     outcome: 'clean' | 'flawed' | 'miss',
     words: string,
@@ -57,7 +71,7 @@ export function OutcomePad({ view, actions }: Props) {
       disabled={actions.busy}
       onClick={(event) => {
         letGo(event);
-        actions.outcome(outcome);
+        actions.tap({ tap: outcome });
       }}
     >
       {words}
@@ -122,7 +136,7 @@ function ChainPad({ view, actions }: Props) {
         disabled={actions.busy}
         onClick={(event) => {
           letGo(event);
-          actions.outcome('clean');
+          actions.tap({ tap: 'clean' });
         }}
       >
         Whole chain clean
@@ -132,10 +146,47 @@ function ChainPad({ view, actions }: Props) {
         label="Where did it break?"
         names={view.links.map((link) => link.title).reverse()}
         busy={actions.busy}
-        onPick={(i) => actions.brokeAt(view.links.length - 1 - i)}
+        onPick={(i) => actions.tap({ tap: 'broke', link: view.links.length - 1 - i })}
         best={-1}
       />
     </div>
+  );
+}
+
+/**
+ * A send says its drive with the one tap that logs it: only full drive makes it longer, and a refusal is
+ * asked about.
+ */
+function DrivePad({ actions, onOther }: { readonly actions: PadActions; readonly onOther: () => void }) {
+  const send = (
+    drive: 'full' | 'went' | 'refused',
+    words: string,
+    key: 'clean' | 'flawed' | 'miss',
+    className = '',
+  ) => (
+    <Button
+      size="huge"
+      look={drive === 'full' ? 'signal' : 'plain'}
+      className={className}
+      disabled={actions.busy}
+      onClick={(event) => {
+        letGo(event);
+        actions.tap({ tap: 'drive', drive });
+      }}
+    >
+      {words}
+      <KeyHint action={key} />
+    </Button>
+  );
+  return (
+    <fieldset className="grid grid-cols-2 gap-2.5 lg:gap-3" aria-label="How did it go?">
+      {send('full', 'Full drive', 'clean', 'col-span-2 min-h-24 text-3xl lg:min-h-28')}
+      {send('went', 'Went', 'flawed')}
+      {send('refused', 'Refused', 'miss')}
+      <Button size="big" className="col-span-2" disabled={actions.busy} onClick={onOther}>
+        It went, with a fault
+      </Button>
+    </fieldset>
   );
 }
 
@@ -152,7 +203,7 @@ function TimingPad({ actions }: { readonly actions: PadActions }) {
           disabled={actions.busy}
           onClick={(event) => {
             letGo(event);
-            actions.timed(timing);
+            actions.tap({ tap: 'timed', timing });
           }}
         >
           {TIMING_WORDS[timing].replace(/^./, (letter) => letter.toUpperCase())}
@@ -167,11 +218,12 @@ type ChoiceProps = {
   readonly faults: readonly NamedFault[];
   readonly noted: readonly FaultRef[];
   readonly actions: PadActions;
-  readonly title: string;
+  readonly of: 'flawed' | 'miss';
   readonly onBack: () => void;
 };
 
-function FaultChoice({ faults, noted, actions, title, onBack }: ChoiceProps) {
+function FaultChoice({ faults, noted, actions, of, onBack }: ChoiceProps) {
+  const title = of === 'miss' ? 'What happened?' : 'Which fault?';
   return (
     <fieldset className="border-2 border-ink bg-sheet p-3">
       <legend className="float-left mb-2 text-xl font-bold">{title}</legend>
@@ -182,7 +234,7 @@ function FaultChoice({ faults, noted, actions, title, onBack }: ChoiceProps) {
             size="big"
             className="justify-start text-left"
             disabled={actions.busy}
-            onClick={() => actions.name(fault)}
+            onClick={() => actions.tap({ tap: 'fault', of, fault })}
           >
             <span className="min-w-6 text-ink-soft">{i + 1}</span>
             <span>
@@ -193,7 +245,11 @@ function FaultChoice({ faults, noted, actions, title, onBack }: ChoiceProps) {
           </Button>
         ))}
         <div className="grid grid-cols-2 gap-2">
-          <Button size="big" disabled={actions.busy} onClick={() => actions.name(null)}>
+          <Button
+            size="big"
+            disabled={actions.busy}
+            onClick={() => actions.tap({ tap: 'fault', of, fault: null })}
+          >
             Not named
           </Button>
           <Button size="big" look="quiet" onClick={onBack}>

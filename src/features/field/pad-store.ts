@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import type { Aid } from '@/core/log';
 
 /**
  * What is on the pad and not yet in the log: the stamps of the rep in hand, a hold's clock, and
@@ -12,6 +13,10 @@ export type Stamps = {
 export type Hold = { readonly from: number | null; readonly to: number | null };
 type PadState = Stamps & {
   readonly hold: Hold;
+  /** Help that was said before the rep; it stays until it is taken away. */
+  readonly aids: readonly Aid[];
+  /** Chips that were changed since the last rep; with it they are in the log. */
+  readonly chips: Readonly<Record<string, string>>;
   readonly choosing: 'outcome' | 'flaw' | 'miss';
   /** The next stamp in turn: cue, response, marker. */
   readonly stamp: (at: number) => void;
@@ -19,8 +24,13 @@ type PadState = Stamps & {
   readonly mark: (at: number) => void;
   /** Begins a hold, or ends it. */
   readonly holding: (at: number) => void;
+  readonly help: (aid: Aid) => void;
+  readonly chip: (key: string, value: string) => void;
   readonly choose: (choosing: PadState['choosing']) => void;
+  /** The rep in hand is done; help stays. */
   readonly clear: () => void;
+  /** Another pad: nothing stays. */
+  readonly reset: () => void;
 };
 
 const NOTHING = {
@@ -28,11 +38,13 @@ const NOTHING = {
   responseAt: null,
   markerAt: null,
   hold: { from: null, to: null },
+  chips: {},
   choosing: 'outcome',
 } as const;
 
 export const usePad = create<PadState>((set, get) => ({
   ...NOTHING,
+  aids: [],
   // After the marker a further stamp is a new cue, since the dog was set up again.
   stamp: (at) => {
     const { cueAt, responseAt, markerAt } = get();
@@ -45,8 +57,14 @@ export const usePad = create<PadState>((set, get) => ({
     const { from, to } = get().hold;
     set({ hold: from === null || to !== null ? { from: at, to: null } : { from, to: at } });
   },
+  help: (aid) => {
+    const { aids } = get();
+    set({ aids: aids.includes(aid) ? aids.filter((one) => one !== aid) : [...aids, aid] });
+  },
+  chip: (key, value) => set({ chips: { ...get().chips, [key]: value } }),
   choose: (choosing) => set({ choosing }),
   clear: () => set(NOTHING),
+  reset: () => set({ ...NOTHING, aids: [] }),
 }));
 
 /**

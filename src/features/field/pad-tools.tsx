@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { BODY_SIGNS } from '@/core/coaching';
 import type { Judged } from '@/core/log';
 
-import { Button, buttonClass, Dialog, RepMarks, repMark, TextField } from '@/ui';
+import { Button, buttonClass, Dialog, RepMarks, repMark, SIGN_WORDS, TextField } from '@/ui';
 import type { PadView } from './pad-view';
 import { Pocket } from './pocket';
 import type { PadActions } from './use-pad-actions';
@@ -30,10 +30,16 @@ export function PadTools({ actions, view, onHelp }: Props) {
       {tool('Set afterwards', () => setOpen('set'), view.transfer !== null || view.grades.length > 0)}
       {tool(
         'Rung down',
-        () => view.easier && actions.move(view.easier, 'hand'),
+        () => view.easier && actions.tap({ tap: 'move', to: view.easier, because: 'hand' }),
         actions.busy || !view.easier,
       )}
-      {tool('Rung up', () => view.harder && actions.move(view.harder, 'hand'), actions.busy || !view.harder)}
+      {tool(
+        'Rung up',
+        () => view.harder && actions.tap({ tap: 'move', to: view.harder, because: 'hand' }),
+        actions.busy || !view.harder,
+      )}
+      {tool(view.off ? 'It is back' : 'Off on its own', () => actions.tap({ tap: 'off', back: view.off }))}
+      {tool('An easy one', () => actions.tap({ tap: 'easy', text: 'an easy one' }))}
       {tool('Not logged', () => setOpen('unlogged'))}
       {tool('Note', () => setOpen('note'))}
       {tool('Keys, signals (?)', onHelp)}
@@ -64,16 +70,17 @@ function Signs({ open, onClose, actions }: DialogProps) {
             key={sign}
             size="big"
             onClick={() => {
-              actions.sign(sign);
+              actions.tap({ tap: 'sign', sign });
               onClose();
             }}
           >
-            {sign.replace('-', ' ').replace(/^./, (letter) => letter.toUpperCase())}
+            {SIGN_WORDS[sign]}
           </Button>
         ))}
       </div>
       <p className="mt-3 leading-snug text-ink-soft">
-        One tap; the advice says what it may mean. Signs of pain end the session.
+        One tap; the advice says what it may mean. Pain stops the work, a growl ends it; both stand until you
+        say why they no longer hold.
       </p>
     </Dialog>
   );
@@ -143,7 +150,7 @@ function Unlogged({ open, onClose, actions }: DialogProps) {
             key={count}
             size="big"
             onClick={() => {
-              actions.unlogged(count);
+              actions.tap({ tap: 'unlogged', count });
               onClose();
             }}
           >
@@ -168,7 +175,7 @@ function Note({ open, onClose, actions }: DialogProps) {
         onSubmit={(event) => {
           event.preventDefault();
           if (clean === '') return;
-          actions.note(clean);
+          actions.tap({ tap: 'note', text: clean });
           setText('');
           onClose();
         }}

@@ -11,8 +11,9 @@ import { makeSampleKennel } from '@/demo/sample-kennel';
 import { stateOf, TODAY } from '@/demo/sample-state.test-helper';
 import { shownKey, USUAL_KEYS, useHand, withKey, withNewKeys } from './hand-store';
 import { latencyOf, markerOf, usePad } from './pad-store';
-import { judgementFor, onlyMiss, padView, TIMINGS, timedJudgement } from './pad-view';
+import { onlyMiss, padView, TIMINGS } from './pad-view';
 import { readPaper } from './paper';
+import { judgementFor, timedJudgement } from './tap';
 import { missingOf } from './use-device';
 
 const tables = makeSampleKennel(TODAY, 2);
@@ -99,9 +100,11 @@ describe('the pad', () => {
       ],
       facts,
     );
-    expect(view.lastInWords).toBe('flawed: Slow to lie down, 2.6 s, the kit’s, aided');
+    expect(view.lastInWords).toBe(
+      'flawed: Slow to lie down, 2.6 s, the kit’s, helped, does not count: it was the kit’s doing',
+    );
     expect([view.tally, view.marks.map((mark) => [mark.shape, mark.notDog, mark.aided])]).toEqual([
-      '2 reps, 1 clean',
+      '2 reps; 1 counts, 1 clean',
       [
         ['clean', false, false],
         ['flawed', true, true],
@@ -124,7 +127,7 @@ describe('other ways to log a rep', () => {
     padView({ ...element, ...change }, work, open, [rep()], facts);
   it('by when the answer came, with the stage and its clock', () => {
     const view = variant({ policy: { rule: USUAL_RULES['cue-transfer'], pace: DEFAULT_PACE } });
-    expect(view.transfer).toEqual({ stage: 'A', gap: 2, wait: 20 });
+    expect(view.transfer).toEqual({ stage: 'A', gap: 2, wait: 20, paid: true });
     expect(
       TIMINGS.map((timing) => [
         timing,
@@ -175,7 +178,9 @@ describe('other ways to log a rep', () => {
     expect(broken.lastInWords).toBe(`miss, broke at ${second.title}`);
     expect(variant({ form: { kind: 'continuous', legs: ['slow', 'fast'] } }).legs).toEqual(['slow', 'fast']);
     expect([
-      variant({ articles: { count: 8, shape: 'circle', laid: 'hidden', nearer: false } }).articles,
+      variant({
+        articles: { count: 8, shape: 'circle', laid: 'hidden', nearer: false, names: [], aidedAgain: false },
+      }).articles,
       variant({}).articles,
     ]).toEqual([true, false]);
     expect([variant({ work: ['laid'] }).lying, variant({}).lying]).toEqual([-1, null]);

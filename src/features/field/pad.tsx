@@ -1,9 +1,14 @@
 import { lazy, Suspense, useState } from 'react';
+import type { CallKind } from '@/core/coaching';
 import type { CoachFacts, Entry } from '@/core/log';
-import type { DatedBout, DogWork, ElementRecord } from '@/data/read';
-import { Button, Notice, RepMarks, Rod, saveText } from '@/ui';
+import { useKennelWithDog } from '@/data/live';
+import type { DatedBout, Dog, DogWork, ElementRecord } from '@/data/read';
+import { Button, Notice, RepMarks, Rod, SIGN_WORDS, saveText } from '@/ui';
 import { AdviceLine } from './advice-line';
 import { Caller } from './caller';
+import { useCaller } from './caller-store';
+import { confusedIn, nextCall } from './calls';
+import { ChipBar } from './chip-bar';
 import { FallingOffLine } from './falling-off-line';
 import { GapClock } from './gap-clock';
 import { useHand } from './hand-store';
@@ -12,6 +17,7 @@ import { KeyHelp } from './key-help';
 import { usePadKeys } from './keys';
 import { LastRep } from './last-rep';
 import { OutcomePad } from './outcome-pad';
+import { usePad } from './pad-store';
 import { PadTools } from './pad-tools';
 import { padView } from './pad-view';
 import { RepDetails } from './rep-details';
@@ -20,6 +26,8 @@ import { usePadActions } from './use-pad-actions';
 import { useWakeLock } from './use-wake-lock';
 
 type Props = {
+  /** The dog whose turn it is, where that is not the one in hand. */
+  readonly dog?: Dog;
   readonly element: ElementRecord;
   readonly work: DogWork;
   readonly bout: DatedBout;
@@ -30,9 +38,15 @@ type Props = {
 };
 
 /** The pad: made to be used with one thumb, the eyes on the dog. */
-export function Pad({ element, work, bout, entries, facts, onEnd }: Props) {
-  const view = padView(element, work, bout, entries, facts);
-  const actions = usePadActions(bout, view, onEnd);
+export function Pad({ dog: turn, element, work, bout, entries, facts, onEnd }: Props) {
+  const context = useKennelWithDog();
+  const dog = turn ?? context.dog;
+  const changed = usePad((state) => state.chips);
+  const kind = useCaller((state) => state.kind);
+  const words = kind === 'cues' ? dog.cues.map((cue) => cue.word) : NO_WORDS;
+  const view = padView(element, work, bout, entries, facts, { chips: changed, words });
+  const called = kind && calledNext(kind, dog, bout, view);
+  const actions = usePadActions(bout, view, called?.ok ? called.value : null, onEnd);
   const [help, setHelp] = useState(false);
   const leftHanded = useHand((state) => state.leftHanded);
   useWakeLock();
@@ -87,9 +101,15 @@ export function Pad({ element, work, bout, entries, facts, onEnd }: Props) {
             )}
           </Notice>
         )}
+        <Caller called={called} repCount={view.repCount} />
+        <ChipBar view={view} />
         {!view.articles && <StampButton onStamp={actions.stamp} />}
         {view.transfer && (
-          <GapClock transfer={view.transfer} onTimeOut={actions.timeOut} onStage={actions.staged} />
+          <GapClock
+            transfer={view.transfer}
+            onTimeOut={() => actions.tap({ tap: 'time-out' })}
+            onStage={(stage) => actions.tap({ tap: 'stage', stage })}
+          />
         )}
         {view.hold !== null && !view.transfer && <HoldClock asked={view.hold} />}
         {view.lying !== null && (
@@ -98,7 +118,7 @@ export function Pad({ element, work, bout, entries, facts, onEnd }: Props) {
             look={view.lying <= 0 ? 'ink' : 'plain'}
             className="!justify-between"
             disabled={actions.busy}
-            onClick={actions.laid}
+            onClick={() => actions.tap({ tap: 'laid' })}
           >
             <span>
               {view.lying <= 0
@@ -112,9 +132,8 @@ export function Pad({ element, work, bout, entries, facts, onEnd }: Props) {
         {view.articles && <StampButton onStamp={actions.stamp} />}
         <div>
           <LastRep view={view} actions={actions} />
-          <RepDetails view={view} actions={actions} />
+          <RepDetails view={view} actions={actions} rewards={dog.rewards} />
         </div>
-        <Caller bout={bout} repCount={view.repCount} />
         <div className="grid gap-3 lg:hidden">
           <Log view={view} />
           <PadTools actions={actions} view={view} onHelp={() => setHelp(true)} />
@@ -124,6 +143,19 @@ export function Pad({ element, work, bout, entries, facts, onEnd }: Props) {
     </div>
   );
 }
+
+const NO_WORDS: readonly string[] = [];
+
+/** What is called next: by the dog's own words, within what this rung asks, confused ones more often. */
+const calledNext = (kind: CallKind, dog: Dog, bout: DatedBout, view: ReturnType<typeof padView>) =>
+  nextCall({
+    kind,
+    bout: bout.id,
+    repCount: view.repCount,
+    words: dog.cues.map((cue) => cue.word),
+    longest: view.hold,
+    confused: confusedIn(view.reps),
+  });
 
 /** Pads of rarer work come when they are needed; they are fetched ahead with the rooms. */
 const ArticlePad = lazy(async () => ({ default: (await import('./article-pad')).ArticlePad }));
@@ -152,7 +184,13 @@ function Log({ view }: { readonly view: ReturnType<typeof padView> }) {
     <div>
       <p className="mb-1 text-lg font-semibold" aria-live="polite">
         {view.tally}
+        {view.off ? '; off on its own' : ''}
       </p>
+      {view.signs.length > 0 && (
+        <p className="mb-1 leading-snug">
+          Seen: {view.signs.map(({ sign }) => SIGN_WORDS[sign].toLowerCase()).join(', ')}.
+        </p>
+      )}
       {view.marks.length > 0 && <RepMarks marks={view.marks} label="Reps of this session" big />}
     </div>
   );

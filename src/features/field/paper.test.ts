@@ -22,8 +22,13 @@ describe('a session from paper', () => {
 
   const wrong = (fields: object) =>
     (
-      v.safeParse(paperFields('2026-06-15' as Day), { day: '2026-06-14', rung: '0', reps: 'c', ...fields })
-        .issues ?? []
+      v.safeParse(paperFields('2026-06-15' as Day), {
+        day: '2026-06-14',
+        rung: '0',
+        place: 'usual',
+        reps: 'c',
+        ...fields,
+      }).issues ?? []
     ).map((issue) => v.getDotPath(issue));
   it('says everything that is wrong beside its field', () => {
     expect([wrong({}), wrong({ day: '2026-06-16' }), wrong({ day: '', reps: 'x' })]).toEqual([

@@ -34,6 +34,7 @@ export const paperFields = (today: Day) =>
       v.check((day) => isDay(day) && day <= today, 'The day must be today or before.'),
     ),
     rung: v.string(),
+    place: v.string(),
     reps: v.pipe(
       v.string(),
       v.rawCheck(({ dataset, addIssue }) => {

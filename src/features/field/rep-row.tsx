@@ -1,10 +1,14 @@
+import { useState } from 'react';
 import { writeValue } from '@/core/breakdown';
 import type { Amendment, Cause, Judged, StandingRep } from '@/core/log';
 import { faultText } from '@/core/rulebooks';
 import { useKennelWithDog } from '@/data/live';
-import type { DatedBout, ElementRecord, NamedFault } from '@/data/read';
+import { type DatedBout, type ElementRecord, judgingOf, type NamedFault } from '@/data/read';
 import { record } from '@/data/write';
 import { SelectField, writeDay } from '@/ui';
+import { chipRows } from './chips';
+import { holdOf, isAngled, isWorn, whyNotCounted } from './pad-view';
+import { Details, type DetailsProps } from './rep-details';
 
 const OUTCOMES: readonly (readonly [Judged['outcome'], string])[] = [
   ['clean', 'clean'],
@@ -24,10 +28,12 @@ type RowProps = {
   readonly element: ElementRecord;
   readonly faults: readonly NamedFault[];
   readonly bout: DatedBout;
+  readonly rewards: readonly string[];
 };
 
 /** One rep of a log, with what can be said otherwise of it. */
-export function RepRow({ rep, place, element, faults, bout }: RowProps) {
+export function RepRow({ rep, place, element, faults, bout, rewards }: RowProps) {
+  const [open, setOpen] = useState(false);
   const { kennel, done } = useKennelWithDog();
   const { judged, seen, asked } = rep;
   const amend = (change: Amendment): void =>
@@ -57,6 +63,7 @@ export function RepRow({ rep, place, element, faults, bout }: RowProps) {
   );
   const aided = judged.aids.length > 0;
   const latency = seen.measured.latency?.value;
+  const why = whyNotCounted(rep);
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
       <span className="w-8 font-semibold">{place}</span>
@@ -85,12 +92,56 @@ export function RepRow({ rep, place, element, faults, bout }: RowProps) {
         aided
       </label>
       <span className="text-sm text-ink-soft">
-        {[latency === undefined ? '' : `${latency.toFixed(1)} s`, rep.corrected ? 'corrected' : '']
+        {[
+          latency === undefined ? '' : `${latency.toFixed(1)} s`,
+          ...Object.entries(asked.chips).map(([key, value]) => `${key.toLowerCase()} ${value}`),
+          rep.corrected ? 'corrected' : '',
+          why === null ? '' : `does not count: ${why}`,
+        ]
           .filter(Boolean)
           .join(', ')}
       </span>
+      <button
+        type="button"
+        aria-expanded={open}
+        className="min-h-11 underline decoration-rule underline-offset-4"
+        onClick={() => setOpen(!open)}
+      >
+        {open ? 'Close' : 'Everything said of it'}
+        <span className="sr-only">
+          : rep {place} of {writeDay(bout.day)}
+        </span>
+      </button>
+      {open && (
+        <div className="basis-full border-l-[6px] border-rule pl-3">
+          <Details
+            view={detailsView(element, bout, rep, faults)}
+            rep={rep}
+            rewards={rewards}
+            busy={false}
+            onAmend={amend}
+          />
+        </div>
+      )}
     </div>
   );
+}
+
+/** What can be said of a rep of this element, whichever bout it belongs to. */
+function detailsView(
+  element: ElementRecord,
+  bout: DatedBout,
+  rep: StandingRep,
+  faults: readonly NamedFault[],
+): DetailsProps['view'] {
+  const hold = holdOf(element, rep.asked.criteria);
+  return {
+    judging: judgingOf(element, faults),
+    angled: isAngled(element),
+    worn: isWorn(element),
+    hold,
+    chips: chipRows(element, bout, rep.asked.criteria, hold !== null, rep.asked.chips, []),
+  };
 }
 
 /** What was neither one nor the other can stay so. */

@@ -10,6 +10,7 @@ import {
   coachFacts,
   type DatedBout,
   type ElementRecord,
+  isOffWork,
   isRunning,
   type Kennel,
   lastBout,
@@ -112,7 +113,8 @@ async function turnsOf(kennel: Kennel, id: string, today: DatedBout['day']): Pro
   const same = await sameWorkOf(kennel, element);
   const turns = await Promise.all(
     same.map(async ({ element: own, ...one }): Promise<Turn | null> => {
-      if (!own) return null;
+      // A dog that is off work is left out of the round.
+      if (!own || isOffWork(one.dog, today)) return null;
       const last = await lastBout(kennel, own.id);
       const bout = last && (last.day === today || isRunning(last, today, kennel.now())) ? last : null;
       const entries = bout ? await boutLog(kennel, bout.id) : [];
@@ -146,6 +148,7 @@ function TurnPad({ turn, onEnd }: { readonly turn: Turn; readonly onEnd: () => v
   if (!found) return <p className="text-lg">Reading the log …</p>;
   return (
     <Pad
+      dog={turn.dog}
       element={element}
       work={found.work}
       bout={bout}

@@ -24,8 +24,8 @@ import { usePad } from './pad-store';
 export function SessionPage() {
   const { element: id } = useParams();
   const { kennel, dog, today, now } = useKennelWithDog();
-  const clear = usePad((state) => state.clear);
-  useEffect(() => clear, [clear]);
+  const reset = usePad((state) => state.reset);
+  useEffect(() => reset, [reset]);
   const work = useLiveQuery(() => workOf(kennel, dog.id), [kennel, dog.id]);
   const element = work?.elements.find((candidate) => candidate.id === id) ?? null;
   const found = useLiveQuery(

@@ -14,16 +14,16 @@ export function TypeIn({ element }: { readonly element: ElementRecord }) {
   const ladder = buildLadder(element);
   const { register, handleSubmit, watch, setValue, resetField, formState } = useForm<PaperFields>({
     resolver: valibotResolver(paperFields(today)),
-    defaultValues: { day: today, rung: '0', reps: '' },
+    defaultValues: { day: today, rung: '0', place: 'usual', reps: '' },
   });
   const { errors } = formState;
-  const save = handleSubmit(async ({ day, rung, reps }) => {
+  const save = handleSubmit(async ({ day, rung, place, reps }) => {
     const read = readPaper(reps);
     if (!read.ok) return;
     // The hour was not kept, and the order of the reps is what counts.
     const noon = day === today ? now() : new Date(`${day}T12:00:00`).getTime();
     const start = ladder.rungs[Number(rung)]?.criteria ?? {};
-    const paper = { day: day as Day, away: false, start, noon };
+    const paper = { day: day as Day, away: place === 'away', start, noon };
     const words = `${read.value.length} reps of ${writeDay(day as Day)} are in the log.`;
     const typed = await done(words, typeInBout(kennel, element, paper, read.value));
     if (typed.ok) resetField('reps');
@@ -38,8 +38,16 @@ export function TypeIn({ element }: { readonly element: ElementRecord }) {
           options={ladder.rungs.map((_, i) => ({ value: String(i), words: describeRung(ladder, i) }))}
           onChange={(rung) => setValue('rung', rung)}
         />
+        <SelectField
+          label="Place"
+          value={watch('place')}
+          options={[
+            { value: 'usual', words: 'usual' },
+            { value: 'away', words: 'strange' },
+          ]}
+          onChange={(place) => setValue('place', place)}
+        />
         <TextField
-          className="sm:col-span-2"
           label="Reps in order: c clean, f flawed, m miss"
           hint="for example: c c f m c"
           {...register('reps')}

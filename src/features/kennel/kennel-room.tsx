@@ -3,6 +3,7 @@ import { useKennelWithDog } from '@/data/live';
 import { buttonClass, PageHead } from '@/ui';
 import { DogSheet } from './dog-sheet';
 import { KitSheet } from './kit-sheet';
+import { OffWorkSheet } from './off-work-sheet';
 import { VetSheet } from './vet-sheet';
 
 /** The dog in hand and the kit: what cautions, ladders and sessions are told of them. */
@@ -22,6 +23,7 @@ export function KennelRoom() {
       <div className="grid items-start gap-6 lg:grid-cols-2">
         <DogSheet key={dog.id} dog={dog} />
         <div className="grid content-start gap-6">
+          <OffWorkSheet key={`off ${dog.id}`} dog={dog} />
           <VetSheet key={dog.id} dog={dog} />
           <KitSheet />
         </div>

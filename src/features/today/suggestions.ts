@@ -9,6 +9,7 @@ import {
   cautionsOf,
   type Dog,
   type DogWork,
+  gapOf,
   placesOf,
   prerequisiteGraph,
   startToday,
@@ -70,7 +71,8 @@ function withRung(
   if (!element) throw new Error(`no element ${suggestion.element}`);
   const ladder = buildLadder(element);
   const stands = state.stands.get(element.id) ?? null;
-  const start = startToday(element, stands, found?.grounds.lastDay === today);
+  const gap = gapOf(state.evidence.get(element.id) ?? [], dog, today);
+  const start = startToday(element, stands, found?.grounds.lastDay === today, gap);
   return {
     ...suggestion,
     start,

@@ -3,10 +3,19 @@ import { useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Criteria } from '@/core/breakdown';
 import type { ElementId } from '@/core/shared';
-import { daysBetween } from '@/core/shared';
+import { asId, daysBetween } from '@/core/shared';
 import { type DogState, useDog, useKennelWithDog, useKeptLogs } from '@/data/live';
-import { elementQuestions, faultLabel, isRunning, lastBout, namedFaults, openBouts } from '@/data/read';
-import { startBout } from '@/data/write';
+import {
+  elementQuestions,
+  faultLabel,
+  isOffWork,
+  isRunning,
+  lastBout,
+  namedFaults,
+  openBouts,
+  standingSigns,
+} from '@/data/read';
+import { record, startBout } from '@/data/write';
 import {
   Button,
   buttonClass,
@@ -19,6 +28,7 @@ import {
   RepMarks,
   Rod,
   Sheet,
+  SignNote,
   useLatest,
   writeDay,
 } from '@/ui';
@@ -37,7 +47,9 @@ export function TodayRoom() {
   const found = newestOf(assessed);
   const trial = state?.trials.find((candidate) => candidate.day >= today);
   if (!state) return <p className="text-lg">Reading the log …</p>;
-  const sessions = found ? suggestedSessions(dog, state, found, today) : null;
+  // A dog that is off work, or in pain for all that anybody has said, is asked nothing.
+  const stopped = isOffWork(dog, today) || standingSigns(state.bouts).some((sign) => sign.kind === 'stop');
+  const sessions = stopped ? [] : found ? suggestedSessions(dog, state, found, today) : null;
   return (
     <>
       <PageHead
@@ -62,6 +74,17 @@ export function TodayRoom() {
         ))}
       <div className="grid gap-6 lg:grid-cols-[3fr_2fr]">
         <div className="grid content-start gap-6">
+          <Standing state={state} />
+          {isOffWork(dog, today) && dog.offWork && (
+            <Notice tone="alert">
+              {dog.name} is off work
+              {dog.offWork.until ? ` until ${writeDay(dog.offWork.until)}` : ''}
+              {dog.offWork.why === '' ? '' : `: ${dog.offWork.why}`}. Nothing is suggested for it.{' '}
+              <Link className="underline" to="../kennel" relative="path">
+                Put it back to work
+              </Link>
+            </Notice>
+          )}
           <OpenSessions />
           <Ahead state={state} />
           {sessions ? (
@@ -91,6 +114,20 @@ export function TodayRoom() {
       </div>
     </>
   );
+}
+
+/** Signs of the body that ended or stopped the work, and that nobody has dismissed: said before all else. */
+function Standing({ state }: { readonly state: DogState }) {
+  const { kennel, done } = useKennelWithDog();
+  return standingSigns(state.bouts).map(({ id, day, reason, bout }) => (
+    <SignNote
+      key={id}
+      words={`${state.work.elements.find((one) => one.id === bout.element)?.title ?? 'A session'}, ${writeDay(day)}: ${reason}`}
+      onDismiss={(why) =>
+        void done('It no longer holds.', record(kennel, bout, { kind: 'sign-over', of: asId(id), why }))
+      }
+    />
+  ));
 }
 
 /** What nobody has ended yet, of every dog: a tap goes on with it. */

@@ -1,0 +1,23 @@
+import { type SeenSign, signLine, standingSign } from '@/core/coaching';
+import type { Day } from '@/core/shared';
+import type { KeptEvidence } from '@/data/records/kept-evidence';
+
+/** A sign of the body that ended or stopped the work of a bout, and that nobody has dismissed. */
+export type StandingSign = SeenSign & {
+  readonly kind: 'stop' | 'end';
+  readonly bout: KeptEvidence;
+  readonly day: Day;
+  /** What it may mean and what to do. */
+  readonly reason: string;
+};
+
+/** All of them, those that stopped the work first, then the newest. */
+export function standingSigns(bouts: readonly KeptEvidence[]): StandingSign[] {
+  const found = bouts.flatMap((bout): StandingSign[] => {
+    const sign = standingSign(bout.signs);
+    const reason = signLine(bout.signs)?.reason;
+    return sign && reason !== undefined ? [{ ...sign, bout, day: bout.day, reason }] : [];
+  });
+  const grave = (one: StandingSign): number => (one.kind === 'stop' ? 0 : 1);
+  return found.sort((a, b) => grave(a) - grave(b) || b.bout.startedAt - a.bout.startedAt);
+}

@@ -1,0 +1,95 @@
+import type { Criteria } from '@/core/breakdown';
+import { ACTION_CHIP, HANDLER_ACTIONS, HANDLER_CHIP, PLACE_CHIP, WORD_CHIP } from '@/core/log';
+import type { DatedBout, ElementRecord } from '@/data/read';
+
+/** What changes from rep to rep, in one tap; `value` is the last one said, or how the day began. */
+export type ChipRow = {
+  readonly key: string;
+  readonly title: string;
+  readonly options: readonly { readonly value: string; readonly words: string }[];
+  readonly value: string | null;
+};
+
+/** So many rows show; the others open in place. */
+export const ROWS_SHOWN = 2;
+
+const ACTION_WORDS: Readonly<Record<string, string>> = {
+  stood: 'stood',
+  'walked-off': 'walked off',
+  'came-back': 'came back',
+  'out-of-sight': 'went out of sight',
+  'false-move': 'made a false move',
+};
+
+/** What the handler did, as a person reads it; an element's own words stand as they are. */
+export const actionInWords = (did: string): string => ACTION_WORDS[did] ?? did;
+
+const same = (words: readonly string[]): ChipRow['options'] =>
+  words.map((value) => ({ value, words: value }));
+
+/**
+ * The rows of an element: its own conditions first (side, way in, facing), then what you do where it
+ * waits or holds, the word where there are several, the place, who handles it. What was said last stays.
+ */
+export function chipRows(
+  element: ElementRecord,
+  bout: Pick<DatedBout, 'conditions' | 'away'>,
+  criteria: Criteria,
+  held: boolean,
+  said: Readonly<Record<string, string>>,
+  words: readonly string[],
+): ChipRow[] {
+  const action = element.axes.find((axis) => axis.key === ACTION_CHIP && axis.levels !== null);
+  const asked = action?.levels?.find((level) => level.id === criteria[action.key])?.name ?? null;
+  const rows: ChipRow[] = element.conditions.map(({ title, options }) => ({
+    key: title,
+    title,
+    options: same(options),
+    value: said[title] ?? bout.conditions[title] ?? null,
+  }));
+  if (action?.levels || held)
+    rows.push({
+      key: ACTION_CHIP,
+      title: 'You',
+      options: action?.levels
+        ? same(action.levels.map((level) => level.name))
+        : HANDLER_ACTIONS.map((did) => ({ value: did, words: actionInWords(did) })),
+      value: said[ACTION_CHIP] ?? asked,
+    });
+  if (words.length > 1)
+    rows.push({ key: WORD_CHIP, title: 'Word', options: same(words), value: said[WORD_CHIP] ?? null });
+  rows.push({
+    key: PLACE_CHIP,
+    title: 'Place',
+    options: [
+      { value: 'usual', words: 'usual' },
+      { value: 'away', words: 'strange' },
+    ],
+    value: said[PLACE_CHIP] ?? (bout.away ? 'away' : 'usual'),
+  });
+  rows.push({
+    key: HANDLER_CHIP,
+    title: 'Who handles it',
+    options: [
+      { value: 'you', words: 'you' },
+      { value: 'another', words: 'somebody else' },
+    ],
+    value: said[HANDLER_CHIP] ?? null,
+  });
+  return rows;
+}
+
+/** What goes into the rep: all that is said, the place only where it is not as the day began. */
+export function chipsSaid(
+  rows: readonly ChipRow[],
+  bout: Pick<DatedBout, 'away' | 'conditions'>,
+): Record<string, string> {
+  const usual = bout.away ? 'away' : 'usual';
+  return Object.fromEntries(
+    rows.flatMap(({ key, value }) =>
+      value === null || (key === PLACE_CHIP ? value === usual : bout.conditions[key] === value)
+        ? []
+        : [[key, value]],
+    ),
+  );
+}

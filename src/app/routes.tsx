@@ -1,5 +1,5 @@
 import { createBrowserRouter, Navigate } from 'react-router';
-import { FieldRoom, RoundPage, SessionPage } from '@/features/field';
+import { FieldRoom, SessionPage } from '@/features/field';
 import { DogGate } from './dog-gate';
 import { KennelFrame } from './kennel-frame';
 import { lastKennel } from './last-kennel';
@@ -92,7 +92,10 @@ export const router = createBrowserRouter([
             path: 'field/:element/log',
             lazy: async () => ({ Component: (await import('@/features/field/log-page')).LogPage }),
           },
-          { path: 'field/:element/round', element: <RoundPage /> },
+          {
+            path: 'field/:element/round',
+            lazy: async () => ({ Component: (await import('@/features/field/round-page')).RoundPage }),
+          },
           {
             path: 'readiness',
             lazy: async () => ({ Component: (await import('@/features/readiness')).ReadinessRoom }),

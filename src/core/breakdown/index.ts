@@ -37,7 +37,6 @@ export {
 } from './ladder';
 export { checkKit, checkLadder, describePlace, describeRung } from './ladder-checks';
 export { cuesAxis, gradeAxis, isBodyWork, type MeasuredAs, measuredAs } from './measured';
-export { watchedFaultSchema } from './method-schema';
 export {
   type AxisAnswer,
   axisFrom,
@@ -71,4 +70,5 @@ export {
 export { rescaleLadder } from './rescale';
 export { SCHOOLS, type School, type SchoolKey } from './schools';
 export { nextStartTry, type StartSearch, type Tried } from './start-finder';
+export { watchedFaultSchema } from './watched-fault';
 export { WORK_TAGS, type WorkTag } from './work-tags';

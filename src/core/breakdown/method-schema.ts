@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { AXIS_QUANTITIES } from './axis';
 import { SCHOOL_KEYS } from './schools';
+import { watchedFaultSchema } from './watched-fault';
 import { WORK_TAGS } from './work-tags';
 
 const text = v.pipe(v.string(), v.trim(), v.minLength(1));
@@ -28,13 +29,6 @@ const methodAxisSchema = v.strictObject({
   /** What the person is asked where a value is left out. */
   askStart: v.optional(text),
   askDemand: v.optional(text),
-});
-
-export const watchedFaultSchema = v.strictObject({
-  key,
-  label: text,
-  by: v.optional(v.picklist(['dog', 'handler']), 'dog'),
-  miss: v.optional(v.boolean(), false),
 });
 
 const methodElementSchema = v.strictObject({

@@ -20,7 +20,7 @@ export type ColdProbe =
 /**
  * After a gap: at most five reps, easy first. It begins a third of the way up to where the dog stood
  * (`stood`, a rung from 0), goes half way up what is left after a clean one and half way down after
- * another, and ends after five or when nothing is left between. From rung 6 with
+ * another, and ends after five, or after three where not even the first step is left. From rung 6 with
  * the first clean and the second missed: 2, then 5, then 4.
  */
 export function coldProbe(stood: number, done: readonly Probed[]): ColdProbe {
@@ -32,7 +32,7 @@ export function coldProbe(stood: number, done: readonly Probed[]): ColdProbe {
   if (done.length === 0) return { kind: 'asking', rung: Math.floor(stood / 3), done: 0 };
   // One more at the end of what is known: a single clean rep is little.
   const settled = high - low <= 1;
-  if (done.length >= PROBE_REPS || (settled && done.length >= 3))
+  if (done.length >= PROBE_REPS || (low < 0 && settled && done.length >= 3))
     return {
       kind: 'found',
       reps: done.length,

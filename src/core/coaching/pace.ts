@@ -111,10 +111,13 @@ export function withPace(
   const signs = [standing, fresh].filter((one) => one !== null);
   const main = advice.map((one) => tempered(pace, state, rung, one));
   if (isWarm(pace, state, event)) return [...signs, warmed(pace, state)];
-  const rule = standing ? main.filter((one) => !says(one) && one.kind !== 'hold') : main;
+  const rule = standing ? main.filter((one) => !says(one) && !UNSAID.has(one.kind)) : main;
   const held = standing && advice.some((one) => one.kind === 'advance') ? [NO_STEP_UP] : [];
   return [...signs, ...rule, ...held, ...pauses(pace, state, signs)];
 }
+
+/** Of the rule's own what a sign that stands leaves unsaid. */
+const UNSAID: ReadonlySet<Advice['kind']> = new Set(['hold', 'advance', 'done'] as const);
 
 const NO_STEP_UP = hold('No step up while a sign of the body stands.');
 

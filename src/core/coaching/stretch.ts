@@ -33,6 +33,8 @@ export type StretchState = {
   readonly sore: boolean;
   readonly unexplained: number;
   readonly cut: Advice | null;
+  /** What the last send came to; a rest does not make it forgotten. */
+  readonly last: Advice | null;
 };
 
 /** The state before the first send: not lengthened, no question open, not sore. */
@@ -42,6 +44,7 @@ export const startStretch = (): StretchState => ({
   sore: false,
   unexplained: 0,
   cut: null,
+  last: null,
 });
 
 /** Full drive, by eye, of 0 to 5. */
@@ -66,7 +69,8 @@ export function stepStretch(
       // A refusal whose question nobody answered stays unexplained.
       const open = state.unexplained + (refused && state.asked ? 1 : 0);
       const now = { ...state, asked: refused, unexplained: open };
-      return { state: now, advice: [afterSend(rule, now, event, at)] };
+      const advice = afterSend(rule, now, event, at);
+      return { state: { ...now, last: advice }, advice: [advice] };
     }
     case 'answered': {
       if (!state.asked) return { state, advice: [state.cut ?? hold('No refusal is open.')] };
@@ -83,14 +87,16 @@ export function stepStretch(
     case 'moved': {
       const longer = state.longer + (event.rung > (at.before ?? event.rung) ? 1 : 0);
       return {
-        state: { ...state, asked: false, longer, cut: null },
+        state: { ...state, asked: false, longer, cut: null, last: null },
         advice: [hold('Send at this distance, and look at the drive.')],
       };
     }
     default:
       return {
         state,
-        advice: [state.asked ? question : (state.cut ?? hold('Look at the drive of the next send.'))],
+        advice: [
+          state.asked ? question : (state.cut ?? state.last ?? hold('Look at the drive of the next send.')),
+        ],
       };
   }
 }

@@ -11,6 +11,7 @@ import {
   foldLog,
   inOrder,
   plainRep,
+  type RepSaid,
   replay,
   type Said,
   timelineOf,

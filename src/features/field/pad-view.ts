@@ -9,6 +9,7 @@ import {
   levelPlace,
   measuredAs,
   placeOn,
+  writeValue,
 } from '@/core/breakdown';
 import {
   type Advice,
@@ -279,7 +280,7 @@ function proposalOf(
     const name = faultLabel(faults, fault)?.toLowerCase() ?? 'past what is asked';
     if (what === 'cues') return `${value} cues, ${limit} allowed: ${name}`;
     const axis = element.axes.find((one) => measuredAs(one) === what);
-    return `${measuredInWords(what, value)}, asked ${axis ? askedOf(axis, limit) : limit}: ${name}`;
+    return `${axis && (what === 'angle' || what === 'offset') ? writeValue(axis, Math.abs(value)) : measuredInWords(what, value)}, asked ${axis ? askedOf(axis, limit) : limit}: ${name}`;
   });
   const held = missed.some(({ what }) => what === 'held');
   const choices: Proposal['otherwise'] =

@@ -13,7 +13,6 @@ import { FallingOffLine } from './falling-off-line';
 import { GapClock } from './gap-clock';
 import { useHand } from './hand-store';
 import { HoldClock } from './hold-clock';
-import { KeyHelp } from './key-help';
 import { usePadKeys } from './keys';
 import { LastRep } from './last-rep';
 import { OutcomePad } from './outcome-pad';
@@ -139,7 +138,11 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, onEnd }: P
           <PadTools actions={actions} view={view} onHelp={() => setHelp(true)} />
         </div>
       </div>
-      <KeyHelp open={help} onClose={() => setHelp(false)} />
+      {help && (
+        <Suspense>
+          <KeyHelp open onClose={() => setHelp(false)} />
+        </Suspense>
+      )}
     </div>
   );
 }
@@ -156,6 +159,8 @@ const calledNext = (kind: CallKind, dog: Dog, bout: DatedBout, view: ReturnType<
     longest: view.hold,
     confused: confusedIn(view.reps),
   });
+
+const KeyHelp = lazy(async () => ({ default: (await import('./key-help')).KeyHelp }));
 
 /** Pads of rarer work come when they are needed; they are fetched ahead with the rooms. */
 const ArticlePad = lazy(async () => ({ default: (await import('./article-pad')).ArticlePad }));

@@ -1,304 +1,11 @@
-import {
-  type Amendment,
-  type Crooked,
-  HANDLED,
-  type Landed,
-  type Paid,
-  PURPOSES,
-  type StandingRep,
-} from '@/core/log';
+import { lazy, Suspense, useState } from 'react';
+import type { Amendment } from '@/core/log';
 import { Button } from '@/ui';
-import { AID_WORDS, HANDLED_WORDS, type PadView } from './pad-view';
-import { RepNumbers } from './rep-numbers';
-import { changeOf, type Tap } from './tap';
+import type { PadView } from './pad-view';
 import type { PadActions } from './use-pad-actions';
 
-/** One thing that can be said of a rep: what is said now, and the amendment that each tap makes. */
-type Row = {
-  readonly title: string;
-  readonly said: (rep: StandingRep) => unknown;
-  /** Where several can be on at once; a tap on one that is on takes it away. */
-  readonly isOn?: (rep: StandingRep, value: unknown) => boolean;
-  readonly options: readonly {
-    readonly value: unknown;
-    readonly words: string;
-    readonly amend: (rep: StandingRep) => Amendment;
-  }[];
-};
-
-function row<const T>(
-  title: string,
-  said: (rep: StandingRep) => T | undefined,
-  amend: (value: T, rep: StandingRep) => Amendment,
-  options: readonly (readonly [T, string])[],
-): Row {
-  return {
-    title,
-    said,
-    options: options.map(([value, words]) => ({ value, words, amend: (rep) => amend(value, rep) })),
-  };
-}
-
-const PAY = row<NonNullable<Paid['size']>>(
-  'Paid',
-  (rep) => rep.paid.size,
-  (size) => ({ paid: { size } }),
-  [
-    ['none', 'not'],
-    ['small', 'a little'],
-    ['large', 'a lot'],
-    ['jackpot', 'jackpot'],
-  ],
-);
-const PIECES = row(
-  'Pieces',
-  (rep) => rep.paid.pieces,
-  (pieces) => ({ paid: { pieces } }),
-  [
-    [1, '1'],
-    [2, '2'],
-    [3, '3'],
-    [5, '5'],
-    [10, '10'],
-  ],
-);
-const WHEN = row<string>(
-  'Paid when',
-  (rep) => rep.paid.when,
-  (when) => ({ paid: { when } }),
-  [
-    ['at the marker', 'at the marker'],
-    ['in it', 'in it, or in the kit'],
-    ['as it comes off', 'as it comes off'],
-    ['afterwards', 'afterwards'],
-  ],
-);
-const UNASKED = row(
-  'It was asked',
-  (rep) => rep.paid.unasked,
-  (unasked) => ({ paid: { unasked } }),
-  [
-    [false, 'yes'],
-    [true, 'no: paid though unasked'],
-  ],
-);
-const MARKER = row<string>(
-  'Marker',
-  (rep) => rep.paid.marker,
-  (marker) => ({ paid: { marker } }),
-  [
-    ['click', 'click'],
-    ['word', 'word'],
-    ['touch', 'touch'],
-    ['none', 'none'],
-  ],
-);
-/** The kind of the reward, from the dog's own list. */
-const kindRow = (rewards: readonly string[]): Row =>
-  row<string>(
-    'With',
-    (rep) => rep.paid.what,
-    (what) => ({ paid: { what } }),
-    rewards.map((one) => [one, one] as const),
-  );
-const LANDED = row<Landed>(
-  'Reward landed',
-  (rep) => rep.paid.where,
-  (where) => ({ paid: { where } }),
-  [
-    ['spot', 'at the spot'],
-    ['ahead', 'ahead'],
-    ['behind', 'behind'],
-    ['hand', 'to hand'],
-    ['reset', 'to reset'],
-  ],
-);
-const CROOKED = row<Crooked>(
-  'Crooked',
-  (rep) => rep.seen.eye,
-  (eye) => ({ seen: { eye } }),
-  [
-    ['badly-left', 'badly left'],
-    ['slightly-left', 'left'],
-    ['straight', 'straight'],
-    ['slightly-right', 'right'],
-    ['badly-right', 'badly right'],
-  ],
-);
-/** What was said of this rep before it, to be put right. */
-const chipRow = ({ key, title, options }: PadView['chips'][number]): Row =>
-  row<string>(
-    title,
-    (rep) => rep.asked.chips[key],
-    (value) => ({ asked: { chips: { [key]: value } } }),
-    options.map(({ value, words }) => [value, words] as const),
-  );
-const HANDLED_ROW = row(
-  'What you did about it',
-  (rep) => rep.seen.handled,
-  (handled) => ({ seen: { handled } }),
-  HANDLED.map((handled) => [handled, HANDLED_WORDS[handled]] as const),
-);
-const aidRows = (judging: Pick<PadView, 'judging'>): Row => ({
-  title: 'Help',
-  said: () => undefined,
-  isOn: (rep, value) => rep.judged.aids.some((aid) => aid === value),
-  options: Object.entries(AID_WORDS).map(([aid, words]) => ({
-    value: aid,
-    words,
-    amend: (rep) => changeOf(judging, rep, { tap: 'aid', aid: aid as keyof typeof AID_WORDS }),
-  })),
-});
-/** What it did instead: another word of the dog's, another option of a row. */
-const insteadRow = (options: readonly string[]): Row =>
-  row<string>(
-    'It did instead',
-    (rep) => rep.seen.instead,
-    (instead) => ({ seen: { instead } }),
-    options.map((one) => [one, one] as const),
-  );
-const calmAt = (title: string, moment: 'on' | 'worn' | 'off'): Row =>
-  row(
-    title,
-    (rep) => rep.seen.calm?.[moment],
-    (calm) => ({ seen: { calm: { [moment]: calm } } }),
-    [
-      [0, 'fights it'],
-      [1, 'tense'],
-      [3, 'bears it'],
-      [5, 'calm'],
-    ],
-  );
-const CALM_THROUGHOUT: Row = {
-  title: 'Calm',
-  said: ({ seen }) => seen.calm?.on === 5 && seen.calm.worn === 5 && seen.calm.off === 5,
-  options: [
-    { value: true, words: 'throughout', amend: () => ({ seen: { calm: { on: 5, worn: 5, off: 5 } } }) },
-  ],
-};
-const CALM = [
-  CALM_THROUGHOUT,
-  calmAt('As it was put on', 'on'),
-  calmAt('While it was worn', 'worn'),
-  calmAt('After it came off', 'off'),
-];
-/** Cues beyond the first, by why: each kind is a row of its own, and the judgement follows. */
-const cuesRow = (title: string, why: 'needed' | 'slip' | 'meant', judging: Pick<PadView, 'judging'>): Row =>
-  row(
-    title,
-    ({ seen }) => (seen.cues ? (seen.cues[why] ?? 0) : undefined),
-    (count, rep) => changeOf(judging, rep, { tap: 'cues', why, count }),
-    [
-      [0, 'none'],
-      [1, '1'],
-      [2, '2'],
-      [3, '3'],
-    ],
-  );
-const PURPOSE_WORDS: Readonly<Record<(typeof PURPOSES)[number], string>> = {
-  training: 'training',
-  'warm-up': 'warm-up',
-  filler: 'filler',
-  probe: 'a probe',
-  rehearsal: 'rehearsal',
-};
-const PURPOSE = row(
-  'This was',
-  (rep) => rep.purpose,
-  (purpose) => ({ purpose }),
-  PURPOSES.map((purpose) => [purpose, PURPOSE_WORDS[purpose]] as const),
-);
-const DRIVE = row(
-  'Drive',
-  (rep) => rep.seen.drive,
-  (drive) => ({ seen: { drive } }),
-  [
-    [1, 'flat'],
-    [3, 'working'],
-    [5, 'full'],
-  ],
-);
-const VOID = row(
-  'Void',
-  (rep) => rep.judged.void,
-  (isVoid) => ({ judged: { void: isVoid } }),
-  [
-    [true, 'nothing there, or touched'],
-    [false, 'no'],
-  ],
-);
-
-export type DetailsProps = {
-  readonly view: Pick<PadView, 'judging' | 'angled' | 'worn' | 'chips' | 'hold'>;
-  readonly rep: StandingRep;
-  readonly rewards: readonly string[];
-  readonly busy: boolean;
-  readonly onAmend: (change: Amendment) => void;
-};
-
-/** What it may have done instead: the other options of the rows that were asked. */
-const othersOf = (chips: PadView['chips'], rep: StandingRep): string[] =>
-  chips
-    .filter(({ key }) => key !== 'place' && key !== 'handler' && key !== 'action')
-    .flatMap(({ key, options }) =>
-      options.map((one) => one.value).filter((value) => value !== rep.asked.chips[key]),
-    );
-
-/**
- * Everything that can be said of a rep, each in one tap and none of it needed: on the pad of the last
- * one, in the log of any. A tap on what is on changes nothing.
- */
-export function Details({ view, rep, rewards, busy, onAmend }: DetailsProps) {
-  const others = othersOf(view.chips, rep);
-  const rows: Row[] = [
-    ...view.chips.map(chipRow),
-    cuesRow('More cues: it needed', 'needed', view),
-    cuesRow('More cues: slipped from you', 'slip', view),
-    cuesRow('More cues: meant, as an answer', 'meant', view),
-    aidRows(view),
-    ...(rep.judged.outcome === 'clean' ? [] : [HANDLED_ROW]),
-    ...(rep.judged.outcome === 'clean' || others.length === 0 ? [] : [insteadRow(others)]),
-    ...(view.angled ? [CROOKED] : []),
-    ...(view.worn ? CALM : []),
-    PAY,
-    ...(rewards.length > 0 ? [kindRow(rewards)] : []),
-    PIECES,
-    WHEN,
-    LANDED,
-    UNASKED,
-    MARKER,
-    DRIVE,
-    PURPOSE,
-    VOID,
-  ];
-  return (
-    <div className="grid gap-3 pb-3">
-      <RepNumbers view={view} rep={rep} onSay={(tap) => onAmend(changeOf(view, rep, tap))} />
-      {rows.map((one) => (
-        <fieldset key={one.title}>
-          <legend className="text-base font-semibold">{one.title}</legend>
-          <div className="mt-1 flex flex-wrap gap-1.5">
-            {one.options.map((option) => {
-              const on = one.isOn ? one.isOn(rep, option.value) : one.said(rep) === option.value;
-              return (
-                <button
-                  key={option.words}
-                  type="button"
-                  aria-pressed={on}
-                  disabled={busy}
-                  onClick={() => (one.isOn || !on) && onAmend(option.amend(rep))}
-                  className={`min-h-14 min-w-14 border-2 border-ink px-2 text-base leading-tight ${on ? 'bg-ink font-bold text-paper' : 'bg-sheet'}`}
-                >
-                  {option.words}
-                </button>
-              );
-            })}
-          </div>
-        </fieldset>
-      ))}
-    </div>
-  );
-}
+/** Rarely needed, and large: it comes when it is opened. */
+const Details = lazy(async () => ({ default: (await import('./details')).Details }));
 
 type Props = {
   readonly view: PadView;
@@ -309,9 +16,10 @@ type Props = {
 /** The same of the last rep, with the jackpot in one tap. */
 export function RepDetails({ view, actions, rewards }: Props) {
   const { last } = view;
+  const [open, setOpen] = useState(false);
   if (!last) return null;
   const jackpot = last.paid.size === 'jackpot';
-  const tap = (change: Amendment): void => actions.tap({ tap: 'say', change } satisfies Tap);
+  const tap = (change: Amendment): void => actions.tap({ tap: 'say', change });
   return (
     <div className="border-2 border-t-0 border-rule px-3">
       <Button
@@ -324,11 +32,15 @@ export function RepDetails({ view, actions, rewards }: Props) {
       >
         Jackpot
       </Button>
-      <details>
+      <details onToggle={(event) => setOpen(event.currentTarget.open)}>
         <summary className="flex min-h-14 cursor-pointer items-center text-lg underline decoration-rule underline-offset-4">
           More about this rep
         </summary>
-        <Details view={view} rep={last} rewards={rewards} busy={actions.busy} onAmend={tap} />
+        {open && (
+          <Suspense fallback={<p className="pb-3">One moment …</p>}>
+            <Details view={view} rep={last} rewards={rewards} busy={actions.busy} onAmend={tap} />
+          </Suspense>
+        )}
       </details>
     </div>
   );

@@ -7,8 +7,8 @@ import { type DatedBout, type ElementRecord, judgingOf, type NamedFault } from '
 import { record } from '@/data/write';
 import { SelectField, writeDay } from '@/ui';
 import { chipRows } from './chips';
+import { Details, type DetailsProps } from './details';
 import { holdOf, isAngled, isWorn, whyNotCounted } from './pad-view';
-import { Details, type DetailsProps } from './rep-details';
 
 const OUTCOMES: readonly (readonly [Judged['outcome'], string])[] = [
   ['clean', 'clean'],

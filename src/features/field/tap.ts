@@ -324,7 +324,9 @@ export function changeOf(view: Pick<PadView, 'judging'>, rep: StandingRep, tap: 
         ? judged.faults.filter((one) => !sameFault(one, tap.fault))
         : [...judged.faults, tap.fault];
       const counts = faults.some((fault) => !rep.asked.noted.some((noted) => sameFault(noted, fault)));
-      const outcome = judged.outcome === 'miss' ? 'miss' : counts ? 'flawed' : judged.outcome;
+      // The last fault that counted taken off again leaves a clean one.
+      const left = has ? 'clean' : judged.outcome;
+      const outcome = judged.outcome === 'miss' ? 'miss' : counts ? 'flawed' : left;
       return { judged: { faults, outcome } };
     }
     case 'otherwise':

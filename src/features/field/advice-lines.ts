@@ -1,0 +1,25 @@
+import type { Advice } from '@/core/coaching';
+
+const OPENING: Advice = {
+  kind: 'hold',
+  reason: 'Set up, stamp the cue if a hand is free, and judge the rep.',
+};
+
+/**
+ * The lines by where they come from. Of a rule's own "stay" nothing is said where something graver is:
+ * an end, a stop or a sign that stands.
+ */
+export function adviceLines(advice: readonly Advice[]): {
+  readonly signs: readonly Advice[];
+  readonly main: Advice | null;
+  readonly end: Advice | null;
+  readonly rest: Advice | null;
+} {
+  const signs = advice.filter((one) => one.sign !== undefined);
+  const others = advice.filter((one) => one.sign === undefined);
+  const rest = others.find((one) => one.kind === 'rest') ?? null;
+  const end = others.find((one) => one.kind === 'end') ?? null;
+  const main = others.find((one) => one !== rest && one !== end) ?? null;
+  const said = signs.length > 0 || end !== null;
+  return { signs, main: main ?? (said ? null : OPENING), end, rest };
+}

@@ -115,8 +115,9 @@ export function propose(
   if (said.outcome === 'miss' || said.outcome === 'none') return null;
   const missed = missedOf(judging, criteria, seen);
   if (missed.length === 0) return null;
+  // Stopped early by the handler it is neither; a fault that was seen on the way stays one.
   if (seen.endedBy === 'handler' && missed.every(({ what }) => what === 'held'))
-    return { outcome: 'none', faults: said.faults };
+    return said.outcome === 'clean' ? { outcome: 'none', faults: said.faults } : null;
   const faults = [...said.faults];
   for (const { fault } of missed) if (!faults.some((one) => sameFault(one, fault))) faults.push(fault);
   const counts = missed.some(({ fault }) => !noted.some((one) => sameFault(one, fault)));

@@ -33,6 +33,8 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
   const [firstTouch, setFirstTouch] = useState<number | null>(null);
   /** Whether it was helped, and whether that came before its first touch. */
   const [helped, setHelped] = useState<'no' | 'first' | 'after'>('no');
+  /** Whether the dog watched, where that was otherwise than the rung or the draw has it. */
+  const [watched, setWatched] = useState<boolean | null>(null);
   /** Laid otherwise than drawn, by the person's own hand. */
   const [own, setOwn] = useState<Pick<NextRun, 'laid' | 'target'> | null>(null);
   useEffect(() => {
@@ -50,6 +52,7 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
     setFirstTouch(null);
     setHelped('no');
     setOwn(null);
+    setWatched(null);
     setShown(false);
     setKnown(!byHelper);
   }, [runs]);
@@ -79,7 +82,8 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
       </div>
     );
   const run: NextRun = own ? { ...next.value, ...own } : next.value;
-  const { laid, target, seen, nearer } = run;
+  const { laid, target, nearer } = run;
+  const seen = watched ?? run.seen;
   const covered = byHelper && !shown;
   const tap = (place: number | null): void => {
     if (firstTouch === null && place !== null && place !== target) setFirstTouch(place);
@@ -117,6 +121,15 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
           />
           A helper lays them
         </label>
+        <label className="inline-flex min-h-14 items-center gap-2 text-lg">
+          <input
+            type="checkbox"
+            className="size-6 accent-(--ink)"
+            checked={seen}
+            onChange={() => setWatched(!seen)}
+          />
+          The dog watches
+        </label>
         {byHelper && (
           <Button size="big" onClick={() => setShown(!shown)}>
             {shown ? 'Cover it' : 'Helper: show it'}
@@ -124,7 +137,7 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
         )}
       </div>
       <p className="text-lg font-semibold leading-snug">
-        {covered ? coveredWords(known) : layoutWords(run, shape)}
+        {covered ? coveredWords(known) : layoutWords({ ...run, seen }, shape)}
       </p>
       <Plan run={run} covered={covered} firstTouch={firstTouch} busy={actions.busy} onTap={tap} />
       <Button size="big" disabled={actions.busy} onClick={() => tap(null)}>

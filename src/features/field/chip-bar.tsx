@@ -15,7 +15,7 @@ export const CHIP =
 export function ChipBar({ view }: { readonly view: PadView; readonly actions?: PadActions }) {
   const { chip, aids, help } = usePad();
   const [more, setMore] = useState(false);
-  const rows = more ? view.chips : view.chips.slice(0, ROWS_SHOWN);
+  const rows = more ? view.chips : view.chips.filter((row) => row.named).slice(0, ROWS_SHOWN);
   return (
     <section aria-label="This rep" className="grid gap-1.5">
       {rows.map((row) => (

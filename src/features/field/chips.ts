@@ -1,5 +1,12 @@
 import type { Criteria } from '@/core/breakdown';
-import { ACTION_CHIP, HANDLER_ACTIONS, HANDLER_CHIP, PLACE_CHIP, WORD_CHIP } from '@/core/log';
+import {
+  ACTION_CHIP,
+  HANDLER_ACTIONS,
+  HANDLER_CHIP,
+  PLACE_CHIP,
+  type StandingRep,
+  WORD_CHIP,
+} from '@/core/log';
 import type { DatedBout, ElementRecord } from '@/data/read';
 
 /** What changes from rep to rep, in one tap; `value` is the last one said, or how the day began. */
@@ -8,6 +15,8 @@ export type ChipRow = {
   readonly title: string;
   readonly options: readonly { readonly value: string; readonly words: string }[];
   readonly value: string | null;
+  /** Whether the element or its method names it; place and handler are everybody's, and fold away. */
+  readonly named: boolean;
 };
 
 /** So many rows show; the others open in place. */
@@ -46,6 +55,7 @@ export function chipRows(
     title,
     options: same(options),
     value: said[title] ?? bout.conditions[title] ?? null,
+    named: true,
   }));
   if (action?.levels || held)
     rows.push({
@@ -55,9 +65,16 @@ export function chipRows(
         ? same(action.levels.map((level) => level.name))
         : HANDLER_ACTIONS.map((did) => ({ value: did, words: actionInWords(did) })),
       value: said[ACTION_CHIP] ?? asked,
+      named: true,
     });
   if (words.length > 1)
-    rows.push({ key: WORD_CHIP, title: 'Word', options: same(words), value: said[WORD_CHIP] ?? null });
+    rows.push({
+      key: WORD_CHIP,
+      title: 'Word',
+      options: same(words),
+      value: said[WORD_CHIP] ?? null,
+      named: true,
+    });
   rows.push({
     key: PLACE_CHIP,
     title: 'Place',
@@ -66,6 +83,7 @@ export function chipRows(
       { value: 'away', words: 'strange' },
     ],
     value: said[PLACE_CHIP] ?? (bout.away ? 'away' : 'usual'),
+    named: false,
   });
   rows.push({
     key: HANDLER_CHIP,
@@ -75,6 +93,7 @@ export function chipRows(
       { value: 'another', words: 'somebody else' },
     ],
     value: said[HANDLER_CHIP] ?? null,
+    named: false,
   });
   return rows;
 }
@@ -93,3 +112,13 @@ export function chipsSaid(
     ),
   );
 }
+
+const NEVER_INSTEAD: ReadonlySet<string> = new Set([PLACE_CHIP, HANDLER_CHIP, ACTION_CHIP]);
+
+/** What it may have done instead: the other options of the rows that were asked. */
+export const othersOf = (chips: readonly ChipRow[], rep: Pick<StandingRep, 'asked'>): string[] =>
+  chips
+    .filter(({ key }) => !NEVER_INSTEAD.has(key) && rep.asked.chips[key] !== undefined)
+    .flatMap(({ key, options }) =>
+      options.map((one) => one.value).filter((value) => value !== rep.asked.chips[key]),
+    );

@@ -7,6 +7,7 @@ import {
   PURPOSES,
   type StandingRep,
 } from '@/core/log';
+import { othersOf } from './chips';
 import { AID_WORDS, HANDLED_WORDS, type PadView } from './pad-view';
 import { RepNumbers } from './rep-numbers';
 import { changeOf } from './tap';
@@ -233,14 +234,6 @@ export type DetailsProps = {
   readonly busy: boolean;
   readonly onAmend: (change: Amendment) => void;
 };
-
-/** What it may have done instead: the other options of the rows that were asked. */
-const othersOf = (chips: PadView['chips'], rep: StandingRep): string[] =>
-  chips
-    .filter(({ key }) => key !== 'place' && key !== 'handler' && key !== 'action')
-    .flatMap(({ key, options }) =>
-      options.map((one) => one.value).filter((value) => value !== rep.asked.chips[key]),
-    );
 
 /**
  * Everything that can be said of a rep, each in one tap and none of it needed: on the pad of the last

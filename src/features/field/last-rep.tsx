@@ -2,6 +2,7 @@ import { ToggleGroup } from 'radix-ui';
 import type { Cause } from '@/core/log';
 import { faultText, sameFault } from '@/core/rulebooks';
 import { Button } from '@/ui';
+import { othersOf } from './chips';
 import { useHand } from './hand-store';
 import type { PadView } from './pad-view';
 import type { PadActions } from './use-pad-actions';
@@ -70,6 +71,7 @@ export function LastRep({ view, actions }: Props) {
         </button>
       </div>
       <MoreFaults view={view} actions={actions} />
+      <Instead view={view} actions={actions} />
     </section>
   );
 }
@@ -95,6 +97,36 @@ function Proposed({ view, actions }: Props) {
     </div>
   );
 }
+
+/** What it did instead of what was asked, where that is one of a few: one tap. */
+function Instead({ view, actions }: Props) {
+  const { last } = view;
+  const others = last ? othersOf(view.chips, last) : [];
+  if (!last || last.judged.outcome === 'clean' || others.length === 0 || others.length > MOST_OTHERS)
+    return null;
+  return (
+    <fieldset className="mt-2">
+      <legend className="text-base font-semibold">It did instead</legend>
+      <div className="mt-1 flex flex-wrap gap-1.5">
+        {others.map((instead) => (
+          <button
+            key={instead}
+            type="button"
+            aria-pressed={last.seen.instead === instead}
+            data-state={last.seen.instead === instead ? 'on' : 'off'}
+            disabled={actions.busy}
+            className={CHIP}
+            onClick={() => actions.tap({ tap: 'say', change: { seen: { instead } } })}
+          >
+            {instead}
+          </button>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+const MOST_OTHERS = 8;
 
 /** Several faults in one go: each further one is a tap on the rep that is logged already. */
 function MoreFaults({ view, actions }: Props) {

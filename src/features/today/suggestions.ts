@@ -10,8 +10,10 @@ import {
   type Dog,
   type DogWork,
   gapOf,
+  isOffWork,
   placesOf,
   prerequisiteGraph,
+  standingSigns,
   startToday,
   type Trial,
 } from '@/data/read';
@@ -25,13 +27,17 @@ export type SuggestedSession = Suggestion & {
   readonly cautions: readonly Caution[];
 };
 
-/** What a session today would serve, best first. */
+/**
+ * What a session today would serve, best first; nothing for a dog that is off work, or of which nobody has
+ * said why a sign that stopped the work no longer holds.
+ */
 export function suggestedSessions(
   dog: Dog,
   state: DogState,
   weighed: readonly Weighed[],
   today: Day,
 ): SuggestedSession[] {
+  if (isOffWork(dog, today) || standingSigns(state.bouts).some((sign) => sign.kind === 'stop')) return [];
   const assessed = weighed.flatMap(({ found }) => (found.ok ? [found.value] : []));
   const nodes = prerequisiteGraph(state);
   const candidates = assessed.flatMap(({ id, grounds, estimate }) => {

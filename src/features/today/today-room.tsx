@@ -47,9 +47,7 @@ export function TodayRoom() {
   const found = newestOf(assessed);
   const trial = state?.trials.find((candidate) => candidate.day >= today);
   if (!state) return <p className="text-lg">Reading the log …</p>;
-  // A dog that is off work, or in pain for all that anybody has said, is asked nothing.
-  const stopped = isOffWork(dog, today) || standingSigns(state.bouts).some((sign) => sign.kind === 'stop');
-  const sessions = stopped ? [] : found ? suggestedSessions(dog, state, found, today) : null;
+  const sessions = found ? suggestedSessions(dog, state, found, today) : null;
   return (
     <>
       <PageHead

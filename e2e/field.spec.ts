@@ -119,15 +119,17 @@ test('the caller shows the next call and one ahead, and the same after a reload'
   await caller.getByLabel('Call for me').selectOption('left-right');
   const calls: string[] = [];
   for (let i = 0; i < 10; i++) {
-    calls.push((await caller.locator('p span').first().innerText()).trim());
+    calls.push(
+      (await page.getByRole('status', { name: 'Called' }).locator('span').first().innerText()).trim(),
+    );
     await page.keyboard.press('c');
     await expect(page.getByText(new RegExp(`^${i + 1} reps?, `)).first()).toBeVisible();
   }
   expect(calls.filter((call) => call === 'left')).toHaveLength(5);
-  const next = await caller.locator('p span').first().innerText();
+  const next = await page.getByRole('status', { name: 'Called' }).locator('span').first().innerText();
   await page.reload();
   await caller.getByLabel('Call for me').selectOption('left-right');
-  await expect(caller.locator('p span').first()).toHaveText(next);
+  await expect(page.getByRole('status', { name: 'Called' }).locator('span').first()).toHaveText(next);
 });
 
 test('a fault that does not count yet is noted, and the rep stays clean', async ({ page }) => {

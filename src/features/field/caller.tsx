@@ -23,10 +23,8 @@ type Props = { readonly called: Result<Called> | null; readonly repCount: number
  * the rep as it was called. It is read; it is spoken only in the person's own code words and only where
  * that is switched on.
  */
-export function Caller({ called, repCount }: Props) {
-  const kind = useCaller((state) => state.kind);
-  const choose = useCaller((state) => state.choose);
-  const { speech, codes } = useHand();
+export function CalledNow({ called, repCount }: Props) {
+  const codes = useHand((state) => state.codes);
   const next = called?.ok ? called.value.said : undefined;
   // Spoken when a rep has been logged, never when the page opens.
   const spokenFor = useRef(repCount);
@@ -35,6 +33,28 @@ export function Caller({ called, repCount }: Props) {
       speak(codes[next]?.trim().toLowerCase() === next.toLowerCase() ? undefined : codes[next]);
     spokenFor.current = repCount;
   }, [repCount, next, codes]);
+  if (!called) return null;
+  if (!called.ok)
+    return (
+      <p className="leading-snug">Two cue words at least are needed; they are written down under Kennel.</p>
+    );
+  return (
+    <p
+      className="flex items-baseline justify-between gap-4 border-2 border-ink bg-sheet px-4 py-2"
+      role="status"
+      aria-label="Called"
+    >
+      <span className="text-3xl font-extrabold">{called.value.words}</span>
+      <span className="text-base text-ink-soft">then {called.value.after ?? 'a new order'}</span>
+    </p>
+  );
+}
+
+/** What is called, if anything, and the code words that it is spoken in. */
+export function Caller({ called }: Pick<Props, 'called'>) {
+  const kind = useCaller((state) => state.kind);
+  const choose = useCaller((state) => state.choose);
+  const speech = useHand((state) => state.speech);
   return (
     <section aria-label="Caller" className="grid gap-2">
       <SelectField
@@ -49,20 +69,6 @@ export function Caller({ called, repCount }: Props) {
         ]}
         onChange={(chosen) => choose(chosen === '' ? null : chosen)}
       />
-      {called &&
-        (called.ok ? (
-          <p
-            className="flex items-baseline justify-between gap-4 border-2 border-ink bg-sheet px-4 py-2"
-            aria-live="polite"
-          >
-            <span className="text-3xl font-extrabold">{called.value.words}</span>
-            <span className="text-base text-ink-soft">then {called.value.after ?? 'a new order'}</span>
-          </p>
-        ) : (
-          <p className="leading-snug">
-            Two cue words at least are needed; they are written down under Kennel.
-          </p>
-        ))}
       {speech && called?.ok && <CodeWords calls={called.value.all} />}
     </section>
   );

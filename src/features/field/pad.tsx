@@ -5,7 +5,7 @@ import { useKennelWithDog } from '@/data/live';
 import type { DatedBout, Dog, DogWork, ElementRecord } from '@/data/read';
 import { Button, Notice, RepMarks, Rod, SIGN_WORDS, saveText } from '@/ui';
 import { AdviceLine } from './advice-line';
-import { Caller } from './caller';
+import { CalledNow, Caller } from './caller';
 import { useCaller } from './caller-store';
 import { confusedIn, nextCall } from './calls';
 import { ChipBar } from './chip-bar';
@@ -100,8 +100,8 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, onEnd }: P
             )}
           </Notice>
         )}
-        <Caller called={called} repCount={view.repCount} />
-        <ChipBar view={view} />
+        <CalledNow called={called} repCount={view.repCount} />
+        <ChipBar view={view} call={called?.ok ? called.value.call : null} />
         {!view.articles && <StampButton onStamp={actions.stamp} />}
         {view.transfer && (
           <GapClock
@@ -133,6 +133,7 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, onEnd }: P
           <LastRep view={view} actions={actions} />
           <RepDetails view={view} actions={actions} rewards={dog.rewards} />
         </div>
+        <Caller called={called} />
         <div className="grid gap-3 lg:hidden">
           <Log view={view} />
           <PadTools actions={actions} view={view} onHelp={() => setHelp(true)} />

@@ -104,13 +104,11 @@ export function RepRow({ rep, place, element, faults, bout, rewards }: RowProps)
       <button
         type="button"
         aria-expanded={open}
+        aria-label={`Everything said of it: rep ${place} of ${writeDay(bout.day)}`}
         className="min-h-11 underline decoration-rule underline-offset-4"
         onClick={() => setOpen(!open)}
       >
         {open ? 'Close' : 'Everything said of it'}
-        <span className="sr-only">
-          : rep {place} of {writeDay(bout.day)}
-        </span>
       </button>
       {open && (
         <div className="basis-full border-l-[6px] border-rule pl-3">

@@ -1,0 +1,177 @@
+import { mkdirSync } from 'node:fs';
+import { expect, type Page, test } from './fixtures';
+
+test.use({ viewport: { width: 390, height: 844 } });
+
+/** With WALK=folder every step is also a picture, for looking. */
+async function look(page: Page, name: string): Promise<void> {
+  if (!process.env.WALK) return;
+  mkdirSync(process.env.WALK, { recursive: true });
+  await page.screenshot({ path: `${process.env.WALK}/${name}.png`, fullPage: true });
+}
+
+const advice = (page: Page) => page.getByRole('status', { name: 'Advice' });
+const last = (page: Page) => page.getByLabel('Last rep');
+
+test('a proposal overridden: too short a hold is said to be one, and one tap says otherwise', async ({
+  page,
+}) => {
+  await page.goto('/own/start');
+  for (const [label, text] of [
+    ['Name', 'Wren'],
+    ['Time held now', '2'],
+    ['Time held wanted', '20 s'],
+  ] as const) {
+    if (label === 'Time held now') await page.getByRole('radio', { name: 'Hold, still and light' }).click();
+    await page.getByLabel(label).click();
+    await page.keyboard.type(text);
+  }
+  await page.getByRole('button', { name: 'Make the ladder and begin' }).click();
+  const hold = async (): Promise<void> => {
+    await page
+      .getByRole('button', { name: 'Hold begins' })
+      .or(page.getByRole('button', { name: 'Hold again' }))
+      .click();
+    await page.getByRole('button', { name: 'Hold ends' }).click();
+    await page.getByRole('button', { name: 'Clean', exact: true }).click();
+  };
+  await look(page, '1-pad-empty');
+  await hold();
+  await expect(last(page)).toContainText('flawed');
+  const measured = page.getByRole('status', { name: 'Measured' });
+  await expect(measured).toContainText(/asked 2.s/);
+  await look(page, '1-proposal');
+  await measured.getByRole('button', { name: 'Clean all the same' }).click();
+  await expect(last(page)).toContainText('clean, held');
+  await expect(measured.getByRole('button', { name: 'Flawed' })).toBeVisible();
+  await hold();
+  await measured.getByRole('button', { name: 'I ended it' }).click();
+  await expect(last(page)).toContainText('ended by you');
+  await expect(last(page)).toContainText('does not count: you ended it');
+  await expect(page.getByText('2 reps; 1 counts, 1 clean').filter({ visible: true })).toBeVisible();
+  await page.reload();
+  await expect(last(page)).toContainText('ended by you');
+});
+
+test('chips with calls: a side is called, fills its row and is told by value; help stays until it is taken away', async ({
+  page,
+}) => {
+  await page.goto('/sample/field/sample-dog-3-nose-to-hand-away');
+  await look(page, '2-card');
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  const said = page.getByRole('region', { name: 'This rep' });
+  await expect(said.getByRole('group', { name: 'Side' })).toBeVisible();
+  await page.getByLabel('Call for me').selectOption({ label: 'left or right' });
+  await look(page, '2-chips');
+  for (let i = 0; i < 4; i++) {
+    await page.getByRole('button', { name: 'Clean', exact: true }).click();
+    await expect(page.getByText(new RegExp(`^${i + 1} reps?, `)).filter({ visible: true })).toBeVisible();
+  }
+  // The call filled the row with what was called last.
+  await expect(said.getByRole('button', { name: /^(left|right) hand$/, pressed: true })).toHaveCount(1);
+  await said.getByRole('button', { name: 'Help, place and more for the next rep' }).click();
+  await said.getByRole('button', { name: 'lead', exact: true }).click();
+  await said.getByRole('group', { name: 'Place' }).getByRole('button', { name: 'strange' }).click();
+  await look(page, '2-more');
+  await page.getByRole('button', { name: 'Clean', exact: true }).click();
+  await expect(last(page)).toContainText('clean, helped (lead), does not count: it was helped');
+  await expect(said.getByRole('button', { name: 'lead', exact: true, pressed: true })).toBeVisible();
+  await expect(said.getByRole('button', { name: 'strange', pressed: true })).toBeVisible();
+  await page.goto('/sample/breakdown/sample-dog-3-nose-to-hand-away/evidence');
+  const cover = page.getByRole('row', { name: /^Side/ });
+  await expect(cover).toContainText(/left hand: \d+ of \d+/);
+  await look(page, '2-evidence');
+});
+
+test('signs that stand: no advance after them, the next card and Today say them first, a reason ends them', async ({
+  page,
+}) => {
+  await page.goto('/sample/field/sample-give');
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await page.getByRole('button', { name: 'Body signs' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Tremor' }).click();
+  await expect(advice(page)).toContainText('Stop now. You saw tremor.');
+  for (let i = 0; i < 6; i++) {
+    await page.getByRole('button', { name: 'Clean', exact: true }).click();
+    await expect(page.getByText(new RegExp(`^${i + 1} reps?, `)).filter({ visible: true })).toBeVisible();
+  }
+  await expect(advice(page)).toContainText('Stop now. You saw tremor.');
+  await expect(advice(page)).not.toContainText('Advance.');
+  await look(page, '3-latched');
+  await page.getByRole('button', { name: 'Enough for now' }).click();
+  const first = page.getByRole('region', { name: 'A sign that stands' });
+  await expect(first).toContainText(/^Give, .*You saw tremor.*stop now/s);
+  await expect(page.getByRole('region', { name: 'Next session' })).toHaveCount(0);
+  await look(page, '3-today');
+  await page.goto('/sample/field/sample-give');
+  await expect(page.getByRole('region', { name: 'A sign that stands' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Begin', exact: true })).toHaveCount(0);
+  await look(page, '3-card');
+  await page.getByRole('button', { name: 'It no longer holds' }).click();
+  await page.getByRole('dialog').getByLabel('Or in your own words').fill('Cold that evening; sound today');
+  await page.getByRole('dialog').getByRole('button', { name: 'Say so' }).click();
+  await expect(page.getByRole('button', { name: 'Begin', exact: true })).toBeVisible();
+  await page.goto('/sample/today');
+  await expect(page.getByRole('region', { name: 'Next session' })).toBeVisible();
+  await page.goto('/sample/field/sample-give/log');
+  await expect(page.getByText('The sign no longer holds: Cold that evening; sound today')).toBeVisible();
+});
+
+test('everything said of an old rep can be put right, each as an entry of its own', async ({ page }) => {
+  await page.goto('/sample/field/sample-present/log');
+  const row = page.getByRole('button', { name: /^Everything said of it: rep 1 of/ }).first();
+  await row.click();
+  await look(page, '4-log');
+  const inRow = page.getByRole('group', { name: 'Paid', exact: true }).first();
+  await inRow.getByRole('button', { name: 'jackpot' }).click();
+  await expect(inRow.getByRole('button', { name: 'jackpot', pressed: true })).toBeVisible();
+  await page
+    .getByLabel(/^Degrees off/)
+    .first()
+    .click();
+  await page.keyboard.type('-31');
+  await page
+    .getByRole('button', { name: /^Take it: Degrees off/ })
+    .first()
+    .click();
+  await expect(page.getByLabel(/^Degrees off .*now -31°/).first()).toBeVisible();
+  await expect(page.getByLabel(/^Rep 1 of .*: outcome$/).first()).toHaveValue('flawed');
+  const handler = page.getByRole('group', { name: 'Who handles it' }).first();
+  await handler.getByRole('button', { name: 'somebody else' }).click();
+  await expect(handler.getByRole('button', { name: 'somebody else', pressed: true })).toBeVisible();
+  await page.reload();
+  await page
+    .getByRole('button', { name: /^Everything said of it: rep 1 of/ })
+    .first()
+    .click();
+  await expect(
+    page
+      .getByRole('group', { name: 'Paid', exact: true })
+      .first()
+      .getByRole('button', { name: 'jackpot', pressed: true }),
+  ).toBeVisible();
+  await look(page, '4-log-after');
+});
+
+test('a dog off work is asked nothing anywhere, and comes back low', async ({ page }) => {
+  await page.goto('/sample/kennel');
+  const sheet = page.getByRole('region', { name: 'Off work' });
+  await sheet.getByLabel('Why').click();
+  await page.keyboard.type('operated');
+  await sheet.getByRole('button', { name: 'Leave Quill out of work' }).click();
+  await page.goto('/sample/today');
+  await expect(page.getByText(/Quill is off work: operated\. Nothing is suggested for it/)).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Next session' })).toHaveCount(0);
+  await look(page, '5-off');
+  await page.goto('/sample/field/sample-jump-out');
+  await expect(page.getByText('Quill is off work: operated.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Begin', exact: true })).toHaveCount(0);
+  await page.goto('/sample/kennel');
+  await page.getByRole('button', { name: 'Back to work from today' }).click();
+  await page.goto('/sample/field/sample-jump-out');
+  await expect(
+    page.getByText(/It was off work since: warm it up first, and begin at the first step/),
+  ).toBeVisible();
+  await expect(page.getByText(/^Rung 1 of/)).toBeVisible();
+  await look(page, '5-back');
+});

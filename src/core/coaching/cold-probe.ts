@@ -1,7 +1,7 @@
 /** Most reps of a cold probe: it looks, and teaches nothing. */
 export const PROBE_REPS = 5;
 /** Days without work after which it is offered, where no half-life is known. */
-export const LONG_GAP = 30;
+const LONG_GAP = 30;
 
 /** A rep of a probe: the rung that was asked, and whether it was clean. */
 export type Probed = { readonly rung: number; readonly clean: boolean };

@@ -9,7 +9,7 @@ export {
   nextRun,
 } from './articles';
 export { CALLS, CALLS_AHEAD, type CallKind, callOrder } from './caller';
-export { type ColdProbe, coldProbe, isLongGap, LONG_GAP, PROBE_REPS } from './cold-probe';
+export { type ColdProbe, coldProbe, isLongGap, PROBE_REPS } from './cold-probe';
 export { type CueTransferState, transferOf } from './cue-transfer';
 export { FIRST_RULES, RULE_WORDS, type RuleWords, USUAL_RULES } from './describe';
 export {
@@ -40,4 +40,4 @@ export {
   ruleSchema,
   startCoaching,
 } from './policy';
-export { type SeenSign, signLine, signName, standingSign } from './signs';
+export { type SeenSign, signLine, standingSign } from './signs';

@@ -11,7 +11,7 @@ const TIRED: readonly BodySign[] = ['panting', 'circling', 'slowing', 'sticky'];
 const STRESS: readonly BodySign[] = ['yawning', 'lip-licking', 'avoiding', 'barking', 'froze'];
 
 /** How a sign is named in a sentence: `signName('lip-licking')` → "lip licking". */
-export const signName = (sign: BodySign): string =>
+const signName = (sign: BodySign): string =>
   sign === 'fell'
     ? 'a fall'
     : sign === 'struck'

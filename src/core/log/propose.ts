@@ -106,7 +106,7 @@ function faultFor(charged: readonly ChargedFault[], what: ChargedFor, value: num
  * null where nothing measured speaks against it. Where a hold was ended by the handler, a short one is
  * neither. Faults that are only noted on this rung spoil nothing.
  */
-export function propose(
+function propose(
   judging: Judging,
   { criteria, noted }: { readonly criteria: Criteria; readonly noted: readonly FaultRef[] },
   seen: Pick<Seen, 'measured' | 'cues' | 'endedBy'>,

@@ -19,7 +19,10 @@ export async function coachFacts(
   return factsOf(element, bout, days);
 }
 
-/** The same from the days of its bouts, in any order. */
+/**
+ * The same from the days of its bouts, in any order.
+ * @internal
+ */
 export function factsOf(
   element: ElementRecord,
   bout: Pick<DatedBout, 'id' | 'day'>,

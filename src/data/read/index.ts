@@ -39,7 +39,7 @@ export {
   elementQuestions,
   studyQuestion,
 } from './class-evidence';
-export { coachFacts, factsOf } from './coach-facts';
+export { coachFacts } from './coach-facts';
 export { countsOf, type KennelCounts, kennelCounts } from './counts';
 export { type Touched, touchedBy } from './editions';
 export {

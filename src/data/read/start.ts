@@ -30,7 +30,7 @@ export function gapOf(
   return { days: since, long: isLongGap(since, halfLife) || offWork, offWork };
 }
 
-export const NO_GAP: Gap = { days: null, long: false, offWork: false };
+const NO_GAP: Gap = { days: null, long: false, offWork: false };
 
 /**
  * Where a bout of today begins: the first of a day as many rungs below as the pace says, a second one

@@ -59,7 +59,7 @@ type RowProps = Pick<ChipRow, 'title' | 'options'> & {
 
 function Row({ title, options, isOn, onTap }: RowProps) {
   return (
-    <fieldset aria-label={title} className="flex items-center gap-1.5 overflow-x-auto">
+    <fieldset aria-label={title} className="flex min-w-0 items-center gap-1.5 overflow-x-auto">
       <span className="w-16 shrink-0 text-base font-semibold leading-tight">{title}</span>
       {options.map(({ value, words }) => (
         <button

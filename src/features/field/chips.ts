@@ -31,7 +31,7 @@ const ACTION_WORDS: Readonly<Record<string, string>> = {
 };
 
 /** What the handler did, as a person reads it; an element's own words stand as they are. */
-export const actionInWords = (did: string): string => ACTION_WORDS[did] ?? did;
+const actionInWords = (did: string): string => ACTION_WORDS[did] ?? did;
 
 const same = (words: readonly string[]): ChipRow['options'] =>
   words.map((value) => ({ value, words: value }));
@@ -65,7 +65,8 @@ export function chipRows(
         ? same(action.levels.map((level) => level.name))
         : HANDLER_ACTIONS.map((did) => ({ value: did, words: actionInWords(did) })),
       value: said[ACTION_CHIP] ?? asked,
-      named: true,
+      // Where you go away from it or have a list of what you do; a hold in the mouth asks neither.
+      named: action !== undefined || element.axes.some((axis) => axis.quantity === 'distance'),
     });
   if (words.length > 1)
     rows.push({

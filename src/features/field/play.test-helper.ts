@@ -20,10 +20,10 @@ import {
   type ElementRecord,
   elementFromMethod,
   evidenceByElement,
-  factsOf,
   type KeptEvidence,
   studyQuestion,
 } from '@/data/read';
+import { factsOf } from '@/data/read/coach-facts';
 import { keptOf } from '@/data/records/kept-evidence';
 import { adviceLines } from './advice-lines';
 import { confusedIn, nextCall } from './calls';

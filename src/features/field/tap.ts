@@ -214,6 +214,7 @@ const judgement = (outcome: Judged['outcome'], faults: readonly FaultRef[]): Jud
 /**
  * What is stored when an outcome is tapped. A fault of the handler's is the handler's: it does not
  * count against the dog. One that does not count on this rung is written down, and the rep stays clean.
+ * @internal
  */
 export function judgementFor(
   outcome: Judged['outcome'],
@@ -230,6 +231,7 @@ export function judgementFor(
  * A rep by when the answer came. After the prompt or a reminder it is done with help: the policy
  * goes on by it, and it proves nothing of the new cue. Before the word is anticipation, which the
  * new cue has not brought about either.
+ * @internal
  */
 export function timedJudgement(timing: Timing): Judged {
   const outcome = timing === 'none' ? 'miss' : timing === 'before-word' ? 'flawed' : 'clean';

@@ -2,7 +2,7 @@ import { type AxisKey, asId, asLevel } from '@/core/shared';
 import { GENERAL_STEP, type MethodAxis } from './methods';
 
 type Shape = Pick<MethodAxis['axis'], 'title' | 'quantity' | 'unit' | 'harder'> &
-  Partial<Pick<MethodAxis['axis'], 'levels' | 'role' | 'zeroScale'>>;
+  Partial<Pick<MethodAxis['axis'], 'levels' | 'role' | 'zeroScale' | 'measured'>>;
 
 const kind = (id: string, shape: Shape, step: number | null, askStart: string, askDemand: string) => ({
   id,
@@ -91,6 +91,20 @@ export const AXIS_KINDS = [
     GENERAL_STEP.whole,
     'e.g. 2',
     'e.g. 6',
+  ),
+  kind(
+    'place',
+    { title: 'Distance to the place', quantity: 'offset', unit: 'cm', harder: 'less', measured: true },
+    GENERAL_STEP.ratio,
+    'e.g. 200 cm',
+    'e.g. 30 cm',
+  ),
+  kind(
+    'cues',
+    { title: 'Cues allowed', quantity: 'count', unit: '', harder: 'less', role: 'help' },
+    GENERAL_STEP.whole,
+    'e.g. 3',
+    'e.g. 1',
   ),
 ] as const;
 

@@ -39,3 +39,4 @@ export {
 } from './summary';
 export { chanceInWords, isThin } from './thin';
 export type { Wall } from './wall';
+export { type WordReach, wordReach } from './word-reach';

@@ -9,6 +9,7 @@ import { type Quickness, quicknessOf, type Timed } from './latency';
 import { type Precision, precisionOf } from './precision';
 import { type Retention, retentionOf } from './retention';
 import { type Wall, wallOf } from './wall';
+import { type WordReach, wordReach } from './word-reach';
 
 /** Everything that one element's reps can be asked. */
 export type StudyQuestion = Question & {
@@ -29,6 +30,8 @@ export type Studied = Assessed & {
   /** Counted reps where the dog stands, and how many of them were clean. */
   readonly here: { readonly reps: number; readonly clean: number };
   readonly habits: Habits;
+  /** How far each word of a mix is answered, along the first length; empty where no words were called. */
+  readonly words: readonly WordReach[];
   readonly retention: Retention | null;
   readonly wall: Wall | null;
 };
@@ -45,6 +48,7 @@ export function studyElement(
   const wall = wallOf(id, axes, bouts, here, today, weigh);
   if (!wall.ok) return wall;
   const holdAxis = axes.find((axis) => measuredAs(axis) === 'held');
+  const length = axes.find((axis) => axis.quantity === 'distance');
   const limit = limitOf(axes, at);
   const holds = bouts.flatMap((one) => one.holds);
   const quickness = quicknessOf(timesOf(bouts, limit), limit);
@@ -59,6 +63,7 @@ export function studyElement(
     cover: coverOf(bouts, conditions),
     here: tallyAt(bouts, axes, here),
     habits: habitsOf(bouts),
+    words: length ? wordReach(bouts, length) : [],
     retention: retentionOf(bouts, today),
     wall: wall.value,
   });

@@ -20,7 +20,7 @@ export async function keptOfDog(kennel: Kennel, dog: DogId): Promise<KeptEvidenc
 }
 
 /** What is kept of the bouts on an element that began before `until`, oldest first. */
-async function keptOn(
+export async function keptOn(
   kennel: Kennel,
   element: ElementId,
   until: number = Number.POSITIVE_INFINITY,

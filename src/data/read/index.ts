@@ -49,6 +49,7 @@ export {
   evidenceByElement,
   keptLogs,
   keptOfDog,
+  keptOn,
   lastKept,
   repsOn,
   type StandsByElement,

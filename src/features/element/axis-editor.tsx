@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { type Axis, parseValue, writeValue } from '@/core/breakdown';
 import type { RodData } from '@/core/evidence';
+import { asLevel } from '@/core/shared';
 import { Button, Rod, TextField } from '@/ui';
 import { type AxisField, fieldText, valueAt, withField } from './ladder-edit';
 
@@ -117,23 +118,59 @@ function More({ axis, others, onChange, onRemove }: Props) {
   );
 }
 
-/** What two people would agree on at each step of a list. */
+/**
+ * The steps of a list: their names, what two people would agree on at each, and further ones. Ids stay,
+ * so that what was logged keeps its step; one that was logged is renamed, never removed.
+ */
 function Anchors({ axis, onChange }: { readonly axis: Axis; readonly onChange: (axis: Axis) => void }) {
+  const levels = axis.levels ?? [];
+  const put = (place: number, change: { readonly name?: string; readonly anchor?: string }): void =>
+    onChange({ ...axis, levels: levels.map((one, i) => (i === place ? { ...one, ...change } : one)) });
+  const named = (name: string, but: number): boolean =>
+    levels.some((one, i) => i !== but && one.name.toLowerCase() === name.toLowerCase());
+  const add = (end: 'first' | 'last', name: string): void => {
+    const id = asLevel(Math.max(...levels.map((one) => one.id)) + 1);
+    const step = { id, name, anchor: '' };
+    onChange({ ...axis, levels: end === 'first' ? [step, ...levels] : [...levels, step] });
+  };
   return (
-    <fieldset className="grid gap-2 sm:col-span-3">
-      <legend className="text-sm font-semibold">How each step is told from the next</legend>
-      {(axis.levels ?? []).map((level, i) => (
+    <fieldset className="grid gap-2 sm:col-span-3 sm:grid-cols-2">
+      <legend className="text-sm font-semibold">
+        The steps, easiest first, and how each is told from the next
+      </legend>
+      {levels.map((level, i) => (
+        <div key={level.id} className="contents">
+          <CommitField
+            label={`Step ${i + 1}`}
+            kept={level.name}
+            onCommit={(text) => {
+              const name = text.trim();
+              if (name === '') return 'A step needs a name; the old one is kept.';
+              if (named(name, i)) return 'Another step has that name.';
+              put(i, { name });
+              return null;
+            }}
+          />
+          <CommitField
+            label={`${i + 1}. ${level.name}`}
+            kept={level.anchor}
+            onCommit={(anchor) => {
+              put(i, { anchor: anchor.trim() });
+              return null;
+            }}
+          />
+        </div>
+      ))}
+      {(['first', 'last'] as const).map((end) => (
         <CommitField
-          key={level.id}
-          label={`${i + 1}. ${level.name}`}
-          kept={level.anchor}
-          onCommit={(anchor) => {
-            onChange({
-              ...axis,
-              levels: (axis.levels ?? []).map((one, k) =>
-                k === i ? { ...one, anchor: anchor.trim() } : one,
-              ),
-            });
+          key={`${end} ${levels.length}`}
+          label={end === 'first' ? 'A further step before the first' : 'A further step after the last'}
+          kept=""
+          onCommit={(text) => {
+            const name = text.trim();
+            if (name === '') return null;
+            if (named(name, -1)) return 'Another step has that name.';
+            add(end, name);
             return null;
           }}
         />

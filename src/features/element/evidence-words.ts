@@ -86,6 +86,8 @@ function reachWords(axis: Axis, reach: Interval): string {
   if (reach.mid < 0) return `not clean 8 times in 10 even at its start (${valueAt(axis, 0)})`;
   const nothingKnown = reach.low < 0 && high === BEYOND;
   if (nothingKnown) return 'how far it is clean 8 times in 10 is not known yet';
+  if (mid === BEYOND)
+    return `clean 8 times in 10 past what is asked${low === BEYOND ? '' : ` (from ${low} on, for all that is known)`}`;
   if (low === high) return `clean 8 times in 10 at ${mid}`;
   return `clean 8 times in 10 up to about ${mid} (${low} to ${high})`;
 }
@@ -123,7 +125,7 @@ const fromEighty = (logits: number): string => percent(logistic(logit(0.8) + log
 export function findings(
   studied: Studied,
   today: Day,
-  element: Pick<ElementRecord, 'policy'>,
+  element: Pick<ElementRecord, 'policy' | 'axes'>,
 ): { readonly title: string; readonly words: string }[] {
   const { estimate, holding, latency, precision, habits, retention } = studied;
   const { swing, gain } = estimate;
@@ -177,6 +179,7 @@ export function findings(
           words: `${capital(habits.instead.map(({ word, did, count }) => `${word === '' ? 'asked' : `asked “${word}”`}, did “${did}” ${times(count)}`).join('; '))}. The caller draws confused words more often.`,
         }
       : null,
+    mixWords(studied.words, element.axes),
     habits.handled.length > 0
       ? {
           title: 'What you did about it',
@@ -286,6 +289,19 @@ function cueWords({
     meant.count > 0 ? `${meant.count} were meant as an answer to a miss` : '',
   ].filter(Boolean);
   return { title: 'Extra cues', words: `${parts.join('; ')}, where it was said.` };
+}
+
+/** In a mix each word keeps its own reach. */
+function mixWords(
+  words: Studied['words'],
+  axes: readonly Axis[],
+): { readonly title: string; readonly words: string } | null {
+  const length = axes.find((axis) => axis.quantity === 'distance');
+  if (!length || words.length === 0) return null;
+  const parts = words.map(
+    ({ word, value, reps, clean }) => `“${word}” ${writeValue(length, value)} (${clean} of ${reps} clean)`,
+  );
+  return { title: 'By word', words: `${parts.join(', ')}. The caller asks each at its own.` };
 }
 
 const HANDLED_WORDS: Readonly<Record<Studied['habits']['handled'][number]['handled'], string>> = {

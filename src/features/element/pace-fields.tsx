@@ -42,7 +42,10 @@ export function PaceFields({ pace, onTake }: { readonly pace: Pace; readonly onT
               'back',
               'go back as the rule says: the next rep succeeds, but some dogs learn that failing makes it easier',
             ],
-            ['keep', 'never below it today: the standard stays, but help or rest must do the rest'],
+            [
+              'keep',
+              'never lower what was met: no rung, start, rule or silent test eases it; help, rest or other work does the rest',
+            ],
           ] as const
         ).map(([ratchet, words]) => (
           <label key={ratchet} className="flex min-h-11 items-center gap-2 leading-snug">

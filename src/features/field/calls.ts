@@ -1,4 +1,6 @@
+import { type Axis, type Criteria, writeValue } from '@/core/breakdown';
 import { CALLS, CALLS_AHEAD, type CallKind, callOrder } from '@/core/coaching';
+import type { WordReach } from '@/core/evidence';
 import type { Call, Paid, StandingRep } from '@/core/log';
 import { mixSeed, type Result, seeded, seedFromText } from '@/core/shared';
 import type { ChipRow } from './chips';
@@ -10,6 +12,8 @@ export type Called = {
   readonly said: string;
   readonly words: string;
   readonly after: string | null;
+  /** What is asked of this one otherwise than the rung asks: a word of a mix at its own distance. */
+  readonly asks: Criteria;
   /** Every word that can come. */
   readonly all: readonly string[];
 };
@@ -23,6 +27,12 @@ type Question = {
   readonly longest: number | null;
   /** Words that were taken for others in this bout: they are drawn more often. */
   readonly confused: readonly string[];
+  /** How far each word reaches by itself, and the axis that says so; null where none does. */
+  readonly reach: {
+    readonly axis: Axis;
+    readonly words: readonly WordReach[];
+    readonly asked: number;
+  } | null;
 };
 
 /**
@@ -42,7 +52,12 @@ export function nextCall(question: Question): Result<Called> {
       ? callOrder('delay', words, seeded(seed(CALLS.indexOf('delay'))), { longest, confused })
       : null;
   const delay = kind === 'delay' ? seconds(said) : delays?.ok ? seconds(delays.value[at] as string) : null;
-  const shown = delay !== null && kind !== 'delay' ? `${said}, after ${delay} s` : said;
+  const far = kind === 'cues' ? ownReach(question, said) : null;
+  const shown = far
+    ? `${said}, ${far.words}`
+    : delay !== null && kind !== 'delay'
+      ? `${said}, after ${delay} s`
+      : said;
   return {
     ok: true,
     value: {
@@ -50,9 +65,20 @@ export function nextCall(question: Question): Result<Called> {
       said,
       words: shown,
       after: order.value[at + 1] ?? null,
+      asks: far?.asks ?? {},
       all: [...new Set(order.value)],
     },
   };
+}
+
+/** A word whose own reach is short of what the rung asks is called at its own. */
+function ownReach(
+  { reach }: Question,
+  word: string,
+): { readonly asks: Criteria; readonly words: string } | null {
+  const own = reach?.words.find((one) => one.word === word);
+  if (!reach || !own || own.value >= reach.asked) return null;
+  return { asks: { [reach.axis.key]: own.value }, words: writeValue(reach.axis, own.value) };
 }
 
 const seconds = (words: string): number => Number.parseFloat(words);

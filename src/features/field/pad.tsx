@@ -1,8 +1,11 @@
+import { useLiveQuery } from 'dexie-react-hooks';
 import { lazy, Suspense, useState } from 'react';
+import type { Axis } from '@/core/breakdown';
 import type { CallKind } from '@/core/coaching';
+import { type WordReach, wordReach } from '@/core/evidence';
 import type { CoachFacts, Entry } from '@/core/log';
 import { useKennelWithDog } from '@/data/live';
-import type { DatedBout, Dog, DogWork, ElementRecord } from '@/data/read';
+import { type DatedBout, type Dog, type DogWork, type ElementRecord, keptOn } from '@/data/read';
 import { Button, Notice, RepMarks, Rod, SIGN_WORDS, saveText } from '@/ui';
 import { AdviceLine } from './advice-line';
 import { CalledNow, Caller } from './caller';
@@ -44,7 +47,9 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, onEnd }: P
   const kind = useCaller((state) => state.kind);
   const words = kind === 'cues' ? dog.cues.map((cue) => cue.word) : NO_WORDS;
   const view = padView(element, work, bout, entries, facts, { chips: changed, words });
-  const called = kind && calledNext(kind, dog, bout, view);
+  const length = element.axes.find((axis) => axis.quantity === 'distance') ?? null;
+  const reach = useWordReach(kind === 'cues' ? element : null, length);
+  const called = kind && calledNext(kind, dog, bout, view, length && { axis: length, words: reach });
   const actions = usePadActions(bout, view, called?.ok ? called.value : null, onEnd);
   const [help, setHelp] = useState(false);
   const leftHanded = useHand((state) => state.leftHanded);
@@ -151,7 +156,13 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, onEnd }: P
 const NO_WORDS: readonly string[] = [];
 
 /** What is called next: by the dog's own words, within what this rung asks, confused ones more often. */
-const calledNext = (kind: CallKind, dog: Dog, bout: DatedBout, view: ReturnType<typeof padView>) =>
+const calledNext = (
+  kind: CallKind,
+  dog: Dog,
+  bout: DatedBout,
+  view: ReturnType<typeof padView>,
+  reach: { readonly axis: Axis; readonly words: readonly WordReach[] } | null,
+) =>
   nextCall({
     kind,
     bout: bout.id,
@@ -159,7 +170,19 @@ const calledNext = (kind: CallKind, dog: Dog, bout: DatedBout, view: ReturnType<
     words: dog.cues.map((cue) => cue.word),
     longest: view.hold,
     confused: confusedIn(view.reps),
+    reach: reach && { ...reach, asked: view.criteria[reach.axis.key] ?? reach.axis.start },
   });
+
+/** How far each word is answered, from what is kept of earlier bouts; read once, and only for a mix. */
+function useWordReach(element: ElementRecord | null, axis: Axis | null): readonly WordReach[] {
+  const { kennel } = useKennelWithDog();
+  const found = useLiveQuery(
+    async () => (element && axis ? wordReach(await keptOn(kennel, element.id), axis) : []),
+    [kennel, element?.id, axis?.key],
+  );
+  return found ?? NO_REACH;
+}
+const NO_REACH: readonly WordReach[] = [];
 
 const KeyHelp = lazy(async () => ({ default: (await import('./key-help')).KeyHelp }));
 

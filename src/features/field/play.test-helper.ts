@@ -1,6 +1,6 @@
 import { axisFrom, type Criteria, METHODS, parseValue } from '@/core/breakdown';
 import type { CallKind, Timing } from '@/core/coaching';
-import { type Studied, studyElement } from '@/core/evidence';
+import { type Studied, studyElement, wordReach } from '@/core/evidence';
 import { type Aid, type Entry, foldLog, type Said } from '@/core/log';
 import {
   addDays,
@@ -60,7 +60,7 @@ export class Play {
   private readonly past: { readonly bout: DatedBout; readonly entries: readonly Entry[] }[] = [];
   private bout: DatedBout;
   private chips: Record<string, string> = {};
-  private hand: Omit<InHand, 'now' | 'call'> = NOTHING;
+  private hand: Omit<InHand, 'now' | 'call' | 'asks'> = NOTHING;
   private aids: readonly Aid[] = [];
   private caller: CallKind | null = null;
   private clock = 0;
@@ -127,8 +127,16 @@ export class Play {
       words: this.options.words ?? [],
       longest: view.hold,
       confused: confusedIn(view.reps),
+      reach: this.reach(view),
     });
     return next.ok ? next.value : null;
+  }
+
+  private reach(view: Play['view']) {
+    const axis = this.element.axes.find((one) => one.quantity === 'distance');
+    if (!axis) return null;
+    const bouts = this.evidence.get(this.element.id) ?? [];
+    return { axis, words: wordReach(bouts, axis), asked: view.criteria[axis.key] ?? axis.start };
   }
 
   /** What is called for the next rep. */
@@ -153,7 +161,13 @@ export class Play {
   /** One tap. A fault that has to be chosen is a tap of its own. */
   tap(tap: Tap): this {
     this.taps += 1;
-    const hand: InHand = { ...this.hand, aids: this.aids, now: this.clock, call: this.call };
+    const hand: InHand = {
+      ...this.hand,
+      aids: this.aids,
+      now: this.clock,
+      call: this.call,
+      asks: this.called()?.asks ?? {},
+    };
     const found = tapped(this.view, hand, tap);
     this.refused = found.ok ? null : found.message;
     if (!found.ok || 'choose' in found) return this;
@@ -299,7 +313,7 @@ export class Play {
   }
 }
 
-const NOTHING: Omit<InHand, 'now' | 'call'> = {
+const NOTHING: Omit<InHand, 'now' | 'call' | 'asks'> = {
   cueAt: null,
   responseAt: null,
   markerAt: null,

@@ -30,6 +30,8 @@ export type InHand = Stamps & {
   readonly hold: { readonly from: number | null; readonly to: number | null };
   readonly now: number;
   readonly call: Call | null;
+  /** What the call asks otherwise than the rung. */
+  readonly asks: Criteria;
   /** Help that was said before the rep; it stays until it is taken away. */
   readonly aids: readonly Aid[];
 };
@@ -161,13 +163,13 @@ export function tapped(view: PadView, hand: InHand, tap: Tap): Tapped {
 }
 
 /** What this rung asks of the rep about to be logged, with the chips and the call of this one. */
-export function askedNow(view: PadView, hand: Pick<InHand, 'call'>): RepSaid['asked'] {
+export function askedNow(view: PadView, hand: Pick<InHand, 'call' | 'asks'>): RepSaid['asked'] {
   const chips = { ...chipsSaid(view.chips, view.began), ...filledBy(hand.call, view.chips) };
   const held = view.judging.axes.find((axis) => measuredAs(axis) === 'held');
   const { call } = hand;
   // A wait that was drawn is what was asked of this rep, not the longest one of the rung.
   const drawn = held && call !== null && call.delay !== null ? { [held.key]: call.delay } : {};
-  return { criteria: { ...view.criteria, ...drawn }, chips, noted: view.noted, call };
+  return { criteria: { ...view.criteria, ...hand.asks, ...drawn }, chips, noted: view.noted, call };
 }
 
 type SeenMore = Partial<Pick<Seen, 'timing' | 'grade' | 'run' | 'measured' | 'drive' | 'endedBy'>>;

@@ -98,7 +98,8 @@ export function usePadActions(
     },
     mark: () => mark(performance.now()),
     set: (outcomes) => {
-      if (!busy) void write(() => recordSet(kennel, bout, askedNow(view, { call: null }), outcomes));
+      if (!busy)
+        void write(() => recordSet(kennel, bout, askedNow(view, { call: null, asks: {} }), outcomes));
     },
     undo: () => {
       if (choosing !== 'outcome') choose('outcome');
@@ -111,5 +112,14 @@ export function usePadActions(
 /** What is in hand as somebody taps. */
 function inHand(called: Called | null): InHand {
   const { cueAt, responseAt, markerAt, hold, aids } = usePad.getState();
-  return { cueAt, responseAt, markerAt, hold, aids, now: performance.now(), call: called?.call ?? null };
+  return {
+    cueAt,
+    responseAt,
+    markerAt,
+    hold,
+    aids,
+    now: performance.now(),
+    call: called?.call ?? null,
+    asks: called?.asks ?? {},
+  };
 }

@@ -170,7 +170,7 @@ test('a dog off work is asked nothing anywhere, and comes back low', async ({ pa
   await page.getByRole('button', { name: 'Back to work from today' }).click();
   await page.goto('/sample/field/sample-jump-out');
   await expect(
-    page.getByText(/It was off work since: warm it up first, and begin at the first step/),
+    page.getByText(/It comes back to work: warm it up first, and begin at the first step/),
   ).toBeVisible();
   await expect(page.getByText(/^Rung 1 of/)).toBeVisible();
   await look(page, '5-back');

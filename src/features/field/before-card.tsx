@@ -244,7 +244,7 @@ function OffWork({ dog }: { readonly dog: Dog }) {
 /** What a gap means for today, before anything is asked. */
 function GapNote({ element, gap }: { readonly element: ElementRecord; readonly gap: Gap }) {
   if (!gap.long || gap.days === null) return null;
-  const since = gap.offWork ? 'It was off work since' : `Not worked for ${gap.days} days`;
+  const since = gap.offWork ? 'It comes back to work' : `Not worked for ${gap.days} days`;
   return (
     <Notice>
       {isBodyWork(element.work)

@@ -4,6 +4,7 @@ import {
   HANDLED,
   type Landed,
   type Paid,
+  PLACE_CHIP,
   PURPOSES,
   type StandingRep,
 } from '@/core/log';
@@ -125,13 +126,16 @@ const CROOKED = row<Crooked>(
   ],
 );
 /** What was said of this rep before it, to be put right. */
-const chipRow = ({ key, title, options }: PadView['chips'][number]): Row =>
+const chipRow = ({ key, title, options }: PadView['chips'][number], began: PadView['began']): Row =>
   row<string>(
     title,
-    (rep) => rep.asked.chips[key],
+    (rep) => rep.asked.chips[key] ?? usually(key, began),
     (value) => ({ asked: { chips: { [key]: value } } }),
     options.map(({ value, words }) => [value, words] as const),
   );
+/** What holds of a rep of which nothing else was said. */
+const usually = (key: string, { away, conditions }: PadView['began']): string | undefined =>
+  key === PLACE_CHIP ? (away ? 'away' : 'usual') : conditions[key];
 const HANDLED_ROW = row(
   'What you did about it',
   (rep) => rep.seen.handled,
@@ -228,7 +232,7 @@ const VOID = row(
 );
 
 export type DetailsProps = {
-  readonly view: Pick<PadView, 'judging' | 'angled' | 'worn' | 'chips' | 'hold'>;
+  readonly view: Pick<PadView, 'judging' | 'angled' | 'worn' | 'chips' | 'hold' | 'began'>;
   readonly rep: StandingRep;
   readonly rewards: readonly string[];
   readonly busy: boolean;
@@ -242,7 +246,7 @@ export type DetailsProps = {
 export function Details({ view, rep, rewards, busy, onAmend }: DetailsProps) {
   const others = othersOf(view.chips, rep);
   const rows: Row[] = [
-    ...view.chips.map(chipRow),
+    ...view.chips.map((chip) => chipRow(chip, view.began)),
     cuesRow('More cues: it needed', 'needed', view),
     cuesRow('More cues: slipped from you', 'slip', view),
     cuesRow('More cues: meant, as an answer', 'meant', view),

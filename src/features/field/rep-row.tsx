@@ -138,6 +138,7 @@ function detailsView(
     angled: isAngled(element),
     worn: isWorn(element),
     hold,
+    began: bout,
     chips: chipRows(element, bout, rep.asked.criteria, hold !== null, rep.asked.chips, []),
   };
 }

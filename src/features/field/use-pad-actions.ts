@@ -1,5 +1,5 @@
 import { useCallback, useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useLocation, useNavigate } from 'react-router';
 import type { Judged, RepSaid, Said } from '@/core/log';
 import type { Failure, Result } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
@@ -38,6 +38,7 @@ export function usePadActions(
 ): PadActions {
   const { kennel, done } = useKennelWithDog();
   const navigate = useNavigate();
+  const { pathname } = useLocation();
   const [busy, setBusy] = useState(false);
   const [failure, setFailure] = useState<Failure | null>(null);
   const [unsaved, setUnsaved] = useState<RepSaid | null>(null);
@@ -82,7 +83,8 @@ export function usePadActions(
     const ended = await done((reps) => `Enough for now: ${tallyOf(reps)}.`, endBout(kennel, bout.id));
     if (!ended.ok) return;
     if (onEnd) onEnd();
-    else await navigate(`/${kennel.name}/today`);
+    // Whoever has gone elsewhere meanwhile stays there.
+    else if (globalThis.location.pathname === pathname) await navigate(`/${kennel.name}/today`);
   };
   return {
     busy,

@@ -85,6 +85,12 @@ export function TodayRoom() {
           )}
           <OpenSessions />
           <Ahead state={state} />
+          {sessions?.length === 0 && standingSigns(state.bouts).some((sign) => sign.kind === 'stop') && (
+            <p className="text-lg leading-snug">
+              Nothing is suggested for {dog.name} while that stands: rest, look it over, ask the vet if in
+              doubt.
+            </p>
+          )}
           {sessions ? (
             <Next sessions={sessions} state={state} />
           ) : (

@@ -1,5 +1,6 @@
 import { mkdirSync } from 'node:fs';
-import { expect, type Page, test } from './fixtures';
+import type { Page } from '@playwright/test';
+import { expect, test } from './fixtures';
 
 test.use({ viewport: { width: 390, height: 844 } });
 

@@ -132,7 +132,7 @@ export function foldLog(start: Criteria, entries: readonly Entry[]): Folded {
     lying: laid - picked,
     signs: [...signs.values()],
     notes: [...notes.values()],
-    probe: probe && probe.flatMap((id) => reps.get(id) ?? []),
+    probe: probe?.flatMap((id) => reps.get(id) ?? []) ?? null,
     off,
     undone,
   };

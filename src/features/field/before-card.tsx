@@ -5,7 +5,6 @@ import {
   buildLadder,
   type Criteria,
   describePlace,
-  isBodyWork,
   placeOn,
   standingOn,
 } from '@/core/breakdown';
@@ -14,11 +13,9 @@ import { useKennelWithDog } from '@/data/live';
 import {
   cautionsOf,
   type DatedBout,
-  type Dog,
   type DogWork,
   type ElementRecord,
   type EvidenceByElement,
-  type Gap,
   gapOf,
   isOffWork,
   probeStart,
@@ -26,17 +23,8 @@ import {
   startToday,
 } from '@/data/read';
 import { record, startBout } from '@/data/write';
-import {
-  Button,
-  buttonClass,
-  Notice,
-  SelectField,
-  Sheet,
-  SIGN_WORDS,
-  SignNote,
-  TextField,
-  writeDay,
-} from '@/ui';
+import { Button, buttonClass, SelectField, Sheet, SIGN_WORDS, SignNote, TextField, writeDay } from '@/ui';
+import { GapNote, OffWork } from './before-notes';
 import { Debrief } from './debrief';
 import { TickedCautions } from './ticked-cautions';
 import { missingOf, useDevice } from './use-device';
@@ -223,36 +211,6 @@ export function BeforeCard({ element, work, evidence, stands, last, dogs }: Prop
         <Missing />
       </div>
     </Sheet>
-  );
-}
-
-/** A dog that is off work is asked nothing; what it waits for stands here. */
-function OffWork({ dog }: { readonly dog: Dog }) {
-  const { offWork } = dog;
-  if (!offWork) return null;
-  const until = offWork.until ? ` until ${writeDay(offWork.until)}` : '';
-  return (
-    <Notice tone="alert">
-      {dog.name} is off work{until}
-      {offWork.why === '' ? '' : `: ${offWork.why}`}.{' '}
-      {offWork.vet === '' ? 'Ask the vet when and how it may begin again.' : `The vet said: ${offWork.vet}`}{' '}
-      It is put back to work under Kennel.
-    </Notice>
-  );
-}
-
-/** What a gap means for today, before anything is asked. */
-function GapNote({ element, gap }: { readonly element: ElementRecord; readonly gap: Gap }) {
-  if (!gap.long || gap.days === null) return null;
-  const since = gap.offWork ? 'It comes back to work' : `Not worked for ${gap.days} days`;
-  return (
-    <Notice>
-      {isBodyWork(element.work)
-        ? `${since}: warm it up first, and begin at the first step. No old height, hold, pull or run is asked of a body${gap.offWork ? ', and what the vet said comes first' : ''}.`
-        : element.policy.pace.ratchet === 'keep'
-          ? `${since}. You never lower what was met: begin with a sure one, and help once if it is needed.`
-          : `${since}: nobody knows what is left. Look first, cold, before you teach.`}
-    </Notice>
   );
 }
 

@@ -3,7 +3,8 @@ import type { Aid, Call } from '@/core/log';
 import { filledBy } from './calls';
 import { type ChipRow, ROWS_SHOWN } from './chips';
 import { usePad } from './pad-store';
-import { AID_WORDS, type PadView } from './pad-view';
+import type { PadView } from './pad-view';
+import { AID_WORDS } from './rep-words';
 
 const CHIP =
   'min-h-14 min-w-14 shrink-0 border-2 border-ink bg-sheet px-2 text-base leading-tight aria-pressed:bg-ink aria-pressed:text-paper aria-pressed:font-bold';

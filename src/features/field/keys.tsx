@@ -1,7 +1,8 @@
 import { useLayoutEffect, useRef } from 'react';
 import { PAD_KEYS, type PadAction, shownKey, useHand } from './hand-store';
 import { usePad } from './pad-store';
-import { judgedByOutcome, type PadView, TIMINGS } from './pad-view';
+import { judgedByOutcome, type PadView } from './pad-view';
+import { TIMINGS } from './rep-words';
 import type { PadActions } from './use-pad-actions';
 
 export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => void): void {

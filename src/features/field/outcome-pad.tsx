@@ -5,7 +5,8 @@ import { Button } from '@/ui';
 import { useHand } from './hand-store';
 import { KeyHint } from './keys';
 import { usePad } from './pad-store';
-import { type PadView, TIMING_WORDS, TIMINGS } from './pad-view';
+import type { PadView } from './pad-view';
+import { TIMING_WORDS, TIMINGS } from './rep-words';
 import type { PadActions } from './use-pad-actions';
 
 type Props = { readonly view: PadView; readonly actions: PadActions };

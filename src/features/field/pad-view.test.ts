@@ -10,10 +10,11 @@ import { elementOf } from '@/data/records';
 import { makeSampleKennel } from '@/demo/sample-kennel';
 import { stateOf, TODAY } from '@/demo/sample-state.test-helper';
 import { shownKey, USUAL_KEYS, useHand, withKey, withNewKeys } from './hand-store';
+import { judgementFor, timedJudgement } from './judgements';
 import { latencyOf, markerOf, usePad } from './pad-store';
-import { onlyMiss, padView, TIMINGS } from './pad-view';
+import { onlyMiss, padView } from './pad-view';
 import { readPaper } from './paper';
-import { judgementFor, timedJudgement } from './tap';
+import { TIMINGS } from './rep-words';
 import { missingOf } from './use-device';
 
 const tables = makeSampleKennel(TODAY, 2);

@@ -8,7 +8,8 @@ import { record } from '@/data/write';
 import { SelectField, writeDay } from '@/ui';
 import { chipRows } from './chips';
 import { Details, type DetailsProps } from './details';
-import { holdOf, isAngled, isWorn, whyNotCounted } from './pad-view';
+import { gradingOf, holdOf, isAngled, isWorn } from './pad-view';
+import { whyNotCounted } from './rep-words';
 
 const OUTCOMES: readonly (readonly [Judged['outcome'], string])[] = [
   ['clean', 'clean'],
@@ -135,6 +136,7 @@ function detailsView(
   const hold = holdOf(element, rep.asked.criteria);
   return {
     judging: judgingOf(element, faults),
+    ...gradingOf(element, rep.asked.criteria),
     angled: isAngled(element),
     worn: isWorn(element),
     hold,

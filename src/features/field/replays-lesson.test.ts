@@ -276,6 +276,35 @@ describe('a new cue', () => {
   });
 });
 
+describe('said otherwise later', () => {
+  it('when the answer came, how far it went, what it brought: judged again', () => {
+    const timed = play(fromMethod('cue-transfer', 'transfer')).timed('prompted');
+    expect(timed.counts).toEqual({ counted: 1, clean: 0 });
+    expect(timed.tap({ tap: 'timing-again', timing: 'in-gap' }).counts).toEqual({ counted: 1, clean: 1 });
+    const graded = new Play(shaped(), { start: { response: 2 } as never }).graded('looks');
+    expect(graded.counts.clean).toBe(0);
+    expect(graded.tap({ tap: 'grade-again', grade: graded.view.grades[3]?.id as never }).counts.clean).toBe(
+      1,
+    );
+    const run = {
+      kind: 'articles',
+      laid: ['7', '12'],
+      target: 1,
+      firstTouch: 0,
+      pick: 0,
+      known: false,
+      shape: 'line',
+      seen: false,
+      nearer: null,
+    } as const;
+    const picked = play(articles()).tap({ tap: 'picked', run, helped: 'no' });
+    expect(picked.counts).toEqual({ counted: 1, clean: 0 });
+    picked.tap({ tap: 'run-again', run: { pick: 1, firstTouch: 1 } });
+    expect([picked.counts, picked.view.last?.judged.faults]).toEqual([{ counted: 1, clean: 1 }, []]);
+    expect(picked.tap({ tap: 'run-again', run: { known: true } }).counts.counted).toBe(0);
+  });
+});
+
 describe('after a gap', () => {
   it('nine months without: five at most, easy first, and what is left is said', () => {
     const one = new Play(fromMethod('positions-at-a-distance', 'position', { distance: ['1 m', '20 m'] }), {

@@ -10,20 +10,20 @@ import {
   judgedByMeasure,
   type LegsSeen,
   type Measure,
-  missedOf,
   type Paid,
   type RepSaid,
   type Said,
   type Seen,
-  type StandingRep,
 } from '@/core/log';
-import { BACKS_AWAY, type FaultRef, ownFault, sameFault } from '@/core/rulebooks';
-import { asId, type EntryId, type Failure, type FaultKey, fail, type LevelId } from '@/core/shared';
+import { type FaultRef, sameFault } from '@/core/rulebooks';
+import { type EntryId, type Failure, fail, type LevelId } from '@/core/shared';
 import type { NamedFault } from '@/data/read';
 import { filledBy, paidBy } from './calls';
 import { chipsSaid } from './chips';
+import { gradedJudgement, judgement, judgementFor, pickJudgement, timedJudgement } from './judgements';
 import { latencyOf, markerOf, type Stamps, secondsFrom } from './pad-store';
 import { onlyMiss, type PadView } from './pad-view';
+import { amended } from './said-again';
 
 /** What is on the pad and not yet in the log when somebody taps; `now` is the page's own clock. */
 export type InHand = Stamps & {
@@ -54,6 +54,12 @@ export type Tap =
   | { readonly tap: 'aid'; readonly aid: Aid }
   | { readonly tap: 'cues'; readonly why: 'needed' | 'slip' | 'meant'; readonly count: number }
   | { readonly tap: 'measured'; readonly measure: Measure; readonly value: number }
+  | { readonly tap: 'timing-again'; readonly timing: Timing }
+  | { readonly tap: 'grade-again'; readonly grade: LevelId }
+  | {
+      readonly tap: 'run-again';
+      readonly run: Partial<Pick<ArticlesSeen, 'firstTouch' | 'pick' | 'known' | 'seen'>>;
+    }
   | { readonly tap: 'say'; readonly change: Amendment }
   /** Besides reps. */
   | { readonly tap: 'sign'; readonly sign: BodySign }
@@ -131,6 +137,9 @@ export function tapped(view: PadView, hand: InHand, tap: Tap): Tapped {
     case 'aid':
     case 'cues':
     case 'measured':
+    case 'timing-again':
+    case 'grade-again':
+    case 'run-again':
     case 'say':
       return view.last ? amended(view, view.last, tap) : NO_REP;
     case 'sign':
@@ -205,42 +214,6 @@ function byTap(seconds: Readonly<Record<'latency' | 'marker' | 'held', number | 
   );
 }
 
-const JUDGED: Omit<Judged, 'outcome' | 'faults'> = { cause: 'dog', aids: [], void: false, proposed: null };
-
-const judgement = (outcome: Judged['outcome'], faults: readonly FaultRef[]): Judged => ({
-  ...JUDGED,
-  outcome,
-  faults,
-});
-
-/**
- * What is stored when an outcome is tapped. A fault of the handler's is the handler's: it does not
- * count against the dog. One that does not count on this rung is written down, and the rep stays clean.
- * @internal
- */
-export function judgementFor(
-  outcome: Judged['outcome'],
-  fault: NamedFault | null,
-  noted: readonly FaultRef[] = [],
-): Judged {
-  const faults = fault ? [fault.ref] : [];
-  if (fault && outcome === 'flawed' && noted.some((one) => sameFault(one, fault.ref)))
-    return judgement('clean', faults);
-  return { ...judgement(outcome, faults), cause: fault?.by === 'handler' ? 'handler' : 'dog' };
-}
-
-/**
- * A rep by when the answer came. After the prompt or a reminder it is done with help: the policy
- * goes on by it, and it proves nothing of the new cue. Before the word is anticipation, which the
- * new cue has not brought about either.
- * @internal
- */
-export function timedJudgement(timing: Timing): Judged {
-  const outcome = timing === 'none' ? 'miss' : timing === 'before-word' ? 'flawed' : 'clean';
-  const helped = timing === 'prompted' || timing === 'reminded';
-  return { ...judgement(outcome, []), aids: helped ? ['unsaid'] : [] };
-}
-
 /** What the stage pays: an answer to the new cue always, one to the prompt as the stage or its coin says. */
 function coinPay({ transfer }: PadView, timing: Timing): Paid {
   if (!transfer) return {};
@@ -257,33 +230,11 @@ function coinPay({ transfer }: PadView, timing: Timing): Paid {
   }
 }
 
-/** The asked grade or more is clean; less is flawed; nothing of it, and backing away, are missed. */
-function gradedJudgement({ grades, gradeAsked }: PadView, grade: LevelId | null): Judged {
-  if (grade === null) return judgement('miss', [ownFault(BACKS_AWAY.key)]);
-  const place = grades.findIndex((one) => one.id === grade);
-  if (place >= gradeAsked) return judgement('clean', []);
-  return judgement(place === 0 && gradeAsked > 0 ? 'miss' : 'flawed', []);
-}
-
 function chainRun(view: PadView, brokeAt: number | null): SeenMore {
   if (view.links.length === 0) return {};
   return {
     run: { kind: 'chain', links: view.links.map(({ id }) => ({ element: id, criteria: {} })), brokeAt },
   };
-}
-
-/**
- * Right at the first touch is clean, right after another was touched is flawed, anything else a miss.
- * A wrong one that was put right with help stays wrong, whatever is paid afterwards; help that came first
- * makes a right one an aided one.
- */
-function pickJudgement(run: ArticlesSeen, helped: 'no' | 'first' | 'after'): Judged {
-  const aids: readonly Aid[] = helped === 'no' ? [] : ['unsaid'];
-  const wrong = run.pick !== run.target || (helped === 'after' && run.firstTouch !== run.target);
-  const fault = (key: string): FaultRef => ownFault(asId<FaultKey>(key));
-  if (wrong) return { ...judgement('miss', [fault('wrong-pick')]), aids };
-  if (run.firstTouch !== run.target) return { ...judgement('flawed', [fault('touched-first')]), aids };
-  return { ...judgement('clean', []), aids };
 }
 
 /**
@@ -305,94 +256,4 @@ function loggedRun(view: PadView, hand: InHand, run: LegsSeen, endedBy: 'handler
       measured: { held: { value: run.seconds, how: 'tap' } },
     },
   );
-}
-
-type OfLast = Extract<
-  Tap,
-  { readonly tap: 'also' | 'otherwise' | 'cause' | 'aid' | 'cues' | 'measured' | 'say' }
->;
-
-/** What is said of the last rep, or said otherwise: an amendment. */
-function amended(view: PadView, rep: StandingRep, tap: OfLast): Tapped {
-  const change = changeOf(view, rep, tap);
-  return said({ kind: 'amend', of: rep.id, ...change });
-}
-
-/** The amendment that one tap makes of a rep, on the pad or later in its log. */
-export function changeOf(view: Pick<PadView, 'judging'>, rep: StandingRep, tap: OfLast): Amendment {
-  const { judged, seen } = rep;
-  switch (tap.tap) {
-    case 'also': {
-      const has = judged.faults.some((one) => sameFault(one, tap.fault));
-      const faults = has
-        ? judged.faults.filter((one) => !sameFault(one, tap.fault))
-        : [...judged.faults, tap.fault];
-      const counts = faults.some((fault) => !rep.asked.noted.some((noted) => sameFault(noted, fault)));
-      // The last fault that counted taken off again leaves a clean one.
-      const left = has ? 'clean' : judged.outcome;
-      const outcome = judged.outcome === 'miss' ? 'miss' : counts ? 'flawed' : left;
-      return { judged: { faults, outcome } };
-    }
-    case 'otherwise':
-      return otherwise(view, rep, tap.as);
-    case 'cause':
-      return { judged: { cause: tap.cause } };
-    case 'aid':
-      return {
-        judged: {
-          aids: judged.aids.includes(tap.aid)
-            ? judged.aids.filter((one) => one !== tap.aid)
-            : [...judged.aids.filter((one) => one !== 'unsaid' || tap.aid === 'unsaid'), tap.aid],
-        },
-      };
-    case 'cues': {
-      const before = { needed: 0, slip: 0, ...seen.cues };
-      return judgedAgain(view, rep, { cues: { ...before, [tap.why]: tap.count } });
-    }
-    case 'measured':
-      return judgedAgain(view, rep, {
-        measured: { ...seen.measured, [tap.measure]: { value: tap.value, how: 'typed' } },
-      });
-    case 'say':
-      return tap.change;
-  }
-}
-
-/** A rep of which something measured is said otherwise is judged again, from what was called. */
-function judgedAgain(view: Pick<PadView, 'judging'>, rep: StandingRep, change: Partial<Seen>): Amendment {
-  const called = calledBefore(view, rep);
-  const seen = { ...rep.seen, ...change };
-  const { outcome, faults, proposed } = judgedByMeasure(view.judging, rep.asked, seen, called);
-  return { seen: change, judged: { outcome, faults, proposed } };
-}
-
-/** What a person called it, without what the measures made of that. */
-function calledBefore({ judging }: Pick<PadView, 'judging'>, { judged, asked, seen }: StandingRep): Judged {
-  if (judged.proposed === null) return judged;
-  const missed = missedOf(judging, asked.criteria, seen).map(({ fault }) => fault);
-  const faults = judged.faults.filter((fault) => !missed.some((one) => sameFault(one, fault)));
-  const counts = faults.some((fault) => !asked.noted.some((noted) => sameFault(noted, fault)));
-  const outcome = judged.outcome === 'miss' ? 'miss' : counts ? 'flawed' : 'clean';
-  return { ...judged, faults, outcome, proposed: null };
-}
-
-/** One tap says it otherwise than was proposed; both are kept. */
-function otherwise(
-  view: Pick<PadView, 'judging'>,
-  rep: StandingRep,
-  as: 'clean' | 'flawed' | 'ended-by-you',
-): Amendment {
-  switch (as) {
-    case 'clean':
-      return { judged: { outcome: 'clean', faults: calledBefore(view, rep).faults } };
-    case 'flawed':
-      return rep.judged.proposed
-        ? { judged: { outcome: 'flawed', faults: rep.judged.proposed.faults } }
-        : { judged: { outcome: 'flawed' } };
-    case 'ended-by-you':
-      return {
-        seen: { endedBy: 'handler' },
-        judged: { outcome: 'none', faults: calledBefore(view, rep).faults },
-      };
-  }
 }

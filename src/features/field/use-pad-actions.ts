@@ -9,7 +9,8 @@ import { useUndo } from '@/ui';
 import type { Called } from './calls';
 import { useHand } from './hand-store';
 import { usePad } from './pad-store';
-import { judgedByOutcome, type PadView, tallyOf } from './pad-view';
+import { judgedByOutcome, type PadView } from './pad-view';
+import { tallyOf } from './rep-words';
 import { askedNow, type InHand, type Tap, tapped } from './tap';
 
 export type PadActions = {

@@ -28,6 +28,7 @@ import {
   RepMarks,
   Rod,
   Sheet,
+  SIGN_WORDS,
   SignNote,
   useLatest,
   writeDay,
@@ -288,6 +289,11 @@ function Recent({ state }: { readonly state: DogState }) {
                   {bout.away ? ', away' : ''}
                 </span>
               </p>
+              {bout.signs.length > 0 && (
+                <p className="text-sm leading-snug">
+                  Seen: {bout.signs.map(({ sign }) => SIGN_WORDS[sign].toLowerCase()).join(', ')}.
+                </p>
+              )}
               <RepMarks
                 label={`Reps of ${element?.title ?? 'a session'}`}
                 marks={keptMarks(logs?.get(bout.id)?.marks ?? [], (fault) => faultLabel(faults, fault))}

@@ -1,0 +1,326 @@
+import {
+  type Amendment,
+  type Crooked,
+  HANDLED,
+  type Landed,
+  type Paid,
+  PLACE_CHIP,
+  PURPOSES,
+  type StandingRep,
+} from '@/core/log';
+import { othersOf } from './chips';
+import type { PadView } from './pad-view';
+import { AID_WORDS, HANDLED_WORDS, TIMING_WORDS, TIMINGS } from './rep-words';
+import { changeOf } from './said-again';
+
+/** One thing that can be said of a rep: what is said now, and the amendment that each tap makes. */
+type Row = {
+  readonly title: string;
+  readonly said: (rep: StandingRep) => unknown;
+  /** Where several can be on at once; a tap on one that is on takes it away. */
+  readonly isOn?: (rep: StandingRep, value: unknown) => boolean;
+  readonly options: readonly {
+    readonly value: unknown;
+    readonly words: string;
+    readonly amend: (rep: StandingRep) => Amendment;
+  }[];
+};
+
+function row<const T>(
+  title: string,
+  said: (rep: StandingRep) => T | undefined,
+  amend: (value: T, rep: StandingRep) => Amendment,
+  options: readonly (readonly [T, string])[],
+): Row {
+  return {
+    title,
+    said,
+    options: options.map(([value, words]) => ({ value, words, amend: (rep) => amend(value, rep) })),
+  };
+}
+
+const PAY = row<NonNullable<Paid['size']>>(
+  'Paid',
+  (rep) => rep.paid.size,
+  (size) => ({ paid: { size } }),
+  [
+    ['none', 'not'],
+    ['small', 'a little'],
+    ['large', 'a lot'],
+    ['jackpot', 'jackpot'],
+  ],
+);
+const PIECES = row(
+  'Pieces',
+  (rep) => rep.paid.pieces,
+  (pieces) => ({ paid: { pieces } }),
+  [
+    [1, '1'],
+    [2, '2'],
+    [3, '3'],
+    [5, '5'],
+    [10, '10'],
+  ],
+);
+const WHEN = row<string>(
+  'Paid when',
+  (rep) => rep.paid.when,
+  (when) => ({ paid: { when } }),
+  [
+    ['at the marker', 'at the marker'],
+    ['in it', 'in it, or in the kit'],
+    ['as it comes off', 'as it comes off'],
+    ['afterwards', 'afterwards'],
+  ],
+);
+const UNASKED = row(
+  'It was asked',
+  (rep) => rep.paid.unasked,
+  (unasked) => ({ paid: { unasked } }),
+  [
+    [false, 'yes'],
+    [true, 'no: paid though unasked'],
+  ],
+);
+const MARKER = row<string>(
+  'Marker',
+  (rep) => rep.paid.marker,
+  (marker) => ({ paid: { marker } }),
+  [
+    ['click', 'click'],
+    ['word', 'word'],
+    ['touch', 'touch'],
+    ['none', 'none'],
+  ],
+);
+/** The kind of the reward, from the dog's own list. */
+const kindRow = (rewards: readonly string[]): Row =>
+  row<string>(
+    'With',
+    (rep) => rep.paid.what,
+    (what) => ({ paid: { what } }),
+    rewards.map((one) => [one, one] as const),
+  );
+const LANDED = row<Landed>(
+  'Reward landed',
+  (rep) => rep.paid.where,
+  (where) => ({ paid: { where } }),
+  [
+    ['spot', 'at the spot'],
+    ['ahead', 'ahead'],
+    ['behind', 'behind'],
+    ['hand', 'to hand'],
+    ['reset', 'to reset'],
+  ],
+);
+const CROOKED = row<Crooked>(
+  'Crooked',
+  (rep) => rep.seen.eye,
+  (eye) => ({ seen: { eye } }),
+  [
+    ['badly-left', 'badly left'],
+    ['slightly-left', 'left'],
+    ['straight', 'straight'],
+    ['slightly-right', 'right'],
+    ['badly-right', 'badly right'],
+  ],
+);
+type Judges = Pick<PadView, 'judging' | 'grades' | 'gradeAsked'>;
+
+/** When the answer came, how far it went, what it touched and brought: said otherwise, and judged again. */
+const timingRow = (view: Judges): Row =>
+  row(
+    'The answer came',
+    (rep) => rep.seen.timing,
+    (timing, rep) => (timing === null ? {} : changeOf(view, rep, { tap: 'timing-again', timing })),
+    TIMINGS.map((timing) => [timing, TIMING_WORDS[timing]] as const),
+  );
+const gradeRow = (view: Judges): Row =>
+  row(
+    'How far it went',
+    (rep) => rep.seen.grade,
+    (grade, rep) => changeOf(view, rep, { tap: 'grade-again', grade }),
+    view.grades.map(({ id, name }) => [id, name] as const),
+  );
+function runRows(view: Judges, rep: StandingRep): Row[] {
+  const { run } = rep.seen;
+  if (run?.kind !== 'articles') return [];
+  const places = run.laid.map(
+    (name, place) => [place, `${name}${place === run.target ? ' (right)' : ''}`] as const,
+  );
+  const none = [null, 'none'] as const;
+  const of = (one: StandingRep) => (one.seen.run?.kind === 'articles' ? one.seen.run : run);
+  return [
+    row<number | null>(
+      'It touched first',
+      (one) => of(one).firstTouch,
+      (firstTouch, one) => changeOf(view, one, { tap: 'run-again', run: { firstTouch } }),
+      [...places, none],
+    ),
+    row<number | null>(
+      'It brought',
+      (one) => of(one).pick,
+      (pick, one) => changeOf(view, one, { tap: 'run-again', run: { pick } }),
+      [...places, none],
+    ),
+    row<boolean>(
+      'You knew the layout',
+      (one) => of(one).known,
+      (known, one) => changeOf(view, one, { tap: 'run-again', run: { known } }),
+      [
+        [true, 'yes'],
+        [false, 'no'],
+      ],
+    ),
+    row<boolean>(
+      'The dog watched',
+      (one) => of(one).seen,
+      (seen, one) => changeOf(view, one, { tap: 'run-again', run: { seen } }),
+      [
+        [true, 'yes'],
+        [false, 'no'],
+      ],
+    ),
+  ];
+}
+
+/** What was said of this rep before it, to be put right. */
+const chipRow = ({ key, title, options }: PadView['chips'][number], began: PadView['began']): Row =>
+  row<string>(
+    title,
+    (rep) => rep.asked.chips[key] ?? usually(key, began),
+    (value) => ({ asked: { chips: { [key]: value } } }),
+    options.map(({ value, words }) => [value, words] as const),
+  );
+/** What holds of a rep of which nothing else was said. */
+const usually = (key: string, { away, conditions }: PadView['began']): string | undefined =>
+  key === PLACE_CHIP ? (away ? 'away' : 'usual') : conditions[key];
+const HANDLED_ROW = row(
+  'What you did about it',
+  (rep) => rep.seen.handled,
+  (handled) => ({ seen: { handled } }),
+  HANDLED.map((handled) => [handled, HANDLED_WORDS[handled]] as const),
+);
+const aidRows = (judging: Judges): Row => ({
+  title: 'Help',
+  said: () => undefined,
+  isOn: (rep, value) => rep.judged.aids.some((aid) => aid === value),
+  options: Object.entries(AID_WORDS).map(([aid, words]) => ({
+    value: aid,
+    words,
+    amend: (rep) => changeOf(judging, rep, { tap: 'aid', aid: aid as keyof typeof AID_WORDS }),
+  })),
+});
+/** What it did instead: another word of the dog's, another option of a row. */
+const insteadRow = (options: readonly string[]): Row =>
+  row<string>(
+    'It did instead',
+    (rep) => rep.seen.instead,
+    (instead) => ({ seen: { instead } }),
+    options.map((one) => [one, one] as const),
+  );
+const calmAt = (title: string, moment: 'on' | 'worn' | 'off'): Row =>
+  row(
+    title,
+    (rep) => rep.seen.calm?.[moment],
+    (calm) => ({ seen: { calm: { [moment]: calm } } }),
+    [
+      [0, 'fights it'],
+      [1, 'tense'],
+      [3, 'bears it'],
+      [5, 'calm'],
+    ],
+  );
+const CALM_THROUGHOUT: Row = {
+  title: 'Calm',
+  said: ({ seen }) => seen.calm?.on === 5 && seen.calm.worn === 5 && seen.calm.off === 5,
+  options: [
+    { value: true, words: 'throughout', amend: () => ({ seen: { calm: { on: 5, worn: 5, off: 5 } } }) },
+  ],
+};
+const CALM = [
+  CALM_THROUGHOUT,
+  calmAt('As it was put on', 'on'),
+  calmAt('While it was worn', 'worn'),
+  calmAt('After it came off', 'off'),
+];
+/** Cues beyond the first, by why: each kind is a row of its own, and the judgement follows. */
+const cuesRow = (title: string, why: 'needed' | 'slip' | 'meant', judging: Judges): Row =>
+  row(
+    title,
+    ({ seen }) => (seen.cues ? (seen.cues[why] ?? 0) : undefined),
+    (count, rep) => changeOf(judging, rep, { tap: 'cues', why, count }),
+    [
+      [0, 'none'],
+      [1, '1'],
+      [2, '2'],
+      [3, '3'],
+    ],
+  );
+const PURPOSE_WORDS: Readonly<Record<(typeof PURPOSES)[number], string>> = {
+  training: 'training',
+  'warm-up': 'warm-up',
+  filler: 'filler',
+  probe: 'a probe',
+  rehearsal: 'rehearsal',
+};
+const PURPOSE = row(
+  'This was',
+  (rep) => rep.purpose,
+  (purpose) => ({ purpose }),
+  PURPOSES.map((purpose) => [purpose, PURPOSE_WORDS[purpose]] as const),
+);
+const DRIVE = row(
+  'Drive',
+  (rep) => rep.seen.drive,
+  (drive) => ({ seen: { drive } }),
+  [
+    [1, 'flat'],
+    [3, 'working'],
+    [5, 'full'],
+  ],
+);
+const VOID = row(
+  'Void',
+  (rep) => rep.judged.void,
+  (isVoid) => ({ judged: { void: isVoid } }),
+  [
+    [true, 'nothing there, or touched'],
+    [false, 'no'],
+  ],
+);
+
+/** What of the pad's view the details of a rep need. */
+export type DetailsView = Pick<
+  PadView,
+  'judging' | 'grades' | 'gradeAsked' | 'angled' | 'worn' | 'chips' | 'hold' | 'began'
+>;
+
+/** Every row that can be said of this rep, in the order in which it is asked for. */
+export function rowsOf(view: DetailsView, rep: StandingRep, rewards: readonly string[]): Row[] {
+  const others = othersOf(view.chips, rep);
+  return [
+    ...(rep.seen.timing === null ? [] : [timingRow(view)]),
+    ...(rep.seen.grade === undefined ? [] : [gradeRow(view)]),
+    ...runRows(view, rep),
+    ...view.chips.map((chip) => chipRow(chip, view.began)),
+    cuesRow('More cues: it needed', 'needed', view),
+    cuesRow('More cues: slipped from you', 'slip', view),
+    cuesRow('More cues: meant, as an answer', 'meant', view),
+    aidRows(view),
+    ...(rep.judged.outcome === 'clean' ? [] : [HANDLED_ROW]),
+    ...(rep.judged.outcome === 'clean' || others.length === 0 ? [] : [insteadRow(others)]),
+    ...(view.angled ? [CROOKED] : []),
+    ...(view.worn ? CALM : []),
+    PAY,
+    ...(rewards.length > 0 ? [kindRow(rewards)] : []),
+    PIECES,
+    WHEN,
+    LANDED,
+    UNASKED,
+    MARKER,
+    DRIVE,
+    PURPOSE,
+    VOID,
+  ];
+}

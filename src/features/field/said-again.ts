@@ -1,0 +1,132 @@
+import {
+  type Amendment,
+  type Judged,
+  judgedByMeasure,
+  missedOf,
+  type Seen,
+  type StandingRep,
+} from '@/core/log';
+import { sameFault } from '@/core/rulebooks';
+import { gradedJudgement, pickJudgement, timedJudgement } from './judgements';
+import type { PadView } from './pad-view';
+import type { Tap, Tapped } from './tap';
+
+/** What can be said of a rep that is logged, or said otherwise. */
+export type OfLast = Extract<
+  Tap,
+  {
+    readonly tap:
+      | 'also'
+      | 'otherwise'
+      | 'cause'
+      | 'aid'
+      | 'cues'
+      | 'measured'
+      | 'timing-again'
+      | 'grade-again'
+      | 'run-again'
+      | 'say';
+  }
+>;
+type Judges = Pick<PadView, 'judging' | 'grades' | 'gradeAsked'>;
+
+/** What is said of the last rep, or said otherwise: an amendment. */
+export function amended(view: PadView, rep: StandingRep, tap: OfLast): Tapped {
+  const change = changeOf(view, rep, tap);
+  return { ok: true, said: { kind: 'amend', of: rep.id, ...change } };
+}
+
+/** The amendment that one tap makes of a rep, on the pad or later in its log. */
+export function changeOf(view: Judges, rep: StandingRep, tap: OfLast): Amendment {
+  const { judged, seen } = rep;
+  switch (tap.tap) {
+    case 'also': {
+      const has = judged.faults.some((one) => sameFault(one, tap.fault));
+      const faults = has
+        ? judged.faults.filter((one) => !sameFault(one, tap.fault))
+        : [...judged.faults, tap.fault];
+      const counts = faults.some((fault) => !rep.asked.noted.some((noted) => sameFault(noted, fault)));
+      // The last fault that counted taken off again leaves a clean one.
+      const left = has ? 'clean' : judged.outcome;
+      const outcome = judged.outcome === 'miss' ? 'miss' : counts ? 'flawed' : left;
+      return { judged: { faults, outcome } };
+    }
+    case 'otherwise':
+      return otherwise(view, rep, tap.as);
+    case 'cause':
+      return { judged: { cause: tap.cause } };
+    case 'aid':
+      return {
+        judged: {
+          aids: judged.aids.includes(tap.aid)
+            ? judged.aids.filter((one) => one !== tap.aid)
+            : [...judged.aids.filter((one) => one !== 'unsaid' || tap.aid === 'unsaid'), tap.aid],
+        },
+      };
+    case 'cues': {
+      const before = { needed: 0, slip: 0, ...seen.cues };
+      return judgedAgain(view, rep, { cues: { ...before, [tap.why]: tap.count } });
+    }
+    case 'measured':
+      return judgedAgain(view, rep, {
+        measured: { ...seen.measured, [tap.measure]: { value: tap.value, how: 'typed' } },
+      });
+    case 'timing-again': {
+      const { outcome, aids } = timedJudgement(tap.timing);
+      return { seen: { timing: tap.timing }, judged: { outcome, aids } };
+    }
+    case 'grade-again': {
+      const { outcome, faults } = gradedJudgement(view, tap.grade);
+      return { seen: { grade: tap.grade }, judged: { outcome, faults } };
+    }
+    case 'run-again': {
+      if (seen.run?.kind !== 'articles') return {};
+      const run = { ...seen.run, ...tap.run };
+      // Help that came before the first touch cannot be told from help that came after it any more: a wrong
+      // first touch stays wrong with it.
+      const { outcome, faults } = pickJudgement(run, judged.aids.length === 0 ? 'no' : 'after');
+      return { seen: { run }, judged: { outcome, faults } };
+    }
+    case 'say':
+      return tap.change;
+  }
+}
+
+/** A rep of which something measured is said otherwise is judged again, from what was called. */
+function judgedAgain(view: Pick<PadView, 'judging'>, rep: StandingRep, change: Partial<Seen>): Amendment {
+  const called = calledBefore(view, rep);
+  const seen = { ...rep.seen, ...change };
+  const { outcome, faults, proposed } = judgedByMeasure(view.judging, rep.asked, seen, called);
+  return { seen: change, judged: { outcome, faults, proposed } };
+}
+
+/** What a person called it, without what the measures made of that. */
+function calledBefore({ judging }: Pick<PadView, 'judging'>, { judged, asked, seen }: StandingRep): Judged {
+  if (judged.proposed === null) return judged;
+  const missed = missedOf(judging, asked.criteria, seen).map(({ fault }) => fault);
+  const faults = judged.faults.filter((fault) => !missed.some((one) => sameFault(one, fault)));
+  const counts = faults.some((fault) => !asked.noted.some((noted) => sameFault(noted, fault)));
+  const outcome = judged.outcome === 'miss' ? 'miss' : counts ? 'flawed' : 'clean';
+  return { ...judged, faults, outcome, proposed: null };
+}
+
+/** One tap says it otherwise than was proposed; both are kept. */
+function otherwise(
+  view: Pick<PadView, 'judging'>,
+  rep: StandingRep,
+  as: 'clean' | 'flawed' | 'ended-by-you',
+): Amendment {
+  switch (as) {
+    case 'clean':
+      return { judged: { outcome: 'clean', faults: calledBefore(view, rep).faults } };
+    case 'flawed':
+      return rep.judged.proposed
+        ? { judged: { outcome: 'flawed', faults: rep.judged.proposed.faults } }
+        : { judged: { outcome: 'flawed' } };
+    case 'ended-by-you':
+      return {
+        seen: { endedBy: 'handler' },
+        judged: { outcome: 'none', faults: calledBefore(view, rep).faults },
+      };
+  }
+}

@@ -31,7 +31,7 @@ async function transfer(page: Page): Promise<void> {
   await page.goto('/sample/breakdown/sample-send/rule');
   await page.getByRole('button', { name: 'More rules' }).click();
   await page.getByRole('radio', { name: /^From an old cue/ }).click();
-  await page.getByLabel('Seconds of silence in a probe').fill('15');
+  await page.getByLabel('Seconds of silence in a silent test').fill('15');
   await page.getByRole('button', { name: 'Take these numbers' }).click();
   await expect(page.getByText('Rule changed.')).toBeVisible();
   await begin(page, 'sample-send');
@@ -100,8 +100,7 @@ async function blind(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Begin' }).click();
   await page.getByRole('button', { name: /I have laid one/ }).click();
   await expect(page.getByText('1 lies there')).toBeVisible();
-  await page.getByRole('button', { name: 'Miss' }).click();
-  await page.getByRole('group', { name: 'What happened?' }).getByRole('button').first().click();
+  await page.getByRole('button', { name: 'Refused' }).click();
   await expect(page.getByRole('button', { name: 'Chewing' })).toBeVisible();
   await page.evaluate(() => scrollTo(0, 0));
 }
@@ -121,7 +120,7 @@ async function paper(page: Page): Promise<void> {
 }
 
 const KINDS = [
-  ['Cue transfer: a probe', transfer],
+  ['Cue transfer: a silent test', transfer],
   ['Articles in a circle', articles],
   ['A round: who goes on', round],
   ['A blind, refused', blind],

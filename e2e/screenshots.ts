@@ -15,7 +15,7 @@ async function trainSomeReps(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Flawed' }).click();
   await page.getByRole('button', { name: /Crooked in front, 10/ }).click();
   await page.getByRole('button', { name: 'Clean' }).click();
-  await page.getByRole('button', { name: 'Cue' }).click();
+  await page.getByRole('button', { name: 'Cue', exact: true }).click();
   await page.waitForTimeout(1200);
   await page.getByRole('button', { name: 'Response' }).click();
   await page.getByRole('button', { name: 'Clean' }).click();

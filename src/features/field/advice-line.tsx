@@ -28,7 +28,7 @@ export function AdviceLine({ view, actions }: Props) {
     <div
       role="status"
       aria-label="Advice"
-      className={`min-h-[7.5rem] flex-col justify-between gap-2 border-l-[6px] border-signal bg-sheet px-3 py-2 lg:flex lg:min-h-[7rem] ${choosing === 'outcome' ? 'flex' : 'hidden'}`}
+      className={`min-h-[9.75rem] flex-col justify-between gap-2 border-l-[6px] border-signal bg-sheet px-3 py-2 lg:flex lg:min-h-[7rem] ${choosing === 'outcome' ? 'flex' : 'hidden'}`}
     >
       {signs.map((line) => (
         <p

@@ -61,7 +61,7 @@ test('cue transfer: five prompted, a silent probe that fails, half pay, and unpr
   await expect(advice(page)).toContainText('3 unprompted in a row; a good place to end');
   await page.reload();
   await expect(advice(page)).toContainText('3 unprompted in a row; a good place to end');
-  await page.getByRole('button', { name: 'Probe', exact: true }).click();
+  await page.getByRole('button', { name: 'Silent test', exact: true }).click();
   await expect(advice(page)).toContainText('Silent test. Set by hand.');
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(advice(page)).toContainText('3 unprompted in a row');
@@ -75,7 +75,12 @@ test('one thumb: a set from memory, more about a rep, body signs, what was not l
   const stored = await storedCount(page, 'regulon-sample', 'entries');
   await page.getByRole('button', { name: 'Set afterwards' }).click();
   for (const outcome of ['Clean', 'Clean', 'Miss', 'Flawed', 'Clean'])
-    await page.getByRole('dialog').getByRole('button', { name: outcome }).click();
+    await page.getByRole('dialog').getByRole('button', { name: outcome, exact: true }).click();
+  // Closed on the way, nothing that was said is lost.
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Set afterwards' }).click();
+  await expect(page.getByRole('dialog')).toContainText('5 so far');
+  await page.getByRole('dialog').getByRole('button', { name: 'Write them' }).click();
   await expect(page.getByText('5 reps, 3 clean').first()).toBeAttached();
   expect(await storedCount(page, 'regulon-sample', 'entries')).toBe(stored + 5);
 
@@ -90,7 +95,7 @@ test('one thumb: a set from memory, more about a rep, body signs, what was not l
   await page.getByRole('button', { name: 'warm-up' }).click();
   await expect(page.getByRole('button', { name: 'warm-up' })).toHaveAttribute('aria-pressed', 'true');
   await expect(advice(page)).toContainText('0 clean in a row here');
-  await page.getByLabel('Last rep').getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByRole('button', { name: 'warm-up' })).toHaveAttribute('aria-pressed', 'false');
   await expect(advice(page)).toContainText('1 clean in a row here');
 

@@ -176,3 +176,42 @@ test('a dog off work is asked nothing anywhere, and comes back low', async ({ pa
   await expect(page.getByText(/^Rung 1 of/)).toBeVisible();
   await look(page, '5-back');
 });
+
+test('undo, signs and the end are always on the screen; a bounce of the thumb logs nothing', async ({
+  page,
+}) => {
+  await page.goto('/sample/field/sample-give');
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  const clean = page.getByRole('button', { name: 'Clean', exact: true });
+  await clean.dblclick();
+  await expect(page.getByText('1 rep, 1 clean').filter({ visible: true })).toBeVisible();
+  await page.waitForTimeout(600);
+  await expect(page.getByText('1 rep, 1 clean').filter({ visible: true })).toBeVisible();
+  // Twice on the same spot in no time: the fault that opens under the thumb is not taken.
+  const flawed = (await page.getByRole('button', { name: 'Flawed', exact: true }).boundingBox()) ?? {
+    x: 0,
+    y: 0,
+    width: 0,
+    height: 0,
+  };
+  const [x, y] = [flawed.x + flawed.width / 2, flawed.y + flawed.height / 2];
+  await page.mouse.click(x, y);
+  await page.mouse.click(x, y);
+  await expect(page.getByRole('group', { name: 'Which fault?' })).toBeVisible();
+  await page.waitForTimeout(600);
+  await expect(page.getByText('1 rep, 1 clean').filter({ visible: true })).toBeAttached();
+  for (const top of [0, 10_000]) {
+    await page.evaluate((to) => scrollTo(0, to), top);
+    for (const name of ['Undo', 'Body signs', 'Enough for now']) {
+      const box = await page.getByRole('button', { name, exact: true }).boundingBox();
+      expect([name, box && box.y >= 0 && box.y + box.height <= 844 && box.height >= 56]).toEqual([
+        name,
+        true,
+      ]);
+    }
+  }
+  await look(page, '6-bar');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByText('No reps yet').filter({ visible: true })).toBeVisible();
+});

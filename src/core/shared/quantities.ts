@@ -158,7 +158,7 @@ function readNumber(text: string): number {
  */
 export function parseAmount(text: string, quantity: Quantity, defaultUnit: string): Result<Amount> {
   const clean = text.trim();
-  if (clean === '') return fail('empty', '', `Write a ${quantity}, for example 5 ${defaultUnit}.`);
+  if (clean === '') return fail('empty', '', `Write ${withArticle(quantity)}, for example 5 ${defaultUnit}.`);
   const primes = PRIMES.exec(clean);
   if (primes && (quantity === 'duration' || quantity === 'distance')) return parsePrimes(primes, quantity);
   const range = RANGE.exec(clean);
@@ -182,7 +182,7 @@ export function parseAmount(text: string, quantity: Quantity, defaultUnit: strin
     return fail(
       'number',
       '',
-      `“${clean}” is not a ${quantity}. Write a number and a unit, for example 5 ${defaultUnit}.`,
+      `“${clean}” is not ${withArticle(quantity)}. Write a number and a unit, for example 5 ${defaultUnit}.`,
     );
   const sign = single[1] === '-' || single[1] === '−' ? -1 : 1;
   const value = sign * readNumber(single[2] ?? '');
@@ -244,3 +244,6 @@ export function writeNumber(quantity: Quantity, base: number, unitName: string):
   if (!value.ok) throw new Error(value.message);
   return Math.abs(value.value) >= 100 ? value.value.toFixed(0) : String(Number(value.value.toPrecision(3)));
 }
+
+/** `withArticle('area')` → "an area". */
+const withArticle = (noun: string): string => `${/^[aeiou]/.test(noun) ? 'an' : 'a'} ${noun}`;

@@ -3,7 +3,7 @@ export { addDogWithElement, changeDog, type FirstElement } from './dogs';
 export { moveToEdition } from './editions';
 export { addTables, decide, replaceTables } from './kennel-tables';
 export { addKit, removeKit } from './kit';
-export { record, recordSet, recordUndo } from './log';
+export { record, recordSet, recordUndo, type SetItem } from './log';
 export {
   assignBout,
   changeBreakdown,

@@ -107,7 +107,14 @@ describe('the log', () => {
     const { kennel, bout, folded } = await begin();
     await Promise.all([1, 2, 3, 4].map(() => record(kennel, bout, rep())));
     const asked = { criteria: at(2), chips: {}, noted: [], call: null };
-    must(await recordSet(kennel, bout, asked, ['clean', 'miss', 'flawed']));
+    must(
+      await recordSet(
+        kennel,
+        bout,
+        asked,
+        (['clean', 'miss', 'flawed'] as const).map((outcome) => ({ kind: 'rep', judged: { outcome } })),
+      ),
+    );
     expect((await boutLog(kennel, bout.id)).map((entry) => entry.seq)).toEqual([0, 1, 2, 3, 4, 5, 6]);
     expect((await folded()).reps.map((one) => one.timed)).toEqual([
       true,

@@ -1,4 +1,5 @@
-import { type Entry, foldLog, plainRep, type RepSaid, type Said } from '@/core/log';
+import type { BodySign } from '@/core/coaching';
+import { type Entry, foldLog, type Judged, plainRep, type RepSaid, type Said } from '@/core/log';
 import type { Result } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import type { Bout } from '@/data/records';
@@ -14,21 +15,25 @@ export function record(kennel: Kennel, bout: InBout, said: Said): Promise<Result
   return transact(kennel, ['entries'], (write) => write.append(bout, said));
 }
 
+/** One thing of a set that is entered afterwards: a rep as it was judged, or a sign that was seen. */
+export type SetItem =
+  | { readonly kind: 'rep'; readonly judged: Partial<Judged> & Pick<Judged, 'outcome'> }
+  | { readonly kind: 'sign'; readonly sign: BodySign };
+
 /** A set entered afterwards, in order, all of it or nothing; its times only keep the order. */
 export function recordSet(
   kennel: Kennel,
   bout: InBout,
   asked: RepSaid['asked'],
-  outcomes: readonly RepSaid['judged']['outcome'][],
+  items: readonly SetItem[],
 ): Promise<Result<Undo>> {
   return transact(kennel, ['entries'], async (write) => {
     const at = kennel.now();
-    for (const [i, outcome] of outcomes.entries())
-      await write.append(
-        bout,
-        { kind: 'rep', ...plainRep(asked.criteria, { outcome }), asked },
-        { at: at + i, timed: false },
-      );
+    for (const [i, item] of items.entries()) {
+      const said: Said =
+        item.kind === 'sign' ? item : { kind: 'rep', ...plainRep(asked.criteria, item.judged), asked };
+      await write.append(bout, said, { at: at + i, timed: false });
+    }
   });
 }
 

@@ -66,7 +66,7 @@ export function GapClock({ transfer, onTimeOut, onStage }: Props) {
 const STAGE_WORDS: Readonly<Record<Stage, string>> = {
   A: 'A, always paid',
   B: 'B, half paid',
-  probe: 'Probe',
+  probe: 'Silent test',
 };
 
 function inWords(stage: Props['transfer']['stage'], limit: number, running: boolean, over: boolean): string {

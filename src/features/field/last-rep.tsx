@@ -35,7 +35,7 @@ export function LastRep({ view, actions }: Props) {
           <span className="font-bold">Last rep </span>
           {view.lastInWords}
         </p>
-        <Button size="big" disabled={actions.busy} onClick={actions.undo}>
+        <Button size="big" className="max-lg:!hidden" disabled={actions.busy} onClick={actions.undo}>
           Undo
         </Button>
       </div>

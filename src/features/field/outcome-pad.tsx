@@ -1,4 +1,4 @@
-import type { MouseEvent } from 'react';
+import { type MouseEvent, useEffect, useState } from 'react';
 import { type FaultRef, faultText, sameFault } from '@/core/rulebooks';
 import type { NamedFault } from '@/data/read';
 import { Button } from '@/ui';
@@ -41,16 +41,21 @@ export function OutcomePad({ view, actions }: Props) {
           label="How far did it go?"
           names={view.grades.map(({ name }, i) => (i === view.gradeAsked ? `${name} (asked)` : name))}
           busy={actions.busy}
-          onPick={(i) => view.grades[i] && actions.tap({ tap: 'graded', grade: view.grades[i].id })}
+          onPick={(i) => view.grades[i] && actions.press({ tap: 'graded', grade: view.grades[i].id })}
+          bounces={(i) => {
+            const grade = view.grades[i]?.id;
+            return grade !== undefined && actions.bounces({ tap: 'graded', grade });
+          }}
           best={view.gradeAsked}
         />
         <Button
           size="big"
           className="justify-start"
           disabled={actions.busy}
+          aria-disabled={actions.bounces({ tap: 'graded', grade: null }) || undefined}
           onClick={(event) => {
             letGo(event);
-            actions.tap({ tap: 'graded', grade: null });
+            actions.press({ tap: 'graded', grade: null });
           }}
         >
           Backs away
@@ -70,9 +75,10 @@ export function OutcomePad({ view, actions }: Props) {
       look={look}
       className={className}
       disabled={actions.busy}
+      aria-disabled={actions.bounces({ tap: outcome }) || undefined}
       onClick={(event) => {
         letGo(event);
-        actions.tap({ tap: outcome });
+        actions.press({ tap: outcome });
       }}
     >
       {words}
@@ -95,10 +101,11 @@ type ListProps = {
   readonly onPick: (index: number) => void;
   /** The one that stands out. */
   readonly best: number;
+  readonly bounces: (index: number) => boolean;
 };
 
 /** One tap from an ordered list, best at the top, under the thumb's longest reach. */
-function ListPad({ label, names, busy, onPick, best }: ListProps) {
+function ListPad({ label, names, busy, onPick, best, bounces }: ListProps) {
   return (
     <fieldset className="grid gap-2" aria-label={label}>
       {names
@@ -109,6 +116,7 @@ function ListPad({ label, names, busy, onPick, best }: ListProps) {
             look={i === best ? 'signal' : 'plain'}
             className="justify-between text-left"
             disabled={busy}
+            aria-disabled={bounces(i) || undefined}
             onClick={(event) => {
               letGo(event);
               onPick(i);
@@ -135,9 +143,10 @@ function ChainPad({ view, actions }: Props) {
         look="signal"
         className="min-h-24 text-3xl"
         disabled={actions.busy}
+        aria-disabled={actions.bounces({ tap: 'clean' }) || undefined}
         onClick={(event) => {
           letGo(event);
-          actions.tap({ tap: 'clean' });
+          actions.press({ tap: 'clean' });
         }}
       >
         Whole chain clean
@@ -147,7 +156,8 @@ function ChainPad({ view, actions }: Props) {
         label="Where did it break?"
         names={view.links.map((link) => link.title).reverse()}
         busy={actions.busy}
-        onPick={(i) => actions.tap({ tap: 'broke', link: view.links.length - 1 - i })}
+        onPick={(i) => actions.press({ tap: 'broke', link: view.links.length - 1 - i })}
+        bounces={(i) => actions.bounces({ tap: 'broke', link: view.links.length - 1 - i })}
         best={-1}
       />
     </div>
@@ -170,9 +180,10 @@ function DrivePad({ actions, onOther }: { readonly actions: PadActions; readonly
       look={drive === 'full' ? 'signal' : 'plain'}
       className={className}
       disabled={actions.busy}
+      aria-disabled={actions.bounces({ tap: 'drive', drive }) || undefined}
       onClick={(event) => {
         letGo(event);
-        actions.tap({ tap: 'drive', drive });
+        actions.press({ tap: 'drive', drive });
       }}
     >
       {words}
@@ -202,9 +213,10 @@ function TimingPad({ actions }: { readonly actions: PadActions }) {
           look={timing === 'in-gap' || timing === 'unprompted' ? 'signal' : 'plain'}
           className="text-lg leading-tight"
           disabled={actions.busy}
+          aria-disabled={actions.bounces({ tap: 'timed', timing }) || undefined}
           onClick={(event) => {
             letGo(event);
-            actions.tap({ tap: 'timed', timing });
+            actions.press({ tap: 'timed', timing });
           }}
         >
           {TIMING_WORDS[timing].replace(/^./, (letter) => letter.toUpperCase())}
@@ -223,7 +235,18 @@ type ChoiceProps = {
   readonly onBack: () => void;
 };
 
+/** Milliseconds before the faults that opened under the thumb take a tap: the one that opened them may bounce. */
+const ARMED = 300;
+
 function FaultChoice({ faults, noted, actions, of, onBack }: ChoiceProps) {
+  const [armed, setArmed] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setArmed(true), ARMED);
+    return () => clearTimeout(timer);
+  }, []);
+  const name = (fault: NamedFault | null): void => {
+    if (armed) actions.press({ tap: 'fault', of, fault });
+  };
   const title = of === 'miss' ? 'What happened?' : 'Which fault?';
   return (
     <fieldset className="border-2 border-ink bg-sheet p-3">
@@ -235,7 +258,8 @@ function FaultChoice({ faults, noted, actions, of, onBack }: ChoiceProps) {
             size="big"
             className="justify-start text-left"
             disabled={actions.busy}
-            onClick={() => actions.tap({ tap: 'fault', of, fault })}
+            aria-disabled={armed ? undefined : true}
+            onClick={() => name(fault)}
           >
             <span className="min-w-6 text-ink-soft">{i + 1}</span>
             <span>
@@ -249,7 +273,8 @@ function FaultChoice({ faults, noted, actions, of, onBack }: ChoiceProps) {
           <Button
             size="big"
             disabled={actions.busy}
-            onClick={() => actions.tap({ tap: 'fault', of, fault: null })}
+            aria-disabled={armed ? undefined : true}
+            onClick={() => name(null)}
           >
             Not named
           </Button>

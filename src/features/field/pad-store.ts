@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import type { Aid } from '@/core/log';
+import type { SetItem } from '@/data/write';
 
 /**
  * What is on the pad and not yet in the log: the stamps of the rep in hand, a hold's clock, and
@@ -17,6 +18,8 @@ type PadState = Stamps & {
   readonly aids: readonly Aid[];
   /** Chips that were changed since the last rep; with it they are in the log. */
   readonly chips: Readonly<Record<string, string>>;
+  /** A set from memory that is not written yet; it outlives its sheet. */
+  readonly memory: readonly SetItem[];
   readonly choosing: 'outcome' | 'flaw' | 'miss';
   /** The next stamp in turn: cue, response, marker. */
   readonly stamp: (at: number) => void;
@@ -26,6 +29,7 @@ type PadState = Stamps & {
   readonly holding: (at: number) => void;
   readonly help: (aid: Aid) => void;
   readonly chip: (key: string, value: string) => void;
+  readonly remember: (memory: readonly SetItem[]) => void;
   readonly choose: (choosing: PadState['choosing']) => void;
   /** The rep in hand is done; help stays. */
   readonly clear: () => void;
@@ -45,6 +49,7 @@ const NOTHING = {
 export const usePad = create<PadState>((set, get) => ({
   ...NOTHING,
   aids: [],
+  memory: [],
   // After the marker a further stamp is a new cue, since the dog was set up again.
   stamp: (at) => {
     const { cueAt, responseAt, markerAt } = get();
@@ -62,9 +67,10 @@ export const usePad = create<PadState>((set, get) => ({
     set({ aids: aids.includes(aid) ? aids.filter((one) => one !== aid) : [...aids, aid] });
   },
   chip: (key, value) => set({ chips: { ...get().chips, [key]: value } }),
+  remember: (memory) => set({ memory }),
   choose: (choosing) => set({ choosing }),
   clear: () => set(NOTHING),
-  reset: () => set({ ...NOTHING, aids: [] }),
+  reset: () => set({ ...NOTHING, aids: [], memory: [] }),
 }));
 
 /**

@@ -1,21 +1,30 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { BODY_SIGNS } from '@/core/coaching';
-import type { Judged } from '@/core/log';
 
-import { Button, buttonClass, Dialog, RepMarks, repMark, SIGN_WORDS, TextField } from '@/ui';
+import { Button, buttonClass, Dialog, SIGN_WORDS, TextField } from '@/ui';
+import { useHand } from './hand-store';
 import type { PadView } from './pad-view';
 import { Pocket } from './pocket';
 import type { PadActions } from './use-pad-actions';
 
-type Props = { readonly actions: PadActions; readonly view: PadView; readonly onHelp: () => void };
+/** A sheet that is opened once a set at most: it comes when it is wanted. */
+const SetAfterwards = lazy(async () => ({ default: (await import('./set-afterwards')).SetAfterwards }));
+
+type Props = {
+  readonly actions: PadActions;
+  readonly view: PadView;
+  readonly onHelp: () => void;
+  /** In the hand the signs and the end are in the bar that is always on the screen. */
+  readonly inHand?: boolean;
+};
 type Open = 'signs' | 'set' | 'unlogged' | 'note' | null;
 
 /**
  * Everything that is not a rep: signs, a set afterwards, what was not logged, a note, the rung by
  * hand, the end.
  */
-export function PadTools({ actions, view, onHelp }: Props) {
+export function PadTools({ actions, view, onHelp, inHand = false }: Props) {
   const [open, setOpen] = useState<Open>(null);
   const [pocket, setPocket] = useState(false);
   const close = (): void => setOpen(null);
@@ -26,7 +35,7 @@ export function PadTools({ actions, view, onHelp }: Props) {
   );
   return (
     <div className="grid grid-cols-2 gap-2">
-      {tool('Body signs', () => setOpen('signs'))}
+      {!inHand && tool('Body signs', () => setOpen('signs'))}
       {tool('Set afterwards', () => setOpen('set'), view.transfer !== null || view.grades.length > 0)}
       {tool(
         'Rung down',
@@ -47,14 +56,47 @@ export function PadTools({ actions, view, onHelp }: Props) {
       <Link className={buttonClass('plain', 'big')} to="log" relative="path">
         All reps
       </Link>
-      <Button size="big" look="ink" className="col-span-2 px-2" onClick={actions.end}>
-        Enough for now
-      </Button>
+      {!inHand && (
+        <Button size="big" look="ink" className="col-span-2 px-2" onClick={actions.end}>
+          Enough for now
+        </Button>
+      )}
       {pocket && <Pocket onOpen={() => setPocket(false)} />}
       <Signs open={open === 'signs'} onClose={close} actions={actions} />
-      <SetAfterwards open={open === 'set'} onClose={close} actions={actions} />
+      {open === 'set' && (
+        <Suspense>
+          <SetAfterwards open onClose={close} actions={actions} view={view} />
+        </Suspense>
+      )}
       <Unlogged open={open === 'unlogged'} onClose={close} actions={actions} />
       <Note open={open === 'note'} onClose={close} actions={actions} />
+    </div>
+  );
+}
+
+/**
+ * What must never be searched for with a dog in hand: undo, the signs of the body, the end. It lies at the
+ * lower edge of the screen, and nothing lies under it.
+ */
+export function PadBar({ actions }: { readonly actions: PadActions }) {
+  const [open, setOpen] = useState(false);
+  const leftHanded = useHand((state) => state.leftHanded);
+  return (
+    <div
+      role="toolbar"
+      aria-label="Always at hand"
+      className={`fixed inset-x-0 bottom-0 z-30 flex gap-1.5 border-t-2 border-ink bg-paper p-1.5 lg:hidden ${leftHanded ? 'flex-row-reverse' : ''}`}
+    >
+      <Button size="big" look="ink" className="flex-1 px-1 leading-tight" onClick={actions.end}>
+        Enough for now
+      </Button>
+      <Button size="big" className="flex-1 px-1 leading-tight" onClick={() => setOpen(true)}>
+        Body signs
+      </Button>
+      <Button size="big" className="flex-1 px-1 leading-tight" disabled={actions.busy} onClick={actions.undo}>
+        Undo
+      </Button>
+      <Signs open={open} onClose={() => setOpen(false)} actions={actions} />
     </div>
   );
 }
@@ -82,60 +124,6 @@ function Signs({ open, onClose, actions }: DialogProps) {
         One tap; the advice says what it may mean. Pain stops the work, a growl ends it; both stand until you
         say why they no longer hold.
       </p>
-    </Dialog>
-  );
-}
-
-const SET = 5;
-
-/**
- * Both hands were on the dog: a set of five from memory, in order, without times. The fifth tap
- * writes it.
- */
-function SetAfterwards({ open, onClose, actions }: DialogProps) {
-  const [outcomes, setOutcomes] = useState<readonly Judged['outcome'][]>([]);
-  const leave = (): void => {
-    setOutcomes([]);
-    onClose();
-  };
-  const tap = (outcome: Judged['outcome']): void => {
-    const next = [...outcomes, outcome];
-    setOutcomes(next);
-    if (next.length < SET) return;
-    actions.set(next);
-    leave();
-  };
-  const marks = outcomes.map((outcome, i) =>
-    repMark({ id: String(i), outcome, cause: 'dog', aided: false }, null),
-  );
-  return (
-    <Dialog open={open} onClose={leave} title={`A set of ${SET} from memory, first to last`}>
-      <div className="grid gap-3">
-        <p className="text-lg" aria-live="polite">
-          Rep {outcomes.length + 1} of {SET}
-        </p>
-        <div className="min-h-12">
-          {marks.length > 0 && <RepMarks marks={marks} label="The set so far" big />}
-        </div>
-        <div className="grid grid-cols-3 gap-2">
-          <Button size="huge" look="signal" onClick={() => tap('clean')}>
-            Clean
-          </Button>
-          <Button size="huge" onClick={() => tap('flawed')}>
-            Flawed
-          </Button>
-          <Button size="huge" onClick={() => tap('miss')}>
-            Miss
-          </Button>
-        </div>
-        <Button
-          size="big"
-          disabled={outcomes.length === 0}
-          onClick={() => setOutcomes(outcomes.slice(0, -1))}
-        >
-          One back
-        </Button>
-      </div>
     </Dialog>
   );
 }

@@ -20,7 +20,7 @@ import { usePadKeys } from './keys';
 import { LastRep } from './last-rep';
 import { OutcomePad } from './outcome-pad';
 import { usePad } from './pad-store';
-import { PadTools } from './pad-tools';
+import { PadBar, PadTools } from './pad-tools';
 import { padView } from './pad-view';
 import { RepDetails } from './rep-details';
 import { StampButton } from './stamp-button';
@@ -53,10 +53,16 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, onEnd }: P
   const actions = usePadActions(bout, view, called?.ok ? called.value : null, onEnd);
   const [help, setHelp] = useState(false);
   const leftHanded = useHand((state) => state.leftHanded);
+  // Rows that the element names stand before the judgement; what is rarely said comes after it.
+  const named = view.chips.some((row) => row.named);
+  const chipBar = <ChipBar view={view} call={called?.ok ? called.value.call : null} />;
   useWakeLock();
   usePadKeys(actions, view, () => setHelp(true));
   return (
-    <div data-pad className="-mt-2 mx-auto grid max-w-5xl gap-2.5 lg:mt-0 lg:grid-cols-2 lg:gap-8">
+    <div
+      data-pad
+      className="-mt-2 mx-auto grid max-w-5xl gap-2.5 pb-20 lg:mt-0 lg:grid-cols-2 lg:gap-8 lg:pb-0"
+    >
       <div className="grid content-start gap-2.5 lg:gap-3">
         <div>
           <h1 className="text-xl font-extrabold leading-tight lg:text-2xl">{element.title}</h1>
@@ -74,7 +80,8 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, onEnd }: P
           ))}
         </ul>
         <AdviceLine view={view} actions={actions} />
-        <FallingOffLine element={element} bout={bout} view={view} reps={view.reps} />
+        {/* A new cue is not yet known: prompted answers are no falling off. */}
+        {!view.transfer && <FallingOffLine element={element} bout={bout} view={view} reps={view.reps} />}
         <div className="hidden gap-3 lg:grid">
           <Log view={view} />
           <PadTools actions={actions} view={view} onHelp={() => setHelp(true)} />
@@ -106,7 +113,7 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, onEnd }: P
           </Notice>
         )}
         <CalledNow called={called} repCount={view.repCount} />
-        <ChipBar view={view} call={called?.ok ? called.value.call : null} />
+        {named && chipBar}
         {!view.articles && <StampButton onStamp={actions.stamp} />}
         {view.transfer && (
           <GapClock
@@ -133,6 +140,7 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, onEnd }: P
           </Button>
         )}
         <RepPad element={element} bout={bout} entries={entries} view={view} actions={actions} />
+        {!named && chipBar}
         {view.articles && <StampButton onStamp={actions.stamp} />}
         <div>
           <LastRep view={view} actions={actions} />
@@ -141,9 +149,10 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, onEnd }: P
         <Caller called={called} />
         <div className="grid gap-3 lg:hidden">
           <Log view={view} />
-          <PadTools actions={actions} view={view} onHelp={() => setHelp(true)} />
+          <PadTools actions={actions} view={view} onHelp={() => setHelp(true)} inHand />
         </div>
       </div>
+      <PadBar actions={actions} />
       {help && (
         <Suspense>
           <KeyHelp open onClose={() => setHelp(false)} />

@@ -1,10 +1,10 @@
-import { useCallback, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
-import type { Judged, RepSaid, Said } from '@/core/log';
+import type { RepSaid, Said } from '@/core/log';
 import type { Failure, Result } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import type { DatedBout } from '@/data/read';
-import { endBout, record, recordSet, recordUndo } from '@/data/write';
+import { endBout, record, recordSet, recordUndo, type SetItem } from '@/data/write';
 import { useUndo } from '@/ui';
 import type { Called } from './calls';
 import { useHand } from './hand-store';
@@ -23,13 +23,20 @@ export type PadActions = {
   readonly unsaved: RepSaid | null;
   /** All that a tap can say, by the one function that says it. */
   readonly tap: (tap: Tap) => void;
+  /** The same by a finger: a second press of the same control within half a second is a bounce. */
+  readonly press: (tap: Tap) => void;
+  /** Whether a press of it would be a bounce just now. */
+  readonly bounces: (tap: Tap) => boolean;
   readonly stamp: () => void;
   readonly mark: () => void;
   /** A set entered afterwards, in order, without latencies. */
-  readonly set: (outcomes: readonly Judged['outcome'][]) => void;
+  readonly set: (items: readonly SetItem[]) => Promise<boolean>;
   readonly undo: () => void;
   readonly end: () => void;
 };
+
+/** Milliseconds in which the same control does not log twice. */
+const BOUNCE = 500;
 
 export function usePadActions(
   bout: DatedBout,
@@ -79,6 +86,21 @@ export function usePadActions(
       void write(() => record(kennel, bout, said));
     }
   };
+  const [pressed, setPressed] = useState<string | null>(null);
+  useEffect(() => {
+    if (pressed === null) return;
+    const timer = setTimeout(() => setPressed(null), BOUNCE);
+    return () => clearTimeout(timer);
+  }, [pressed]);
+  const at = useRef({ key: '', time: Number.NEGATIVE_INFINITY });
+  const press = (one: Tap): void => {
+    const key = JSON.stringify(one);
+    const time = performance.now();
+    if (at.current.key === key && time - at.current.time < BOUNCE) return;
+    at.current = { key, time };
+    setPressed(key);
+    tap(one);
+  };
   const end = async (): Promise<void> => {
     await last.current;
     const ended = await done((reps) => `Enough for now: ${tallyOf(reps)}.`, endBout(kennel, bout.id));
@@ -92,6 +114,8 @@ export function usePadActions(
     failure,
     unsaved,
     tap,
+    press,
+    bounces: (one) => pressed === JSON.stringify(one),
     stamp: () => {
       stamp(performance.now());
       // With one button the marker says that it was right; where a rep is judged otherwise, it is only
@@ -100,10 +124,7 @@ export function usePadActions(
         tap({ tap: 'clean' });
     },
     mark: () => mark(performance.now()),
-    set: (outcomes) => {
-      if (!busy)
-        void write(() => recordSet(kennel, bout, askedNow(view, { call: null, asks: {} }), outcomes));
-    },
+    set: (items) => write(() => recordSet(kennel, bout, askedNow(view, { call: null, asks: {} }), items)),
     undo: () => {
       if (choosing !== 'outcome') choose('outcome');
       else void write(() => recordUndo(kennel, bout));

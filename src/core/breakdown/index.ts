@@ -35,7 +35,8 @@ export {
   type Rung,
   waitingEdits,
 } from './ladder';
-export { checkKit, checkLadder, describePlace, describeRung } from './ladder-checks';
+export { checkKit, checkLadder } from './ladder-checks';
+export { describePlace, describeRung } from './ladder-words';
 export { cuesAxis, gradeAxis, isBodyWork, type MeasuredAs, measuredAs } from './measured';
 export {
   type AxisAnswer,

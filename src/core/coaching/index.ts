@@ -11,7 +11,7 @@ export {
 export { CALLS, CALLS_AHEAD, type CallKind, callOrder } from './caller';
 export { type ColdProbe, coldProbe, isLongGap, PROBE_REPS } from './cold-probe';
 export { type CueTransferState, transferOf } from './cue-transfer';
-export { FIRST_RULES, RULE_WORDS, type RuleWords, USUAL_RULES } from './describe';
+export { FIRST_RULES, RULE_WORDS, type RuleWords } from './describe';
 export {
   type Advice,
   BODY_SIGNS,
@@ -41,3 +41,4 @@ export {
   startCoaching,
 } from './policy';
 export { type SeenSign, signLine, standingSign } from './signs';
+export { USUAL_RULES } from './usual-rules';

@@ -215,3 +215,46 @@ test('undo, signs and the end are always on the screen; a bounce of the thumb lo
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByText('No reps yet').filter({ visible: true })).toBeVisible();
 });
+
+test('after a gap: cold, at most five, easy first; what is left is said and begun from', async ({ page }) => {
+  await page.goto('/sample/breakdown/new?from=method:cue-transfer');
+  await page.getByRole('button', { name: 'Break it down' }).click();
+  await page.getByRole('link', { name: 'Train Old signal to new word' }).click();
+  await expect(page.getByRole('button', { name: 'Begin', exact: true })).toBeVisible();
+  const address = page.url();
+  // An element without a load on the body, judged by its outcome, last worked in March, from paper.
+  await page.goto(address.replace('/field/', '/breakdown/').replace(/$/, '/rule'));
+  await page.getByRole('radio', { name: /^So many in a row/ }).click();
+  await expect(page.getByLabel('Clean in a row to go up')).toBeVisible();
+  await page.goto(`${address}/log`);
+  await page.getByLabel('Day', { exact: true }).fill('2026-03-01');
+  await page.getByLabel('Rung').selectOption({ index: 3 });
+  await page.getByLabel(/^Reps in order/).click();
+  await page.keyboard.type('c c c c');
+  await page.getByRole('button', { name: 'Put it in the log' }).click();
+  await expect(page.getByText(/4 reps of .* are in the log/)).toBeVisible();
+  await page.goto(address);
+  await expect(page.getByText('Not worked for 106 days: nobody knows what is left.')).toBeVisible();
+  await look(page, '7-gap');
+  await page.getByRole('button', { name: 'See what is left: at most five, easy first' }).click();
+  await expect(advice(page)).toContainText('Silent test. What is left? Rep 1 of at most 5');
+  await expect(page.getByText(/^Rung 2 of 4/)).toBeVisible();
+  for (const outcome of ['Clean', 'Clean', 'Miss', 'Clean', 'Miss']) {
+    const before = await page
+      .getByText(/^\d reps?; /)
+      .filter({ visible: true })
+      .count();
+    await page.getByRole('button', { name: outcome, exact: true }).click();
+    if (outcome === 'Miss') {
+      const which = page.getByRole('group', { name: 'What happened?' }).getByRole('button').first();
+      if (await which.isVisible()) await which.click();
+    }
+    await expect(page.getByText(/^\d reps?; none counts/).filter({ visible: true })).toHaveCount(1);
+    expect(before).toBeLessThanOrEqual(1);
+  }
+  await expect(advice(page)).toContainText(/3 of 5 clean after the gap: what is left reaches to step \d/);
+  await look(page, '7-found');
+  await page.getByRole('button', { name: /^Go to rung/ }).click();
+  await page.getByRole('button', { name: 'Clean', exact: true }).click();
+  await expect(page.getByText('6 reps; 1 counts, 1 clean').filter({ visible: true })).toBeVisible();
+});

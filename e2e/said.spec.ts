@@ -70,14 +70,15 @@ test('chips with calls: a side is called, fills its row and is told by value; he
   }
   // The call filled the row with what was called last.
   await expect(said.getByRole('button', { name: /^(left|right) hand$/, pressed: true })).toHaveCount(1);
-  await said.getByRole('button', { name: 'Help, place and more for the next rep' }).click();
-  await said.getByRole('button', { name: 'lead', exact: true }).click();
-  await said.getByRole('group', { name: 'Place' }).getByRole('button', { name: 'strange' }).click();
+  const more = page.getByRole('region', { name: 'More of this rep' });
+  await more.getByRole('button', { name: 'Help, place and more for the next rep' }).click();
+  await more.getByRole('button', { name: 'lead', exact: true }).click();
+  await more.getByRole('group', { name: 'Place' }).getByRole('button', { name: 'strange' }).click();
   await look(page, '2-more');
   await page.getByRole('button', { name: 'Clean', exact: true }).click();
   await expect(last(page)).toContainText('clean, helped (lead), does not count: it was helped');
-  await expect(said.getByRole('button', { name: 'lead', exact: true, pressed: true })).toBeVisible();
-  await expect(said.getByRole('button', { name: 'strange', pressed: true })).toBeVisible();
+  await expect(more.getByRole('button', { name: 'lead', exact: true, pressed: true })).toBeVisible();
+  await expect(more.getByRole('button', { name: 'strange', pressed: true })).toBeVisible();
   await page.goto('/sample/breakdown/sample-dog-3-nose-to-hand-away/evidence');
   const cover = page.getByRole('row', { name: /^Side/ });
   await expect(cover).toContainText(/left hand: \d+ of \d+/);

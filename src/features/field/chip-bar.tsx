@@ -13,34 +13,28 @@ const AIDS = Object.keys(AID_WORDS) as Exclude<Aid, 'unsaid'>[];
 type Props = { readonly view: PadView; readonly call: Call | null };
 
 /**
- * What changes from rep to rep, said before it in one tap: at most two rows of the element's own show,
- * each one line that can be pushed sideways, so that the pad below stays where it is; the others and help
- * open in place. What was said last stays, and a call fills it.
+ * What changes from rep to rep, said before it in one tap: at most two rows of the element's own, each one
+ * line that can be pushed sideways, so that the pad below stays where it is. What was said last stays, and
+ * a call fills it.
  */
 export function ChipBar({ view, call }: Props) {
-  const { chip, aids, help } = usePad();
-  const [more, setMore] = useState(false);
-  const rows = more ? view.chips : view.chips.filter((row) => row.named).slice(0, ROWS_SHOWN);
-  const called = filledBy(call, view.chips);
+  const rows = view.chips.filter((row) => row.named).slice(0, ROWS_SHOWN);
+  if (rows.length === 0) return null;
   return (
     <section aria-label="This rep" className="grid grid-cols-1 gap-1.5">
-      {rows.map((row) => (
-        <Row
-          key={row.key}
-          title={row.title}
-          options={row.options}
-          isOn={(value) => (called[row.key] ?? row.value) === value}
-          onTap={(value) => chip(row.key, value)}
-        />
-      ))}
-      {(more || aids.length > 0) && (
-        <Row
-          title="Help"
-          options={AIDS.map((value) => ({ value, words: AID_WORDS[value] }))}
-          isOn={(value) => aids.some((aid) => aid === value)}
-          onTap={(value) => help(value as Aid)}
-        />
-      )}
+      <Rows rows={rows} view={view} call={call} />
+    </section>
+  );
+}
+
+/** The rows that are rarely said, and help: they open in place, after the judgement. */
+export function MoreChips({ view, call }: Props) {
+  const { aids, help } = usePad();
+  const [more, setMore] = useState(false);
+  const named = view.chips.filter((row) => row.named);
+  const rows = [...named.slice(ROWS_SHOWN), ...view.chips.filter((row) => !row.named)];
+  return (
+    <section aria-label="More of this rep" className="grid grid-cols-1 gap-1.5">
       <button
         type="button"
         aria-expanded={more}
@@ -49,8 +43,31 @@ export function ChipBar({ view, call }: Props) {
       >
         {more ? 'Fewer' : 'Help, place and more for the next rep'}
       </button>
+      {more && <Rows rows={rows} view={view} call={call} />}
+      {(more || aids.length > 0) && (
+        <Row
+          title="Help"
+          options={AIDS.map((value) => ({ value, words: AID_WORDS[value] }))}
+          isOn={(value) => aids.some((aid) => aid === value)}
+          onTap={(value) => help(value as Aid)}
+        />
+      )}
     </section>
   );
+}
+
+function Rows({ rows, view, call }: Props & { readonly rows: readonly ChipRow[] }) {
+  const chip = usePad((state) => state.chip);
+  const called = filledBy(call, view.chips);
+  return rows.map((row) => (
+    <Row
+      key={row.key}
+      title={row.title}
+      options={row.options}
+      isOn={(value) => (called[row.key] ?? row.value) === value}
+      onTap={(value) => chip(row.key, value)}
+    />
+  ));
 }
 
 type RowProps = Pick<ChipRow, 'title' | 'options'> & {

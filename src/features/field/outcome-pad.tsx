@@ -87,7 +87,7 @@ export function OutcomePad({ view, actions }: Props) {
   );
   return (
     <fieldset className="grid grid-cols-2 gap-2.5 lg:gap-3" aria-label="Outcome of the rep">
-      {target('clean', 'Clean', 'signal', 'col-span-2 min-h-24 text-3xl lg:min-h-28')}
+      {target('clean', 'Clean', 'signal', 'col-span-2 min-h-20 text-3xl lg:min-h-28')}
       {target('flawed', 'Flawed', 'plain', leftHanded ? 'order-last' : '')}
       {target('miss', 'Miss', 'plain')}
     </fieldset>
@@ -141,7 +141,7 @@ function ChainPad({ view, actions }: Props) {
       <Button
         size="huge"
         look="signal"
-        className="min-h-24 text-3xl"
+        className="min-h-20 text-3xl"
         disabled={actions.busy}
         aria-disabled={actions.bounces({ tap: 'clean' }) || undefined}
         onClick={(event) => {
@@ -192,7 +192,7 @@ function DrivePad({ actions, onOther }: { readonly actions: PadActions; readonly
   );
   return (
     <fieldset className="grid grid-cols-2 gap-2.5 lg:gap-3" aria-label="How did it go?">
-      {send('full', 'Full drive', 'clean', 'col-span-2 min-h-24 text-3xl lg:min-h-28')}
+      {send('full', 'Full drive', 'clean', 'col-span-2 min-h-20 text-3xl lg:min-h-28')}
       {send('went', 'Went', 'flawed')}
       {send('refused', 'Refused', 'miss')}
       <Button size="big" className="col-span-2" disabled={actions.busy} onClick={onOther}>

@@ -11,7 +11,7 @@ import { AdviceLine } from './advice-line';
 import { CalledNow, Caller } from './caller';
 import { useCaller } from './caller-store';
 import { confusedIn, nextCall } from './calls';
-import { ChipBar } from './chip-bar';
+import { ChipBar, MoreChips } from './chip-bar';
 import { FallingOffLine } from './falling-off-line';
 import { GapClock } from './gap-clock';
 import { useHand } from './hand-store';
@@ -53,9 +53,7 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, onEnd }: P
   const actions = usePadActions(bout, view, called?.ok ? called.value : null, onEnd);
   const [help, setHelp] = useState(false);
   const leftHanded = useHand((state) => state.leftHanded);
-  // Rows that the element names stand before the judgement; what is rarely said comes after it.
-  const named = view.chips.some((row) => row.named);
-  const chipBar = <ChipBar view={view} call={called?.ok ? called.value.call : null} />;
+  const call = called?.ok ? called.value.call : null;
   useWakeLock();
   usePadKeys(actions, view, () => setHelp(true));
   return (
@@ -113,7 +111,7 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, onEnd }: P
           </Notice>
         )}
         <CalledNow called={called} repCount={view.repCount} />
-        {named && chipBar}
+        <ChipBar view={view} call={call} />
         {!view.articles && <StampButton onStamp={actions.stamp} />}
         {view.transfer && (
           <GapClock
@@ -140,7 +138,7 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, onEnd }: P
           </Button>
         )}
         <RepPad element={element} bout={bout} entries={entries} view={view} actions={actions} />
-        {!named && chipBar}
+        <MoreChips view={view} call={call} />
         {view.articles && <StampButton onStamp={actions.stamp} />}
         <div>
           <LastRep view={view} actions={actions} />

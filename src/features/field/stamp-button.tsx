@@ -16,7 +16,7 @@ export function StampButton({ onStamp }: { readonly onStamp: () => void }) {
         if (event.detail > 0) event.currentTarget.blur();
         onStamp();
       }}
-      className={`flex min-h-16 items-center lg:min-h-20 justify-between border-2 border-ink px-5 text-2xl font-bold ${running ? 'bg-ink text-paper' : 'bg-sheet'}`}
+      className={`flex min-h-14 items-center lg:min-h-20 justify-between border-2 border-ink px-5 text-2xl font-bold ${running ? 'bg-ink text-paper' : 'bg-sheet'}`}
     >
       <span>
         {nextStamp({ cueAt, responseAt, markerAt })}

@@ -2,13 +2,13 @@ import type { Axis } from './axis';
 import type { WorkTag } from './work-tags';
 
 /** What of a rep can be measured against an axis. */
-export type MeasuredAs = 'held' | 'latency' | 'angle' | 'offset';
+export type MeasuredAs = 'held' | 'latency' | 'angle' | 'offset' | 'count';
 
 /**
  * What a rep's measured value is held against this axis: a time that is harder the longer must be held,
  * one that is harder the shorter is an answer or a run, an angle that is harder the smaller is
  * straightness. An offset is measured only where the axis says so: a gap or a lane is set up, not
- * measured. Null for what is set up. Duration, harder more → 'held'.
+ * measured. So is a count (paws on it), not one that is set up. Null for what is set up. Duration, harder more → 'held'.
  */
 export function measuredAs(axis: Pick<Axis, 'quantity' | 'harder' | 'role' | 'measured'>): MeasuredAs | null {
   if (axis.role !== 'criterion') return null;
@@ -21,6 +21,8 @@ export function measuredAs(axis: Pick<Axis, 'quantity' | 'harder' | 'role' | 'me
       return axis.harder === 'less' ? 'angle' : null;
     case 'offset':
       return axis.measured === true && axis.harder === 'less' ? 'offset' : null;
+    case 'count':
+      return axis.measured === true && axis.harder === 'more' ? 'count' : null;
     default:
       return null;
   }

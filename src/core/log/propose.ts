@@ -35,6 +35,7 @@ export const MADE_FAULTS: Readonly<Record<ChargedFor, { readonly key: string; re
   held: { key: 'measured-short', label: 'Ended too early' },
   angle: { key: 'measured-crooked', label: 'Crooked' },
   offset: { key: 'measured-off', label: 'Short of the place, or past it' },
+  count: { key: 'measured-fewer', label: 'Fewer than asked' },
   cues: { key: 'measured-cues', label: 'More cues than allowed' },
 };
 
@@ -62,7 +63,8 @@ export function missedOf(
     if (!was) return [];
     const asked = criteria[axis.key] ?? axis.start;
     const error = what === 'held' || what === 'latency' ? STAMP_ERROR[was.how] : 0;
-    const past = what === 'held' ? asked - was.value : Math.abs(was.value) - asked;
+    const least = what === 'held' || what === 'count';
+    const past = least ? asked - was.value : Math.abs(was.value) - asked;
     if (past <= error + 1e-9) return [];
     return [{ what, value: was.value, asked, fault: faultFor(judging.charged, what, was.value) }];
   });

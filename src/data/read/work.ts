@@ -152,6 +152,7 @@ const BY_WORD: readonly (readonly [ChargedFor, RegExp])[] = [
   ['held', /^(broke|spat|dropped|off|paw-out|slack|vocal|grabbed|ended)$/],
   ['angle', /^crooked/],
   ['offset', /^(overrun|short|far)$/],
+  ['count', /^(two-feet|paw-out|paw-off)$/],
 ];
 
 /**

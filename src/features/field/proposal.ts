@@ -23,7 +23,7 @@ export function proposalOf(
     const name = faultLabel(faults, fault)?.toLowerCase() ?? 'past what is asked';
     if (what === 'cues') return `${value} cues, ${limit} allowed: ${name}`;
     const axis = element.axes.find((one) => measuredAs(one) === what);
-    return `${axis && (what === 'angle' || what === 'offset') ? writeValue(axis, Math.abs(value)) : measuredInWords(what, value)}, asked ${axis ? askedOf(axis, limit) : limit}: ${name}`;
+    return `${axis && (what === 'angle' || what === 'offset' || what === 'count') ? writeValue(axis, Math.abs(value)) : measuredInWords(what, value)}, asked ${axis ? askedOf(axis, limit) : limit}: ${name}`;
   });
   const held = missed.some(({ what }) => what === 'held');
   const choices: Proposal['otherwise'] =

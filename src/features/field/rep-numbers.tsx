@@ -17,6 +17,7 @@ const FIELDS = {
   held: { measure: 'held', label: 'Held', quantity: 'duration', unit: 's' },
   latency: { measure: 'latency', label: 'Answer or time taken', quantity: 'duration', unit: 's' },
   angle: { measure: 'angle', label: 'Degrees off (+ to the dog’s right)', quantity: 'angle', unit: '°' },
+  count: { measure: 'count', label: 'How many (paws on it)', quantity: 'count', unit: '' },
   offset: { measure: 'offset', label: 'Distance to the place', quantity: 'offset', unit: 'cm' },
   out: { measure: 'out', label: 'Run out', quantity: 'duration', unit: 's' },
   back: { measure: 'back', label: 'Run back', quantity: 'duration', unit: 's' },
@@ -86,4 +87,4 @@ function NumberLine({ field, rep, onSay }: Pick<Props, 'rep' | 'onSay'> & { read
 
 /** Values are kept in metres and seconds. */
 const unitOf = ({ quantity }: Field): string =>
-  quantity === 'angle' ? '°' : quantity === 'offset' ? ' m' : ' s';
+  quantity === 'angle' ? '°' : quantity === 'offset' ? ' m' : quantity === 'count' ? '' : ' s';

@@ -69,6 +69,14 @@ describe('what was measured judges a rep', () => {
     expect(play.view.last?.judged.outcome).toBe('flawed');
     expect(play.view.proposal?.words.replaceAll('\u00a0', ' ')).toContain('1.3 m, asked at most 1 m');
   });
+  it('two feet are not four: the paws counted, and the last number stands', () => {
+    const on = fromMethod('platform', 'on', { time: ['1 s', '5 s'] });
+    const four = { ...on, axes: on.axes.map((axis) => (axis.key === 'feet' ? { ...axis, start: 4 } : axis)) };
+    const play = new Play(four).clean().tap({ tap: 'measured', measure: 'count', value: 2 });
+    expect([play.view.last?.judged.outcome, play.counts.clean]).toEqual(['flawed', 0]);
+    expect(play.view.proposal?.words).toContain('2, asked');
+    expect(play.tap({ tap: 'measured', measure: 'count', value: 4 }).counts.clean).toBe(1);
+  });
   it('a run out has its time and, with a distance, its speed', () => {
     const play = new Play(recall()).clean().tap({ tap: 'measured', measure: 'out', value: 2.5 });
     expect(play.view.lastInWords?.replaceAll('\u00a0', ' ')).toBe('clean, out in 2.5 s (2.0 m/s)');

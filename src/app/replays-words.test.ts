@@ -117,5 +117,7 @@ describe('what Today suggests', () => {
     expect(today({ offWork: { ...offWork, since: '2026-06-01' as never, until: TODAY } })).toBeGreaterThan(3);
     expect(today({}, [{ id: 'x', sign: 'tremor' }])).toBe(0);
     expect(today({}, [{ id: 'x', sign: 'yawning' }])).toBeGreaterThan(3);
+    // A growl holds the element in which it was heard, and no other.
+    expect(today({}, [{ id: 'x', sign: 'growled' }])).toBe(today({}) - 1);
   });
 });

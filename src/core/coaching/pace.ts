@@ -106,8 +106,7 @@ export function withPace(
   advice: readonly Advice[],
 ): readonly Advice[] {
   const standing = signLine(state.signs);
-  const fresh =
-    event.kind === 'sign' && standing?.sign?.id !== event.id ? signAdvice(event, state.signs, rung) : null;
+  const fresh = event.kind === 'sign' && standing?.sign?.id !== event.id ? signAdvice(event, rung) : null;
   const signs = [standing, fresh].filter((one) => one !== null);
   const main = advice.map((one) => tempered(pace, state, rung, one));
   if (isWarm(pace, state, event)) return [...signs, warmed(pace, state)];

@@ -84,7 +84,6 @@ function reasonOf(sign: BodySign): string {
 /** What to do about a sign that does not stand: said once, when it is tapped. */
 export function signAdvice(
   { id, sign }: { readonly id: string; readonly sign: BodySign },
-  _signs: readonly SeenSign[],
   rung: number,
 ): Advice {
   const name = signName(sign);

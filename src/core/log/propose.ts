@@ -21,6 +21,8 @@ export type Judging = {
   /** One cue only, or repeated calmly. */
   readonly oneCue: boolean;
   readonly charged: readonly ChargedFault[];
+  /** Faults that are the handler's, and do not count against the dog. */
+  readonly handlers: readonly FaultRef[];
 };
 
 /**

@@ -57,7 +57,7 @@ export {
 } from './evidence';
 export { type GraphNode, prerequisiteGraph } from './prerequisites';
 export { type SameWork, sameWorkOf } from './same-work';
-export { type StandingSign, standingSigns } from './signs';
+export { type StandingSign, signsAgainst, standingSigns } from './signs';
 export { type Gap, gapOf, isOffWork, probeStart, startToday } from './start';
 export {
   activeElements,

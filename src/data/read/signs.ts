@@ -1,5 +1,5 @@
 import { type SeenSign, signLine, standingSign } from '@/core/coaching';
-import type { Day } from '@/core/shared';
+import type { Day, ElementId } from '@/core/shared';
 import type { KeptEvidence } from '@/data/records/kept-evidence';
 
 /** A sign of the body that ended or stopped the work of a bout, and that nobody has dismissed. */
@@ -21,3 +21,10 @@ export function standingSigns(bouts: readonly KeptEvidence[]): StandingSign[] {
   const grave = (one: StandingSign): number => (one.kind === 'stop' ? 0 : 1);
   return found.sort((a, b) => grave(a) - grave(b) || b.bout.startedAt - a.bout.startedAt);
 }
+
+/**
+ * Those for which an element does not begin. Pain is the dog's, whatever it did; tiredness and a growl
+ * belong to the work in which they were seen.
+ */
+export const signsAgainst = (element: ElementId, bouts: readonly KeptEvidence[]): StandingSign[] =>
+  standingSigns(bouts).filter(({ kind, bout }) => kind === 'stop' || bout.element === element);

@@ -16,16 +16,12 @@ export type Gap = {
 };
 
 /** The gap before a bout of today: longer than the element's half-life, 30 days where none is known. */
-export function gapOf(
-  bouts: readonly Pick<KeptEvidence, 'day' | 'reps' | 'counted' | 'first'>[],
-  dog: Pick<Dog, 'offWork'>,
-  today: Day,
-): Gap {
+export function gapOf(bouts: readonly KeptEvidence[], dog: Pick<Dog, 'offWork'>, today: Day): Gap {
   const days = bouts.filter((bout) => bout.reps > 0).map((bout) => bout.day);
   const last = days.reduce<Day | null>((a, b) => (a === null || b > a ? b : a), null);
   if (last === null) return { days: null, long: false, offWork: false };
   const since = daysBetween(last, today);
-  const halfLife = retentionOf(bouts as readonly KeptEvidence[], today)?.halfLife ?? null;
+  const halfLife = retentionOf(bouts, today)?.halfLife ?? null;
   const offWork = dog.offWork !== null && dog.offWork.since >= last;
   return { days: since, long: isLongGap(since, halfLife) || offWork, offWork };
 }

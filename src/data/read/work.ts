@@ -172,6 +172,7 @@ export function judgingOf(element: ElementRecord, faults: readonly NamedFault[])
       element.cues === 'one' ||
       (element.cues === 'by-rules' && faults.some(({ charges }) => charges?.for === 'cues')),
     charged,
+    handlers: faults.flatMap(({ ref, by }) => (by === 'handler' ? [ref] : [])),
   };
 }
 

@@ -19,7 +19,7 @@ import {
   gapOf,
   isOffWork,
   probeStart,
-  standingSigns,
+  signsAgainst,
   startToday,
 } from '@/data/read';
 import { record, startBout } from '@/data/write';
@@ -50,10 +50,7 @@ export function BeforeCard({ element, work, evidence, stands, last, dogs }: Prop
   const mine = evidence.get(element.id) ?? [];
   const gap = gapOf(mine, dog, today);
   const probe = probeStart(element, stands, gap);
-  // Pain is the dog's, whatever it did; tiredness and a growl belong to the work in which they were seen.
-  const standing = standingSigns([...evidence.values()].flat()).filter(
-    ({ kind, bout }) => kind === 'stop' || bout.element === element.id,
-  );
+  const standing = signsAgainst(element.id, [...evidence.values()].flat());
   const seen = mine.at(-1)?.signs ?? [];
   const off = isOffWork(dog, today);
   const [start, setStart] = useState(() => startToday(element, stands, last?.day === today, gap));

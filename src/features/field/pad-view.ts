@@ -10,14 +10,7 @@ import {
   measuredAs,
   placeOn,
 } from '@/core/breakdown';
-import {
-  type Advice,
-  type ColdProbe,
-  coldProbe,
-  type SeenSign,
-  type Stage,
-  transferOf,
-} from '@/core/coaching';
+import { type Advice, type ColdProbe, type SeenSign, type Stage, transferOf } from '@/core/coaching';
 import { type RodData, rodOf } from '@/core/evidence';
 import { type CoachFacts, type Entry, foldLog, type Judging, replay, type StandingRep } from '@/core/log';
 import { type FaultRef, sameFault } from '@/core/rulebooks';
@@ -33,7 +26,7 @@ import {
 } from '@/data/read';
 import { type RepMark, standingMark } from '@/ui';
 import { type ChipRow, chipRows } from './chips';
-import { asProbed, withProbe } from './probe-view';
+import { probeOf, withProbe } from './probe-view';
 import { type Proposal, proposalOf } from './proposal';
 import { repInWords, tallyOf } from './rep-words';
 
@@ -123,12 +116,7 @@ export function padView(
 ): PadView {
   const ladder = buildLadder(element);
   const { reps, stands, lying, signs, off, probe: probed } = foldLog(bout.start, entries);
-  const probe =
-    probed &&
-    coldProbe(
-      placeOn(ladder, bout.start).rung,
-      probed.map((rep) => asProbed(rep, ladder)),
-    );
+  const probe = probed && probeOf(probed, placeOn(ladder, bout.start).rung, ladder);
   const probing = probe?.kind === 'asking' ? ladder.rungs[probe.rung]?.criteria : undefined;
   const criteria = completed(element.axes, probing ?? stands);
   const place = placeOn(ladder, criteria);

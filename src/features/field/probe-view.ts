@@ -1,12 +1,24 @@
 import { describePlace, type Ladder, placeOn } from '@/core/breakdown';
-import { type Advice, type ColdProbe, PROBE_REPS } from '@/core/coaching';
+import { type Advice, type ColdProbe, coldProbe, PROBE_REPS } from '@/core/coaching';
 import type { StandingRep } from '@/core/log';
 
-/** A rep of a cold probe: the rung that it asked, and whether it was clean without help. */
-export const asProbed = (rep: StandingRep, ladder: Ladder) => ({
-  rung: placeOn(ladder, rep.asked.criteria).rung,
-  clean: rep.judged.outcome === 'clean' && rep.judged.aids.length === 0,
-});
+/**
+ * A look at what survived, from the reps since it began; null once training has gone on without taking
+ * what it found. What was not the dog's doing is asked again.
+ */
+export function probeOf(reps: readonly StandingRep[], stood: number, ladder: Ladder): ColdProbe | null {
+  if (reps.some((rep) => rep.purpose !== 'probe')) return null;
+  const said = reps.filter(
+    ({ judged }) => judged.cause === 'dog' && !judged.void && judged.outcome !== 'none',
+  );
+  return coldProbe(
+    stood,
+    said.map(({ asked, judged }) => ({
+      rung: placeOn(ladder, asked.criteria).rung,
+      clean: judged.outcome === 'clean' && judged.aids.length === 0,
+    })),
+  );
+}
 
 /** While what survived is being looked at, that is the rule; signs of the body keep their own line. */
 export function withProbe(probe: ColdProbe, advice: readonly Advice[], ladder: Ladder): readonly Advice[] {

@@ -98,6 +98,13 @@ describe('what was measured judges a rep', () => {
     expect(play.kept[0]?.faults.map((one) => [one.fault?.key, one.count])).toEqual([['slow', 1]]);
     expect(play.also('Slow').view.last?.judged.outcome).toBe('clean');
   });
+  it('a fault of the handler’s that is left alone in a rep is the handler’s, and no longer where the dog’s joins it', () => {
+    const play = new Play(stays()).fault('Crept').also('You said a word too many');
+    expect([play.view.last?.judged.cause, play.counts]).toEqual(['dog', { counted: 1, clean: 0 }]);
+    expect(play.also('Crept').counts.counted).toBe(0);
+    expect(play.view.last?.judged.cause).toBe('handler');
+    expect(play.also('Crept').counts).toEqual({ counted: 1, clean: 0 });
+  });
   it('a clean rep is one tap, a fault two, and undo one: a wrong tap costs nothing', () => {
     const play = new Play(chain()).clean();
     expect(play.taps).toBe(1);

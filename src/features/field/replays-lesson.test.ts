@@ -325,6 +325,18 @@ describe('after a gap', () => {
     expect(one.kept.at(-1)).toMatchObject({ probes: { reps: 5, clean: 3 }, counted: 0 });
     expect(one.clean().counts.counted).toBe(6);
   });
+  it('what was found and not taken gives way to the rule; a rep that was yours is asked again', () => {
+    const element = fromMethod('positions-at-a-distance', 'position', { distance: ['1 m', '20 m'] });
+    const one = new Play(element, { start: { distance: 15 } as never }).clean(5).after(270);
+    const from = probeStart(element, one.view.criteria, gapOf(one.kept, never, one.today));
+    one.tap({ tap: 'move', to: from ?? {}, because: 'probe' });
+    one.clean().tap({ tap: 'cause', cause: 'handler' });
+    expect(one.says).toContain('Rep 1 of at most 5');
+    one.clean(5);
+    expect(one.says).toContain('5 of 5 clean after the gap');
+    expect(one.clean().says).not.toContain('after the gap');
+    expect(one.kept.at(-1)).toMatchObject({ counted: 1 });
+  });
   it('of a body no old height, hold or pull is asked: it begins at its first step', () => {
     for (const element of [hoop(), beg(), fromMethod('harness', 'word', { line: ['1 m', '10 m'] })]) {
       const one = new Play(element, { start: fromTop(element) }).clean(3).after(60);

@@ -3,24 +3,28 @@ import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { buildLadder, type Criteria, placeOn } from '@/core/breakdown';
 import { type Entry, foldLog } from '@/core/log';
-import type { DogId } from '@/core/shared';
+import { asId, type DogId } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import {
   boutLog,
   coachFacts,
   type DatedBout,
   type ElementRecord,
+  gapOf,
   isOffWork,
   isRunning,
   type Kennel,
+  keptOfDog,
   lastBout,
   type SameWork,
+  type StandingSign,
   sameWorkOf,
+  signsAgainst,
   startToday,
   workOf,
 } from '@/data/read';
-import { startBout } from '@/data/write';
-import { Button, buttonClass, Notice, PageHead } from '@/ui';
+import { record, startBout } from '@/data/write';
+import { Button, buttonClass, Notice, PageHead, SignNote, writeDay } from '@/ui';
 import { Pad } from './pad';
 import { usePad } from './pad-store';
 import { RoundBoard } from './round-board';
@@ -32,6 +36,8 @@ export type Turn = Omit<SameWork, 'element'> & {
   readonly start: Criteria;
   readonly bout: DatedBout | null;
   readonly entries: readonly Entry[];
+  /** Signs that stand, for which its bout does not begin. */
+  readonly signs: readonly StandingSign[];
 };
 
 /**
@@ -44,10 +50,10 @@ export function RoundPage() {
   const turns = useLiveQuery(async () => turnsOf(kennel, id ?? '', today), [kennel, id, today]);
   const [chosen, setChosen] = useState<DogId | null>(null);
   const [over, setOver] = useState(false);
-  const clear = usePad((state) => state.clear);
+  const reset = usePad((state) => state.reset);
   // What was stamped for one dog must not be logged for another.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the pad is cleared whenever the dog changes
-  useEffect(() => clear, [clear, chosen]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what was said for one dog is not said for the next
+  useEffect(() => reset, [reset, chosen]);
   if (!turns) return <p className="text-lg">Reading the log …</p>;
   const turn = turns.find((one) => one.dog.id === chosen);
   if (turns.length < 2)
@@ -118,7 +124,10 @@ async function turnsOf(kennel: Kennel, id: string, today: DatedBout['day']): Pro
       const last = await lastBout(kennel, own.id);
       const bout = last && (last.day === today || isRunning(last, today, kennel.now())) ? last : null;
       const entries = bout ? await boutLog(kennel, bout.id) : [];
-      return { ...one, element: own, start: startToday(own, one.stands, bout !== null), bout, entries };
+      const kept = await keptOfDog(kennel, one.dog.id);
+      const mine = kept.filter((found) => found.element === own.id);
+      const start = startToday(own, one.stands, bout !== null, gapOf(mine, one.dog, today));
+      return { ...one, element: own, start, bout, entries, signs: signsAgainst(own.id, kept) };
     }),
   );
   return turns.filter((turn) => turn !== null);
@@ -135,6 +144,19 @@ function TurnPad({ turn, onEnd }: { readonly turn: Turn; readonly onEnd: () => v
         : null,
     [kennel, element, bout?.id, running],
   );
+  const [sign] = turn.signs;
+  if (!running && sign)
+    return (
+      <SignNote
+        words={`${writeDay(sign.day)}: ${sign.reason} ${turn.dog.name} does not begin while that stands.`}
+        onDismiss={(why) =>
+          void done(
+            'It no longer holds.',
+            record(kennel, sign.bout, { kind: 'sign-over', of: asId(sign.id), why }),
+          )
+        }
+      />
+    );
   if (!running)
     return (
       <Button

@@ -6,7 +6,7 @@ import {
   type Seen,
   type StandingRep,
 } from '@/core/log';
-import { sameFault } from '@/core/rulebooks';
+import { type FaultRef, sameFault } from '@/core/rulebooks';
 import { gradedJudgement, pickJudgement, timedJudgement } from './judgements';
 import type { PadView } from './pad-view';
 import type { Tap, Tapped } from './tap';
@@ -49,7 +49,7 @@ export function changeOf(view: Judges, rep: StandingRep, tap: OfLast): Amendment
       // The last fault that counted taken off again leaves a clean one.
       const left = has ? 'clean' : judged.outcome;
       const outcome = judged.outcome === 'miss' ? 'miss' : counts ? 'flawed' : left;
-      return { judged: { faults, outcome } };
+      return { judged: { faults, outcome, cause: causeOf(view, judged, faults) } };
     }
     case 'otherwise':
       return otherwise(view, rep, tap.as);
@@ -90,6 +90,14 @@ export function changeOf(view: Judges, rep: StandingRep, tap: OfLast): Amendment
     case 'say':
       return tap.change;
   }
+}
+
+/** Whose doing it is once its faults have changed: the handler's where all of them are, and only then. */
+function causeOf({ judging }: Judges, judged: Judged, faults: readonly FaultRef[]): Judged['cause'] {
+  const his = (list: readonly FaultRef[]): boolean =>
+    list.length > 0 && list.every((fault) => judging.handlers.some((one) => sameFault(one, fault)));
+  if (his(faults)) return 'handler';
+  return judged.cause === 'handler' && his(judged.faults) ? 'dog' : judged.cause;
 }
 
 /** A rep of which something measured is said otherwise is judged again, from what was called. */

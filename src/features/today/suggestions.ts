@@ -13,7 +13,7 @@ import {
   isOffWork,
   placesOf,
   prerequisiteGraph,
-  standingSigns,
+  signsAgainst,
   startToday,
   type Trial,
 } from '@/data/read';
@@ -28,8 +28,8 @@ export type SuggestedSession = Suggestion & {
 };
 
 /**
- * What a session today would serve, best first; nothing for a dog that is off work, or of which nobody has
- * said why a sign that stopped the work no longer holds.
+ * What a session today would serve, best first; nothing for a dog that is off work, and no element against
+ * which a sign of the body stands.
  */
 export function suggestedSessions(
   dog: Dog,
@@ -37,13 +37,14 @@ export function suggestedSessions(
   weighed: readonly Weighed[],
   today: Day,
 ): SuggestedSession[] {
-  if (isOffWork(dog, today) || standingSigns(state.bouts).some((sign) => sign.kind === 'stop')) return [];
+  if (isOffWork(dog, today)) return [];
   const assessed = weighed.flatMap(({ found }) => (found.ok ? [found.value] : []));
   const nodes = prerequisiteGraph(state);
   const candidates = assessed.flatMap(({ id, grounds, estimate }) => {
     const element = activeElements(state.work).find((candidate) => candidate.id === id);
     // What waits for another piece is not suggested, however little is known of it.
     if (!element || !openness(element, nodes).open) return [];
+    if (signsAgainst(id, state.bouts).length > 0) return [];
     return [
       {
         element: id,

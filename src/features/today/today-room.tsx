@@ -8,6 +8,7 @@ import { type DogState, useDog, useKennelWithDog, useKeptLogs } from '@/data/liv
 import {
   elementQuestions,
   faultLabel,
+  gapOf,
   isOffWork,
   isRunning,
   lastBout,
@@ -197,12 +198,14 @@ function Next({
   readonly sessions: readonly SuggestedSession[];
   readonly state: DogState;
 }) {
-  const { kennel, today, now, done } = useKennelWithDog();
+  const { kennel, dog, today, now, done } = useKennelWithDog();
   const navigate = useNavigate();
   const begin = async (id: ElementId, start: Criteria): Promise<void> => {
     const element = state.work.elements.find((candidate) => candidate.id === id);
     const last = await lastBout(kennel, id);
-    if (element && !(last && isRunning(last, today, now()))) {
+    // After a long gap the card comes first: it offers to look at what is left.
+    const gap = gapOf(state.evidence.get(id) ?? [], dog, today);
+    if (element && !gap.long && !(last && isRunning(last, today, now()))) {
       const begun = await done(null, startBout(kennel, element, { day: today, away: false, start }));
       if (!begun.ok) return;
     }

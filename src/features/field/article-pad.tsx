@@ -260,7 +260,7 @@ function LaidOtherwise({
           <SelectField
             // biome-ignore lint/suspicious/noArrayIndexKey: a place is what it is, whatever lies there
             key={place}
-            label={`Place ${place + 1}`}
+            label={`At place ${place + 1} lies`}
             beside
             look="min-h-14 flex-1 bg-paper px-2 text-lg"
             value={name}

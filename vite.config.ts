@@ -82,7 +82,7 @@ function notices(): Plugin {
  * What a phone has to load before the first tap in the field: the entry and all that it imports at once,
  * gzip, in bytes. The build fails above it.
  */
-const FIRST_LOAD = 245_000;
+const FIRST_LOAD = 250_000;
 
 function firstLoad(): Plugin {
   return {

@@ -1,4 +1,4 @@
-import { expect, storedCount, test } from './fixtures';
+import { expect, padKey, storedCount, test } from './fixtures';
 
 test('break an exercise down from a method, and climb two rungs', async ({ page }) => {
   await page.goto('/sample/breakdown');
@@ -40,7 +40,7 @@ test('break an exercise down from a method, and climb two rungs', async ({ page 
   await expect(page.getByRole('button', { name: 'Clean' })).toBeVisible();
   for (const rung of [2, 3]) {
     for (let i = 0; i < 5; i++) {
-      await page.keyboard.press('c');
+      await padKey(page, 'c');
       await expect(page.getByText(new RegExp(`^${(rung - 2) * 5 + i + 1} reps?, `)).first()).toBeVisible();
     }
     await page.getByRole('button', { name: `Go to rung ${rung}` }).click();

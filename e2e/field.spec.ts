@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, fakeWaits, SHIFTED_CLOCK, storedCount, test } from './fixtures';
+import { expect, fakeWaits, padKey, SHIFTED_CLOCK, storedCount, test } from './fixtures';
 
 async function begin(page: Page, element: string): Promise<void> {
   await page.goto(`/sample/field/${element}`);
@@ -127,7 +127,7 @@ test('the caller shows the next call and one ahead, and the same after a reload'
     calls.push(
       (await page.getByRole('status', { name: 'Called' }).locator('span').first().innerText()).trim(),
     );
-    await page.keyboard.press('c');
+    await padKey(page, 'c');
     await expect(page.getByText(new RegExp(`^${i + 1} reps?, `)).first()).toBeVisible();
   }
   expect(calls.filter((call) => call === 'left')).toHaveLength(5);
@@ -155,7 +155,7 @@ test('a fault that does not count yet is noted, and the rep stays clean', async 
 test('a session that falls off is said to be suspected, with its grounds', async ({ page }) => {
   await begin(page, 'sample-give');
   for (const [i, key] of [...'ccccmmmm'].entries()) {
-    await page.keyboard.press(key);
+    await padKey(page, key);
     if (key === 'm') {
       const named = page.getByText('What happened?');
       if (await named.isVisible()) await page.keyboard.press('1');
@@ -200,7 +200,7 @@ test('a kennel round: three dogs on one element, each with its own rung and log,
     await expect(page.getByRole('button', { name: 'Cue', exact: true })).toBeVisible();
     for (const key of keys) {
       const before = await storedCount(page, 'regulon-sample', 'entries');
-      await page.keyboard.press(key);
+      await padKey(page, key);
       if (key === 'f') await page.getByRole('button', { name: 'Not named' }).click();
       await expect.poll(() => storedCount(page, 'regulon-sample', 'entries')).toBe(before + 1);
     }

@@ -79,6 +79,15 @@ export async function fakeWaits(page: Page): Promise<(milliseconds: number) => P
     page.evaluate((by) => (globalThis as unknown as { skip: (ms: number) => void }).skip(by), milliseconds);
 }
 
+/**
+ * A key of the pad, once the last one is no bounce any more: the same control takes no second press within
+ * half a second.
+ */
+export async function padKey(page: Page, key: string): Promise<void> {
+  await expect(page.locator('[data-pad] fieldset [aria-disabled="true"]')).toHaveCount(0);
+  await page.keyboard.press(key);
+}
+
 /** A page that fails its test when the guard has seen trouble. */
 export const test = base.extend<{ guarded: undefined }>({
   guarded: [

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { exactForecast, expect, storedCount, test } from './fixtures';
+import { exactForecast, expect, padKey, storedCount, test } from './fixtures';
 
 const chanceOf = (exact: string): number => (JSON.parse(exact) as { mid: number }).mid;
 
@@ -36,7 +36,7 @@ test('ten misses: the chance falls, the leak appears, and opens to the elementâ€
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByRole('button', { name: 'Cue', exact: true })).toBeVisible();
   for (let i = 1; i <= 10; i++) {
-    await page.keyboard.press('m');
+    await padKey(page, 'm');
     if (await page.getByText('What happened?').isVisible()) await page.keyboard.press('1');
     await expect(page.getByText(new RegExp(`^${i} reps?, 0 clean`)).first()).toBeVisible();
   }

@@ -101,6 +101,10 @@ test('signs that stand: no advance after them, the next card and Today say them 
   await expect(advice(page)).not.toContainText('Advance.');
   await look(page, '3-latched');
   await page.getByRole('button', { name: 'Enough for now' }).click();
+  await expect(page.getByRole('region', { name: 'What the session comes to' })).toContainText(
+    'You saw tremor.',
+  );
+  await page.getByRole('link', { name: 'On to the next' }).click();
   const first = page.getByRole('region', { name: 'A sign that stands' });
   await expect(first).toContainText(/^Give, .*You saw tremor.*stop now/s);
   await expect(page.getByRole('region', { name: 'Next session' })).toHaveCount(0);

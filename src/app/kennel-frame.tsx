@@ -7,6 +7,7 @@ import { type Dog, type Kennel, type KennelName, listDogs } from '@/data/read';
 import { Button, Notice, PageHead, UndoLine } from '@/ui';
 import { useChosenDog } from './chosen-dog';
 import { now, todayOf } from './clock';
+import { useKeptFocus } from './keep-focus';
 import { rememberKennel } from './last-kennel';
 import { NewerLine } from './newer-line';
 import { kennelNamed, renewedSample, useShut } from './open-kennels';
@@ -75,6 +76,7 @@ function Frame({ kennel }: { readonly kennel: Kennel }) {
     if (addressed.dog) choose(kennel.name, addressed.dog);
   }, [addressed.dog, choose, kennel.name]);
   const done = useDone(kennel);
+  useKeptFocus();
   const context = useMemo<KennelContext>(
     () => ({
       kennel,

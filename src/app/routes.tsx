@@ -89,6 +89,10 @@ export const router = createBrowserRouter([
           { path: 'field', element: <FieldRoom /> },
           { path: 'field/:element', element: <SessionPage /> },
           {
+            path: 'field/:element/end',
+            lazy: async () => ({ Component: (await import('@/features/field/end-page')).EndPage }),
+          },
+          {
             path: 'field/:element/log',
             lazy: async () => ({ Component: (await import('@/features/field/log-page')).LogPage }),
           },

@@ -1,7 +1,7 @@
-import type { ButtonHTMLAttributes } from 'react';
+import type { ComponentProps } from 'react';
 import { type ButtonLook, type ButtonSize, buttonClass } from './button-class';
 
-type Props = ButtonHTMLAttributes<HTMLButtonElement> & {
+type Props = ComponentProps<'button'> & {
   readonly look?: ButtonLook;
   readonly size?: ButtonSize;
 };

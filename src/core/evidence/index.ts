@@ -10,6 +10,7 @@ export {
   type BoutEvidence,
   type DrawnBout,
   drawBout,
+  type FaultCount,
   type KeptMark,
   MEANING,
   tallyAt,

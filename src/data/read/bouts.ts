@@ -49,6 +49,20 @@ export const isRunning = (
 export const isRecent = (startedAt: number, now: number): boolean =>
   startedAt <= now && now - startedAt < LONGEST_LESSON;
 
+/** The line that was written after the last bout of each element, where there is one. */
+export async function lastLines(
+  kennel: Kennel,
+  elements: readonly ElementId[],
+): Promise<ReadonlyMap<ElementId, string>> {
+  const lines = await Promise.all(
+    elements.map(async (element) => {
+      const last = await lastBout(kennel, element);
+      return [element, last?.debrief?.next ?? ''] as const;
+    }),
+  );
+  return new Map(lines.filter(([, line]) => line !== ''));
+}
+
 /** A bout that nobody has ended, with the dog and the element it is on. */
 export type OpenBout = {
   readonly bout: DatedBout;

@@ -1,6 +1,7 @@
 import { type Criteria, measuredAs } from '@/core/breakdown';
 import type { ArticleEvent } from '@/core/coaching';
-import { type Before, type BoutEvidence, tallyAt } from '@/core/evidence';
+import { type Before, type BoutEvidence, type FaultCount, tallyAt } from '@/core/evidence';
+import { faultText } from '@/core/rulebooks';
 import type { BoutId, DogId, ElementId } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import type { ElementRecord } from '@/data/records';
@@ -125,6 +126,22 @@ export async function beforeBout(
 ): Promise<Before> {
   const { clean, reps } = tallyAt(await keptOn(kennel, element.id, bout.startedAt), element.axes, criteria);
   return { clean, total: reps };
+}
+
+/** How often each fault was seen in the bouts before this one. */
+export async function faultsBefore(
+  kennel: Kennel,
+  element: ElementId,
+  bout: DatedBout,
+): Promise<FaultCount[]> {
+  const counts = new Map<string, FaultCount>();
+  for (const { faults } of await keptOn(kennel, element, bout.startedAt)) {
+    for (const { fault, count } of faults) {
+      const key = fault ? faultText(fault) : '';
+      counts.set(key, { fault, count: count + (counts.get(key)?.count ?? 0) });
+    }
+  }
+  return [...counts.values()];
 }
 
 /** What happened to an element's articles in the bouts before this one, oldest first. */

@@ -59,7 +59,7 @@ export function AdviceLine({ view, actions }: Props) {
           </div>
         )}
         {standing && (
-          <Button size="big" disabled={actions.busy} onClick={() => setDismissing(true)}>
+          <Button size="big" aria-disabled={actions.busy || undefined} onClick={() => setDismissing(true)}>
             It no longer holds
           </Button>
         )}
@@ -67,7 +67,11 @@ export function AdviceLine({ view, actions }: Props) {
           'to' in line ? [<GoThere key={line.kind} to={line.to} view={view} actions={actions} />] : [],
         )}
         {(rest || signs.some((line) => line.kind === 'rest')) && (
-          <Button size="big" disabled={actions.busy} onClick={() => actions.tap({ tap: 'rested' })}>
+          <Button
+            size="big"
+            aria-disabled={actions.busy || undefined}
+            onClick={() => actions.tap({ tap: 'rested' })}
+          >
             Rested
             <RestClock since={view.last?.at ?? null} />
           </Button>
@@ -93,7 +97,7 @@ function GoThere({ to, view, actions }: Props & { readonly to: number }) {
     <Button
       look="ink"
       size="big"
-      disabled={actions.busy}
+      aria-disabled={actions.busy || undefined}
       onClick={() => there && actions.tap({ tap: 'move', to: there, because: 'advice' })}
     >
       Go to rung {to + 1}
@@ -134,7 +138,7 @@ function RefusalAnswers({ actions }: { readonly actions: PadActions }) {
           key={why}
           size="big"
           className="px-1 text-base leading-tight"
-          disabled={actions.busy}
+          aria-disabled={actions.busy || undefined}
           onClick={() => actions.tap({ tap: 'answer', why })}
         >
           {REFUSAL_WORDS[why]}

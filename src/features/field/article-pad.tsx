@@ -76,7 +76,11 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
         <Notice tone="alert" role="alert">
           {next.message}
         </Notice>
-        <Button size="big" disabled={actions.busy} onClick={() => actions.tap({ tap: 'washed' })}>
+        <Button
+          size="big"
+          aria-disabled={actions.busy || undefined}
+          onClick={() => actions.tap({ tap: 'washed' })}
+        >
           All are washed and aired
         </Button>
       </div>
@@ -140,7 +144,7 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
         {covered ? coveredWords(known) : layoutWords({ ...run, seen }, shape)}
       </p>
       <Plan run={run} covered={covered} firstTouch={firstTouch} busy={actions.busy} onTap={tap} />
-      <Button size="big" disabled={actions.busy} onClick={() => tap(null)}>
+      <Button size="big" aria-disabled={actions.busy || undefined} onClick={() => tap(null)}>
         None picked
       </Button>
       <Button
@@ -303,7 +307,7 @@ function TakeOut({ laid, actions }: { readonly laid: readonly string[]; readonly
           <Button
             key={number}
             size="big"
-            disabled={actions.busy}
+            aria-disabled={actions.busy || undefined}
             aria-label={`Article ${number} out of use`}
             onClick={() => actions.tap({ tap: 'out-of-use', text: number })}
           >

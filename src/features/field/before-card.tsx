@@ -94,6 +94,12 @@ export function BeforeCard({ element, work, evidence, stands, last, dogs }: Prop
   return (
     <Sheet title={`${dog.name}: ${element.title}`} className="mx-auto max-w-2xl" label="Before the session">
       <div className="grid gap-4">
+        {last?.debrief?.next && (
+          <p className="border-l-[6px] border-signal bg-paper px-3 py-2 text-xl leading-snug">
+            <span className="font-semibold">You wrote: </span>
+            {last.debrief.next}
+          </p>
+        )}
         {off && <OffWork dog={dog} />}
         {standing.map(({ id, day, reason, bout }) => (
           <SignNote
@@ -116,12 +122,6 @@ export function BeforeCard({ element, work, evidence, stands, last, dogs }: Prop
             {note}
           </p>
         ))}
-        {last?.debrief?.next && (
-          <p className="text-lg leading-snug">
-            <span className="font-semibold">You wrote: </span>
-            {last.debrief.next}
-          </p>
-        )}
         <GapNote element={element} gap={gap} />
         {probe && !off && standing.length === 0 && (
           <Button look="ink" size="big" onClick={() => void begin(probe)}>

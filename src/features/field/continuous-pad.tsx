@@ -7,13 +7,18 @@ import type { PadView } from './pad-view';
 import type { PadActions } from './use-pad-actions';
 
 type Stamp = LegsSeen['stamps'][number];
+type Props = {
+  readonly legs: readonly string[];
+  readonly view: PadView;
+  readonly actions: PadActions;
+};
 type Run = { readonly since: number; readonly leg: number; readonly stamps: readonly Stamp[] };
 
 /**
  * Continuous work such as heeling: a clock that runs on, the leg it is on, and faults stamped as
  * they happen.
  */
-export function ContinuousPad({ view, actions }: { readonly view: PadView; readonly actions: PadActions }) {
+export function ContinuousPad({ legs, view, actions }: Props) {
   const [run, setRun] = useState<Run | null>(null);
   const seconds = (since: number): number => Math.round((performance.now() - since) / 100) / 10;
   if (!run)
@@ -22,13 +27,13 @@ export function ContinuousPad({ view, actions }: { readonly view: PadView; reado
         look="signal"
         size="huge"
         className="min-h-28 text-3xl"
-        disabled={actions.busy}
+        aria-disabled={actions.busy || undefined}
         onClick={() => setRun({ since: performance.now(), leg: 0, stamps: [] })}
       >
         Start the clock
       </Button>
     );
-  const leg = view.legs[run.leg] ?? '';
+  const leg = legs[run.leg] ?? '';
   const stop = (endedBy: 'handler' | 'dog'): void => {
     const whole = { kind: 'legs', seconds: seconds(run.since), stamps: run.stamps } as const;
     actions.tap({ tap: 'ran', run: whole, endedBy });
@@ -43,7 +48,7 @@ export function ContinuousPad({ view, actions }: { readonly view: PadView; reado
         <Clock since={run.since} />
       </p>
       <fieldset className="flex flex-wrap gap-1.5" aria-label="Leg">
-        {view.legs.map((name, i) => (
+        {legs.map((name, i) => (
           <Button
             key={name}
             size="big"
@@ -80,10 +85,20 @@ export function ContinuousPad({ view, actions }: { readonly view: PadView; reado
         >
           Last stamp back
         </Button>
-        <Button size="big" look="signal" disabled={actions.busy} onClick={() => stop('handler')}>
+        <Button
+          size="big"
+          look="signal"
+          aria-disabled={actions.busy || undefined}
+          onClick={() => stop('handler')}
+        >
           Stop and log it
         </Button>
-        <Button size="big" className="col-span-2" disabled={actions.busy} onClick={() => stop('dog')}>
+        <Button
+          size="big"
+          className="col-span-2"
+          aria-disabled={actions.busy || undefined}
+          onClick={() => stop('dog')}
+        >
           The dog left it
         </Button>
       </div>

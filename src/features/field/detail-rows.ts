@@ -125,7 +125,7 @@ const CROOKED = row<Crooked>(
     ['badly-right', 'badly right'],
   ],
 );
-type Judges = Pick<PadView, 'judging' | 'grades' | 'gradeAsked'>;
+type Judges = Pick<PadView, 'judging' | 'by'>;
 
 /** When the answer came, how far it went, what it touched and brought: said otherwise, and judged again. */
 const timingRow = (view: Judges): Row =>
@@ -140,7 +140,7 @@ const gradeRow = (view: Judges): Row =>
     'How far it went',
     (rep) => rep.seen.grade,
     (grade, rep) => changeOf(view, rep, { tap: 'grade-again', grade }),
-    view.grades.map(({ id, name }) => [id, name] as const),
+    view.by.kind === 'graded' ? view.by.grades.map(({ id, name }) => [id, name] as const) : [],
   );
 function runRows(view: Judges, rep: StandingRep): Row[] {
   const { run } = rep.seen;
@@ -291,10 +291,7 @@ const VOID = row(
 );
 
 /** What of the pad's view the details of a rep need. */
-export type DetailsView = Pick<
-  PadView,
-  'judging' | 'grades' | 'gradeAsked' | 'angled' | 'worn' | 'chips' | 'hold' | 'began'
->;
+export type DetailsView = Pick<PadView, 'judging' | 'by' | 'angled' | 'worn' | 'chips' | 'hold' | 'began'>;
 
 /** Every row that can be said of this rep, in the order in which it is asked for. */
 export function rowsOf(view: DetailsView, rep: StandingRep, rewards: readonly string[]): Row[] {

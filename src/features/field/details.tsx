@@ -31,7 +31,7 @@ export function Details({ view, rep, rewards, busy, onAmend }: DetailsProps) {
                   key={option.words}
                   type="button"
                   aria-pressed={on}
-                  disabled={busy}
+                  aria-disabled={busy || undefined}
                   onClick={() => (one.isOn || !on) && onAmend(option.amend(rep))}
                   className={`min-h-14 min-w-14 border-2 border-ink px-2 text-base leading-tight ${on ? 'bg-ink font-bold text-paper' : 'bg-sheet'}`}
                 >

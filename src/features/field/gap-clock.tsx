@@ -1,11 +1,11 @@
 import { useEffect, useRef, useState } from 'react';
 import { STAGES, type Stage } from '@/core/coaching';
 import { usePad } from './pad-store';
-import type { PadView } from './pad-view';
+import type { JudgedBy } from './pad-view';
 import { signal } from './signal';
 
 type Props = {
-  readonly transfer: NonNullable<PadView['transfer']>;
+  readonly transfer: Extract<JudgedBy, { kind: 'timed' }>;
   readonly onTimeOut: () => void;
   readonly onStage: (stage: Stage) => void;
 };

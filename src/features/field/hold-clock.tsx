@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import { secondsFrom, usePad } from './pad-store';
 import { signal } from './signal';
 import { Running } from './stamp-button';
+import { letGo } from './tap-button';
 
 /**
  * The clock of a hold or a stay: one tap begins it, one ends it, and the seconds go into the rep
@@ -21,7 +22,7 @@ export function HoldClock({ asked }: { readonly asked: number }) {
       type="button"
       aria-label={running ? 'Hold ends' : 'Hold begins'}
       onClick={(event) => {
-        if (event.detail > 0) event.currentTarget.blur();
+        letGo(event);
         holding(performance.now());
       }}
       className={`flex min-h-14 items-center justify-between border-2 border-ink px-5 text-xl font-bold ${running ? 'bg-ink text-paper' : 'bg-sheet'}`}

@@ -3,7 +3,9 @@ import type { Aid, ArticlesSeen, Judged } from '@/core/log';
 import { BACKS_AWAY, type FaultRef, ownFault, sameFault } from '@/core/rulebooks';
 import { asId, type FaultKey, type LevelId } from '@/core/shared';
 import type { NamedFault } from '@/data/read';
-import type { PadView } from './pad-view';
+import type { JudgedBy } from './pad-view';
+
+type Graded = Extract<JudgedBy, { kind: 'graded' }>;
 
 const JUDGED: Omit<Judged, 'outcome' | 'faults'> = { cause: 'dog', aids: [], void: false, proposed: null };
 
@@ -41,13 +43,13 @@ export function timedJudgement(timing: Timing): Judged {
 
 /** The asked grade or more is clean; less is flawed; nothing of it, and backing away, are missed. */
 export function gradedJudgement(
-  { grades, gradeAsked }: Pick<PadView, 'grades' | 'gradeAsked'>,
+  { grades, asked }: Pick<Graded, 'grades' | 'asked'>,
   grade: LevelId | null,
 ): Judged {
   if (grade === null) return judgement('miss', [ownFault(BACKS_AWAY.key)]);
   const place = grades.findIndex((one) => one.id === grade);
-  if (place >= gradeAsked) return judgement('clean', []);
-  return judgement(place === 0 && gradeAsked > 0 ? 'miss' : 'flawed', []);
+  if (place >= asked) return judgement('clean', []);
+  return judgement(place === 0 && asked > 0 ? 'miss' : 'flawed', []);
 }
 
 /**

@@ -14,13 +14,14 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
   // Where a rep is judged by a grade or by when the answer came, the numbers say it; an outcome
   // alone would not.
   const plain = judgedByOutcome(view);
+  const byDrive = view.by.kind === 'drive';
   const goThere = advised && 'to' in advised ? view.ladder.rungs[advised.to]?.criteria : undefined;
   const act: Readonly<Record<PadAction, () => void>> = {
     stamp: actions.stamp,
     mark: actions.mark,
-    clean: () => plain && actions.tap(view.byDrive ? { tap: 'drive', drive: 'full' } : { tap: 'clean' }),
-    flawed: () => plain && actions.tap(view.byDrive ? { tap: 'drive', drive: 'went' } : { tap: 'flawed' }),
-    miss: () => plain && actions.tap(view.byDrive ? { tap: 'drive', drive: 'refused' } : { tap: 'miss' }),
+    clean: () => plain && actions.tap(byDrive ? { tap: 'drive', drive: 'full' } : { tap: 'clean' }),
+    flawed: () => plain && actions.tap(byDrive ? { tap: 'drive', drive: 'went' } : { tap: 'flawed' }),
+    miss: () => plain && actions.tap(byDrive ? { tap: 'drive', drive: 'refused' } : { tap: 'miss' }),
     undo: actions.undo,
     dog: () => actions.tap({ tap: 'cause', cause: 'dog' }),
     handler: () => actions.tap({ tap: 'cause', cause: 'handler' }),
@@ -49,19 +50,16 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
     if (event.key === '?') showHelp();
     const key = keyOf(event);
     const action = PAD_KEYS.find((one) => keys[one.action] === key)?.action;
-    // A focused button keeps its own Space and Enter, for those who go by Tab.
-    if (
-      action &&
-      !((key === ' ' || key === 'Enter') && document.activeElement instanceof HTMLButtonElement)
-    ) {
+    if (action && !isOwn(key)) {
       event.preventDefault();
       act[action]();
     } else if (/^[1-9]$/.test(key)) byNumber(Number(key) - 1);
   };
   const byNumber = (place: number): void => {
     const [fault, timing] = [faults[place], TIMINGS[place]];
-    if (view.transfer && timing) actions.tap({ tap: 'timed', timing });
-    else if (view.grades[place]) actions.tap({ tap: 'graded', grade: view.grades[place].id });
+    const grade = view.by.kind === 'graded' ? view.by.grades[place] : undefined;
+    if (view.by.kind === 'timed' && timing) actions.tap({ tap: 'timed', timing });
+    else if (grade) actions.tap({ tap: 'graded', grade: grade.id });
     if (choosing !== 'outcome' && fault)
       actions.tap({ tap: 'fault', of: choosing === 'miss' ? 'miss' : 'flawed', fault });
   };
@@ -73,9 +71,28 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
   });
   useLayoutEffect(() => {
     const listen = (event: KeyboardEvent): void => latest.current(event);
+    // A button is pressed by Space as the key comes up: what the pad took going down is taken whole.
+    const up = (event: KeyboardEvent): void => {
+      if (takes(keyOf(event)) && !busyElsewhere()) event.preventDefault();
+    };
     window.addEventListener('keydown', listen);
-    return () => window.removeEventListener('keydown', listen);
+    window.addEventListener('keyup', up);
+    return () => {
+      window.removeEventListener('keydown', listen);
+      window.removeEventListener('keyup', up);
+    };
   }, []);
+}
+
+/** A key of the pad, which comes before whatever button has the focus. */
+const takes = (key: string): boolean =>
+  !isOwn(key) && Object.values(useHand.getState().keys).some((one) => one === key);
+
+/** Enter presses what has the focus, and a box to tick has its Space: the pad leaves them. */
+function isOwn(key: string): boolean {
+  const on = document.activeElement;
+  if (key === 'Enter') return on?.matches('button, a, summary, input, [role=button]') ?? false;
+  return key === ' ' && (on?.matches('input[type=checkbox]') ?? false);
 }
 
 /** By what the key prints, not by its place: keyboards and remotes differ. */

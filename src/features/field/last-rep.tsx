@@ -15,7 +15,7 @@ const CAUSES: readonly { readonly cause: Cause; readonly words: string }[] = [
 ];
 
 const CHIP =
-  'min-h-14 flex-auto border-2 border-ink bg-sheet px-1.5 text-base leading-tight data-[state=on]:bg-ink data-[state=on]:text-paper data-[state=on]:font-bold';
+  'min-h-14 min-w-14 flex-auto border-2 border-ink bg-sheet px-1.5 text-base leading-tight data-[state=on]:bg-ink data-[state=on]:text-paper data-[state=on]:font-bold';
 
 type Props = { readonly view: PadView; readonly actions: PadActions };
 
@@ -35,7 +35,12 @@ export function LastRep({ view, actions }: Props) {
           <span className="font-bold">Last rep </span>
           {view.lastInWords}
         </p>
-        <Button size="big" className="max-lg:!hidden" disabled={actions.busy} onClick={actions.undo}>
+        <Button
+          size="big"
+          className="max-lg:!hidden"
+          aria-disabled={actions.busy || undefined}
+          onClick={actions.undo}
+        >
           Undo
         </Button>
       </div>
@@ -47,7 +52,7 @@ export function LastRep({ view, actions }: Props) {
           value={last.judged.cause}
           onValueChange={(cause) => cause !== '' && actions.tap({ tap: 'cause', cause: cause as Cause })}
           className="flex flex-auto flex-wrap gap-1.5"
-          disabled={actions.busy}
+          aria-disabled={actions.busy || undefined}
         >
           {CAUSES.map(({ cause, words }) => (
             <ToggleGroup.Item key={cause} value={cause} className={CHIP}>
@@ -59,7 +64,7 @@ export function LastRep({ view, actions }: Props) {
           type="button"
           aria-pressed={aided}
           data-state={aided ? 'on' : 'off'}
-          disabled={actions.busy}
+          aria-disabled={actions.busy || undefined}
           onClick={() =>
             actions.tap(
               aided ? { tap: 'say', change: { judged: { aids: [] } } } : { tap: 'aid', aid: 'unsaid' },
@@ -87,7 +92,7 @@ function Proposed({ view, actions }: Props) {
           <Button
             key={as}
             size="big"
-            disabled={actions.busy}
+            aria-disabled={actions.busy || undefined}
             onClick={() => actions.tap({ tap: 'otherwise', as })}
           >
             {words}
@@ -114,7 +119,7 @@ function Instead({ view, actions }: Props) {
             type="button"
             aria-pressed={last.seen.instead === instead}
             data-state={last.seen.instead === instead ? 'on' : 'off'}
-            disabled={actions.busy}
+            aria-disabled={actions.busy || undefined}
             className={CHIP}
             onClick={() => actions.tap({ tap: 'say', change: { seen: { instead } } })}
           >
@@ -144,7 +149,7 @@ function MoreFaults({ view, actions }: Props) {
             type="button"
             aria-pressed={has(fault)}
             data-state={has(fault) ? 'on' : 'off'}
-            disabled={actions.busy}
+            aria-disabled={actions.busy || undefined}
             className={CHIP}
             onClick={() => actions.tap({ tap: 'also', fault: fault.ref })}
           >

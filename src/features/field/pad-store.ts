@@ -46,6 +46,9 @@ const NOTHING = {
   choosing: 'outcome',
 } as const;
 
+/** Milliseconds in which a second stamp is a bounce of the first; a quick dog is slower. */
+const STAMP_BOUNCE = 80;
+
 export const usePad = create<PadState>((set, get) => ({
   ...NOTHING,
   aids: [],
@@ -53,13 +56,27 @@ export const usePad = create<PadState>((set, get) => ({
   // After the marker a further stamp is a new cue, since the dog was set up again.
   stamp: (at) => {
     const { cueAt, responseAt, markerAt } = get();
+    if (
+      at -
+        Math.max(
+          cueAt ?? Number.NEGATIVE_INFINITY,
+          responseAt ?? Number.NEGATIVE_INFINITY,
+          markerAt ?? Number.NEGATIVE_INFINITY,
+        ) <
+      STAMP_BOUNCE
+    )
+      return;
     if (cueAt === null || markerAt !== null) set({ cueAt: at, responseAt: null, markerAt: null });
     else if (responseAt === null) set({ responseAt: at });
     else set({ markerAt: at });
   },
-  mark: (at) => set({ markerAt: at }),
+  mark: (at) => {
+    const { markerAt } = get();
+    if (markerAt === null || at - markerAt >= STAMP_BOUNCE) set({ markerAt: at });
+  },
   holding: (at) => {
     const { from, to } = get().hold;
+    if (at - (to ?? from ?? Number.NEGATIVE_INFINITY) < STAMP_BOUNCE) return;
     set({ hold: from === null || to !== null ? { from: at, to: null } : { from, to: at } });
   },
   help: (aid) => {

@@ -29,23 +29,28 @@ export function PadTools({ actions, view, onHelp, inHand = false }: Props) {
   const [pocket, setPocket] = useState(false);
   const close = (): void => setOpen(null);
   const tool = (words: string, onClick: () => void, disabled = false) => (
-    <Button size="big" className="px-2 leading-tight" disabled={disabled} onClick={onClick}>
+    <Button
+      size="big"
+      className="px-2 leading-tight"
+      aria-disabled={disabled || undefined}
+      onClick={() => !disabled && onClick()}
+    >
       {words}
     </Button>
   );
   return (
     <div className="grid grid-cols-2 gap-2">
       {!inHand && tool('Body signs', () => setOpen('signs'))}
-      {tool('Set afterwards', () => setOpen('set'), view.transfer !== null || view.grades.length > 0)}
+      {tool('Set afterwards', () => setOpen('set'), view.by.kind === 'timed' || view.by.kind === 'graded')}
       {tool(
         'Rung down',
         () => view.easier && actions.tap({ tap: 'move', to: view.easier, because: 'hand' }),
-        actions.busy || !view.easier,
+        !view.easier,
       )}
       {tool(
         'Rung up',
         () => view.harder && actions.tap({ tap: 'move', to: view.harder, because: 'hand' }),
-        actions.busy || !view.harder,
+        !view.harder,
       )}
       {tool(view.off ? 'It is back' : 'Off on its own', () => actions.tap({ tap: 'off', back: view.off }))}
       {tool('An easy one', () => actions.tap({ tap: 'easy', text: 'an easy one' }))}
@@ -76,7 +81,7 @@ export function PadTools({ actions, view, onHelp, inHand = false }: Props) {
 
 /**
  * What must never be searched for with a dog in hand: undo, the signs of the body, the end. It lies at the
- * lower edge of the screen, and nothing lies under it.
+ * lower edge of the screen, under the judgement.
  */
 export function PadBar({ actions }: { readonly actions: PadActions }) {
   const [open, setOpen] = useState(false);
@@ -85,7 +90,7 @@ export function PadBar({ actions }: { readonly actions: PadActions }) {
     <div
       role="toolbar"
       aria-label="Always at hand"
-      className={`fixed inset-x-0 bottom-0 z-30 flex gap-1.5 border-t-2 border-ink bg-paper p-1.5 lg:hidden ${leftHanded ? 'flex-row-reverse' : ''}`}
+      className={`flex gap-1.5 lg:hidden ${leftHanded ? 'flex-row-reverse' : ''}`}
     >
       <Button size="big" look="ink" className="flex-1 px-1 leading-tight" onClick={actions.end}>
         Enough for now
@@ -93,7 +98,12 @@ export function PadBar({ actions }: { readonly actions: PadActions }) {
       <Button size="big" className="flex-1 px-1 leading-tight" onClick={() => setOpen(true)}>
         Body signs
       </Button>
-      <Button size="big" className="flex-1 px-1 leading-tight" disabled={actions.busy} onClick={actions.undo}>
+      <Button
+        size="big"
+        className="flex-1 px-1 leading-tight"
+        aria-disabled={actions.busy || undefined}
+        onClick={actions.undo}
+      >
         Undo
       </Button>
       <Signs open={open} onClose={() => setOpen(false)} actions={actions} />

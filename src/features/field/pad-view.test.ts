@@ -128,7 +128,7 @@ describe('other ways to log a rep', () => {
     padView({ ...element, ...change }, work, open, [rep()], facts);
   it('by when the answer came, with the stage and its clock', () => {
     const view = variant({ policy: { rule: USUAL_RULES['cue-transfer'], pace: DEFAULT_PACE } });
-    expect(view.transfer).toEqual({ stage: 'A', gap: 2, wait: 20, paid: true });
+    expect(view.by).toEqual({ kind: 'timed', stage: 'A', gap: 2, wait: 20, paid: true });
     expect(
       TIMINGS.map((timing) => [
         timing,
@@ -147,7 +147,7 @@ describe('other ways to log a rep', () => {
 
   it('by grade, from the element’s own list or a plain one', () => {
     const policy = { rule: USUAL_RULES.distribution, pace: DEFAULT_PACE };
-    expect(variant({ policy }).grades).toHaveLength(3);
+    expect(variant({ policy }).by).toMatchObject({ kind: 'graded', grades: { length: 3 }, asked: 2 });
     const list = testAxis({
       key: 'g',
       quantity: 'level',
@@ -158,16 +158,21 @@ describe('other ways to log a rep', () => {
       step: 1,
       limit: 1,
     });
-    expect(variant({ policy, axes: [list] }).grades.map((grade) => grade.name)).toEqual(['looks', 'touches']);
-    expect(variant({}).grades).toEqual([]);
+    expect(variant({ policy, axes: [list] }).by).toMatchObject({
+      kind: 'graded',
+      grades: [{ name: 'looks' }, { name: 'touches' }],
+      asked: 0,
+    });
+    expect(variant({}).by).toEqual({ kind: 'outcome' });
   });
 
   it('by the link that broke, by legs, by articles, by what lies there', () => {
     const [first, second] = work.elements;
     if (!first || !second) throw new Error('elements');
-    expect(
-      variant({ form: { kind: 'chain', links: [first.id, second.id] } }).links.map((link) => link.title),
-    ).toEqual([first.title, second.title]);
+    expect(variant({ form: { kind: 'chain', links: [first.id, second.id] } }).by).toMatchObject({
+      kind: 'chain',
+      links: [{ title: first.title }, { title: second.title }],
+    });
     const chain = { ...element, form: { kind: 'chain' as const, links: [first.id, second.id] } };
     const broken = padView(
       chain,
@@ -177,13 +182,15 @@ describe('other ways to log a rep', () => {
       facts,
     );
     expect(broken.lastInWords).toBe(`miss, broke at ${second.title}`);
-    expect(variant({ form: { kind: 'continuous', legs: ['slow', 'fast'] } }).legs).toEqual(['slow', 'fast']);
-    expect([
+    expect(variant({ form: { kind: 'continuous', legs: ['slow', 'fast'] } }).by).toEqual({
+      kind: 'legs',
+      legs: ['slow', 'fast'],
+    });
+    expect(
       variant({
         articles: { count: 8, shape: 'circle', laid: 'hidden', nearer: false, names: [], aidedAgain: false },
-      }).articles,
-      variant({}).articles,
-    ]).toEqual([true, false]);
+      }).by,
+    ).toEqual({ kind: 'articles' });
     expect([variant({ work: ['laid'] }).lying, variant({}).lying]).toEqual([-1, null]);
   });
 

@@ -11,7 +11,7 @@ import {
   placeOn,
 } from '@/core/breakdown';
 import { type Advice, type ColdProbe, type SeenSign, type Stage, transferOf } from '@/core/coaching';
-import { type RodData, rodOf } from '@/core/evidence';
+import { type FaultCount, type RodData, rodOf } from '@/core/evidence';
 import { type CoachFacts, type Entry, foldLog, type Judging, replay, type StandingRep } from '@/core/log';
 import { type FaultRef, sameFault } from '@/core/rulebooks';
 import { asLevel, type ElementId, type LevelId } from '@/core/shared';
@@ -30,12 +30,41 @@ import { probeOf, withProbe } from './probe-view';
 import { type Proposal, proposalOf } from './proposal';
 import { repInWords, tallyOf } from './rep-words';
 
-/** What is chosen on the pad for the next rep and not in the log yet, and the dog's own words. */
-export type Chosen = {
+/** What the log of this bout does not say. */
+export type Besides = {
+  /** Chosen for the next rep, and not in the log yet. */
   readonly chips: Readonly<Record<string, string>>;
+  /** The dog's own words. */
   readonly words: readonly string[];
+  /** How often each fault was seen in the bouts before. */
+  readonly seen: readonly FaultCount[];
 };
-const NOTHING_CHOSEN: Chosen = { chips: {}, words: [] };
+const NOTHING_ELSE: Besides = { chips: {}, words: [], seen: [] };
+
+/** What a rep of this element is judged by: each kind has its own pad, and exactly what that pad shows. */
+export type JudgedBy =
+  | { readonly kind: 'outcome' }
+  /** A send says its drive with the tap that logs it. */
+  | { readonly kind: 'drive' }
+  /**
+   * Where a new cue takes over from an old prompt: by when the answer came. The stage and its clock, in
+   * seconds, and whether the next prompted answer is paid.
+   */
+  | {
+      readonly kind: 'timed';
+      readonly stage: Stage;
+      readonly gap: number;
+      readonly wait: number;
+      readonly paid: boolean;
+    }
+  /** By the steps of a response scale, worst first, and the place on it that this rung asks, from 0. */
+  | { readonly kind: 'graded'; readonly grades: readonly Grade[]; readonly asked: number }
+  /** By the link at which it broke. */
+  | { readonly kind: 'chain'; readonly links: readonly Link[] }
+  /** Continuous work, by the clock and the leg. */
+  | { readonly kind: 'legs'; readonly legs: readonly string[] }
+  /** By first touch and pick among numbered articles. */
+  | { readonly kind: 'articles' };
 
 /** All that the pad shows, from the log alone: a reload in the middle of a set shows the same. */
 export type PadView = {
@@ -73,33 +102,14 @@ export type PadView = {
   readonly probe: ColdProbe | null;
   /** Whether it is off on business of its own just now. */
   readonly off: boolean;
-  /** Whether a send is judged by its drive. */
-  readonly byDrive: boolean;
-  /**
-   * Where a new cue takes over from an old prompt: the stage and its clock, and whether the next prompted
-   * answer is paid; reps are judged by when the answer came. Null elsewhere.
-   */
-  readonly transfer: {
-    readonly stage: Stage;
-    readonly gap: number;
-    readonly wait: number;
-    readonly paid: boolean;
-  } | null;
-  /** The steps of the response scale, worst first, where the policy goes by grades. */
-  readonly grades: readonly Grade[];
-  /** The place on that scale that this rung asks, from 0. */
-  readonly gradeAsked: number;
+  /** By what a rep is judged, and what the pad needs for it. */
+  readonly by: JudgedBy;
   /** Seconds of a hold or stay that this rung asks, for its clock; null where none is timed. */
   readonly hold: number | null;
   /** Whether calmness is told as kit is put on, worn and taken off. */
   readonly worn: boolean;
   /** Whether crookedness can be said of it. */
   readonly angled: boolean;
-  /** The links of a chain, for the one that broke. */
-  readonly links: readonly Link[];
-  readonly legs: readonly string[];
-  /** Whether a run is logged by first touch and pick among numbered articles. */
-  readonly articles: boolean;
   /** How many things lie out, where the dog is never sent for nothing; null elsewhere. */
   readonly lying: number | null;
   readonly repCount: number;
@@ -112,7 +122,7 @@ export function padView(
   bout: DatedBout,
   entries: readonly Entry[],
   facts: CoachFacts,
-  chosen: Chosen = NOTHING_CHOSEN,
+  { chips, words, seen }: Besides = NOTHING_ELSE,
 ): PadView {
   const ladder = buildLadder(element);
   const { reps, stands, lying, signs, off, probe: probed } = foldLog(bout.start, entries);
@@ -127,7 +137,6 @@ export function padView(
   const step = replay({ policy: element.policy, ladder, start: bout.start, facts }, entries);
   const transfer = transferOf(element.policy.rule.kind, step.state.inner);
   const label = (rep: StandingRep): string | null => faultsInWords(rep, faults);
-  const links = linksOf(element, work);
   const hold = element.form.kind === 'piece' ? holdOf(element, criteria) : null;
   return {
     ladder,
@@ -147,54 +156,40 @@ export function padView(
     rods: element.axes.flatMap((axis) => rodOf(axis, ladder, criteria, null) ?? []),
     advice: probe ? withProbe(probe, step.advice, ladder) : step.advice,
     last,
-    lastInWords: last ? repInWords(last, label(last), links) : null,
+    lastInWords: last ? repInWords(last, label(last), linksOf(element, work)) : null,
     proposal: last && proposalOf(last, judging, faults, element),
     flaws: byFrequency(
       faults.filter((fault) => !fault.miss),
-      reps,
+      seen,
     ),
-    misses: faults.filter((fault) => fault.miss),
+    misses: byFrequency(
+      faults.filter((fault) => fault.miss),
+      seen,
+    ),
     noted: ladder.rungs[rung]?.noted ?? [],
     judging,
-    chips: chipRows(
-      element,
-      bout,
-      criteria,
-      hold !== null,
-      { ...last?.asked.chips, ...chosen.chips },
-      chosen.words,
-    ),
+    chips: chipRows(element, bout, criteria, hold !== null, { ...last?.asked.chips, ...chips }, words),
     began: { away: bout.away, conditions: bout.conditions },
     signs: signs.flatMap(({ id, sign, over }) => (over === null ? [{ id, sign }] : [])),
     probe,
     off,
-    byDrive: element.policy.rule.kind === 'stretch',
-    transfer:
-      transfer && element.policy.rule.kind === 'cue-transfer'
-        ? {
-            stage: transfer.stage,
-            gap: element.policy.rule.gap,
-            wait: element.policy.rule.wait,
-            paid: transfer.paid,
-          }
-        : null,
-    ...gradingOf(element, criteria),
+    by: judgedBy(element, criteria, work, transfer),
     hold,
     worn: isWorn(element),
     angled: isAngled(element),
-    links,
-    legs: element.form.kind === 'continuous' ? element.form.legs : [],
     lying: element.work.includes('laid') ? lying : null,
-    articles: element.articles !== null,
     repCount: reps.length,
     reps,
   };
 }
 
-/** The dog's most frequent faults of this bout come first; the others keep the order of the rule book. */
-function byFrequency(faults: readonly NamedFault[], reps: readonly StandingRep[]): NamedFault[] {
-  const times = (fault: NamedFault): number =>
-    reps.filter(({ judged }) => judged.faults.some((one) => sameFault(one, fault.ref))).length;
+/**
+ * The dog's most frequent faults come first; the others keep the order of the rule book. By the bouts
+ * before this one: within a lesson no fault changes its place under the thumb, or its number.
+ */
+function byFrequency(faults: readonly NamedFault[], seen: readonly FaultCount[]): NamedFault[] {
+  const times = ({ ref }: NamedFault): number =>
+    seen.find(({ fault }) => fault !== null && sameFault(fault, ref))?.count ?? 0;
   return [...faults].sort((a, b) => times(b) - times(a));
 }
 
@@ -203,19 +198,36 @@ function faultsInWords({ judged }: StandingRep, faults: readonly NamedFault[]): 
   return names.length === 0 ? null : names.join(' and ');
 }
 
-/** The scale that an element is graded by, and the place on it that these criteria ask. */
-export function gradingOf(
+/**
+ * The one way in which a rep of this element is judged. What it is made of decides before its rule does:
+ * articles by the pick, continuous work by the clock, a chain by where it broke.
+ */
+export function judgedBy(
   element: ElementRecord,
   criteria: Criteria,
-): Pick<PadView, 'grades' | 'gradeAsked'> {
-  const grades = element.policy.rule.kind === 'distribution' ? gradesOf(element) : [];
-  return { grades, gradeAsked: gradeAskedOf(element, criteria, grades) };
+  work: DogWork,
+  transfer: { readonly stage: Stage; readonly paid: boolean } | null,
+): JudgedBy {
+  const { form, policy } = element;
+  const { rule } = policy;
+  if (element.articles !== null) return { kind: 'articles' };
+  if (form.kind === 'continuous' && form.legs.length > 0) return { kind: 'legs', legs: form.legs };
+  if (transfer && rule.kind === 'cue-transfer')
+    return { kind: 'timed', stage: transfer.stage, gap: rule.gap, wait: rule.wait, paid: transfer.paid };
+  if (rule.kind === 'distribution') return gradedBy(element, criteria);
+  const links = linksOf(element, work);
+  if (links.length > 0) return { kind: 'chain', links };
+  return { kind: rule.kind === 'stretch' ? 'drive' : 'outcome' };
 }
 
-function gradeAskedOf(element: ElementRecord, criteria: Criteria, grades: readonly Grade[]): number {
+/** By the element's own list of steps, or a plain scale of three. */
+export function gradedBy(element: ElementRecord, criteria: Criteria): Extract<JudgedBy, { kind: 'graded' }> {
+  const grades = gradesOf(element);
   const list = gradeAxis(element.axes);
-  if (!list?.levels) return grades.length - 1;
-  return Math.max(0, levelPlace(list.levels, criteria[list.key] ?? list.start));
+  const asked = list?.levels
+    ? Math.max(0, levelPlace(list.levels, criteria[list.key] ?? list.start))
+    : grades.length - 1;
+  return { kind: 'graded', grades, asked };
 }
 
 /**
@@ -253,9 +265,8 @@ function linksOf(element: ElementRecord, work: DogWork): readonly Link[] {
  * Clean, flawed or miss say it all; not where a rep is judged by its timing, a grade, a pick or
  * legs. A send says its drive with the same keys.
  */
-export function judgedByOutcome(view: Pick<PadView, 'transfer' | 'grades' | 'articles' | 'legs'>): boolean {
-  return view.transfer === null && view.grades.length === 0 && !view.articles && view.legs.length === 0;
-}
+export const judgedByOutcome = ({ by }: Pick<PadView, 'by'>): boolean =>
+  by.kind === 'outcome' || by.kind === 'drive' || by.kind === 'chain';
 
 /** A miss needs a choice only where several faults of the rule book mean "not done". */
 export function onlyMiss(view: Pick<PadView, 'misses'>): NamedFault | null | 'choose' {

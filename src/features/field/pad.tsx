@@ -1,8 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useLayoutEffect, useRef, useState } from 'react';
 import type { Axis } from '@/core/breakdown';
 import type { CallKind } from '@/core/coaching';
-import { type WordReach, wordReach } from '@/core/evidence';
+import { type FaultCount, type WordReach, wordReach } from '@/core/evidence';
 import type { CoachFacts, Entry } from '@/core/log';
 import { useKennelWithDog } from '@/data/live';
 import { type DatedBout, type Dog, type DogWork, type ElementRecord, keptOn } from '@/data/read';
@@ -12,6 +12,7 @@ import { CalledNow, Caller } from './caller';
 import { useCaller } from './caller-store';
 import { confusedIn, nextCall } from './calls';
 import { ChipBar, MoreChips } from './chip-bar';
+import { Dock } from './dock';
 import { FallingOffLine } from './falling-off-line';
 import { GapClock } from './gap-clock';
 import { useHand } from './hand-store';
@@ -24,6 +25,7 @@ import { PadBar, PadTools } from './pad-tools';
 import { padView } from './pad-view';
 import { RepDetails } from './rep-details';
 import { StampButton } from './stamp-button';
+import { TapButton } from './tap-button';
 import { usePadActions } from './use-pad-actions';
 import { useWakeLock } from './use-wake-lock';
 
@@ -35,18 +37,20 @@ type Props = {
   readonly bout: DatedBout;
   readonly entries: readonly Entry[];
   readonly facts: CoachFacts;
-  /** Where "enough" leads; to Today unless said otherwise. */
+  /** How often each fault was seen before. */
+  readonly seen: readonly FaultCount[];
+  /** Where "enough" leads; to the end card unless said otherwise. */
   readonly onEnd?: () => void;
 };
 
 /** The pad: made to be used with one thumb, the eyes on the dog. */
-export function Pad({ dog: turn, element, work, bout, entries, facts, onEnd }: Props) {
+export function Pad({ dog: turn, element, work, bout, entries, facts, seen, onEnd }: Props) {
   const context = useKennelWithDog();
   const dog = turn ?? context.dog;
   const changed = usePad((state) => state.chips);
   const kind = useCaller((state) => state.kind);
   const words = kind === 'cues' ? dog.cues.map((cue) => cue.word) : NO_WORDS;
-  const view = padView(element, work, bout, entries, facts, { chips: changed, words });
+  const view = padView(element, work, bout, entries, facts, { chips: changed, words, seen });
   const length = element.axes.find((axis) => axis.quantity === 'distance') ?? null;
   const reach = useWordReach(kind === 'cues' ? element : null, length);
   const called = kind && calledNext(kind, dog, bout, view, length && { axis: length, words: reach });
@@ -54,12 +58,19 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, onEnd }: P
   const [help, setHelp] = useState(false);
   const leftHanded = useHand((state) => state.leftHanded);
   const call = called?.ok ? called.value.call : null;
+  const home = useRef<HTMLDivElement>(null);
+  // Whatever led here is gone: the pad has the keys.
+  useLayoutEffect(() => {
+    if (document.activeElement === document.body) home.current?.focus({ preventScroll: true });
+  }, []);
   useWakeLock();
   usePadKeys(actions, view, () => setHelp(true));
   return (
     <div
+      ref={home}
       data-pad
-      className="-mt-2 mx-auto grid max-w-5xl gap-2.5 pb-20 lg:mt-0 lg:grid-cols-2 lg:gap-8 lg:pb-0"
+      tabIndex={-1}
+      className="-mt-2 mx-auto grid max-w-5xl gap-2.5 outline-none lg:mt-0 lg:grid-cols-2 lg:gap-8"
     >
       <div className="grid content-start gap-2.5 lg:gap-3">
         <div>
@@ -77,9 +88,12 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, onEnd }: P
             </li>
           ))}
         </ul>
+        <Unsaved actions={actions} day={bout.day} />
         <AdviceLine view={view} actions={actions} />
         {/* A new cue is not yet known: prompted answers are no falling off. */}
-        {!view.transfer && <FallingOffLine element={element} bout={bout} view={view} reps={view.reps} />}
+        {view.by.kind !== 'timed' && (
+          <FallingOffLine element={element} bout={bout} view={view} reps={view.reps} />
+        )}
         <div className="hidden gap-3 lg:grid">
           <Log view={view} />
           <PadTools actions={actions} view={view} onHelp={() => setHelp(true)} />
@@ -91,55 +105,31 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, onEnd }: P
         </div>
       </div>
       <div className={`grid content-start gap-2.5 lg:gap-3 ${leftHanded ? 'lg:order-first' : ''}`}>
-        {actions.failure && (
-          <Notice tone="alert" role="alert">
-            {actions.failure.message}
-            {actions.unsaved && (
-              <Button
-                className="mt-2"
-                onClick={() =>
-                  saveText(
-                    `regulon-rep-${bout.day}.json`,
-                    JSON.stringify(actions.unsaved, null, 1),
-                    'application/json',
-                  )
-                }
-              >
-                Keep this rep in a file
-              </Button>
-            )}
-          </Notice>
-        )}
-        <CalledNow called={called} repCount={view.repCount} />
-        <ChipBar view={view} call={call} />
-        {!view.articles && <StampButton onStamp={actions.stamp} />}
-        {view.transfer && (
+        <Dock>
+          <CalledNow called={called} repCount={view.repCount} />
+          <ChipBar view={view} call={call} />
+          {view.by.kind !== 'articles' && <StampButton onStamp={actions.stamp} />}
+          {view.hold !== null && view.by.kind !== 'timed' && <HoldClock asked={view.hold} />}
+          {view.lying !== null && <Lying count={view.lying} actions={actions} />}
+          {view.by.kind !== 'articles' && (
+            <RepPad element={element} bout={bout} entries={entries} view={view} actions={actions} />
+          )}
+          <PadBar actions={actions} />
+        </Dock>
+        {view.by.kind === 'timed' && (
           <GapClock
-            transfer={view.transfer}
+            transfer={view.by}
             onTimeOut={() => actions.tap({ tap: 'time-out' })}
             onStage={(stage) => actions.tap({ tap: 'stage', stage })}
           />
         )}
-        {view.hold !== null && !view.transfer && <HoldClock asked={view.hold} />}
-        {view.lying !== null && (
-          <Button
-            size="big"
-            look={view.lying <= 0 ? 'ink' : 'plain'}
-            className="!justify-between"
-            disabled={actions.busy}
-            onClick={() => actions.tap({ tap: 'laid' })}
-          >
-            <span>
-              {view.lying <= 0
-                ? 'Nothing lies there'
-                : `${view.lying} ${view.lying === 1 ? 'lies' : 'lie'} there`}
-            </span>
-            <span>I have laid one</span>
-          </Button>
+        {view.by.kind === 'articles' && (
+          <>
+            <RepPad element={element} bout={bout} entries={entries} view={view} actions={actions} />
+            <StampButton onStamp={actions.stamp} />
+          </>
         )}
-        <RepPad element={element} bout={bout} entries={entries} view={view} actions={actions} />
         <MoreChips view={view} call={call} />
-        {view.articles && <StampButton onStamp={actions.stamp} />}
         <div>
           <LastRep view={view} actions={actions} />
           <RepDetails view={view} actions={actions} rewards={dog.rewards} />
@@ -150,7 +140,6 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, onEnd }: P
           <PadTools actions={actions} view={view} onHelp={() => setHelp(true)} inHand />
         </div>
       </div>
-      <PadBar actions={actions} />
       {help && (
         <Suspense>
           <KeyHelp open onClose={() => setHelp(false)} />
@@ -160,6 +149,7 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, onEnd }: P
   );
 }
 
+type Actions = ReturnType<typeof usePadActions>;
 const NO_WORDS: readonly string[] = [];
 
 /** What is called next: by the dog's own words, within what this rung asks, confused ones more often. */
@@ -199,7 +189,7 @@ const ContinuousPad = lazy(async () => ({ default: (await import('./continuous-p
 
 type RepPadProps = Pick<Props, 'element' | 'bout' | 'entries'> & {
   readonly view: ReturnType<typeof padView>;
-  readonly actions: ReturnType<typeof usePadActions>;
+  readonly actions: Actions;
 };
 
 /**
@@ -207,11 +197,46 @@ type RepPadProps = Pick<Props, 'element' | 'bout' | 'entries'> & {
  * by the clock, anything else by its outcome.
  */
 function RepPad(props: RepPadProps) {
-  if (props.element.articles === null && props.view.legs.length === 0) return <OutcomePad {...props} />;
+  const { by } = props.view;
+  if (by.kind !== 'articles' && by.kind !== 'legs') return <OutcomePad {...props} />;
   return (
     <Suspense fallback={<p className="text-lg">Laying the pad out …</p>}>
-      {props.element.articles !== null ? <ArticlePad {...props} /> : <ContinuousPad {...props} />}
+      {by.kind === 'articles' ? <ArticlePad {...props} /> : <ContinuousPad {...props} legs={by.legs} />}
     </Suspense>
+  );
+}
+
+/** Where the dog is never sent for nothing: how many lie there, and the tap that says one more does. */
+function Lying({ count, actions }: { readonly count: number; readonly actions: Actions }) {
+  return (
+    <TapButton
+      size="big"
+      look={count <= 0 ? 'ink' : 'plain'}
+      className="!justify-between"
+      actions={actions}
+      says={{ tap: 'laid' }}
+    >
+      <span>{count <= 0 ? 'Nothing lies there' : `${count} ${count === 1 ? 'lies' : 'lie'} there`}</span>
+      <span>I have laid one</span>
+    </TapButton>
+  );
+}
+
+/** A rep that could not be stored is not lost: it can be kept in a file. */
+function Unsaved({ actions, day }: { readonly actions: Actions; readonly day: string }) {
+  const { failure, unsaved } = actions;
+  if (!failure) return null;
+  const keep = (): void =>
+    saveText(`regulon-rep-${day}.json`, JSON.stringify(unsaved, null, 1), 'application/json');
+  return (
+    <Notice tone="alert" role="alert">
+      {failure.message}
+      {unsaved && (
+        <Button size="big" className="mt-2" onClick={keep}>
+          Keep this rep in a file
+        </Button>
+      )}
+    </Notice>
   );
 }
 

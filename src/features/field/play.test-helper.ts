@@ -1,5 +1,5 @@
 import { axisFrom, type Criteria, METHODS, parseValue } from '@/core/breakdown';
-import type { CallKind, Timing } from '@/core/coaching';
+import type { CallKind, Stage, Timing } from '@/core/coaching';
 import { type Studied, studyElement, wordReach } from '@/core/evidence';
 import { type Aid, type Entry, foldLog, type Said } from '@/core/log';
 import {
@@ -27,7 +27,7 @@ import { factsOf } from '@/data/read/coach-facts';
 import { keptOf } from '@/data/records/kept-evidence';
 import { adviceLines } from './advice-lines';
 import { confusedIn, nextCall } from './calls';
-import { padView } from './pad-view';
+import { type Grade, padView } from './pad-view';
 import { type InHand, type Tap, tapped } from './tap';
 
 export const FIRST_DAY = '2026-03-02' as Day;
@@ -114,7 +114,11 @@ export class Play {
     const days = [...this.past.map((one) => one.bout.day), this.day];
     const facts = factsOf(this.element, this.bout, days);
     const words = this.options.words ?? [];
-    return padView(this.element, this.work, this.bout, this.entries, facts, { chips: this.chips, words });
+    return padView(this.element, this.work, this.bout, this.entries, facts, {
+      chips: this.chips,
+      words,
+      seen: this.past.flatMap((one) => keptOf(one.bout, { day: one.bout.day }, one.entries).evidence.faults),
+    });
   }
 
   private called() {
@@ -205,8 +209,18 @@ export class Play {
     return this.tap({ tap: 'timed', timing });
   }
 
+  /** The steps of the response scale that the pad shows, worst first. */
+  get grades(): readonly Grade[] {
+    return this.view.by.kind === 'graded' ? this.view.by.grades : [];
+  }
+
+  /** The stage in which a new cue takes over; null elsewhere. */
+  get stage(): Stage | null {
+    return this.view.by.kind === 'timed' ? this.view.by.stage : null;
+  }
+
   graded(name: string | null): this {
-    const grade = this.view.grades.find((one) => one.name === name);
+    const grade = this.grades.find((one) => one.name === name);
     if (name !== null && !grade) throw new Error(`no grade ${name}`);
     return this.tap({ tap: 'graded', grade: grade?.id ?? null });
   }

@@ -27,7 +27,7 @@ export function RepDetails({ view, actions, rewards }: Props) {
         className="mt-2"
         aria-pressed={jackpot}
         look={jackpot ? 'ink' : 'plain'}
-        disabled={actions.busy}
+        aria-disabled={actions.busy || undefined}
         onClick={() => !jackpot && tap({ paid: { size: 'jackpot' } })}
       >
         Jackpot

@@ -8,7 +8,7 @@ import { record } from '@/data/write';
 import { SelectField, writeDay } from '@/ui';
 import { chipRows } from './chips';
 import { Details, type DetailsProps } from './details';
-import { gradingOf, holdOf, isAngled, isWorn } from './pad-view';
+import { gradedBy, holdOf, isAngled, isWorn } from './pad-view';
 import { whyNotCounted } from './rep-words';
 
 const OUTCOMES: readonly (readonly [Judged['outcome'], string])[] = [
@@ -136,7 +136,10 @@ function detailsView(
   const hold = holdOf(element, rep.asked.criteria);
   return {
     judging: judgingOf(element, faults),
-    ...gradingOf(element, rep.asked.criteria),
+    by:
+      element.policy.rule.kind === 'distribution'
+        ? gradedBy(element, rep.asked.criteria)
+        : { kind: 'outcome' },
     angled: isAngled(element),
     worn: isWorn(element),
     hold,

@@ -170,7 +170,7 @@ describe('rules as they are played', () => {
 });
 
 describe('graded responses', () => {
-  const names = () => play(shaped()).view.grades.map((grade) => grade.name);
+  const names = () => play(shaped()).grades.map((grade) => grade.name);
   it('38 of them, 34 at or above the asked one: clean, and the ladder goes up', () => {
     const one = play(shaped());
     const [first] = names();
@@ -188,7 +188,7 @@ describe('graded responses', () => {
   it('the ladder goes on from the grade shown, not from the one asked', () => {
     const one = play(shaped());
     for (let i = 0; i < 20; i++) one.graded(names()[2] ?? null);
-    expect(one.take().view.gradeAsked).toBe(2);
+    expect(one.take().view.by).toMatchObject({ kind: 'graded', asked: 2 });
   });
 });
 
@@ -251,7 +251,7 @@ describe('a new cue', () => {
   it('half pay: what the coin tossed is in the log', () => {
     const one = play(cue()).tap({ tap: 'stage', stage: 'B' });
     for (let i = 0; i < 4; i++) {
-      const tossed = one.view.transfer?.paid;
+      const tossed = one.view.by.kind === 'timed' && one.view.by.paid;
       one.timed('prompted');
       expect(one.view.last?.paid).toEqual({ size: tossed ? 'small' : 'none', by: 'coin' });
     }
@@ -271,8 +271,8 @@ describe('a new cue', () => {
       tap: 'stage',
       stage: 'probe',
     });
-    expect(again.timed('none').view.transfer?.stage).toBe('probe');
-    expect(play(cue()).tap({ tap: 'stage', stage: 'probe' }).timed('none').view.transfer?.stage).toBe('A');
+    expect(again.timed('none').stage).toBe('probe');
+    expect(play(cue()).tap({ tap: 'stage', stage: 'probe' }).timed('none').stage).toBe('A');
   });
 });
 
@@ -283,9 +283,7 @@ describe('said otherwise later', () => {
     expect(timed.tap({ tap: 'timing-again', timing: 'in-gap' }).counts).toEqual({ counted: 1, clean: 1 });
     const graded = new Play(shaped(), { start: { response: 2 } as never }).graded('looks');
     expect(graded.counts.clean).toBe(0);
-    expect(graded.tap({ tap: 'grade-again', grade: graded.view.grades[3]?.id as never }).counts.clean).toBe(
-      1,
-    );
+    expect(graded.tap({ tap: 'grade-again', grade: graded.grades[3]?.id as never }).counts.clean).toBe(1);
     const run = {
       kind: 'articles',
       laid: ['7', '12'],

@@ -10,6 +10,7 @@ import {
   coachFacts,
   type DatedBout,
   type ElementRecord,
+  faultsBefore,
   gapOf,
   isOffWork,
   isRunning,
@@ -140,7 +141,11 @@ function TurnPad({ turn, onEnd }: { readonly turn: Turn; readonly onEnd: () => v
   const found = useLiveQuery(
     async () =>
       running
-        ? { work: await workOf(kennel, element.dogId), facts: await coachFacts(kennel, element, bout) }
+        ? {
+            work: await workOf(kennel, element.dogId),
+            facts: await coachFacts(kennel, element, bout),
+            seen: await faultsBefore(kennel, element.id, bout),
+          }
         : null,
     [kennel, element, bout?.id, running],
   );
@@ -176,6 +181,7 @@ function TurnPad({ turn, onEnd }: { readonly turn: Turn; readonly onEnd: () => v
       bout={bout}
       entries={turn.entries}
       facts={found.facts}
+      seen={found.seen}
       onEnd={onEnd}
     />
   );

@@ -28,7 +28,7 @@ export type OfLast = Extract<
       | 'say';
   }
 >;
-type Judges = Pick<PadView, 'judging' | 'grades' | 'gradeAsked'>;
+type Judges = Pick<PadView, 'judging' | 'by'>;
 
 /** What is said of the last rep, or said otherwise: an amendment. */
 export function amended(view: PadView, rep: StandingRep, tap: OfLast): Tapped {
@@ -76,7 +76,8 @@ export function changeOf(view: Judges, rep: StandingRep, tap: OfLast): Amendment
       return { seen: { timing: tap.timing }, judged: { outcome, aids } };
     }
     case 'grade-again': {
-      const { outcome, faults } = gradedJudgement(view, tap.grade);
+      if (view.by.kind !== 'graded') return {};
+      const { outcome, faults } = gradedJudgement(view.by, tap.grade);
       return { seen: { grade: tap.grade }, judged: { outcome, faults } };
     }
     case 'run-again': {

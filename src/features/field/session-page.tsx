@@ -1,12 +1,14 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
+import type { FaultCount } from '@/core/evidence';
 import { useDog, useKennelWithDog } from '@/data/live';
 import {
   boutLog,
   coachFacts,
   type DatedBout,
   type ElementRecord,
+  faultsBefore,
   isRunning,
   lastBout,
   sameWorkOf,
@@ -53,8 +55,24 @@ function OpenPad({ element, work, bout }: Open) {
   const { kennel } = useKennelWithDog();
   const entries = useLiveQuery(() => boutLog(kennel, bout.id), [kennel, bout.id]);
   const facts = useLiveQuery(() => coachFacts(kennel, element, bout), [kennel, element, bout]);
-  if (!entries || !facts) return <p className="text-lg">Reading the log …</p>;
-  return <Pad element={element} work={work} bout={bout} entries={entries} facts={facts} />;
+  const seen = useFaultsBefore(element, bout);
+  if (!entries || !facts || !seen) return <p className="text-lg">Reading the log …</p>;
+  return <Pad element={element} work={work} bout={bout} entries={entries} facts={facts} seen={seen} />;
+}
+
+/** Read once: what was seen before a bout does not change while it runs, and no tap reads it again. */
+function useFaultsBefore(element: ElementRecord, bout: DatedBout): readonly FaultCount[] | null {
+  const { kennel } = useKennelWithDog();
+  const [seen, setSeen] = useState<readonly FaultCount[] | null>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the bout is a new value with every rep, and the same bout
+  useEffect(() => {
+    let current = true;
+    void faultsBefore(kennel, element.id, bout).then((found) => current && setSeen(found));
+    return () => {
+      current = false;
+    };
+  }, [kennel, element.id, bout.id]);
+  return seen;
 }
 
 function Before({ element, last }: { readonly element: ElementRecord; readonly last: DatedBout | null }) {

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { KeyHint } from './keys';
 import { latencyOf, markerOf, type Stamps, usePad } from './pad-store';
+import { letGo } from './tap-button';
 
 /**
  * One target for all stamps: the cue, the response, the marker. Silent: the telephone must not
@@ -13,7 +14,7 @@ export function StampButton({ onStamp }: { readonly onStamp: () => void }) {
     <button
       type="button"
       onClick={(event) => {
-        if (event.detail > 0) event.currentTarget.blur();
+        letGo(event);
         onStamp();
       }}
       className={`flex min-h-14 items-center lg:min-h-20 justify-between border-2 border-ink px-5 text-2xl font-bold ${running ? 'bg-ink text-paper' : 'bg-sheet'}`}

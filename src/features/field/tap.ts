@@ -86,6 +86,8 @@ const NOTHING_THERE = fail(
   '',
   'Nothing lies there. Lay one, look that it is there, and confirm it; then send.',
 );
+/** A pad of another kind said it: nothing is logged by guessing. */
+const NOT_HERE = fail('not-judged-so', '', 'This element is not judged in that way; nothing was logged.');
 const NO_REP = fail('no-rep', '', 'There is no rep yet of which that could be said.');
 
 /**
@@ -119,12 +121,14 @@ export function tapped(view: PadView, hand: InHand, tap: Tap): Tapped {
         coinPay(view, tap.timing),
       );
     case 'graded':
-      return logged(
-        view,
-        hand,
-        gradedJudgement(view, tap.grade),
-        tap.grade === null ? {} : { grade: tap.grade },
-      );
+      return view.by.kind === 'graded'
+        ? logged(
+            view,
+            hand,
+            gradedJudgement(view.by, tap.grade),
+            tap.grade === null ? {} : { grade: tap.grade },
+          )
+        : NOT_HERE;
     case 'broke':
       return logged(view, hand, judgement('miss', []), chainRun(view, tap.link));
     case 'picked':
@@ -215,14 +219,14 @@ function byTap(seconds: Readonly<Record<'latency' | 'marker' | 'held', number | 
 }
 
 /** What the stage pays: an answer to the new cue always, one to the prompt as the stage or its coin says. */
-function coinPay({ transfer }: PadView, timing: Timing): Paid {
-  if (!transfer) return {};
+function coinPay({ by }: PadView, timing: Timing): Paid {
+  if (by.kind !== 'timed') return {};
   switch (timing) {
     case 'in-gap':
     case 'unprompted':
       return { size: 'small', by: 'schedule' };
     case 'prompted':
-      return { size: transfer.paid ? 'small' : 'none', by: transfer.stage === 'B' ? 'coin' : 'schedule' };
+      return { size: by.paid ? 'small' : 'none', by: by.stage === 'B' ? 'coin' : 'schedule' };
     case 'before-word':
     case 'reminded':
     case 'none':
@@ -231,9 +235,10 @@ function coinPay({ transfer }: PadView, timing: Timing): Paid {
 }
 
 function chainRun(view: PadView, brokeAt: number | null): SeenMore {
-  if (view.links.length === 0) return {};
+  const { by } = view;
+  if (by.kind !== 'chain') return {};
   return {
-    run: { kind: 'chain', links: view.links.map(({ id }) => ({ element: id, criteria: {} })), brokeAt },
+    run: { kind: 'chain', links: by.links.map(({ id }) => ({ element: id, criteria: {} })), brokeAt },
   };
 }
 

@@ -21,11 +21,12 @@ export type PadActions = {
   readonly failure: Failure | null;
   /** The rep that could not be stored, for a file. */
   readonly unsaved: RepSaid | null;
-  /** All that a tap can say, by the one function that says it. */
+  /**
+   * All that a tap or a key can say, by the one function that says it. The same one again within half a
+   * second is a bounce and says nothing, unless it only steps.
+   */
   readonly tap: (tap: Tap) => void;
-  /** The same by a finger: a second press of the same control within half a second is a bounce. */
-  readonly press: (tap: Tap) => void;
-  /** Whether a press of it would be a bounce just now. */
+  /** Whether it would be a bounce just now. */
   readonly bounces: (tap: Tap) => boolean;
   readonly stamp: () => void;
   readonly mark: () => void;
@@ -35,8 +36,10 @@ export type PadActions = {
   readonly end: () => void;
 };
 
-/** Milliseconds in which the same control does not log twice. */
+/** Milliseconds in which the same control does not log twice: a wet thumb, a remote that chatters. */
 const BOUNCE = 500;
+/** What only steps, one at a time: every press of it counts. */
+const isStep = (tap: Tap): boolean => tap.tap === 'move' && tap.because === 'hand';
 
 export function usePadActions(
   bout: DatedBout,
@@ -75,31 +78,20 @@ export function usePadActions(
     setUnsaved(stored ? null : said);
     if (!stored) usePad.setState(before);
   };
-  const tap = (one: Tap): void => {
+  const said = (one: Tap): void => {
     const found = tapped(view, inHand(called), one);
     if (!found.ok) setFailure(found);
     else if ('choose' in found) choose(found.choose);
     else if (found.said.kind === 'rep') {
       if (!busy) void rep(found.said);
     } else {
-      const { said } = found;
-      void write(() => record(kennel, bout, said));
+      const { said: entry } = found;
+      void write(() => record(kennel, bout, entry));
     }
   };
-  const [pressed, setPressed] = useState<string | null>(null);
-  useEffect(() => {
-    if (pressed === null) return;
-    const timer = setTimeout(() => setPressed(null), BOUNCE);
-    return () => clearTimeout(timer);
-  }, [pressed]);
-  const at = useRef({ key: '', time: Number.NEGATIVE_INFINITY });
-  const press = (one: Tap): void => {
-    const key = JSON.stringify(one);
-    const time = performance.now();
-    if (at.current.key === key && time - at.current.time < BOUNCE) return;
-    at.current = { key, time };
-    setPressed(key);
-    tap(one);
+  const bounce = useBounce();
+  const tap = (one: Tap): void => {
+    if (isStep(one) || bounce.first(JSON.stringify(one))) said(one);
   };
   const end = async (): Promise<void> => {
     await last.current;
@@ -107,15 +99,14 @@ export function usePadActions(
     if (!ended.ok) return;
     if (onEnd) onEnd();
     // Whoever has gone elsewhere meanwhile stays there.
-    else if (globalThis.location.pathname === pathname) await navigate(`/${kennel.name}/today`);
+    else if (globalThis.location.pathname === pathname) await navigate(`${pathname}/end`);
   };
   return {
     busy,
     failure,
     unsaved,
     tap,
-    press,
-    bounces: (one) => pressed === JSON.stringify(one),
+    bounces: (one) => !isStep(one) && bounce.pressed === JSON.stringify(one),
     stamp: () => {
       stamp(performance.now());
       // With one button the marker says that it was right; where a rep is judged otherwise, it is only
@@ -127,10 +118,29 @@ export function usePadActions(
     set: (items) => write(() => recordSet(kennel, bout, askedNow(view, { call: null, asks: {} }), items)),
     undo: () => {
       if (choosing !== 'outcome') choose('outcome');
-      else void write(() => recordUndo(kennel, bout));
+      else if (bounce.first('undo')) void write(() => recordUndo(kennel, bout));
     },
     end: () => void end(),
   };
+}
+
+/** Which control was pressed within the last half second, and whether a press of it is the first in that time. */
+function useBounce(): { readonly pressed: string | null; readonly first: (key: string) => boolean } {
+  const [pressed, setPressed] = useState<string | null>(null);
+  useEffect(() => {
+    if (pressed === null) return;
+    const timer = setTimeout(() => setPressed(null), BOUNCE);
+    return () => clearTimeout(timer);
+  }, [pressed]);
+  const at = useRef({ key: '', time: Number.NEGATIVE_INFINITY });
+  const first = (key: string): boolean => {
+    const time = performance.now();
+    if (at.current.key === key && time - at.current.time < BOUNCE) return false;
+    at.current = { key, time };
+    setPressed(key);
+    return true;
+  };
+  return { pressed, first };
 }
 
 /** What is in hand as somebody taps. */

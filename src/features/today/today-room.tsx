@@ -12,6 +12,7 @@ import {
   isOffWork,
   isRunning,
   lastBout,
+  lastLines,
   namedFaults,
   openBouts,
   standingSigns,
@@ -211,6 +212,14 @@ function Next({
     }
     await navigate(`../field/${id}`, { relative: 'path' });
   };
+  const lines = useLiveQuery(
+    () =>
+      lastLines(
+        kennel,
+        sessions.map((one) => one.element),
+      ),
+    [kennel, sessions],
+  );
   const [first, ...others] = sessions;
   if (!first) return null;
   return (
@@ -221,6 +230,7 @@ function Next({
         </div>
         <div className="grid gap-3 px-4 py-4">
           <h2 className="text-2xl font-extrabold leading-tight">{first.title}</h2>
+          <LastLine line={lines?.get(first.element)} />
           <p className="text-lg leading-snug">{first.reason}</p>
           <p className="leading-snug">
             <span className="font-semibold">Rung </span>
@@ -252,6 +262,7 @@ function Next({
               <li key={session.element} className="flex items-center justify-between gap-4 py-2.5">
                 <div>
                   <p className="text-lg font-semibold leading-snug">{session.title}</p>
+                  <LastLine line={lines?.get(session.element)} />
                   <p className="leading-snug text-ink-soft">{session.reason}</p>
                 </div>
                 <Button
@@ -266,6 +277,17 @@ function Next({
         </Sheet>
       )}
     </>
+  );
+}
+
+/** What was written after the last session of it comes before what is worked out. */
+function LastLine({ line }: { readonly line: string | undefined }) {
+  if (line === undefined) return null;
+  return (
+    <p className="border-l-[6px] border-signal bg-paper px-3 py-1.5 text-lg leading-snug">
+      <span className="font-semibold">You wrote: </span>
+      {line}
+    </p>
   );
 }
 

@@ -5,7 +5,6 @@ import { useKennel } from '@/data/live';
 import { Button, DismissSign, RepMarks } from '@/ui';
 import { adviceLines } from './advice-lines';
 import { useHand } from './hand-store';
-import { usePad } from './pad-store';
 import type { PadView } from './pad-view';
 import { restIsOver } from './signal';
 import type { PadActions } from './use-pad-actions';
@@ -14,12 +13,11 @@ type Props = { readonly view: PadView; readonly actions: PadActions };
 
 /**
  * The coach's quiet lines, each with its grounds: a sign of the body, the rule, a rest. None hides
- * another, and doing nothing declines them. Their height is kept, so that the pad below does not move
- * under the thumb when a button comes.
+ * another, and doing nothing declines them. Whatever comes here, what is
+ * tapped with every rep lies apart and does not move.
  */
 export function AdviceLine({ view, actions }: Props) {
   const { signs, main, rest, end } = adviceLines(view.advice);
-  const choosing = usePad((state) => state.choosing);
   const [dismissing, setDismissing] = useState(false);
   const standing = signs.find((line) => line.sign?.stands) ?? null;
   const rule = [main, end].filter((line) => line !== null);
@@ -28,7 +26,7 @@ export function AdviceLine({ view, actions }: Props) {
     <div
       role="status"
       aria-label="Advice"
-      className={`min-h-[9.75rem] flex-col justify-between gap-2 border-l-[6px] border-signal bg-sheet px-3 py-2 lg:flex lg:min-h-[7rem] ${choosing === 'outcome' ? 'flex' : 'hidden'}`}
+      className="flex flex-col justify-between gap-2 border-l-[6px] border-signal bg-sheet px-3 py-2 lg:min-h-[7rem]"
     >
       {signs.map((line) => (
         <p

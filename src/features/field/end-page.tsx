@@ -64,8 +64,8 @@ function EndCard({ element, work, bout, entries, facts }: Props) {
             <p className="mb-1 text-xl font-bold">{tally}</p>
             {view.marks.length > 0 && <RepMarks marks={view.marks} label="Reps of this session" big />}
           </div>
-          <Faults title={`${dog.name}’s`} faults={dogs} first />
-          <Faults title="Yours" faults={handlers} first={dogs.length === 0} />
+          <Faults title={`${dog.name}:`} faults={dogs} first />
+          <Faults title="You:" faults={handlers} first={dogs.length === 0} />
           {halt !== null && <Notice tone="alert">{halt}</Notice>}
           <div>
             <p className="text-lg leading-snug">
@@ -116,7 +116,7 @@ function Faults({
     <p className="leading-snug">
       <span className="font-semibold">{title} </span>
       {faults.map(({ label, count }) => `${label.toLowerCase()} ${count}×`).join(', ')}
-      {first ? `; so look at “${most.label.toLowerCase()}” first next time.` : '.'}
+      {first ? `; so look at ${faults.length === 1 ? 'that' : `“${most.label.toLowerCase()}”`} first next time.` : '.'}
     </p>
   );
 }

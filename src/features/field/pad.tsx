@@ -129,11 +129,11 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, seen, onEn
             <StampButton onStamp={actions.stamp} />
           </>
         )}
-        <MoreChips view={view} call={call} />
         <div>
           <LastRep view={view} actions={actions} />
           <RepDetails view={view} actions={actions} rewards={dog.rewards} />
         </div>
+        <MoreChips view={view} call={call} />
         <Caller called={called} />
         <div className="grid gap-3 lg:hidden">
           <Log view={view} />

@@ -48,6 +48,8 @@ const ROOM = [
   '@/data/files',
   '@/workers/client',
   '@/ui',
+  '@/words',
+  '@/words/en/*.json',
 ];
 const NO_PAGE_IN_DATA = [
   'react',
@@ -129,7 +131,7 @@ export const TABLE = [
     from: ROOM,
     never: ['dexie'],
     words:
-      'a room imports core, data/read, data/write, data/live, data/files, workers/client and ui; never another room.',
+      'a room imports core, data/read, data/write, data/live, data/files, workers/client, ui and words; never another room.',
   },
   {
     who: 'src/features/*/*/**',
@@ -139,9 +141,15 @@ export const TABLE = [
   },
   {
     who: 'src/ui/**',
-    from: core,
+    from: [...core, '@/words/shell'],
     never: ['dexie', 'react-router', 'react-router/**'],
-    words: 'ui takes types from core and nothing else of the project.',
+    words: 'ui takes types from core, its words, and nothing else of the project.',
+  },
+  {
+    who: 'src/words/**',
+    from: ['@/core/shared'],
+    never: ['dexie', 'react', 'react-dom', 'react-router'],
+    words: 'words know what the core shares, and nothing of who says them.',
   },
 ];
 

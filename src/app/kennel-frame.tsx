@@ -5,6 +5,7 @@ import type { DogId, Failure, Result } from '@/core/shared';
 import type { KennelContext } from '@/data/live';
 import { type Dog, type Kennel, type KennelName, listDogs } from '@/data/read';
 import { Button, Notice, PageHead, UndoLine } from '@/ui';
+import { tell } from '@/words/shell';
 import { useChosenDog } from './chosen-dog';
 import { now, todayOf } from './clock';
 import { useKeptFocus } from './keep-focus';
@@ -33,7 +34,7 @@ function OpenKennel({ name }: { readonly name: KennelName }) {
       current = false;
     };
   }, [name]);
-  if (!opened) return <p className="p-6 text-lg">Opening the kennel …</p>;
+  if (!opened) return <p className="p-6 text-lg">{tell('kennel-frame.opening-the-kennel')}</p>;
   if (shut) return <Shut />;
   return opened.ok ? <Frame kennel={opened.value} /> : <Refused failure={opened} />;
 }
@@ -42,12 +43,11 @@ function OpenKennel({ name }: { readonly name: KennelName }) {
 function Shut() {
   return (
     <main className="mx-auto max-w-2xl p-6">
-      <PageHead title="Load this page again">
-        Another tab runs a newer Regulon. This one has let go of the storage, so that nothing is written in an
-        older way. What was logged is there.
+      <PageHead title={tell('kennel-frame.load-this-page-again')}>
+        {tell('kennel-frame.another-tab-runs-a-newer-regulon')}
       </PageHead>
       <Button look="ink" size="big" onClick={() => location.reload()}>
-        Load again
+        {tell('kennel-frame.load-again')}
       </Button>
     </main>
   );
@@ -56,7 +56,7 @@ function Shut() {
 function Refused({ failure }: { readonly failure: Failure }) {
   return (
     <main className="mx-auto max-w-2xl p-6">
-      <PageHead title="The kennel stays closed" />
+      <PageHead title={tell('kennel-frame.the-kennel-stays-closed')} />
       <Notice tone="alert" role="alert">
         {failure.message}
       </Notice>
@@ -94,7 +94,7 @@ function Frame({ kennel }: { readonly kennel: Kennel }) {
         href="#room"
         className="sr-only focus:not-sr-only focus:absolute focus:left-2 focus:top-2 focus:z-50 focus:bg-sheet focus:p-3"
       >
-        Skip to the page
+        {tell('kennel-frame.skip-to-the-page')}
       </a>
       <NewerLine kennel={kennel} today={today} />
       <TopBar kennel={kennel.name} dogs={dogs ?? []} dog={dog} />
@@ -104,7 +104,7 @@ function Frame({ kennel }: { readonly kennel: Kennel }) {
         className="mx-auto w-full max-w-[76rem] px-4 pb-28 pt-5 outline-none sm:px-6 md:pb-12"
       >
         {dogs === undefined || addressed.reading ? (
-          <p className="text-lg">Reading the log …</p>
+          <p className="text-lg">{tell('kennel-frame.reading-the-log')}</p>
         ) : (
           <Outlet context={context} />
         )}

@@ -1,5 +1,6 @@
 import { createBrowserRouter, Navigate } from 'react-router';
 import { FieldRoom, SessionPage } from '@/features/field';
+import { tell } from '@/words/shell';
 import { DogGate } from './dog-gate';
 import { KennelFrame } from './kennel-frame';
 import { lastKennel } from './last-kennel';
@@ -22,7 +23,7 @@ export const router = createBrowserRouter([
     path: '/:kennel',
     element: <KennelFrame />,
     errorElement: <TroublePage />,
-    hydrateFallbackElement: <p className="p-6 text-lg">Opening the kennel …</p>,
+    hydrateFallbackElement: <p className="p-6 text-lg">{tell('routes.opening-the-kennel')}</p>,
     children: [
       { index: true, element: <Navigate to="today" replace /> },
       { path: 'start', lazy: async () => ({ Component: (await import('@/features/start')).StartRoom }) },

@@ -14,6 +14,7 @@ import { Link, NavLink, useLocation, useNavigate } from 'react-router';
 import { asId, type DogId } from '@/core/shared';
 import type { Dog, KennelName } from '@/data/read';
 import { SelectField } from '@/ui';
+import { tell } from '@/words/shell';
 import { useChosenDog } from './chosen-dog';
 import { useTheme } from './theme';
 
@@ -26,13 +27,13 @@ type Room = {
 
 /** In the order of the work; a room that has no dog to work on is left out. */
 const ROOMS: readonly Room[] = [
-  { to: 'today', title: 'Today', Icon: PawPrint, needsDog: true },
-  { to: 'rule-books', title: 'Rule books', Icon: NotebookText, needsDog: false },
-  { to: 'breakdown', title: 'Breakdown', Icon: Blocks, needsDog: true },
-  { to: 'field', title: 'Field', Icon: Timer, needsDog: true },
-  { to: 'readiness', title: 'Readiness', Icon: Gauge, needsDog: true },
-  { to: 'kennel', title: 'Kennel', Icon: House, needsDog: true },
-  { to: 'files', title: 'Files', Icon: FolderOpen, needsDog: false },
+  { to: 'today', title: tell('top-bar.today'), Icon: PawPrint, needsDog: true },
+  { to: 'rule-books', title: tell('top-bar.rule-books'), Icon: NotebookText, needsDog: false },
+  { to: 'breakdown', title: tell('top-bar.breakdown'), Icon: Blocks, needsDog: true },
+  { to: 'field', title: tell('top-bar.field'), Icon: Timer, needsDog: true },
+  { to: 'readiness', title: tell('top-bar.readiness'), Icon: Gauge, needsDog: true },
+  { to: 'kennel', title: tell('top-bar.kennel'), Icon: House, needsDog: true },
+  { to: 'files', title: tell('top-bar.files'), Icon: FolderOpen, needsDog: false },
 ];
 
 type Props = { readonly kennel: KennelName; readonly dogs: readonly Dog[]; readonly dog: Dog | null };
@@ -45,18 +46,19 @@ export function TopBar({ kennel, dogs, dog }: Props) {
       <div className="mx-auto flex max-w-[76rem] flex-wrap items-end gap-x-4 px-4 pt-2 sm:px-6">
         <div className="flex items-baseline gap-3 pb-2">
           <Link to={`/${kennel}/today`} className="text-xl font-extrabold tracking-tight">
-            Regulon
+            {tell('top-bar.regulon')}
           </Link>
           {dog && <DogName kennel={kennel} dogs={dogs} dog={dog} />}
           {kennel === 'sample' && (
             <span className="border border-ink px-1.5 text-sm">
-              sample<span className="hidden xl:inline">, all invented</span>
+              {tell('top-bar.sample')}
+              <span className="hidden xl:inline">{tell('top-bar.all-invented')}</span>
             </span>
           )}
         </div>
         <ThemeSwitch />
         <nav
-          aria-label="Rooms"
+          aria-label={tell('top-bar.rooms')}
           className="fixed inset-x-0 bottom-0 z-30 flex border-t-2 border-ink bg-sheet pb-[env(safe-area-inset-bottom)] md:static md:order-2 md:ml-auto md:border-0 md:pb-0"
         >
           {rooms.map((room) => (
@@ -91,10 +93,10 @@ function DogName({ kennel, dogs, dog }: Props & { readonly dog: Dog }) {
   const choose = useChosenDog((state) => state.choose);
   const { pathname } = useLocation();
   const navigate = useNavigate();
-  if (dogs.length === 1) return <span className="text-lg">with {dog.name}</span>;
+  if (dogs.length === 1) return <span className="text-lg">{tell('top-bar.with', { name: dog.name })}</span>;
   return (
     <SelectField
-      label="Dog"
+      label={tell('top-bar.dog')}
       shown="with"
       beside
       className="text-lg"
@@ -118,7 +120,7 @@ function ThemeSwitch() {
     <button
       type="button"
       onClick={toggle}
-      aria-label={theme === 'light' ? 'Dark page for dusk' : 'Light page for day'}
+      aria-label={theme === 'light' ? tell('top-bar.dark-page-for-dusk') : tell('top-bar.light-page-for-day')}
       className="mb-1 ml-auto grid size-11 place-items-center md:order-3 md:ml-0"
     >
       <Icon aria-hidden="true" className="size-5" />

@@ -1,5 +1,6 @@
 import { isRouteErrorResponse, Link, useRouteError } from 'react-router';
 import { buttonClass, Notice, PageHead } from '@/ui';
+import { tell } from '@/words/shell';
 
 /** A bug has thrown: say so, and that the log is safe, and give a way on. */
 export function TroublePage() {
@@ -11,15 +12,15 @@ export function TroublePage() {
       : String(error);
   return (
     <main className="mx-auto max-w-2xl p-6">
-      <PageHead title="Something went wrong here">
-        Your reps are stored; this page could not be drawn.
+      <PageHead title={tell('trouble.something-went-wrong-here')}>
+        {tell('trouble.your-reps-are-stored-this-page')}
       </PageHead>
       <Notice tone="alert" role="alert">
         {words}
       </Notice>
       <p className="mt-4 flex gap-3">
         <Link className={buttonClass('ink')} to="/" reloadDocument>
-          Start again
+          {tell('trouble.start-again')}
         </Link>
       </p>
     </main>
@@ -29,9 +30,11 @@ export function TroublePage() {
 export function LostPage() {
   return (
     <div className="mx-auto max-w-2xl p-6">
-      <PageHead title="There is no such page">The address may be old.</PageHead>
+      <PageHead title={tell('trouble.there-is-no-such-page')}>
+        {tell('trouble.the-address-may-be-old')}
+      </PageHead>
       <Link className={buttonClass('ink')} to="/">
-        Go to Today
+        {tell('trouble.go-to-today')}
       </Link>
     </div>
   );

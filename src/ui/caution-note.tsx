@@ -1,11 +1,12 @@
 import type { Caution } from '@/core/planning';
+import { tell } from '@/words/shell';
 import { Notice } from './sheet';
 
 /** One caution with why it is shown. What must hold before the work begins is marked so. */
 export function CautionNote({ caution }: { readonly caution: Caution }) {
   return (
     <Notice tone={caution.must ? 'alert' : 'plain'}>
-      {caution.must && <span className="font-semibold">Before you begin: </span>}
+      {caution.must && <span className="font-semibold">{tell('caution-note.before-you-begin')} </span>}
       {caution.text} <span className="text-ink-soft">{caution.why}</span>
     </Notice>
   );

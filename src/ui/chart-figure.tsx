@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { type ReactNode, useRef } from 'react';
+import { tell } from '@/words/shell';
 import { useTokens } from './chart-tokens';
 import { saveBlob, saveText } from './save-text';
 
@@ -39,11 +40,11 @@ export function ChartFigure({ sentence, table, name, children }: Props) {
       <figcaption className="mt-1 text-sm leading-snug text-ink-soft">{sentence}</figcaption>
       <details className="mt-1 text-sm">
         <summary className="min-h-6 cursor-pointer underline underline-offset-4">
-          The same as a table, and to save
+          {tell('chart-figure.the-same-as-a-table-and-to-save')}
         </summary>
         <p className="my-1 flex flex-wrap gap-4">
           <button type="button" className="min-h-11 underline underline-offset-4" onClick={savePicture}>
-            Save the picture (PNG)
+            {tell('chart-figure.save-the-picture-png')}
           </button>
           <button
             type="button"
@@ -59,7 +60,7 @@ export function ChartFigure({ sentence, table, name, children }: Props) {
               )
             }
           >
-            Save the table (CSV)
+            {tell('chart-figure.save-the-table-csv')}
           </button>
         </p>
         <table className="mt-1">

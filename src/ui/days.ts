@@ -1,6 +1,7 @@
 import { format, type Locale } from 'date-fns';
 import { enGB } from 'date-fns/locale/en-GB';
 import type { Day } from '@/core/shared';
+import { tell } from '@/words/shell';
 
 /** Languages whose days this program writes; others read them as English does. */
 const LOCALES: Readonly<Record<string, () => Promise<Locale>>> = {
@@ -35,4 +36,4 @@ export const writeDay = (day: Day): string => format(new Date(`${day}T12:00:00`)
 
 /** The day and hour of an instant: "15 Jun 2026, 16:30"; in words where it is none. */
 export const writeInstant = (at: number): string =>
-  Number.isFinite(at) ? format(at, 'PPp', { locale }) : 'on a day that nobody noted';
+  Number.isFinite(at) ? format(at, 'PPp', { locale }) : tell('days.on-a-day-that-nobody-noted');

@@ -1,5 +1,6 @@
 import { Dialog as Radix } from 'radix-ui';
 import { type ReactNode, useRef } from 'react';
+import { tell } from '@/words/shell';
 import { Button } from './button';
 
 export type DialogProps = {
@@ -31,7 +32,7 @@ export function DialogSheet({ open, onClose, title, children }: DialogProps) {
           <Radix.Title className="mb-3 text-xl font-bold">{title}</Radix.Title>
           {children}
           <div className="mt-4 flex justify-end">
-            <Button onClick={onClose}>Close</Button>
+            <Button onClick={onClose}>{tell('dialog-sheet.close')}</Button>
           </div>
         </Radix.Content>
       </Radix.Portal>

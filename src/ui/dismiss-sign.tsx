@@ -1,13 +1,14 @@
 import { useState } from 'react';
+import { tell } from '@/words/shell';
 import { Button } from './button';
 import { Dialog } from './dialog';
 import { TextField } from './text-field';
 
 const REASONS = [
-  'Looked it over: nothing found',
-  'The vet has seen it',
-  'Rested since, and well',
-  'Tapped by mistake',
+  tell('dismiss-sign.looked-it-over-nothing-found'),
+  tell('dismiss-sign.the-vet-has-seen-it'),
+  tell('dismiss-sign.rested-since-and-well'),
+  tell('dismiss-sign.tapped-by-mistake'),
 ];
 
 type Props = {
@@ -28,7 +29,7 @@ export function DismissSign({ open, words, onClose, onDismiss }: Props) {
     onClose();
   };
   return (
-    <Dialog open={open} onClose={onClose} title="Why does it no longer hold?">
+    <Dialog open={open} onClose={onClose} title={tell('dismiss-sign.why-does-it-no-longer-hold')}>
       <p className="mb-3 leading-snug">{words}</p>
       <div className="grid gap-2">
         {REASONS.map((reason) => (
@@ -37,13 +38,13 @@ export function DismissSign({ open, words, onClose, onDismiss }: Props) {
           </Button>
         ))}
         <TextField
-          label="Or in your own words"
+          label={tell('dismiss-sign.or-in-your-own-words')}
           value={why}
           maxLength={200}
           onChange={(event) => setWhy(event.target.value)}
         />
         <Button size="big" look="ink" disabled={why.trim() === ''} onClick={() => dismiss(why)}>
-          Say so
+          {tell('dismiss-sign.say-so')}
         </Button>
       </div>
     </Dialog>
@@ -55,12 +56,12 @@ export function SignNote({ words, onDismiss }: Pick<Props, 'words' | 'onDismiss'
   const [open, setOpen] = useState(false);
   return (
     <section
-      aria-label="A sign that stands"
+      aria-label={tell('dismiss-sign.a-sign-that-stands')}
       className="border-2 border-ink border-l-[10px] border-l-signal bg-sheet p-3"
     >
       <p className="mb-2 text-lg leading-snug">{words}</p>
       <Button size="big" onClick={() => setOpen(true)}>
-        It no longer holds
+        {tell('dismiss-sign.it-no-longer-holds')}
       </Button>
       <DismissSign open={open} words={words} onClose={() => setOpen(false)} onDismiss={onDismiss} />
     </section>

@@ -10,6 +10,7 @@ import {
 import annotation from 'chartjs-plugin-annotation';
 import { useMemo } from 'react';
 import { Bar } from 'react-chartjs-2';
+import { tell } from '@/words/shell';
 import { ChartFigure } from './chart-figure';
 import { type Tokens, useTokens } from './chart-tokens';
 import type { HistogramProps } from './histogram';
@@ -42,7 +43,7 @@ export default function HistogramChart({ bins, lineAfter, lineLabel, axisLabel, 
       sentence={sentence}
       name="scores"
       table={{
-        head: [axisLabel, 'share of runs, %'],
+        head: [axisLabel, tell('histogram-chart.share-of-runs')],
         rows: bins.map((bin) => [bin.label, (bin.share * 100).toFixed(1)]),
       }}
     >
@@ -82,7 +83,9 @@ function optionsFor(
     maintainAspectRatio: false,
     plugins: {
       legend: { display: false },
-      tooltip: { callbacks: { label: (item) => `${Number(item.raw).toFixed(1)} % of runs` } },
+      tooltip: {
+        callbacks: { label: (item) => tell('histogram-chart.of-runs', { raw: Number(item.raw).toFixed(1) }) },
+      },
       annotation: {
         annotations: {
           pass: {
@@ -112,7 +115,7 @@ function optionsFor(
         border: { color: tokens.ink },
       },
       y: {
-        title: { display: true, text: '% of runs', color: tokens.soft, font },
+        title: { display: true, text: tell('histogram-chart.of-runs-2'), color: tokens.soft, font },
         ticks: { color: tokens.soft, font, maxTicksLimit: 5 },
         grid: { color: tokens.hair },
         border: { display: false },

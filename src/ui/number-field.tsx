@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { tell } from '@/words/shell';
 import { TextField } from './text-field';
 
 type Props = {
@@ -24,7 +25,7 @@ export function NumberField({ label, value, least, most, open = false, onTake }:
     const empty = clean === '' && open;
     const number = Number(clean);
     const fits = empty || (/^\d+$/.test(clean) && number >= least && number <= most);
-    setProblem(fits ? undefined : `A whole number from ${least} to ${most}.`);
+    setProblem(fits ? undefined : tell('number-field.a-whole-number-from-to', { least, most }));
     const taken = empty ? null : number;
     if (fits && taken !== value) onTake(taken);
   };

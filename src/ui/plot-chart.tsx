@@ -12,6 +12,7 @@ import {
 import annotation from 'chartjs-plugin-annotation';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
+import { tell } from '@/words/shell';
 import { ChartFigure } from './chart-figure';
 import { type Tokens, useTokens } from './chart-tokens';
 import type { PlotProps } from './plot';
@@ -36,10 +37,10 @@ function datasetsOf(
   const edge = { pointRadius: 0, borderWidth: 1, borderColor: tokens.soft };
   const bands: ChartDataset<'line', { x: number; y: number }[]>[] = band
     ? [
-        { ...edge, label: `${band.label}, low`, data: [...band.low] },
+        { ...edge, label: tell('plot-chart.low', { label: band.label }), data: [...band.low] },
         {
           ...edge,
-          label: `${band.label}, high`,
+          label: tell('plot-chart.high', { label: band.label }),
           data: [...band.high],
           fill: '-1',
           backgroundColor: `${tokens.soft}33`,

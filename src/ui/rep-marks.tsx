@@ -1,6 +1,7 @@
 import type { KeptMark } from '@/core/evidence';
 import type { StandingRep } from '@/core/log';
 import type { FaultRef } from '@/core/rulebooks';
+import { tell } from '@/words/shell';
 
 /**
  * How a rep is drawn. Shape first: a stroke for clean, a stroke with a notch for flawed, an open
@@ -55,7 +56,7 @@ type Props = { readonly marks: readonly RepMark[]; readonly label: string; reado
 
 /** A history that reads like a tally stick, in fives. */
 export function RepMarks({ marks, label, big = false }: Props) {
-  if (marks.length === 0) return <p className="text-sm text-ink-soft">No reps yet.</p>;
+  if (marks.length === 0) return <p className="text-sm text-ink-soft">{tell('rep-marks.no-reps-yet')}</p>;
   return (
     <ol aria-label={label} className="flex flex-wrap items-end gap-y-1">
       {marks.map((mark, i) => (
@@ -92,14 +93,17 @@ function Mark({ mark, big }: { readonly mark: RepMark; readonly big: boolean }) 
 /** The key to the marks, for the foot of a page. */
 export function RepMarkKey() {
   const samples: readonly RepMark[] = [
-    { key: 'clean', shape: 'clean', notDog: false, aided: false, words: 'clean' },
-    { key: 'flawed', shape: 'flawed', notDog: false, aided: false, words: 'flawed' },
-    { key: 'miss', shape: 'miss', notDog: false, aided: false, words: 'miss' },
-    { key: 'not-dog', shape: 'flawed', notDog: true, aided: false, words: 'not the dog’s' },
-    { key: 'aided', shape: 'clean', notDog: false, aided: true, words: 'aided' },
+    { key: 'clean', shape: 'clean', notDog: false, aided: false, words: tell('rep-marks.clean') },
+    { key: 'flawed', shape: 'flawed', notDog: false, aided: false, words: tell('rep-marks.flawed') },
+    { key: 'miss', shape: 'miss', notDog: false, aided: false, words: tell('rep-marks.miss') },
+    { key: 'not-dog', shape: 'flawed', notDog: true, aided: false, words: tell('rep-marks.not-the-dogs') },
+    { key: 'aided', shape: 'clean', notDog: false, aided: true, words: tell('rep-marks.aided') },
   ];
   return (
-    <ul className="flex flex-wrap gap-x-4 gap-y-1 text-sm text-ink-soft" aria-label="Key to the marks">
+    <ul
+      className="flex flex-wrap gap-x-4 gap-y-1 text-sm text-ink-soft"
+      aria-label={tell('rep-marks.key-to-the-marks')}
+    >
       {samples.map((mark) => (
         <li key={mark.key} className="flex items-center gap-1">
           <Mark mark={mark} big={false} />

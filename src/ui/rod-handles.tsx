@@ -1,5 +1,6 @@
 import { type PointerEvent, useRef, useState } from 'react';
 import type { RodData } from '@/core/evidence';
+import { tell } from '@/words/shell';
 
 type Mark = 'start' | 'demand';
 type Props = {
@@ -22,7 +23,7 @@ export function RodHandles({ data, left, right, onMove }: Props) {
       <Handle
         which="start"
         at={0}
-        label={`Start of ${data.title}: ${data.start}`}
+        label={tell('rod-handles.start-of', { title: data.title, start: data.start })}
         left={left}
         right={right}
         onMove={onMove}
@@ -30,7 +31,7 @@ export function RodHandles({ data, left, right, onMove }: Props) {
       <Handle
         which="demand"
         at={1}
-        label={`Demand of ${data.title}: ${data.demand}`}
+        label={tell('rod-handles.demand-of', { title: data.title, demand: data.demand })}
         left={left}
         right={right}
         onMove={onMove}
@@ -56,7 +57,7 @@ function Handle({ which, at, label, left, right, onMove }: HandleProps) {
     <button
       ref={button}
       type="button"
-      aria-label={`${label}. Arrow keys move it`}
+      aria-label={tell('rod-handles.arrow-keys-move-it', { label })}
       className="absolute top-[2.4rem] z-10 grid h-11 w-6 -translate-x-1/2 cursor-ew-resize touch-none place-items-start justify-center"
       style={{ left: `${(((held ?? at) - left) / (right - left)) * 100}%` }}
       onPointerDown={(event) => {

@@ -1,4 +1,5 @@
 import type { RodData } from '@/core/evidence';
+import { tell } from '@/words/shell';
 import { RodHandles } from './rod-handles';
 
 const LEFT = -0.12;
@@ -26,7 +27,11 @@ export function Rod({ data, compact = false, onMove = null }: Props) {
       <div aria-hidden="true">
         <div className="flex justify-between gap-2 text-sm leading-none">
           <span className="font-semibold">{data.title}</span>
-          {data.proof !== null && <span className="whitespace-nowrap text-ink-soft">proof {data.proof}</span>}
+          {data.proof !== null && (
+            <span className="whitespace-nowrap text-ink-soft">
+              {tell('rod.proof', { proof: data.proof })}
+            </span>
+          )}
         </div>
         <div className={`relative ${compact ? 'h-[4.6rem]' : 'h-[4.9rem]'}`}>
           <Pole marks={marks} place={place} />

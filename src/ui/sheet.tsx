@@ -1,4 +1,5 @@
 import { type ReactNode, useId } from 'react';
+import { tell } from '@/words/shell';
 
 type SheetProps = {
   readonly title?: ReactNode;
@@ -38,7 +39,7 @@ export function Sheet({ title, aside, children, className = '', label }: SheetPr
 export function PageHead({ title, children }: { readonly title: string; readonly children?: ReactNode }) {
   return (
     <header className="mb-5 max-w-4xl">
-      <title>{`${title} · Regulon`}</title>
+      <title>{tell('sheet.regulon', { title })}</title>
       <h1 className="text-[1.75rem] font-extrabold leading-tight tracking-tight">{title}</h1>
       {children !== undefined && <p className="mt-1 text-lg leading-snug text-ink-soft">{children}</p>}
     </header>

@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import type { Result } from '@/core/shared';
+import { tell } from '@/words/shell';
 import { Button } from './button';
 
 /** What was done last, and how to take it back; null where it cannot be. */
@@ -36,7 +37,7 @@ export function UndoLine() {
   };
   return (
     <section
-      aria-label="Done last"
+      aria-label={tell('undo.done-last')}
       aria-live="polite"
       className="pointer-events-none sticky bottom-[4.75rem] z-40 flex justify-center px-3 md:bottom-4"
     >
@@ -48,10 +49,10 @@ export function UndoLine() {
           <span className="leading-snug">{last.words}</span>
           {last.back && (
             <Button look="ink" onClick={() => void takeBack()}>
-              Undo
+              {tell('undo.undo')}
             </Button>
           )}
-          <Button look="quiet" aria-label="Put this line away" onClick={clear}>
+          <Button look="quiet" aria-label={tell('undo.put-this-line-away')} onClick={clear}>
             ×
           </Button>
         </div>

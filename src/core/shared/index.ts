@@ -4,4 +4,5 @@ export { printOf } from './print';
 export * from './quantities';
 export * from './random';
 export * from './result';
+export * from './say';
 export type { Steps } from './steps';

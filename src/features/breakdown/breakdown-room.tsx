@@ -12,29 +12,29 @@ import {
 } from './breakdown-view';
 import { ExerciseTools, LinkTools } from './exercise-tools';
 import { useWeighed } from './use-weighed';
+import { tell } from './words';
 
 export function BreakdownRoom() {
   const { dog } = useKennelWithDog();
   const state = useDog();
   const latest = useWeighed(state);
-  if (!state) return <p className="text-lg">Reading the log …</p>;
+  if (!state) return <p className="text-lg">{tell('breakdown-room.reading-the-log')}</p>;
   const weighed = newestOf(latest);
   const own = ownElements(state, weighed);
   return (
     <>
-      <PageHead title={`What ${dog.name} is asked, piece by piece`}>
-        Each link of the chain is an element: the longer, the more it can cost; the thinner, the weaker. Open
-        one to see or change its ladder.
+      <PageHead title={tell('breakdown-room.what-is-asked-piece-by-piece', { name: dog.name })}>
+        {tell('breakdown-room.each-link-of-the-chain-is-an')}
       </PageHead>
       <p className="mb-5 flex flex-wrap gap-3">
         <Link className={buttonClass('ink')} to="new">
-          Break an exercise down
+          {tell('breakdown-room.break-an-exercise-down')}
         </Link>
         <Link className={buttonClass('plain')} to="methods">
-          Methods
+          {tell('breakdown-room.methods')}
         </Link>
         <Link className={buttonClass('plain')} to="prerequisites">
-          What needs what
+          {tell('breakdown-room.what-needs-what')}
         </Link>
       </p>
       {latest.state === 'failed' && <Notice tone="alert">{latest.failure.message}</Notice>}
@@ -43,7 +43,10 @@ export function BreakdownRoom() {
           <ExerciseSheet key={exercise.key} exercise={exercise} state={state} />
         ))}
         {own.length > 0 && (
-          <Sheet title="Own goals" aside="pieces that stand in no exercise">
+          <Sheet
+            title={tell('breakdown-room.own-goals')}
+            aside={tell('breakdown-room.pieces-that-stand-in-no-exercise')}
+          >
             <ul className="divide-y divide-hair">
               {own.map((element) => (
                 <ElementRow key={element.id} element={element} />
@@ -65,15 +68,17 @@ function ExerciseSheet({ exercise, state }: { readonly exercise: ExerciseView; r
     weight: link.weight,
     strength: link.strength,
     note: [
-      link.stake === null ? '' : `up to ${link.stake} points`,
-      link.strength === null ? '' : `${Math.round(link.strength * 100)} in 100 clean`,
+      link.stake === null ? '' : tell('breakdown-room.up-to-points', { stake: link.stake }),
+      link.strength === null
+        ? ''
+        : tell('breakdown-room.in-100-clean', { round: Math.round(link.strength * 100) }),
     ]
       .filter(Boolean)
       .join('; '),
   }));
   return (
     <Sheet title={exercise.title} aside={exercise.aside}>
-      <Chain label={`Chain of ${exercise.title}`} links={links} />
+      <Chain label={tell('breakdown-room.chain-of', { title: exercise.title })} links={links} />
       <ul className="mt-3 divide-y divide-hair border-t border-rule">
         {exercise.links.map((link, i) => (
           <ElementRow
@@ -105,27 +110,37 @@ function ElementRow({
           {place !== undefined && <span className="text-ink-soft">{place}. </span>}
           {element.title}
         </h3>
-        <p className="text-sm leading-snug">Rung {element.rungInWords}</p>
-        <p className="text-sm leading-snug text-ink-soft">{element.chance ?? 'Weighing the reps …'}</p>
+        <p className="text-sm leading-snug">
+          {tell('breakdown-room.rung', { rungInWords: element.rungInWords })}
+        </p>
+        <p className="text-sm leading-snug text-ink-soft">
+          {element.chance ?? tell('breakdown-room.weighing-the-reps')}
+        </p>
         {element.waits.length > 0 && (
           <p className="text-sm font-semibold leading-snug text-signal-ink">
-            Waits: {element.waits.join('; ')}
+            {tell('breakdown-room.waits', { waits: element.waits.join('; ') })}
           </p>
         )}
         {element.problems > 0 && (
-          <p className="text-sm font-semibold text-signal-ink">{element.problems} to look at in the ladder</p>
+          <p className="text-sm font-semibold text-signal-ink">
+            {tell('breakdown-room.to-look-at-in-the-ladder', { problems: element.problems })}
+          </p>
         )}
         <p className="mt-1.5 flex flex-wrap gap-2">
-          <Link className={buttonClass('plain')} to={element.id} aria-label={`Ladder of ${element.title}`}>
-            Ladder
+          <Link
+            className={buttonClass('plain')}
+            to={element.id}
+            aria-label={tell('breakdown-room.ladder-of', { title: element.title })}
+          >
+            {tell('breakdown-room.ladder')}
           </Link>
           <Link
             className={buttonClass('quiet')}
             to={`../field/${element.id}`}
             relative="path"
-            aria-label={`Train ${element.title}`}
+            aria-label={tell('breakdown-room.train', { title: element.title })}
           >
-            Train
+            {tell('breakdown-room.train-2')}
           </Link>
           {tools}
         </p>
@@ -144,16 +159,23 @@ function Retired({ state }: { readonly state: DogState }) {
   const retired = retiredElements(state);
   if (retired.length === 0) return null;
   return (
-    <Sheet title="Split or joined" aside="their reps are kept" className="mt-7">
+    <Sheet
+      title={tell('breakdown-room.split-or-joined')}
+      aside={tell('breakdown-room.their-reps-are-kept')}
+      className="mt-7"
+    >
       <ul className="grid gap-2">
         {retired.map((element) => (
           <li key={element.id} className="flex flex-wrap items-center justify-between gap-3">
             <span>
-              {element.title}: {repsOn(state.evidence, element.id)} reps, {element.assigned.length} sessions
-              assigned
+              {tell('breakdown-room.reps-sessions-assigned', {
+                title: element.title,
+                repsOn: repsOn(state.evidence, element.id),
+                assignedCount: element.assigned.length,
+              })}
             </span>
             <Link className={buttonClass('plain')} to={`${element.id}/about`}>
-              Say what they count for
+              {tell('breakdown-room.say-what-they-count-for')}
             </Link>
           </li>
         ))}
@@ -165,10 +187,7 @@ function Retired({ state }: { readonly state: DogState }) {
 function RodKey() {
   return (
     <p className="mt-4 max-w-4xl text-sm leading-snug text-ink-soft">
-      On a rod each band is one step of the ladder, from the start on the left to the flag, where the demand
-      is. The filled pointer is where the dog stands. The hatched bar below spans where a rep is clean 8 times
-      in 10, as far as the reps can tell (80 % interval, at home; swings between sessions are not in it yet).
-      The dashed part is the proof margin.
+      {tell('breakdown-room.on-a-rod-each-band-is-one-step-of')}
     </p>
   );
 }

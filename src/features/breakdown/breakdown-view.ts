@@ -5,6 +5,7 @@ import type { ElementId, PartKey } from '@/core/shared';
 import type { DogState } from '@/data/live';
 import { activeElements, type Breakdown, type ElementRecord, prerequisiteGraph } from '@/data/read';
 import type { Weighed } from '@/workers/client';
+import { tell } from './words';
 
 export type ElementView = {
   readonly id: ElementId;
@@ -63,7 +64,7 @@ export function exerciseViews(state: DogState, weighed: readonly Weighed[] | nul
       {
         key: breakdown.id,
         title: exercise.title,
-        aside: `${writePoints(rules, maximum)} points`,
+        aside: tell('breakdown-view.points', { writePoints: writePoints(rules, maximum) }),
         own: null,
         links,
       },
@@ -84,7 +85,13 @@ function ownExercise(
       ? [{ ...elementView(element, state, weighed), part: link.part, weight: 0.5, stake: null }]
       : [];
   });
-  return { key: breakdown.id, title: own.title, aside: own.goal || 'your own', own: breakdown, links };
+  return {
+    key: breakdown.id,
+    title: own.title,
+    aside: own.goal || tell('breakdown-view.your-own'),
+    own: breakdown,
+    links,
+  };
 }
 
 /** Elements that were split or joined: kept for their reps. */
@@ -116,7 +123,11 @@ function elementView(
     rungInWords: describePlace(ladder, criteria),
     rods: rodsOf(element, criteria, found?.ok ? found.value : null),
     problems: checkLadder(ladder).length,
-    chance: found ? (found.ok ? chanceInWords(found.value) : `Cannot be weighed. ${found.message}`) : null,
+    chance: found
+      ? found.ok
+        ? chanceInWords(found.value)
+        : tell('breakdown-view.cannot-be-weighed', { message: found.message })
+      : null,
     strength: found?.ok && found.value.grounds.counted > 0 ? found.value.estimate.clean.mid : null,
     waits: openness(element, prerequisiteGraph(state)).waits,
   };

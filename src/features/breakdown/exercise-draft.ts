@@ -14,6 +14,7 @@ import type { RulePart } from '@/core/rulebooks';
 import { asId, type DogId, type ElementId, must, NO_BREAK, type PartKey, toBase } from '@/core/shared';
 import { criteriaAtShare, type ElementRecord, elementFromMethod, type New, PLAIN_ELEMENT } from '@/data/read';
 import type { LinkPlan } from '@/data/write';
+import { tell } from './words';
 
 /** An axis with the three values as they stand in its fields. */
 export type AxisDraft = AxisText;
@@ -80,7 +81,7 @@ export function linkFromPart(part: RulePart, id: ElementId): LinkDraft {
       demand: must(toBase(demand.quantity, demand.value, demand.unit)),
       step,
       stepFrom: 'program',
-      askStart: 'what works now',
+      askStart: tell('exercise-draft.what-works-now'),
       askDemand: '',
     });
   });
@@ -114,7 +115,7 @@ export function readLinks(
   const made = new Map<LinkDraft, New<ElementRecord>>();
   for (const link of links) {
     if (link.existing !== null) continue;
-    if (link.title.trim() === '') problems[`${link.id}.title`] = 'Give it a name.';
+    if (link.title.trim() === '') problems[`${link.id}.title`] = tell('exercise-draft.give-it-a-name');
     const axes = link.axes.flatMap((axis): Axis[] => {
       const read = readAxis(axis);
       for (const [field, message] of Object.entries(read.problems))

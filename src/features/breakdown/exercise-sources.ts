@@ -11,6 +11,7 @@ import {
   linksFromMethod,
   linkToExisting,
 } from './exercise-draft';
+import { tell } from './words';
 
 /** What an exercise can be begun from. */
 export type Source =
@@ -62,7 +63,7 @@ export function sourceGroups(work: DogWork, methods: readonly Method[]): SourceG
   );
   const all: SourceGroup[] = [
     {
-      title: 'Methods',
+      title: tell('exercise-sources.methods'),
       sources: methods.map((method) => ({
         kind: 'method',
         id: `method:${method.id}`,
@@ -71,7 +72,7 @@ export function sourceGroups(work: DogWork, methods: readonly Method[]): SourceG
       })),
     },
     ...books,
-    { title: 'The same pieces as', sources: like },
+    { title: tell('exercise-sources.the-same-pieces-as'), sources: like },
   ];
   return all.filter((group) => group.sources.length > 0);
 }

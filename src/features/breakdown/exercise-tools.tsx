@@ -6,6 +6,7 @@ import { activeElements, type Breakdown } from '@/data/read';
 import { changeBreakdown, removeBreakdown } from '@/data/write';
 import { Button, SelectField } from '@/ui';
 import { moved } from './exercise-draft';
+import { tell } from './words';
 
 type Links = Breakdown['links'];
 
@@ -43,20 +44,26 @@ export function LinkTools({
   );
   return (
     <>
-      {icon('Move up', ArrowUp, at === 0, () => moved(links, at, at - 1), 'Order changed.')}
       {icon(
-        'Move down',
+        tell('exercise-tools.move-up'),
+        ArrowUp,
+        at === 0,
+        () => moved(links, at, at - 1),
+        tell('exercise-tools.order-changed'),
+      )}
+      {icon(
+        tell('exercise-tools.move-down'),
         ArrowDown,
         at === links.length - 1,
         () => moved(links, at, at + 1),
-        'Order changed.',
+        tell('exercise-tools.order-changed'),
       )}
       {icon(
-        'Take out',
+        tell('exercise-tools.take-out'),
         X,
         links.length === 1,
         () => links.filter((_, i) => i !== at),
-        `${title} is out of the exercise; it stays as a piece of its own.`,
+        tell('exercise-tools.is-out-of-the-exercise-it-stays-as', { title }),
       )}
     </>
   );
@@ -86,27 +93,33 @@ export function ExerciseTools({
       {element && (
         <>
           <SelectField
-            label="A further link"
+            label={tell('exercise-tools.a-further-link')}
             value={element.id as string}
             options={free.map((one) => ({ value: one.id as string, words: one.title }))}
             onChange={setChosen}
           />
           <Button
             onClick={() =>
-              change([...exercise.links, { part, element: element.id }], `${element.title} is a link now.`)
+              change(
+                [...exercise.links, { part, element: element.id }],
+                tell('exercise-tools.is-a-link-now', { title: element.title }),
+              )
             }
           >
-            Add it
+            {tell('exercise-tools.add-it')}
           </Button>
         </>
       )}
       <Button
         look="quiet"
         onClick={() =>
-          void done('The exercise is gone; its pieces stay.', removeBreakdown(kennel, exercise.id))
+          void done(
+            tell('exercise-tools.the-exercise-is-gone-its-pieces'),
+            removeBreakdown(kennel, exercise.id),
+          )
         }
       >
-        Take the exercise apart
+        {tell('exercise-tools.take-the-exercise-apart')}
       </Button>
     </div>
   );

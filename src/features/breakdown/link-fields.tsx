@@ -3,6 +3,7 @@ import { AXIS_KINDS } from '@/core/breakdown';
 import type { ElementRecord } from '@/data/read';
 import { Button, SelectField, TextField } from '@/ui';
 import { type AxisDraft, axisDraft, type LinkDraft, type Problems } from './exercise-draft';
+import { tell } from './words';
 
 type Props = {
   readonly link: LinkDraft;
@@ -21,28 +22,35 @@ type Props = {
  * criteria.
  */
 export function LinkFields({ link, place, last, problems, elements, onChange, onMove, onRemove }: Props) {
-  const name = link.title || `link ${place + 1}`;
+  const name = link.title || tell('link-fields.link', { place: place + 1 });
   return (
     <fieldset className="border-2 border-ink bg-sheet px-4 py-3">
       <legend className="float-left text-lg font-bold">
         <span className="text-ink-soft">{place + 1}. </span>
-        {link.title || 'A new element'}
+        {link.title || tell('link-fields.a-new-element')}
       </legend>
       <div className="float-right flex gap-1">
         <IconButton
-          label={`Move ${name} up`}
+          label={tell('link-fields.move-up', { name })}
           disabled={place === 0}
           onClick={() => onMove(-1)}
           Icon={ArrowUp}
         />
-        <IconButton label={`Move ${name} down`} disabled={last} onClick={() => onMove(1)} Icon={ArrowDown} />
-        {onRemove && <IconButton label={`Take ${name} out`} onClick={onRemove} Icon={X} />}
+        <IconButton
+          label={tell('link-fields.move-down', { name })}
+          disabled={last}
+          onClick={() => onMove(1)}
+          Icon={ArrowDown}
+        />
+        {onRemove && (
+          <IconButton label={tell('link-fields.take-out', { name })} onClick={onRemove} Icon={X} />
+        )}
       </div>
       <div className="clear-both grid gap-4 pt-2 lg:grid-cols-[18rem_1fr]">
         <div className="grid content-start gap-3">
           {link.existing === null && (
             <TextField
-              label="Name"
+              label={tell('link-fields.name')}
               value={link.title}
               problem={problems[`${link.id}.title`]}
               onChange={(event) => onChange({ ...link, title: event.target.value })}
@@ -50,11 +58,14 @@ export function LinkFields({ link, place, last, problems, elements, onChange, on
           )}
           {elements.length > 0 && (
             <SelectField
-              label="Trained by"
+              label={tell('link-fields.trained-by')}
               value={(link.existing ?? '') as string}
               options={[
-                { value: '', words: 'a new element' },
-                ...elements.map((one) => ({ value: one.id as string, words: `${one.title} (shared)` })),
+                { value: '', words: tell('link-fields.a-new-element-2') },
+                ...elements.map((one) => ({
+                  value: one.id as string,
+                  words: tell('link-fields.shared', { title: one.title }),
+                })),
               ]}
               onChange={(id) => {
                 const chosen = elements.find((element) => element.id === id);
@@ -80,10 +91,7 @@ export function LinkFields({ link, place, last, problems, elements, onChange, on
             ))}
           </div>
         ) : (
-          <p className="self-center leading-snug">
-            One element serves both exercises: its ladder and its reps are shared, and each exercise keeps its
-            own demand.
-          </p>
+          <p className="self-center leading-snug">{tell('link-fields.one-element-serves-both-exercises')}</p>
         )}
       </div>
     </fieldset>
@@ -116,13 +124,13 @@ type AxisProps = {
 const HINTS = {
   start: (axis: AxisDraft) => axis.spec.askStart,
   demand: (axis: AxisDraft) => axis.spec.askDemand,
-  step: () => 'how big a step is',
+  step: () => tell('link-fields.how-big-a-step-is'),
 } as const;
 
 const FIELDS = [
-  { field: 'start', label: 'Start' },
-  { field: 'step', label: 'Step' },
-  { field: 'demand', label: 'Demand' },
+  { field: 'start', label: tell('link-fields.start') },
+  { field: 'step', label: tell('link-fields.step') },
+  { field: 'demand', label: tell('link-fields.demand') },
 ] as const;
 
 function AxisFields({ axis, prefix, problems, byHand, onChange }: AxisProps) {
@@ -131,7 +139,7 @@ function AxisFields({ axis, prefix, problems, byHand, onChange }: AxisProps) {
     <div>
       {byHand ? (
         <SelectField
-          label="Criterion"
+          label={tell('link-fields.criterion')}
           beside
           className="justify-start text-sm font-semibold"
           value={(AXIS_KINDS.find((kind) => kind.title === title)?.id ?? AXIS_KINDS[0].id) as string}
@@ -148,7 +156,7 @@ function AxisFields({ axis, prefix, problems, byHand, onChange }: AxisProps) {
         <p className="leading-snug">
           {levels.map((level) => level.name).join(' → ')}
           {axis.spec.axis.role === 'help' && (
-            <span className="text-ink-soft"> (help that is taken away)</span>
+            <span className="text-ink-soft"> {tell('link-fields.help-that-is-taken-away')}</span>
           )}
         </p>
       ) : (

@@ -12,6 +12,7 @@ import { RULE_WORDS, type RuleKind } from '@/core/coaching';
 import { cautionsFor } from '@/core/planning';
 import { useKennelWithDog } from '@/data/live';
 import { buttonClass, CautionNote, Notice, PageHead, Sheet } from '@/ui';
+import { tell } from './words';
 
 /**
  * How to teach a practice: its elements in order, what is measured, what goes wrong, where schools
@@ -21,7 +22,7 @@ export function MethodPage() {
   const { method: id } = useParams();
   const { dog, today } = useKennelWithDog();
   const method = METHODS.find((candidate) => candidate.id === id);
-  if (!method) return <Notice tone="alert">There is no such method.</Notice>;
+  if (!method) return <Notice tone="alert">{tell('method-page.there-is-no-such-method')}</Notice>;
   const work = [...new Set(method.elements.flatMap((element) => element.work))];
   const axes = method.elements.flatMap((element) => element.axes.map(({ axis }) => axis));
   const cautions = cautionsFor({
@@ -39,15 +40,15 @@ export function MethodPage() {
       <PageHead title={method.title}>{method.teaches}</PageHead>
       <p className="mb-5 flex flex-wrap gap-3">
         <Link className={buttonClass('signal')} to={`../../new?from=method:${method.id}`} relative="path">
-          Break it down for {dog.name}
+          {tell('method-page.break-it-down-for', { name: dog.name })}
         </Link>
         <Link className={buttonClass('plain')} to=".." relative="path">
-          All methods
+          {tell('method-page.all-methods')}
         </Link>
       </p>
       <div className="grid items-start gap-6 lg:grid-cols-[3fr_2fr]">
         <div className="grid gap-6">
-          <Sheet title="The pieces, in order">
+          <Sheet title={tell('method-page.the-pieces-in-order')}>
             <ol className="grid gap-5">
               {method.elements.map((element, i) => (
                 <Piece key={element.key} element={element} place={i + 1} method={method} />
@@ -57,7 +58,7 @@ export function MethodPage() {
           <Schools method={method} />
         </div>
         <div className="grid content-start gap-6">
-          <Sheet title="Keep in mind">
+          <Sheet title={tell('method-page.keep-in-mind')}>
             <ul className="grid gap-2">
               {method.advice.map((line) => (
                 <li key={line} className="leading-snug">
@@ -67,12 +68,12 @@ export function MethodPage() {
             </ul>
             {method.kit.length > 0 && (
               <p className="mt-3 leading-snug">
-                <span className="font-semibold">Bring </span>
+                <span className="font-semibold">{tell('method-page.bring')} </span>
                 {method.kit.join(', ')}
               </p>
             )}
           </Sheet>
-          <Sheet title="When it goes wrong">
+          <Sheet title={tell('method-page.when-it-goes-wrong')}>
             <dl className="grid gap-2">
               {method.trouble.map((one) => (
                 <div key={one.seen}>
@@ -82,7 +83,7 @@ export function MethodPage() {
               ))}
             </dl>
           </Sheet>
-          <Sheet title="Be careful" aside="general cautions">
+          <Sheet title={tell('method-page.be-careful')} aside={tell('method-page.general-cautions')}>
             <div className="grid gap-2">
               {cautions.map((caution) => (
                 <CautionNote key={caution.id} caution={caution} />
@@ -108,8 +109,8 @@ function Piece({
     const title =
       method.elements.find((one) => one.key === need.element)?.title.toLowerCase() ?? need.element;
     return need.share >= 1
-      ? `“${title}” is finished`
-      : `“${title}” is ${Math.round(need.share * 100)} % of the way`;
+      ? tell('method-page.is-finished', { title })
+      : tell('method-page.is-of-the-way', { title, round: Math.round(need.share * 100) });
   });
   const dogs = element.faults.filter((fault) => fault.by === 'dog').map((fault) => fault.label.toLowerCase());
   const yours = element.faults
@@ -122,7 +123,11 @@ function Piece({
         {element.title}
       </h3>
       <p className="leading-snug">{element.teaches}</p>
-      {needs.length > 0 && <p className="mt-1 text-sm leading-snug">Not before {needs.join(' and ')}.</p>}
+      {needs.length > 0 && (
+        <p className="mt-1 text-sm leading-snug">
+          {tell('method-page.not-before', { needs: needs.join(' and ') })}
+        </p>
+      )}
       <ul className="mt-2 grid gap-1">
         {element.axes.map((axis) => (
           <li key={axis.axis.key} className="border-l-[6px] border-rule bg-paper px-3 py-1.5 leading-snug">
@@ -133,13 +138,15 @@ function Piece({
       </ul>
       {element.legs.length > 0 && (
         <p className="mt-1 text-sm leading-snug">
-          One run by the clock, with legs: {element.legs.join(', ')}.
+          {tell('method-page.one-run-by-the-clock-with-legs', { legs: element.legs.join(', ') })}
         </p>
       )}
       <p className="mt-1 text-sm leading-snug text-ink-soft">
-        {dogs.length > 0 && `Watch for: ${dogs.join(', ')}. `}
-        {yours.length > 0 && `Yours, not the dog’s: ${yours.join(', ')}. `}
-        Rule: {RULE_WORDS[(element.policy?.kind ?? 'run') as RuleKind].title.toLowerCase()}.
+        {tell('method-page.rule', {
+          dogsCount: dogs.length > 0 && tell('method-page.watch-for', { dogs: dogs.join(', ') }),
+          yoursCount: yours.length > 0 && tell('method-page.yours-not-the-dogs', { yours: yours.join(', ') }),
+          title: RULE_WORDS[(element.policy?.kind ?? 'run') as RuleKind].title.toLowerCase(),
+        })}
       </p>
     </li>
   );
@@ -151,27 +158,30 @@ function axisWords({ axis, start, demand, step, stepFrom }: MethodAxis): string 
     const names = axis.levels
       .map((level) => (level.anchor === '' ? level.name : `${level.name} (${level.anchor})`))
       .join(' → ');
-    return axis.role === 'help' ? `${names}. Help that fades.` : names;
+    return axis.role === 'help' ? tell('method-page.help-that-fades', { names }) : names;
   }
   const direction =
     axis.harder === 'less'
-      ? 'less is harder'
+      ? tell('method-page.less-is-harder')
       : axis.harder === 'both'
-        ? 'harder to both sides'
-        : 'more is harder';
+        ? tell('method-page.harder-to-both-sides')
+        : tell('method-page.more-is-harder');
   const value = (base: number | null, open: string): string =>
     base === null ? open : writeValue(axis, base);
   const steps =
     step === null
-      ? 'you say the step'
-      : `steps of ${stepText(axis, step)}${stepFrom === 'program' ? ' (our own figure: the practice names none)' : ''}`;
-  return `${value(start, 'your start')} → ${value(demand, 'your goal')}, ${steps}; ${direction}.`;
+      ? tell('method-page.you-say-the-step')
+      : tell('method-page.steps-of-our-own-figure-the', {
+          stepText: stepText(axis, step),
+          stepFrom: stepFrom === 'program',
+        });
+  return `${value(start, tell('method-page.your-start'))} → ${value(demand, tell('method-page.your-goal'))}, ${steps}; ${direction}.`;
 }
 
 function Schools({ method }: { readonly method: Method }) {
   if (method.schools.length === 0) return null;
   return (
-    <Sheet title="Where schools differ" aside="both are supported">
+    <Sheet title={tell('method-page.where-schools-differ')} aside={tell('method-page.both-are-supported')}>
       <div className="grid gap-4">
         {method.schools.map((key) => (
           <div key={key}>
@@ -180,7 +190,7 @@ function Schools({ method }: { readonly method: Method }) {
               {SCHOOLS[key].sides.map((side) => (
                 <li key={side.title} className="leading-snug">
                   <span className="font-semibold">{side.title}.</span> {side.gains}{' '}
-                  <span className="text-ink-soft">But: {side.risks}</span>
+                  <span className="text-ink-soft">{tell('method-page.but', { risks: side.risks })}</span>
                 </li>
               ))}
             </ul>

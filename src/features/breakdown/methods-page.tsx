@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { METHODS, searchMethods } from '@/core/breakdown';
 import { buttonClass, PageHead, Sheet, TextField } from '@/ui';
+import { tell } from './words';
 
 /** The ready methods, to be searched by any of their words. */
 export function MethodsPage() {
@@ -9,25 +10,25 @@ export function MethodsPage() {
   const found = searchMethods(question);
   return (
     <>
-      <PageHead title="Methods">
-        Ready ways to take a practice apart. Everything in them is a suggestion: what you use you can change.
+      <PageHead title={tell('methods-page.methods')}>
+        {tell('methods-page.ready-ways-to-take-a-practice')}
       </PageHead>
       <p className="mb-4">
         <Link className={buttonClass('plain')} to=".." relative="path">
-          Back to the breakdown
+          {tell('methods-page.back-to-the-breakdown')}
         </Link>
       </p>
       <TextField
-        label="Search"
+        label={tell('methods-page.search')}
         className="mb-2 max-w-xl"
         value={question}
-        placeholder="e.g. dumbbell, creeping, left"
+        placeholder={tell('methods-page.e-g-dumbbell-creeping-left')}
         onChange={(event) => setQuestion(event.target.value)}
       />
       <p className="mb-5 text-sm text-ink-soft" aria-live="polite">
         {found.length === 0
-          ? 'None has all of these words. Try one word, or a fault that you see.'
-          : `${found.length} of ${METHODS.length}`}
+          ? tell('methods-page.none-has-all-of-these-words-try')
+          : tell('methods-page.of', { foundCount: found.length, METHODSCount: METHODS.length })}
       </p>
       <ul className="grid gap-4 md:grid-cols-2">
         {found.map((method) => (

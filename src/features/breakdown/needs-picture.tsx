@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import { layers, openness, placeOn, standingOn } from '@/core/breakdown';
 import type { ElementId } from '@/core/shared';
 import type { GraphNode } from '@/data/read';
+import { tell } from './words';
 
 const COLUMN = 300;
 const BOX = { width: 200, height: 76, gap: 22 };
@@ -31,7 +32,11 @@ export function NeedsPicture({ nodes }: { readonly nodes: readonly GraphNode[] }
   const height = tallest * (BOX.height + BOX.gap);
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
-    <section className="relative overflow-x-auto pb-2" aria-label="Picture of what needs what" tabIndex={0}>
+    <section
+      className="relative overflow-x-auto pb-2"
+      aria-label={tell('needs-picture.picture-of-what-needs-what')}
+      tabIndex={0}
+    >
       <div className="relative" style={{ width, height }}>
         <svg className="absolute inset-0" width={width} height={height} aria-hidden="true">
           <defs>
@@ -104,7 +109,7 @@ function Arrow({
         stroke="var(--sheet)"
         strokeWidth="5"
       >
-        rung {rung + 1}
+        {tell('needs-picture.rung', { rung: rung + 1 })}
       </text>
     </g>
   );
@@ -130,7 +135,10 @@ function Box({
       >
         <span className="line-clamp-2 font-bold">{node.title}</span>
         <span className="text-sm text-ink-soft">
-          {open ? 'open' : 'waits'}, at rung {standingOn(node.ladder, node.stands).place.rung + 1}
+          {tell('needs-picture.open', {
+            open: Boolean(open),
+            rung: standingOn(node.ladder, node.stands).place.rung + 1,
+          })}
         </span>
         {!open && <span className="sr-only">: {waits.join('; ')}</span>}
       </Link>

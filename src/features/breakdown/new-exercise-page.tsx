@@ -9,6 +9,7 @@ import { Button, Notice, PageHead, SelectField, TextField } from '@/ui';
 import { freshKey, type LinkDraft, linkByHand, moved, type Problems, readLinks } from './exercise-draft';
 import { type Source, type SourceGroup, sourceGroups, startingLinks } from './exercise-sources';
 import { LinkFields } from './link-fields';
+import { tell } from './words';
 
 /**
  * Breaking an exercise into elements: from a rule book, from a method, like another exercise, or by
@@ -16,7 +17,7 @@ import { LinkFields } from './link-fields';
  */
 export function NewExercisePage() {
   const state = useDog();
-  if (!state) return <p className="text-lg">Reading the log …</p>;
+  if (!state) return <p className="text-lg">{tell('new-exercise-page.reading-the-log')}</p>;
   return <Opened state={state} />;
 }
 
@@ -43,7 +44,9 @@ function Opened({ state }: { readonly state: DogState }) {
   const save = async (): Promise<void> => {
     const read = readLinks(links, dog.id);
     const wrong =
-      own && title.trim() === '' ? { ...read.problems, title: 'Give the exercise a name.' } : read.problems;
+      own && title.trim() === ''
+        ? { ...read.problems, title: tell('new-exercise-page.give-the-exercise-a-name') }
+        : read.problems;
     setProblems(wrong);
     if (Object.keys(wrong).length > 0) return;
     const from: ExercisePlan['source'] =
@@ -51,29 +54,28 @@ function Opened({ state }: { readonly state: DogState }) {
         ? { ruleBookId: source.book.id, exercise: source.exercise.id }
         : { title: title.trim(), goal: goal.trim() };
     const plan = { dogId: dog.id, source: from, links: read.plans };
-    const made = await done('Broken down.', makeExercise(kennel, plan));
+    const made = await done(tell('new-exercise-page.broken-down'), makeExercise(kennel, plan));
     if (!made.ok) return setProblems({ whole: made.message });
     await navigate('..', { relative: 'path' });
   };
   const count = Object.keys(problems).length;
   return (
     <>
-      <PageHead title="Break an exercise down">
-        Into pieces that can be trained alone, each with what makes it harder: where {dog.name} can start, how
-        big a step is, and what is demanded.
+      <PageHead title={tell('new-exercise-page.break-an-exercise-down')}>
+        {tell('new-exercise-page.into-pieces-that-can-be-trained', { name: dog.name })}
       </PageHead>
       <div className="grid gap-5">
         <SourceChoice groups={groups} chosen={source} onChoose={choose} />
         {own && (
           <div className="grid gap-4 sm:grid-cols-2">
             <TextField
-              label="Name of the exercise"
+              label={tell('new-exercise-page.name-of-the-exercise')}
               value={title}
               problem={problems.title}
               onChange={(event) => setTitle(event.target.value)}
             />
             <TextField
-              label="What it is for (if you like)"
+              label={tell('new-exercise-page.what-it-is-for-if-you-like')}
               value={goal}
               onChange={(event) => setGoal(event.target.value)}
             />
@@ -97,19 +99,24 @@ function Opened({ state }: { readonly state: DogState }) {
         {own && (
           <p>
             <Button onClick={() => setLinks([...links, linkByHand(freshKey(), firstKind())])}>
-              Add a link
+              {tell('new-exercise-page.add-a-link')}
             </Button>
           </p>
         )}
         {count > 0 && (
           <Notice tone="alert" role="alert">
             {problems.whole ??
-              `${count === 1 ? 'One field wants' : `${count} fields want`} another look. Nothing is saved yet, and nothing is lost.`}
+              tell('new-exercise-page.another-look-nothing-is-saved-yet', {
+                count:
+                  count === 1
+                    ? tell('new-exercise-page.one-field-wants')
+                    : tell('new-exercise-page.fields-want', { count }),
+              })}
           </Notice>
         )}
         <p>
           <Button look="signal" size="big" onClick={() => void save()}>
-            Break it down
+            {tell('new-exercise-page.break-it-down')}
           </Button>
         </p>
       </div>
@@ -131,11 +138,11 @@ function SourceChoice({
 }) {
   return (
     <SelectField
-      label="Begin from"
+      label={tell('new-exercise-page.begin-from')}
       look="mt-1 block min-h-12 w-full max-w-2xl bg-sheet px-2 text-lg"
       value={chosen.id}
       options={[
-        { value: 'hand', words: 'nothing: by hand' },
+        { value: 'hand', words: tell('new-exercise-page.nothing-by-hand') },
         ...groups.flatMap((group) =>
           group.sources.map((source) => ({ value: source.id, words: source.title, group: group.title })),
         ),

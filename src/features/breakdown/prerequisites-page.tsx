@@ -4,12 +4,13 @@ import { useDog, useKennelWithDog } from '@/data/live';
 import { prerequisiteGraph } from '@/data/read';
 import { buttonClass, PageHead, Sheet } from '@/ui';
 import { NeedsPicture } from './needs-picture';
+import { tell } from './words';
 
 /** What has to stand before what: what is open, what is blocked, and why. */
 export function PrerequisitesPage() {
   const { dog } = useKennelWithDog();
   const state = useDog();
-  if (!state) return <p className="text-lg">Reading the log …</p>;
+  if (!state) return <p className="text-lg">{tell('prerequisites-page.reading-the-log')}</p>;
   const nodes = prerequisiteGraph(state);
   const linked = nodes.filter(
     (node) =>
@@ -18,33 +19,34 @@ export function PrerequisitesPage() {
   const blocked = nodes.filter((node) => !openness(node, nodes).open);
   return (
     <>
-      <PageHead title="What needs what">
+      <PageHead title={tell('prerequisites-page.what-needs-what')}>
         {blocked.length === 0
-          ? `Nothing of ${dog.name}’s is blocked: every piece can be worked on.`
-          : `${nodes.length - blocked.length} of ${nodes.length} pieces can be worked on; ${blocked.length} ${blocked.length === 1 ? 'waits' : 'wait'} for others.`}
+          ? tell('prerequisites-page.nothing-of-s-is-blocked-every', { name: dog.name })
+          : tell('prerequisites-page.of-pieces-can-be-worked-on-waits', {
+              nodesCount: nodes.length - blocked.length,
+              nodesCount2: nodes.length,
+              blockedCount: blocked.length,
+            })}
       </PageHead>
       <p className="mb-5">
         <Link className={buttonClass('plain')} to=".." relative="path">
-          Back to the breakdown
+          {tell('prerequisites-page.back-to-the-breakdown')}
         </Link>
       </p>
       {linked.length === 0 ? (
-        <Sheet title="No prerequisite is set">
-          <p className="leading-snug">
-            A piece can wait for another: “not before the hold is at rung 4”. Set it on the piece, under Parts
-            and needs. Pieces from a method bring theirs along.
-          </p>
+        <Sheet title={tell('prerequisites-page.no-prerequisite-is-set')}>
+          <p className="leading-snug">{tell('prerequisites-page.a-piece-can-wait-for-another-not')}</p>
         </Sheet>
       ) : (
         <>
           <Sheet
-            title="In the order in which they can stand"
-            aside="an arrow leads from what is needed to what needs it"
+            title={tell('prerequisites-page.in-the-order-in-which-they-can')}
+            aside={tell('prerequisites-page.an-arrow-leads-from-what-is-needed')}
           >
             <NeedsPicture nodes={linked} />
           </Sheet>
           {blocked.length > 0 && (
-            <Sheet title="Waiting" className="mt-6">
+            <Sheet title={tell('prerequisites-page.waiting')} className="mt-6">
               <ul className="divide-y divide-hair">
                 {blocked.map((node) => (
                   <li key={node.id} className="py-2.5">

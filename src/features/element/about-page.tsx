@@ -11,6 +11,7 @@ import { type Opened, useOpened } from './element-room';
 import { NeedsFields } from './needs-fields';
 import { Reshape } from './reshape';
 import { useElementChange } from './use-element-change';
+import { tell } from './words';
 
 /**
  * What belongs to an element besides its ladder: name, what it waits for, faults and from where
@@ -28,27 +29,30 @@ function Page(opened: Opened) {
   const { open, waits } = openness(element, nodes);
   return (
     <div className="grid items-start gap-6 lg:grid-cols-2">
-      <Sheet title="Name and kind">
+      <Sheet title={tell('about-page.name-and-kind')}>
         <NameField element={element} />
         <div className="mt-3">
           <FormFields {...opened} />
         </div>
       </Sheet>
-      <Sheet title="Waits for" aside={open ? 'open: it can be worked on' : 'blocked'}>
-        {waits.length > 0 && <Notice tone="alert">It waits: {waits.join('; ')}.</Notice>}
+      <Sheet
+        title={tell('about-page.waits-for')}
+        aside={open ? tell('about-page.open-it-can-be-worked-on') : 'blocked'}
+      >
+        {waits.length > 0 && (
+          <Notice tone="alert">{tell('about-page.it-waits', { waits: waits.join('; ') })}</Notice>
+        )}
         <NeedsFields element={element} state={state} />
       </Sheet>
-      <Sheet title="Faults, and from which rung they count" className="lg:col-span-2">
+      <Sheet title={tell('about-page.faults-and-from-which-rung-they')} className="lg:col-span-2">
         <FaultFields {...opened} />
       </Sheet>
-      <Sheet title="Kit and kind of work">
+      <Sheet title={tell('about-page.kit-and-kind-of-work')}>
         <SetOutField element={element} />
         <ArticlesFields element={element} />
-        <KitField element={element} onTake={(kit) => change({ kit }, 'Kit changed.')} />
+        <KitField element={element} onTake={(kit) => change({ kit }, tell('about-page.kit-changed'))} />
         <fieldset className="mt-4">
-          <legend className="text-sm font-semibold">
-            What the work loads or risks (cautions hang on it)
-          </legend>
+          <legend className="text-sm font-semibold">{tell('about-page.what-the-work-loads-or-risks')}</legend>
           {WORK_TAGS.map((tag) => (
             <label key={tag} className="mr-4 inline-flex min-h-11 items-center gap-2">
               <input
@@ -62,7 +66,7 @@ function Page(opened: Opened) {
                         ? element.work.filter((one) => one !== tag)
                         : [...element.work, tag],
                     },
-                    'Kind of work changed.',
+                    tell('about-page.kind-of-work-changed'),
                   )
                 }
               />
@@ -71,7 +75,10 @@ function Page(opened: Opened) {
           ))}
         </fieldset>
       </Sheet>
-      <Sheet title="Conditions" aside="neither harder nor easier: surface, place, handler, kit worn">
+      <Sheet
+        title={tell('about-page.conditions')}
+        aside={tell('about-page.neither-harder-nor-easier-surface')}
+      >
         <ConditionFields element={element} />
       </Sheet>
       <div className="lg:col-span-2">
@@ -83,20 +90,20 @@ function Page(opened: Opened) {
 
 const TAG_WORDS: Readonly<Record<WorkTag, string>> = {
   jump: 'jumps',
-  turn: 'sharp turns',
+  turn: tell('about-page.sharp-turns'),
   upright: 'upright',
   strength: 'strength',
   pull: 'pulls',
   tug: 'tug',
   tether: 'tether',
-  'worn-kit': 'kit worn on the head',
+  'worn-kit': tell('about-page.kit-worn-on-the-head'),
   water: 'water',
   retrieve: 'fetches',
-  laid: 'never sent for nothing: what lies there is confirmed',
-  birds: 'birds, field',
-  run: 'fast runs',
+  laid: tell('about-page.never-sent-for-nothing-what-lies'),
+  birds: tell('about-page.birds-field'),
+  run: tell('about-page.fast-runs'),
   scent: 'scent',
-  biter: 'may bite',
+  biter: tell('about-page.may-bite'),
 };
 
 function NameField({ element }: { readonly element: ElementRecord }) {
@@ -105,20 +112,22 @@ function NameField({ element }: { readonly element: ElementRecord }) {
   const clean = text.trim();
   return (
     <TextField
-      label="Name"
+      label={tell('about-page.name')}
       value={text}
-      problem={clean === '' ? 'An element needs a name; the old one is kept.' : undefined}
+      problem={clean === '' ? tell('about-page.an-element-needs-a-name-the-old') : undefined}
       onChange={(event) => setText(event.target.value)}
-      onBlur={() => clean !== '' && clean !== element.title && change({ title: clean }, 'Name changed.')}
+      onBlur={() =>
+        clean !== '' && clean !== element.title && change({ title: clean }, tell('about-page.name-changed'))
+      }
       onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
     />
   );
 }
 
 const FORM_WORDS = {
-  piece: 'a piece, rep by rep',
-  chain: 'a chain of other pieces',
-  continuous: 'continuous, by legs and the clock',
+  piece: tell('about-page.a-piece-rep-by-rep'),
+  chain: tell('about-page.a-chain-of-other-pieces'),
+  continuous: tell('about-page.continuous-by-legs-and-the-clock'),
 } as const;
 
 /** A piece, a chain that knows its links, or continuous work with its legs. */
@@ -129,18 +138,19 @@ function FormFields({ element, state }: Opened) {
     (one) => one.links.length > 1 && one.links.every((link) => link.element !== element.id),
   );
   const choose = (kind: keyof typeof FORM_WORDS): void => {
-    if (kind === 'piece') change({ form: { kind } }, 'A piece.');
-    else if (kind === 'continuous') change({ form: { kind, legs: ['start'] } }, 'Continuous: name its legs.');
+    if (kind === 'piece') change({ form: { kind } }, tell('about-page.a-piece'));
+    else if (kind === 'continuous')
+      change({ form: { kind, legs: ['start'] } }, tell('about-page.continuous-name-its-legs'));
     else if (exercise)
       change(
         { form: { kind, links: exercise.links.map((link) => link.element) } },
-        'A chain: choose its links.',
+        tell('about-page.a-chain-choose-its-links'),
       );
   };
   return (
     <>
       <SelectField
-        label="Kind"
+        label={tell('about-page.kind')}
         value={form.kind}
         options={(Object.keys(FORM_WORDS) as (keyof typeof FORM_WORDS)[]).map((kind) => ({
           value: kind,
@@ -152,12 +162,12 @@ function FormFields({ element, state }: Opened) {
       {form.kind === 'continuous' && (
         <div className="mt-3">
           <ListField
-            label="Legs, in order"
+            label={tell('about-page.legs-in-order')}
             items={form.legs}
             onTake={(legs) =>
               legs.length === 0
-                ? 'One leg at least.'
-                : void change({ form: { kind: 'continuous', legs } }, 'Legs changed.')
+                ? tell('about-page.one-leg-at-least')
+                : void change({ form: { kind: 'continuous', legs } }, tell('about-page.legs-changed'))
             }
           />
         </div>
@@ -178,13 +188,11 @@ function ChainLinks({
   );
   const toggle = (id: ElementRecord['id']): void => {
     const next = links.includes(id) ? links.filter((one) => one !== id) : [...links, id];
-    if (next.length >= 2) change({ form: { kind: 'chain', links: next } }, 'Links changed.');
+    if (next.length >= 2) change({ form: { kind: 'chain', links: next } }, tell('about-page.links-changed'));
   };
   return (
     <fieldset className="mt-3">
-      <legend className="text-sm font-semibold">
-        Its links, in the order in which they are run (two at least)
-      </legend>
+      <legend className="text-sm font-semibold">{tell('about-page.its-links-in-the-order-in-which')}</legend>
       {others.map((one) => (
         <label key={one.id} className="mr-4 inline-flex min-h-11 items-center gap-2">
           <input
@@ -211,11 +219,11 @@ function KitField({
   const listed = (useKit() ?? []).map((thing) => thing.title);
   return (
     <ListField
-      label="Kit it needs, with commas"
+      label={tell('about-page.kit-it-needs-with-commas')}
       hint={
         listed.length > 0
-          ? `On your list: ${listed.join(', ')}`
-          : 'Your kit list is empty; it is under Kennel.'
+          ? tell('about-page.on-your-list', { listed: listed.join(', ') })
+          : tell('about-page.your-kit-list-is-empty-it-is-under')
       }
       items={element.kit}
       onTake={(kit) => void onTake(kit)}
@@ -243,8 +251,8 @@ function FaultFields({ element, state }: Opened) {
     change(
       { countsFrom: rung === 0 ? others : [...others, { fault, from }] },
       rung === 0
-        ? 'It counts from the start.'
-        : `It counts from rung ${rung + 1} on; before that it is only noted.`,
+        ? tell('about-page.it-counts-from-the-start')
+        : tell('about-page.it-counts-from-rung-on-before-that', { rung: rung + 1 }),
     );
   };
   const add = (): void => {
@@ -265,16 +273,13 @@ function FaultFields({ element, state }: Opened) {
           },
         ],
       },
-      'Fault added.',
+      tell('about-page.fault-added'),
     );
     setLabel('');
   };
   return (
     <>
-      <p className="mb-3 max-w-4xl leading-snug">
-        Let small things pass early and count them later: what is only noted does not spoil a clean rep, and
-        stays unproven for the trial.
-      </p>
+      <p className="mb-3 max-w-4xl leading-snug">{tell('about-page.let-small-things-pass-early-and')}</p>
       <ul className="grid gap-x-8 md:grid-cols-2">
         {faults.map((fault) => (
           <li
@@ -283,13 +288,16 @@ function FaultFields({ element, state }: Opened) {
           >
             <span>{fault.label}</span>
             <SelectField
-              label={`${fault.label} counts from`}
-              shown="counts from"
+              label={tell('about-page.counts-from', { label: fault.label })}
+              shown={tell('about-page.counts-from-2')}
               beside
               className="text-sm"
               look="min-h-11 bg-paper px-1 text-base"
               value={String(fromOf(fault.ref))}
-              options={Array.from({ length: top }, (_, i) => ({ value: String(i), words: `rung ${i + 1}` }))}
+              options={Array.from({ length: top }, (_, i) => ({
+                value: String(i),
+                words: tell('about-page.rung', { i: i + 1 }),
+              }))}
               onChange={(rung) => set(fault.ref, Number(rung))}
             />
           </li>
@@ -297,7 +305,7 @@ function FaultFields({ element, state }: Opened) {
       </ul>
       <div className="mt-3 max-w-md">
         <TextField
-          label="A further fault to watch for (Enter adds it)"
+          label={tell('about-page.a-further-fault-to-watch-for-enter')}
           value={label}
           onChange={(event) => setLabel(event.target.value)}
           onKeyDown={(event) => event.key === 'Enter' && add()}

@@ -5,6 +5,7 @@ import { AXIS_KINDS, type Axis } from '@/core/breakdown';
 import { type AxisKey, asId } from '@/core/shared';
 import { Button, SelectField, TextField } from '@/ui';
 import { type AxisFields, axisFields, EMPTY, isList, readAxisFields } from './axis-form';
+import { tell } from './words';
 
 /** A further criterion: a measured one with its three values, or a list of a person's own. */
 export function AddAxis({
@@ -33,43 +34,51 @@ export function AddAxis({
   if (!open)
     return (
       <p>
-        <Button onClick={() => setOpen(true)}>Add a criterion</Button>
+        <Button onClick={() => setOpen(true)}>{tell('add-axis.add-a-criterion')}</Button>
       </p>
     );
   return (
     <fieldset className="border-2 border-rule p-3">
-      <legend className="px-1 font-semibold">A further criterion</legend>
+      <legend className="px-1 font-semibold">{tell('add-axis.a-further-criterion')}</legend>
       <div className="grid gap-3 sm:grid-cols-[14rem_1fr_1fr_1fr] sm:items-start">
         <SelectField
-          label="Kind"
+          label={tell('add-axis.kind')}
           value={kind}
           options={[
             ...AXIS_KINDS.map((one) => ({ value: one.id as string, words: one.title })),
-            { value: 'list', words: 'A list of steps' },
-            { value: 'help', words: 'Help that fades' },
-            { value: 'pay', words: 'Pay that thins out' },
+            { value: 'list', words: tell('add-axis.a-list-of-steps') },
+            { value: 'help', words: tell('add-axis.help-that-fades') },
+            { value: 'pay', words: tell('add-axis.pay-that-thins-out') },
           ]}
           onChange={(chosen) => setValue('kind', chosen)}
         />
-        {field('title', 'Name', isList(kind) ? undefined : 'its own name if left empty')}
+        {field(
+          'title',
+          tell('add-axis.name'),
+          isList(kind) ? undefined : tell('add-axis.its-own-name-if-left-empty'),
+        )}
         {isList(kind) ? (
           <div className="sm:col-span-2">
-            {field('list', 'Steps, easiest first', 'for example: whole hand, half, a look, none')}
+            {field(
+              'list',
+              tell('add-axis.steps-easiest-first'),
+              tell('add-axis.for-example-whole-hand-half-a-look'),
+            )}
           </div>
         ) : (
           <>
-            {field('start', 'Start')}
-            {field('demand', 'Demand')}
-            <div className="sm:col-start-2">{field('step', 'Step')}</div>
+            {field('start', tell('add-axis.start'))}
+            {field('demand', tell('add-axis.demand'))}
+            <div className="sm:col-start-2">{field('step', tell('add-axis.step'))}</div>
           </>
         )}
       </div>
       <p className="mt-3 flex gap-3">
         <Button look="ink" onClick={() => void add()}>
-          Add it
+          {tell('add-axis.add-it')}
         </Button>
         <Button look="quiet" onClick={() => setOpen(false)}>
-          Leave it
+          {tell('add-axis.leave-it')}
         </Button>
       </p>
     </fieldset>

@@ -3,16 +3,17 @@ import { LAID, LAYOUT_SHAPES } from '@/core/coaching';
 import type { ElementRecord } from '@/data/read';
 import { SelectField, TextField } from '@/ui';
 import { useElementChange } from './use-element-change';
+import { tell } from './words';
 
 const SHAPES: Readonly<Record<(typeof LAYOUT_SHAPES)[number], string>> = {
-  line: 'in a line',
-  circle: 'in a circle',
+  line: tell('articles-fields.in-a-line'),
+  circle: tell('articles-fields.in-a-circle'),
   scatter: 'scattered',
 };
 const HOW: Readonly<Record<(typeof LAID)[number], string>> = {
-  hidden: 'out of the dog’s sight',
-  seen: 'while the dog watches',
-  turns: 'now seen, now hidden',
+  hidden: tell('articles-fields.out-of-the-dogs-sight'),
+  seen: tell('articles-fields.while-the-dog-watches'),
+  turns: tell('articles-fields.now-seen-now-hidden'),
 };
 
 /**
@@ -24,13 +25,16 @@ export function ArticlesFields({ element }: { readonly element: ElementRecord })
   const { articles } = element;
   const [text, setText] = useState(String(articles?.count ?? ''));
   const lay = (part: Partial<NonNullable<ElementRecord['articles']>>): void =>
-    change((stored) => ({ articles: stored.articles && { ...stored.articles, ...part } }), 'Layout changed.');
+    change(
+      (stored) => ({ articles: stored.articles && { ...stored.articles, ...part } }),
+      tell('articles-fields.layout-changed'),
+    );
   const value = Number(text);
   const fits = text.trim() === '' || (Number.isInteger(value) && value >= 2 && value <= 60);
   const commit = (): void => {
     const count = text.trim() === '' ? null : value;
     if (!fits || count === (articles?.count ?? null)) return;
-    if (count === null) change({ articles: null }, 'No articles.');
+    if (count === null) change({ articles: null }, tell('articles-fields.no-articles'));
     else
       change(
         {
@@ -44,16 +48,16 @@ export function ArticlesFields({ element }: { readonly element: ElementRecord })
             count,
           },
         },
-        `${count} numbered articles.`,
+        tell('articles-fields.numbered-articles', { count }),
       );
   };
   return (
     <div className="mb-3 grid gap-3">
       <TextField
-        label="Numbered articles (empty: none)"
+        label={tell('articles-fields.numbered-articles-empty-none')}
         inputMode="numeric"
         value={text}
-        problem={fits ? undefined : 'A whole number from 2 to 60.'}
+        problem={fits ? undefined : tell('articles-fields.a-whole-number-from-2-to-60')}
         onChange={(event) => setText(event.target.value)}
         onBlur={commit}
         onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
@@ -61,13 +65,13 @@ export function ArticlesFields({ element }: { readonly element: ElementRecord })
       {articles && (
         <>
           <SelectField
-            label="Laid"
+            label={tell('articles-fields.laid')}
             value={articles.shape}
             options={LAYOUT_SHAPES.map((shape) => ({ value: shape, words: SHAPES[shape] }))}
             onChange={(shape) => lay({ shape })}
           />
           <SelectField
-            label="Laid how"
+            label={tell('articles-fields.laid-how')}
             value={articles.laid}
             options={LAID.map((how) => ({ value: how, words: HOW[how] }))}
             onChange={(laid) => lay({ laid })}
@@ -79,7 +83,7 @@ export function ArticlesFields({ element }: { readonly element: ElementRecord })
               checked={articles.nearer}
               onChange={() => lay({ nearer: !articles.nearer })}
             />
-            In every other run a decoy lies nearer than the rest
+            {tell('articles-fields.in-every-other-run-a-decoy-lies')}
           </label>
           <label className="inline-flex min-h-11 items-center gap-2">
             <input
@@ -88,7 +92,7 @@ export function ArticlesFields({ element }: { readonly element: ElementRecord })
               checked={articles.aidedAgain}
               onChange={() => lay({ aidedAgain: !articles.aidedAgain })}
             />
-            One that was helped with may be laid again without washing
+            {tell('articles-fields.one-that-was-helped-with-may-be')}
           </label>
           <NamesField articles={articles} onTake={(names) => lay({ names })} />
         </>
@@ -103,13 +107,16 @@ export function SetOutField({ element }: { readonly element: ElementRecord }) {
   const [text, setText] = useState(element.setOut);
   return (
     <TextField
-      label="Set out, in your words"
+      label={tell('articles-fields.set-out-in-your-words')}
       className="mb-3"
-      hint="for example: cone at 20 m upwind, you at the gate, decoy dog behind the fence"
+      hint={tell('articles-fields.for-example-cone-at-20-m-upwind')}
       maxLength={500}
       value={text}
       onChange={(event) => setText(event.target.value)}
-      onBlur={() => text.trim() !== element.setOut && change({ setOut: text.trim() }, 'Set-out kept.')}
+      onBlur={() =>
+        text.trim() !== element.setOut &&
+        change({ setOut: text.trim() }, tell('articles-fields.set-out-kept'))
+      }
       onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
     />
   );
@@ -132,12 +139,12 @@ function NamesField({
   const doubled = new Set(names).size < names.length;
   const wrong = names.length > 0 && (names.length !== articles.count || doubled);
   const problem = doubled
-    ? 'Two of them have the same name.'
-    : `${names.length} names for ${articles.count} articles.`;
+    ? tell('articles-fields.two-of-them-have-the-same-name')
+    : tell('articles-fields.names-for-articles', { namesCount: names.length, count: articles.count });
   return (
     <TextField
-      label="What stands on them (empty: 1, 2, 3 …)"
-      hint="with commas between, for example 7, 12, 13"
+      label={tell('articles-fields.what-stands-on-them-empty-1-2-3')}
+      hint={tell('articles-fields.with-commas-between-for-example-7')}
       value={text}
       problem={wrong ? problem : undefined}
       onChange={(event) => setText(event.target.value)}

@@ -4,6 +4,7 @@ import type { KeptEvidence } from '@/data/read';
 import { assignBout } from '@/data/write';
 import { keptMarks, LongList, Notice, RepMarks, Sheet, writeDay } from '@/ui';
 import type { Opened } from './element-room';
+import { tell } from './words';
 
 /**
  * The sessions of an element that was split or joined, and which of what came of it each counts
@@ -20,16 +21,22 @@ export function AssignSessions({ element, state }: Opened) {
   const toggle = (bout: BoutId, id: ElementId): void => {
     const to = assigned(bout);
     const next = to.includes(id) ? to.filter((one) => one !== id) : [...to, id];
-    void done('Said what it counts for.', assignBout(kennel, element.id, bout, next));
+    void done(tell('assign-sessions.said-what-it-counts-for'), assignBout(kennel, element.id, bout, next));
   };
   return (
-    <Sheet title="What do these sessions count for?" aside={`${bouts.length} sessions, newest first`}>
-      <p className="mb-3 max-w-4xl leading-snug">
-        Nothing is lost and nothing is guessed: a session counts for a part once you tick it. Tick a part only
-        where its reps say something about that part.
-      </p>
-      {bouts.length === 0 && <Notice>No session was logged of it.</Notice>}
-      <LongList label="Sessions" items={bouts} keyOf={(bout) => bout.id} height={56} dense>
+    <Sheet
+      title={tell('assign-sessions.what-do-these-sessions-count-for')}
+      aside={tell('assign-sessions.sessions-newest-first', { boutsCount: bouts.length })}
+    >
+      <p className="mb-3 max-w-4xl leading-snug">{tell('assign-sessions.nothing-is-lost-and-nothing-is')}</p>
+      {bouts.length === 0 && <Notice>{tell('assign-sessions.no-session-was-logged-of-it')}</Notice>}
+      <LongList
+        label={tell('assign-sessions.sessions')}
+        items={bouts}
+        keyOf={(bout) => bout.id}
+        height={56}
+        dense
+      >
         {(bout) => (
           <div className="grid items-center gap-x-6 gap-y-1 border-b border-hair py-2 md:grid-cols-[7rem_1fr_auto]">
             <span className="font-semibold">{writeDay(bout.day)}</span>
@@ -58,7 +65,7 @@ function BoutMarks({ bout }: { readonly bout: KeptEvidence }) {
   const logs = useKeptLogs([bout.id]);
   return (
     <RepMarks
-      label={`Reps of ${writeDay(bout.day)}`}
+      label={tell('assign-sessions.reps-of', { writeDay: writeDay(bout.day) })}
       marks={keptMarks(logs?.get(bout.id)?.marks ?? [], () => null)}
     />
   );

@@ -4,6 +4,7 @@ import type { RodData } from '@/core/evidence';
 import { asLevel } from '@/core/shared';
 import { Button, Rod, TextField } from '@/ui';
 import { type AxisField, fieldText, valueAt, withField } from './ladder-edit';
+import { tell } from './words';
 
 type Props = {
   readonly axis: Axis;
@@ -15,9 +16,9 @@ type Props = {
 };
 
 const FIELDS: readonly { readonly field: AxisField; readonly label: string }[] = [
-  { field: 'start', label: 'Start' },
-  { field: 'step', label: 'Step' },
-  { field: 'demand', label: 'Demand' },
+  { field: 'start', label: tell('axis-editor.start') },
+  { field: 'step', label: tell('axis-editor.step') },
+  { field: 'demand', label: tell('axis-editor.demand') },
 ];
 
 /** A rod with the three values that make it, and what else can be said of the axis under "more". */
@@ -34,7 +35,9 @@ export function AxisEditor(props: Props) {
               onMove={axis.levels === null ? (which, at) => moveMark(axis, which, at, onChange) : null}
             />
           ) : (
-            <p className="font-semibold">{axis.title}: no rod can be drawn until the values fit together.</p>
+            <p className="font-semibold">
+              {tell('axis-editor.no-rod-can-be-drawn-until-the', { title: axis.title })}
+            </p>
           )}
         </div>
         <div className="grid grid-cols-3 gap-3">
@@ -50,9 +53,9 @@ export function AxisEditor(props: Props) {
             look="quiet"
             className="!px-1 text-base"
             onClick={onFind}
-            aria-label={`Find where it can start: ${axis.title}`}
+            aria-label={tell('axis-editor.find-where-it-can-start', { title: axis.title })}
           >
-            Find the start
+            {tell('axis-editor.find-the-start')}
           </Button>
         )}
       </div>
@@ -75,18 +78,25 @@ function More({ axis, others, onChange, onRemove }: Props) {
     <details className="text-base">
       <summary
         className="min-h-11 cursor-pointer py-2.5 underline decoration-rule underline-offset-4"
-        aria-label={`More about ${axis.title}`}
+        aria-label={tell('axis-editor.more-about', { title: axis.title })}
       >
-        More
+        {tell('axis-editor.more')}
       </summary>
       <div className="grid gap-4 border-l-[6px] border-rule bg-paper p-3 sm:grid-cols-3">
-        <AxisInput axis={axis} field="limit" label="Largest step allowed" onChange={onChange} />
+        <AxisInput
+          axis={axis}
+          field="limit"
+          label={tell('axis-editor.largest-step-allowed')}
+          onChange={onChange}
+        />
         <MarginInput axis={axis} onChange={onChange} />
         <SafetyInput axis={axis} onChange={onChange} />
         {axis.levels !== null && <Anchors axis={axis} onChange={onChange} />}
         {others.length > 0 && (
           <fieldset className="sm:col-span-3">
-            <legend className="text-sm font-semibold">Eases when this one is raised (at most two)</legend>
+            <legend className="text-sm font-semibold">
+              {tell('axis-editor.eases-when-this-one-is-raised-at')}
+            </legend>
             {others.map((other) => (
               <label key={other.key} className="mr-5 inline-flex min-h-11 items-center gap-2">
                 <input
@@ -110,7 +120,7 @@ function More({ axis, others, onChange, onRemove }: Props) {
         )}
         {onRemove && (
           <p className="sm:col-span-3">
-            <Button onClick={onRemove}>Take this criterion out</Button>
+            <Button onClick={onRemove}>{tell('axis-editor.take-this-criterion-out')}</Button>
           </p>
         )}
       </div>
@@ -135,18 +145,16 @@ function Anchors({ axis, onChange }: { readonly axis: Axis; readonly onChange: (
   };
   return (
     <fieldset className="grid gap-2 sm:col-span-3 sm:grid-cols-2">
-      <legend className="text-sm font-semibold">
-        The steps, easiest first, and how each is told from the next
-      </legend>
+      <legend className="text-sm font-semibold">{tell('axis-editor.the-steps-easiest-first-and-how')}</legend>
       {levels.map((level, i) => (
         <div key={level.id} className="contents">
           <CommitField
-            label={`Step ${i + 1}`}
+            label={tell('axis-editor.step-2', { i: i + 1 })}
             kept={level.name}
             onCommit={(text) => {
               const name = text.trim();
-              if (name === '') return 'A step needs a name; the old one is kept.';
-              if (named(name, i)) return 'Another step has that name.';
+              if (name === '') return tell('axis-editor.a-step-needs-a-name-the-old-one-is');
+              if (named(name, i)) return tell('axis-editor.another-step-has-that-name');
               put(i, { name });
               return null;
             }}
@@ -164,12 +172,16 @@ function Anchors({ axis, onChange }: { readonly axis: Axis; readonly onChange: (
       {(['first', 'last'] as const).map((end) => (
         <CommitField
           key={`${end} ${levels.length}`}
-          label={end === 'first' ? 'A further step before the first' : 'A further step after the last'}
+          label={
+            end === 'first'
+              ? tell('axis-editor.a-further-step-before-the-first')
+              : tell('axis-editor.a-further-step-after-the-last')
+          }
           kept=""
           onCommit={(text) => {
             const name = text.trim();
             if (name === '') return null;
-            if (named(name, -1)) return 'Another step has that name.';
+            if (named(name, -1)) return tell('axis-editor.another-step-has-that-name');
             add(end, name);
             return null;
           }}
@@ -182,12 +194,12 @@ function Anchors({ axis, onChange }: { readonly axis: Axis; readonly onChange: (
 function MarginInput({ axis, onChange }: { readonly axis: Axis; readonly onChange: (axis: Axis) => void }) {
   return (
     <CommitField
-      label="Proof beyond the demand"
+      label={tell('axis-editor.proof-beyond-the-demand')}
       kept={`${Math.round(axis.margin * 100)} %`}
       onCommit={(text) => {
         const percent = Number(text.replace('%', '').replace(',', '.').trim());
         if (!(percent >= 0 && percent <= 200) || text.trim() === '')
-          return 'A share of the demand from 0 to 200 %.';
+          return tell('axis-editor.a-share-of-the-demand-from-0-to');
         onChange({ ...axis, margin: percent / 100 });
         return null;
       }}
@@ -200,14 +212,14 @@ function SafetyInput({ axis, onChange }: { readonly axis: Axis; readonly onChang
   const kept = axis.safety ? `${writeValue(axis, axis.safety.value)}, ${axis.safety.source}` : '';
   return (
     <CommitField
-      label="Limit for this dog, and who says so"
+      label={tell('axis-editor.limit-for-this-dog-and-who-says-so')}
       kept={kept}
       onCommit={(text) => {
         if (text.trim() === '') onChange({ ...axis, safety: null });
         else {
           const comma = text.indexOf(',', text.search(/\d,\d/) >= 0 ? text.search(/\d,\d/) + 2 : 0);
           const source = comma < 0 ? '' : text.slice(comma + 1).trim();
-          if (source === '') return 'Write the value, a comma, and who says so: 40 cm, our vet.';
+          if (source === '') return tell('axis-editor.write-the-value-a-comma-and-who');
           const value = parseValue(axis, text.slice(0, comma).replace(/\u00a0/g, ' '));
           if (!value.ok) return value.message;
           onChange({ ...axis, safety: { value: value.value, source } });

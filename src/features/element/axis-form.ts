@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { AXIS_KINDS, type Axis, axisFrom, listAxis, readNewAxis } from '@/core/breakdown';
 import { type AxisKey, asId, fail, type Result } from '@/core/shared';
+import { tell } from './words';
 
 /** A further criterion as it is typed. */
 export type AxisFields = {
@@ -25,10 +26,9 @@ export function readAxisFields(key: AxisKey, fields: AxisFields): Result<Axis> {
     const read = readNewAxis(spec, { ...fields, title });
     return read.ok ? read : { ...read, path: 'start' };
   }
-  if (title === '') return fail('title', 'title', 'Give the list a name.');
+  if (title === '') return fail('title', 'title', tell('axis-form.give-the-list-a-name'));
   const list = listAxis(key, title, fields.list, fields.kind === 'list' ? 'criterion' : fields.kind);
-  if (!list)
-    return fail('list', 'list', 'Write two steps or more, with commas, easiest first, no name twice.');
+  if (!list) return fail('list', 'list', tell('axis-form.write-two-steps-or-more-with'));
   return axisFrom(list, { start: null, demand: null, step: null });
 }
 

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { tell } from './words';
 
 type Props = {
   readonly label: string;
@@ -26,7 +27,7 @@ export function CellInput({ label, value, wide = false, raised, edited, onCommit
   return (
     <>
       <input
-        aria-label={`${label}${edited ? ', set by hand' : ''}`}
+        aria-label={`${label}${edited ? tell('cell-input.set-by-hand') : ''}`}
         aria-invalid={problem ? true : undefined}
         value={text}
         onChange={(event) => setText(event.target.value)}

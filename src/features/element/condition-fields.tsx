@@ -2,16 +2,17 @@ import { useState } from 'react';
 import type { ElementRecord } from '@/data/read';
 import { Button, ListField, TextField } from '@/ui';
 import { useElementChange } from './use-element-change';
+import { tell } from './words';
 
 /** Conditions of an element: a name and two options or more, such as "Surface: grass, sand". */
 export function ConditionFields({ element }: { readonly element: ElementRecord }) {
   const change = useElementChange(element);
   const [title, setTitle] = useState('');
   const put = (i: number, options: string[]): string | undefined => {
-    if (options.length < 2) return 'Two options at least; what stood there is kept.';
+    if (options.length < 2) return tell('condition-fields.two-options-at-least-what-stood');
     change(
       { conditions: element.conditions.map((one, k) => (k === i ? { ...one, options } : one)) },
-      'Condition changed.',
+      tell('condition-fields.condition-changed'),
     );
     return undefined;
   };
@@ -21,7 +22,7 @@ export function ConditionFields({ element }: { readonly element: ElementRecord }
       return;
     change(
       { conditions: [...element.conditions, { title: clean, options: ['usual', 'another'] }] },
-      'Condition added: write its options.',
+      tell('condition-fields.condition-added-write-its-options'),
     );
     setTitle('');
   };
@@ -38,22 +39,22 @@ export function ConditionFields({ element }: { readonly element: ElementRecord }
           </div>
           <Button
             look="quiet"
-            aria-label={`Take ${condition.title} away`}
+            aria-label={tell('condition-fields.take-away', { title: condition.title })}
             onClick={() =>
               change(
                 { conditions: element.conditions.filter((_, k) => k !== i) },
-                `${condition.title} taken away.`,
+                tell('condition-fields.taken-away', { title: condition.title }),
               )
             }
           >
-            Take away
+            {tell('condition-fields.take-away-2')}
           </Button>
         </div>
       ))}
       <TextField
-        label="A further condition (Enter adds it)"
+        label={tell('condition-fields.a-further-condition-enter-adds-it')}
         value={title}
-        placeholder="e.g. Surface"
+        placeholder={tell('condition-fields.e-g-surface')}
         onChange={(event) => setTitle(event.target.value)}
         onKeyDown={(event) => event.key === 'Enter' && add()}
       />

@@ -17,6 +17,7 @@ import { type Dog, type ElementRecord, sameWorkOf } from '@/data/read';
 import { copyForDog } from '@/data/write';
 import { Button, Notice, Rod, Sheet, TextField } from '@/ui';
 import { type Opened, useOpened } from './element-room';
+import { tell } from './words';
 
 /**
  * The same element with other dogs: who stands where, and copying the ladder to one that has none.
@@ -31,9 +32,8 @@ function Page({ element, stands }: Opened) {
   const { kennel, dog } = useKennelWithDog();
   const all = useLiveQuery(() => sameWorkOf(kennel, element), [kennel, element]);
   const others = all?.filter((other) => other.dog.id !== dog.id);
-  if (!others) return <p className="text-lg">Reading the log …</p>;
-  if (others.length === 0)
-    return <Notice>There is no other dog in this kennel yet. Add one from Today.</Notice>;
+  if (!others) return <p className="text-lg">{tell('dogs-page.reading-the-log')}</p>;
+  if (others.length === 0) return <Notice>{tell('dogs-page.there-is-no-other-dog-in-this')}</Notice>;
   const trained: Trained[] = [
     { dog, element, stands },
     ...others.flatMap((other) =>
@@ -50,7 +50,10 @@ function Page({ element, stands }: Opened) {
   ];
   return (
     <div className="grid gap-6">
-      <Sheet title="On one ladder" aside="all on one scale; each dog’s bands are its own rungs">
+      <Sheet
+        title={tell('dogs-page.on-one-ladder')}
+        aside={tell('dogs-page.all-on-one-scale-each-dogs-bands')}
+      >
         <div className="grid gap-x-10 gap-y-6 md:grid-cols-2">
           {element.axes.map((axis) => (
             <SharedAxis key={axis.key} axis={axis} trained={trained} />
@@ -61,12 +64,14 @@ function Page({ element, stands }: Opened) {
             const ladder = buildLadder(one.element);
             return (
               <li key={one.dog.id} className="leading-snug">
-                <span className="font-semibold">{one.dog.name}</span> stands on rung{' '}
-                {describePlace(ladder, one.stands)}.
+                <span className="font-semibold">{one.dog.name}</span>{' '}
+                {tell('dogs-page.stands-on-rung', { describePlace: describePlace(ladder, one.stands) })}
               </li>
             );
           })}
-          {trained.length === 1 && <li className="leading-snug">No other dog trains it yet.</li>}
+          {trained.length === 1 && (
+            <li className="leading-snug">{tell('dogs-page.no-other-dog-trains-it-yet')}</li>
+          )}
         </ul>
       </Sheet>
       {others
@@ -104,7 +109,7 @@ function SharedAxis({ axis, trained }: { readonly axis: Axis; readonly trained: 
           return rod ? (
             <Rod key={dog.id} data={rod} compact />
           ) : (
-            <p key={dog.id}>{dog.name} does not train this criterion.</p>
+            <p key={dog.id}>{tell('dogs-page.does-not-train-this-criterion', { name: dog.name })}</p>
           );
         })}
       </div>
@@ -123,20 +128,22 @@ function CopyForm({ dog, element }: { readonly dog: Dog; readonly element: Eleme
   const copy = async (): Promise<void> => {
     const read = readStarts(element.axes, starts);
     if (typeof read === 'string') return setProblem(read);
-    const copied = await done(`${dog.name} has this ladder now.`, copyForDog(kennel, element, dog.id, read));
+    const copied = await done(
+      tell('dogs-page.has-this-ladder-now', { name: dog.name }),
+      copyForDog(kennel, element, dog.id, read),
+    );
     setProblem(copied.ok ? undefined : copied.message);
   };
   return (
-    <Sheet title={`Copy it to ${dog.name}`}>
+    <Sheet title={tell('dogs-page.copy-it-to', { name: dog.name })}>
       <p className="mb-3 leading-snug">
-        The demand, the steps and the rule go along; the start is {dog.name}’s own. History and prerequisites
-        stay here.
+        {tell('dogs-page.the-demand-the-steps-and-the-rule', { name: dog.name })}
       </p>
       <div className="grid max-w-2xl gap-3 sm:grid-cols-2">
         {element.axes.map((axis) => (
           <TextField
             key={axis.key}
-            label={`Start for ${dog.name}: ${axis.title.toLowerCase()}`}
+            label={tell('dogs-page.start-for', { name: dog.name, title: axis.title.toLowerCase() })}
             value={starts[axis.key] ?? ''}
             onChange={(event) => setStarts({ ...starts, [axis.key]: event.target.value })}
           />
@@ -145,13 +152,13 @@ function CopyForm({ dog, element }: { readonly dog: Dog; readonly element: Eleme
       {problem && (
         <div className="mt-3">
           <Notice tone="alert" role="alert">
-            {problem} Nothing is copied.
+            {tell('dogs-page.nothing-is-copied', { problem })}
           </Notice>
         </div>
       )}
       <p className="mt-3">
         <Button look="ink" onClick={() => void copy()}>
-          Copy to {dog.name}
+          {tell('dogs-page.copy-to', { name: dog.name })}
         </Button>
       </p>
     </Sheet>

@@ -6,6 +6,7 @@ import { type DogState, type KennelContext, useDog, useKennel } from '@/data/liv
 import { type ElementRecord, elementQuestion } from '@/data/read';
 import { buttonClass, type Latest, Notice, newestOf, PageHead, useLatest } from '@/ui';
 import { ask, type Weighed } from '@/workers/client';
+import { tell } from './words';
 
 /** What every page of an element is given. */
 export type Opened = {
@@ -19,11 +20,11 @@ export type Opened = {
 };
 
 const PAGES = [
-  { to: '', title: 'Ladder' },
-  { to: '/evidence', title: 'Evidence' },
-  { to: '/rule', title: 'Rule' },
-  { to: '/about', title: 'About' },
-  { to: '/dogs', title: 'Other dogs' },
+  { to: '', title: tell('element-room.ladder') },
+  { to: '/evidence', title: tell('element-room.evidence') },
+  { to: '/rule', title: tell('element-room.rule') },
+  { to: '/about', title: tell('element-room.about') },
+  { to: '/dogs', title: tell('element-room.other-dogs') },
 ] as const;
 
 type ElementContext = KennelContext & { readonly opened: Opened };
@@ -57,8 +58,8 @@ export function ElementRoom() {
   const state = useDog();
   const element = state?.work.elements.find((candidate) => candidate.id === id);
   const latest = useWeighed(state, element);
-  if (!state) return <p className="text-lg">Reading the log …</p>;
-  if (!element) return <Notice tone="alert">There is no such element for this dog.</Notice>;
+  if (!state) return <p className="text-lg">{tell('element-room.reading-the-log')}</p>;
+  if (!element) return <Notice tone="alert">{tell('element-room.there-is-no-such-element-for-this')}</Notice>;
   const weighed = newestOf(latest)?.[0];
   const found = weighed?.id === element.id && weighed.found.ok ? weighed.found.value : null;
   const ladder = buildLadder(element);
@@ -77,9 +78,9 @@ export function ElementRoom() {
       <PageHead title={element.title}>{subtitle(element, latest, weighed)}</PageHead>
       <div className="mb-5 flex flex-wrap items-center gap-3">
         <Link className={buttonClass('quiet')} to={`/${kennel}/breakdown`}>
-          Back to the chain
+          {tell('element-room.back-to-the-chain')}
         </Link>
-        <nav aria-label="Pages of this element" className="flex flex-wrap">
+        <nav aria-label={tell('element-room.pages-of-this-element')} className="flex flex-wrap">
           {PAGES.map((page) => (
             <NavLink
               key={page.to}
@@ -95,7 +96,7 @@ export function ElementRoom() {
         </nav>
         {!element.retired && (
           <Link className={buttonClass('signal')} to={`/${kennel}/field/${element.id}`}>
-            Train it
+            {tell('element-room.train-it')}
           </Link>
         )}
       </div>
@@ -107,10 +108,10 @@ export function ElementRoom() {
 function subtitle(element: ElementRecord, latest: Latest<unknown>, weighed: Weighed | undefined): string {
   if (element.retired) return RETIRED[element.retired.how];
   if (weighed) return weighed.found.ok ? chanceInWords(weighed.found.value) : weighed.found.message;
-  return latest.state === 'failed' ? latest.failure.message : 'Weighing the reps …';
+  return latest.state === 'failed' ? latest.failure.message : tell('element-room.weighing-the-reps');
 }
 
 const RETIRED = {
-  split: 'It was split: its reps stay here, and count for its parts where you say so.',
-  merged: 'It was joined with another: its reps stay here, and count for the whole where you say so.',
+  split: tell('element-room.it-was-split-its-reps-stay-here'),
+  merged: tell('element-room.it-was-joined-with-another-its'),
 } as const;

@@ -9,6 +9,7 @@ import { ask } from '@/workers/client';
 import { type Opened, useOpened } from './element-room';
 import { EvidencePlots } from './evidence-plots';
 import { elementSentence, findings } from './evidence-words';
+import { tell } from './words';
 
 /**
  * One element as its reps show it: where it stands, its history, and everything that was logged
@@ -28,12 +29,12 @@ function Page({ element, state, stands }: Opened) {
   const latest = useLatest(job);
   const studied = newestOf(latest);
   if (latest.state === 'failed') return <Notice tone="alert">{latest.failure.message}</Notice>;
-  if (!studied) return <p className="text-lg">Weighing the reps …</p>;
+  if (!studied) return <p className="text-lg">{tell('evidence-page.weighing-the-reps')}</p>;
   return (
     <div className="grid grid-cols-1 gap-6">
       <p
         role="status"
-        aria-label="In one sentence"
+        aria-label={tell('evidence-page.in-one-sentence')}
         className="border-l-[6px] border-signal bg-sheet px-4 py-3 text-xl font-bold leading-snug"
       >
         {elementSentence(element, studied, stands, today)}
@@ -41,8 +42,11 @@ function Page({ element, state, stands }: Opened) {
       <div className="grid items-start gap-6 lg:grid-cols-2">
         <div className="grid gap-6">
           <Sheet
-            title="Where it stands"
-            aside={`${studied.grounds.counted} counted reps, ${studied.grounds.notCounted} shown only`}
+            title={tell('evidence-page.where-it-stands')}
+            aside={tell('evidence-page.counted-reps-shown-only', {
+              counted: studied.grounds.counted,
+              notCounted: studied.grounds.notCounted,
+            })}
           >
             <div className="grid gap-6">
               {rodsOf(element, stands, studied).map((rod) => (
@@ -50,14 +54,14 @@ function Page({ element, state, stands }: Opened) {
               ))}
             </div>
             <p className="mt-4 text-sm leading-snug text-ink-soft">
-              The band is an 80 % interval of how far it is clean 8 times in 10 in the next session, at home,
-              the other criteria as they stand. It rests on what {Math.round(studied.estimate.effective)}{' '}
-              independent draws would say.
+              {tell('evidence-page.the-band-is-an-80-interval-of-how', {
+                round: Math.round(studied.estimate.effective),
+              })}
             </p>
           </Sheet>
           <Coverage rows={studied.cover} />
         </div>
-        <Sheet title="What the reps say">
+        <Sheet title={tell('evidence-page.what-the-reps-say')}>
           <dl className="grid gap-2 leading-snug">
             {findings(studied, today, element).map(({ title, words }) => (
               <div key={title}>
@@ -88,8 +92,8 @@ function History({ element, state, bouts }: HistoryProps) {
     .reverse();
   const logs = useKeptLogs(sessions.map((bout) => bout.id));
   return (
-    <Sheet title="History" aside={<RepMarkKey />}>
-      {sessions.length === 0 && <p>No session yet.</p>}
+    <Sheet title={tell('evidence-page.history')} aside={<RepMarkKey />}>
+      {sessions.length === 0 && <p>{tell('evidence-page.no-session-yet')}</p>}
       <ul>
         {sessions.map((bout) => (
           <li
@@ -98,12 +102,14 @@ function History({ element, state, bouts }: HistoryProps) {
           >
             <span className="font-semibold">
               {writeDay(bout.day)}
-              {bout.away && <span className="block text-sm font-normal text-ink-soft">away</span>}
+              {bout.away && (
+                <span className="block text-sm font-normal text-ink-soft">{tell('evidence-page.away')}</span>
+              )}
             </span>
             <span className="text-sm leading-snug">{rungsInWords(ladder, logs?.get(bout.id))}</span>
             <RepMarks
               marks={keptMarks(logs?.get(bout.id)?.marks ?? [], (fault) => faultLabel(faults, fault))}
-              label={`Reps of ${writeDay(bout.day)}`}
+              label={tell('evidence-page.reps-of', { writeDay: writeDay(bout.day) })}
             />
           </li>
         ))}
@@ -124,20 +130,28 @@ function rungsInWords(ladder: Ladder, log: KeptLog | undefined): string {
   );
   const places = marks.map(({ on }) => rungOf[on] ?? -1);
   const [first, ...more] = places.filter((place, i) => place !== places[i - 1]);
-  if (first !== undefined && more.length === 0 && first >= 0) return `rung ${describeRung(ladder, first)}`;
-  return `rungs ${[first ?? -1, ...more].map((place) => (place < 0 ? 'off this ladder' : place + 1)).join(' → ')}`;
+  if (first !== undefined && more.length === 0 && first >= 0)
+    return tell('evidence-page.rung', { describeRung: describeRung(ladder, first) });
+  return tell('evidence-page.rungs', {
+    first: [first ?? -1, ...more]
+      .map((place) => (place < 0 ? tell('evidence-page.off-this-ladder') : place + 1))
+      .join(' → '),
+  });
 }
 
 /** Chips that every element can have, as a person reads them. */
 const CHIP_TITLES: Readonly<Record<string, string>> = {
-  word: 'Word',
-  handler: 'Who handles it',
-  side: 'Side',
+  word: tell('evidence-page.word'),
+  handler: tell('evidence-page.who-handles-it'),
+  side: tell('evidence-page.side'),
 };
 
 function Coverage({ rows }: { readonly rows: readonly CoverRow[] }) {
   return (
-    <Sheet title="Where it has been trained" aside="clean, of those that count">
+    <Sheet
+      title={tell('evidence-page.where-it-has-been-trained')}
+      aside={tell('evidence-page.clean-of-those-that-count')}
+    >
       <table className="w-full text-left leading-snug">
         <tbody>
           {rows.map((row) => (
@@ -151,10 +165,10 @@ function Coverage({ rows }: { readonly rows: readonly CoverRow[] }) {
                     <li key={cell.option}>
                       {cell.option}:{' '}
                       {cell.rate === null ? (
-                        <span className="font-bold text-signal-ink">never</span>
+                        <span className="font-bold text-signal-ink">{tell('evidence-page.never')}</span>
                       ) : (
                         <span className="font-semibold">
-                          {cell.clean} of {cell.reps}
+                          {tell('evidence-page.of', { clean: cell.clean, reps: cell.reps })}
                         </span>
                       )}
                     </li>

@@ -1,5 +1,6 @@
 import type { BoutEvidence, Deviation, Studied } from '@/core/evidence';
 import { Plot, Sheet } from '@/ui';
+import { tell } from './words';
 
 /** So many of the last reps are drawn. */
 const LAST = 60;
@@ -19,11 +20,15 @@ export function EvidencePlots({
   return (
     <div className={`grid items-start gap-6 ${times.length > 0 && turns.length > 0 ? 'lg:grid-cols-2' : ''}`}>
       {latency && times.length > 0 && (
-        <Sheet title="Quickness">
+        <Sheet title={tell('evidence-plots.quickness')}>
           <Plot
             name="latency"
             series={[
-              { label: 'seconds', kind: 'points', points: times.map((one, i) => ({ x: i + 1, y: one.y })) },
+              {
+                label: tell('evidence-plots.seconds'),
+                kind: 'points',
+                points: times.map((one, i) => ({ x: i + 1, y: one.y })),
+              },
             ]}
             marks={[
               {
@@ -32,44 +37,52 @@ export function EvidencePlots({
                 label: `${latency.asked ? 'wanted' : 'usual'} ${latency.limit} s`,
                 strong: latency.asked,
               },
-              { axis: 'y', at: latency.median.mid, label: 'its middle' },
+              { axis: 'y', at: latency.median.mid, label: tell('evidence-plots.its-middle') },
             ]}
-            xLabel={`rep, the last ${times.length}`}
+            xLabel={tell('evidence-plots.rep-the-last', { timesCount: times.length })}
             yLabel="s"
-            sentence={`Response times of the last ${times.length} timed reps; the middle is ${latency.median.mid.toFixed(1)} s.`}
+            sentence={tell('evidence-plots.response-times-of-the-last-timed', {
+              timesCount: times.length,
+              mid: latency.median.mid.toFixed(1),
+            })}
             table={{ head: ['rep', 'day', 'seconds'], rows: times.map((one, i) => [i + 1, one.day, one.y]) }}
           />
         </Sheet>
       )}
       {precision && turns.length > 0 && (
-        <Sheet title="Straightness: middle and spread">
+        <Sheet title={tell('evidence-plots.straightness-middle-and-spread')}>
           <Plot
             name="straightness"
             series={[
               {
-                label: 'measured',
+                label: tell('evidence-plots.measured'),
                 kind: 'points',
                 points: turns.flatMap((one, i) => (one.measured ? [{ x: i + 1, y: one.y }] : [])),
               },
               {
-                label: 'by eye',
+                label: tell('evidence-plots.by-eye'),
                 kind: 'hollow',
                 points: turns.flatMap((one, i) => (one.measured ? [] : [{ x: i + 1, y: one.y }])),
               },
             ]}
             marks={[
               ...precision.within.flatMap(({ limit }) => [
-                { axis: 'y' as const, at: limit, label: `${limit}° right` },
-                { axis: 'y' as const, at: -limit, label: `${limit}° left` },
+                { axis: 'y' as const, at: limit, label: tell('evidence-plots.right', { limit }) },
+                { axis: 'y' as const, at: -limit, label: tell('evidence-plots.left', { limit }) },
               ]),
-              { axis: 'y', at: precision.bias.mid, label: 'its middle', strong: true },
+              { axis: 'y', at: precision.bias.mid, label: tell('evidence-plots.its-middle'), strong: true },
             ]}
-            xLabel={`rep, the last ${turns.length}`}
-            yLabel="degrees, + right"
-            sentence={`Deviations of the last ${turns.length} reps, filled where measured, hollow where judged by eye; dashed lines are the ends of the rule book’s bands.`}
+            xLabel={tell('evidence-plots.rep-the-last-2', { turnsCount: turns.length })}
+            yLabel={tell('evidence-plots.degrees-right')}
+            sentence={tell('evidence-plots.deviations-of-the-last-reps-filled', { turnsCount: turns.length })}
             table={{
               head: ['rep', 'day', 'degrees', 'how'],
-              rows: turns.map((one, i) => [i + 1, one.day, one.y, one.measured ? 'measured' : 'by eye']),
+              rows: turns.map((one, i) => [
+                i + 1,
+                one.day,
+                one.y,
+                one.measured ? 'measured' : tell('evidence-plots.by-eye'),
+              ]),
             }}
           />
         </Sheet>

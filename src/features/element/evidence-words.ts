@@ -13,6 +13,7 @@ import type { Interval, Studied } from '@/core/evidence';
 import { type Day, daysBetween, NO_BREAK } from '@/core/shared';
 import { logistic, logit } from '@/core/statistics';
 import type { ElementRecord } from '@/data/read';
+import { tell } from './words';
 
 /**
  * Below so many reps a figure would promise more than is known; and after so many days away the
@@ -37,34 +38,73 @@ export function elementSentence(
   const here = placeOn(ladder, stands).rung;
   const place = describePlace(ladder, stands);
   const next =
-    here + 1 < ladder.rungs.length ? `Next: rung ${describeRung(ladder, here + 1)}.` : topWords(studied);
+    here + 1 < ladder.rungs.length
+      ? tell('evidence-words.next-rung', { describeRung: describeRung(ladder, here + 1) })
+      : topWords(studied);
   if (grounds.counted === 0)
-    return `${element.title}: no rep yet, so nothing is known. Begin on rung ${place}.`;
-  const rests = `${plural(grounds.counted, 'rep')} in ${plural(grounds.sessions, 'session')}`;
+    return tell('evidence-words.no-rep-yet-so-nothing-is-known', { title: element.title, place });
+  const rests = tell('evidence-words.in', {
+    plural: plural(grounds.counted, 'rep'),
+    plural2: plural(grounds.sessions, 'session'),
+  });
   const gap = grounds.lastDay === null ? 0 : daysBetween(grounds.lastDay, today);
-  const away = gap > LONG_AGO ? ` Not trained for ${gap} days: begin below where it stood.` : '';
+  const away = gap > LONG_AGO ? tell('evidence-words.not-trained-for-days-begin-below', { gap }) : '';
   if (grounds.counted < FEW)
-    return `${element.title}: ${rests}, too few to say how far it reaches.${away} Stay on rung ${place}.`;
+    return tell('evidence-words.too-few-to-say-how-far-it-reaches', {
+      title: element.title,
+      rests,
+      away,
+      place,
+    });
   const holding = holdingAxis(element, studied);
-  if (!holding) return `${element.title}: nothing is climbed here, all criteria are held. ${rests}.${away}`;
+  if (!holding)
+    return tell('evidence-words.nothing-is-climbed-here-all', { title: element.title, rests, away });
   const where = reachWords(holding.axis, holding.reach);
   if (wall) {
     const axis = element.axes.find((one) => one.key === wall.axis) ?? holding.axis;
-    return `${element.title}: a wall. ${axis.title} has not risen for ${wall.sessions} sessions; ${where}, from ${rests}.${away} Go back two rungs, or change how it is taught.`;
+    return tell('evidence-words.a-wall-has-not-risen-for-sessions', {
+      title: element.title,
+      title2: axis.title,
+      sessions: wall.sessions,
+      where,
+      rests,
+      away,
+    });
   }
   if (holding.reach.mid >= 1) {
     const sure =
-      holding.reach.low >= 1 ? 'it reaches the demand' : 'it may reach the demand, and that is not sure yet';
-    return `${element.title}: ${sure}. ${holding.axis.title}: ${where}, from ${rests}.${away} ${next}`;
+      holding.reach.low >= 1
+        ? tell('evidence-words.it-reaches-the-demand')
+        : tell('evidence-words.it-may-reach-the-demand-and-that');
+    return tell('evidence-words.from', {
+      title: element.title,
+      sure,
+      title2: holding.axis.title,
+      where,
+      rests,
+      away,
+      next,
+    });
   }
-  return `${element.title}: ${holding.axis.title.toLowerCase()} holds it; ${where}, from ${rests}.${away} ${next}`;
+  return tell('evidence-words.holds-it-from', {
+    title: element.title,
+    title2: holding.axis.title.toLowerCase(),
+    where,
+    rests,
+    away,
+    next,
+  });
 }
 
 /** One rep on the top rung is not yet a thing to keep. */
 function topWords({ here: { reps, clean } }: Pick<Studied, 'here'>): string {
   return reps >= FEW
-    ? 'It stands on the top rung: keep it, in other places.'
-    : `It stands on the top rung, ${clean} of ${plural(reps, 'rep')} clean there: ${FEW - reps} more before that says anything.`;
+    ? tell('evidence-words.it-stands-on-the-top-rung-keep-it')
+    : tell('evidence-words.it-stands-on-the-top-rung-of-clean', {
+        clean,
+        plural: plural(reps, 'rep'),
+        FEW: FEW - reps,
+      });
 }
 
 /** The axis on which the dog stands furthest short of the demand; null where none is climbed. */
@@ -83,22 +123,25 @@ function holdingAxis(
 
 function reachWords(axis: Axis, reach: Interval): string {
   const [low, mid, high] = [valueAt(axis, reach.low), valueAt(axis, reach.mid), valueAt(axis, reach.high)];
-  if (reach.mid < 0) return `not clean 8 times in 10 even at its start (${valueAt(axis, 0)})`;
+  if (reach.mid < 0)
+    return tell('evidence-words.not-clean-8-times-in-10-even-at', { valueAt: valueAt(axis, 0) });
   const nothingKnown = reach.low < 0 && high === BEYOND;
-  if (nothingKnown) return 'how far it is clean 8 times in 10 is not known yet';
+  if (nothingKnown) return tell('evidence-words.how-far-it-is-clean-8-times-in-10');
   if (mid === BEYOND)
-    return `clean 8 times in 10 past what is asked${low === BEYOND ? '' : ` (from ${low} on, for all that is known)`}`;
-  if (low === high) return `clean 8 times in 10 at ${mid}`;
-  return `clean 8 times in 10 up to about ${mid} (${low} to ${high})`;
+    return tell('evidence-words.clean-8-times-in-10-past-what-is', {
+      low: low === BEYOND ? '' : tell('evidence-words.from-on-for-all-that-is-known', { low }),
+    });
+  if (low === high) return tell('evidence-words.clean-8-times-in-10-at', { mid });
+  return tell('evidence-words.clean-8-times-in-10-up-to-about-to', { mid, low, high });
 }
 
-const BEYOND = 'beyond the proof margin';
+const BEYOND = tell('evidence-words.beyond-the-proof-margin');
 
 /** A difficulty as a value; outside the ladder it is named, never given one that nobody tried. */
 function valueAt(axis: Axis, at: number): string {
   const scale = axisScale(axis);
   if (!scale.ok || scale.value.held) return writeValue(axis, axis.start);
-  if (at < 0) return 'below the start';
+  if (at < 0) return tell('evidence-words.below-the-start');
   if (at > scale.value.difficulty(proofValue(axis))) return BEYOND;
   const value = scale.value.value(at);
   return writeValue(axis, axis.levels === null ? rounded(value) : Math.round(value));
@@ -109,15 +152,15 @@ const rounded = (value: number): number => Number(value.toPrecision(2));
 const plural = (n: number, one: string): string => `${n} ${n === 1 ? one : `${one}s`}`;
 /** Whole percents; never a certainty, which no number of reps gives. */
 function percent(share: number): string {
-  if (share > 0.99) return `over 99${NO_BREAK}%`;
-  return share < 0.01 ? `under 1${NO_BREAK}%` : `${Math.round(share * 100)}${NO_BREAK}%`;
+  if (share > 0.99) return tell('evidence-words.over-99');
+  return share < 0.01 ? tell('evidence-words.under-1') : `${Math.round(share * 100)}${NO_BREAK}%`;
 }
 
 const range = ({ low, high }: Interval, write: (value: number) => string): string =>
-  `${write(low)} to ${write(high)}`;
+  tell('evidence-words.to', { write: write(low), write2: write(high) });
 const seconds = (value: number): string => `${value.toFixed(1)}${NO_BREAK}s`;
 const degrees = (value: number): string =>
-  `${Math.abs(value).toFixed(0)}°${value > 0.5 ? ' right' : value < -0.5 ? ' left' : ''}`;
+  `${Math.abs(value).toFixed(0)}°${value > 0.5 ? tell('evidence-words.right') : value < -0.5 ? tell('evidence-words.left') : ''}`;
 /** What a shift in logits makes of eight in ten. */
 const fromEighty = (logits: number): string => percent(logistic(logit(0.8) + logits));
 
@@ -131,81 +174,154 @@ export function findings(
   const { swing, gain } = estimate;
   const found: ({ readonly title: string; readonly words: string } | null)[] = [
     {
-      title: 'At the trial',
-      words: `Cold and in a strange place: ${range(estimate.coldAway, percent)} clean at the demand.`,
+      title: tell('evidence-words.at-the-trial'),
+      words: tell('evidence-words.cold-and-in-a-strange-place-clean', {
+        range: range(estimate.coldAway, percent),
+      }),
     },
     {
-      title: 'From day to day',
-      words: `What is clean 80${NO_BREAK}% of the time has days of ${fromEighty(-swing.mid)} and days of ${fromEighty(swing.mid)}; one session makes of it ${fromEighty(gain.mid)} (${fromEighty(gain.low)} to ${fromEighty(gain.high)}).`,
+      title: tell('evidence-words.from-day-to-day'),
+      words: tell('evidence-words.what-is-clean-80-of-the-time-has', {
+        fromEighty: fromEighty(-swing.mid),
+        fromEighty2: fromEighty(swing.mid),
+        fromEighty3: fromEighty(gain.mid),
+        fromEighty4: fromEighty(gain.low),
+        fromEighty5: fromEighty(gain.high),
+      }),
     },
     holding && {
-      title: 'Holding',
-      words: `${holding.broken} of ${plural(holding.holds, 'hold')} were broken by the dog; ${range(holding.lasts, percent)} would last the demand.`,
+      title: tell('evidence-words.holding'),
+      words: tell('evidence-words.of-were-broken-by-the-dog-would', {
+        broken: holding.broken,
+        plural: plural(holding.holds, 'hold'),
+        range: range(holding.lasts, percent),
+      }),
     },
     latency && {
-      title: 'Quickness',
-      words: `The middle answer comes at ${seconds(latency.median.mid)} (${range(latency.median, seconds)}); ${percent(latency.within.mid)} within ${seconds(latency.limit)}${latency.asked ? '' : ' (a usual limit: no criterion asks for one)'}, from ${plural(latency.timed - latency.late, 'time')}${latency.late > 0 ? ` and ${latency.late} that did not come` : ''}.`,
+      title: tell('evidence-words.quickness'),
+      words: tell('evidence-words.the-middle-answer-comes-at-within', {
+        seconds: seconds(latency.median.mid),
+        range: range(latency.median, seconds),
+        percent: percent(latency.within.mid),
+        seconds2: seconds(latency.limit),
+        asked: Boolean(latency.asked),
+        plural: plural(latency.timed - latency.late, 'time'),
+        late: latency.late > 0 ? tell('evidence-words.and-that-did-not-come', { late: latency.late }) : '',
+      }),
     },
-    precision && { title: 'Straightness', words: precisionWords(precision) },
+    precision && { title: tell('evidence-words.straightness'), words: precisionWords(precision) },
     habits.anticipated.count > 0
       ? {
-          title: 'Too early',
-          words: `${habits.anticipated.count} of ${habits.anticipated.of} came before the word.`,
+          title: tell('evidence-words.too-early'),
+          words: tell('evidence-words.of-came-before-the-word', {
+            count: habits.anticipated.count,
+            of: habits.anticipated.of,
+          }),
         }
       : null,
     element.policy.rule.kind === 'cue-transfer' ? aloneWords(habits.timings) : null,
     cueWords(habits.cues),
     habits.probes.of > 0
       ? {
-          title: 'After a gap',
-          words: `${habits.probes.count} of ${plural(habits.probes.of, 'silent test')} clean: shown apart, since a test looks for failure on purpose.`,
+          title: tell('evidence-words.after-a-gap'),
+          words: tell('evidence-words.of-clean-shown-apart-since-a-test', {
+            count: habits.probes.count,
+            plural: plural(habits.probes.of, tell('evidence-words.silent-test')),
+          }),
         }
       : null,
     habits.drive.of > 0
       ? {
-          title: 'Drive',
-          words: `Full drive in ${habits.drive.count} of ${habits.drive.of} where it was said.`,
+          title: tell('evidence-words.drive'),
+          words: tell('evidence-words.full-drive-in-of-where-it-was-said', {
+            count: habits.drive.count,
+            of: habits.drive.of,
+          }),
         }
       : null,
     habits.calm.length > 0
       ? {
-          title: 'Calm in the kit',
-          words: `${capital(habits.calm.map(({ moment, rate }) => `${CALM_WORDS[moment]} ${rate.count} of ${rate.of}`).join(', '))}.`,
+          title: tell('evidence-words.calm-in-the-kit'),
+          words: `${capital(habits.calm.map(({ moment, rate }) => tell('evidence-words.of', { moment: CALM_WORDS[moment], count: rate.count, of: rate.of })).join(', '))}.`,
         }
       : null,
     habits.instead.length > 0
       ? {
-          title: 'What it did instead',
-          words: `${capital(habits.instead.map(({ word, did, count }) => `${word === '' ? 'asked' : `asked “${word}”`}, did “${did}” ${times(count)}`).join('; '))}. The caller draws confused words more often.`,
+          title: tell('evidence-words.what-it-did-instead'),
+          words: tell('evidence-words.the-caller-draws-confused-words', {
+            capital: capital(
+              habits.instead
+                .map(({ word, did, count }) =>
+                  tell('evidence-words.did', {
+                    word: word === '' ? 'asked' : tell('evidence-words.asked', { word }),
+                    did,
+                    times: times(count),
+                  }),
+                )
+                .join('; '),
+            ),
+          }),
         }
       : null,
     mixWords(studied.words, element.axes),
     habits.handled.length > 0
       ? {
-          title: 'What you did about it',
-          words: `The next rep was clean: ${habits.handled.map(({ handled, next }) => `after ${HANDLED_WORDS[handled]} ${next.count} of ${next.of}`).join(', ')}. A record, no advice.`,
+          title: tell('evidence-words.what-you-did-about-it'),
+          words: tell('evidence-words.the-next-rep-was-clean-a-record-no', {
+            handled: habits.handled
+              .map(({ handled, next }) =>
+                tell('evidence-words.after-of', {
+                  handled: HANDLED_WORDS[handled],
+                  count: next.count,
+                  of: next.of,
+                }),
+              )
+              .join(', '),
+          }),
         }
       : null,
     habits.pay.length > 1
       ? {
-          title: 'By reward',
-          words: `Clean: ${habits.pay.map(({ what, rate }) => `${what} ${rate.count} of ${rate.of}`).join(', ')}.${habits.jackpots > 0 ? ` ${plural(habits.jackpots, 'jackpot')}.` : ''}`,
+          title: tell('evidence-words.by-reward'),
+          words: tell('evidence-words.clean', {
+            pay: habits.pay
+              .map(({ what, rate }) => tell('evidence-words.of-2', { what, count: rate.count, of: rate.of }))
+              .join(', '),
+            jackpots: habits.jackpots > 0 ? ` ${plural(habits.jackpots, 'jackpot')}.` : '',
+          }),
         }
       : null,
-    habits.unasked > 0 ? { title: 'Paid though unasked', words: `${capital(times(habits.unasked))}.` } : null,
+    habits.unasked > 0
+      ? { title: tell('evidence-words.paid-though-unasked'), words: `${capital(times(habits.unasked))}.` }
+      : null,
     habits.handlers.count > 0
       ? {
-          title: 'The handler’s',
-          words: `${habits.handlers.count} of ${plural(habits.handlers.of, 'rep')} were your doing: not counted against the dog, and they cost points at a trial.`,
+          title: tell('evidence-words.the-handlers'),
+          words: tell('evidence-words.of-were-your-doing-not-counted', {
+            count: habits.handlers.count,
+            plural: plural(habits.handlers.of, 'rep'),
+          }),
         }
       : null,
     habits.landings.length > 1
-      ? { title: 'Where the reward landed', words: landingWords(habits.landings) }
+      ? { title: tell('evidence-words.where-the-reward-landed'), words: landingWords(habits.landings) }
       : null,
-    habits.breaks.length > 0 ? { title: 'By what you did', words: breakWords(habits.breaks) } : null,
+    habits.breaks.length > 0
+      ? { title: tell('evidence-words.by-what-you-did'), words: breakWords(habits.breaks) }
+      : null,
     retention && {
-      title: 'Keeping it',
-      words: `After ${plural(retention.tries.length, 'cold try').replace('trys', 'tries')}: half of it would be gone in about ${plural(Math.round(retention.halfLife), 'day')}; ${percent(retention.today)} would still be there today. ${retention.due <= today ? 'Due now.' : `Due again in ${plural(daysBetween(today, retention.due), 'day')}.`}`,
+      title: tell('evidence-words.keeping-it'),
+      words: tell('evidence-words.after-half-of-it-would-be-gone-in', {
+        plural: plural(retention.tries.length, tell('evidence-words.cold-try')).replace('trys', 'tries'),
+        plural2: plural(Math.round(retention.halfLife), 'day'),
+        percent: percent(retention.today),
+        due:
+          retention.due <= today
+            ? tell('evidence-words.due-now')
+            : tell('evidence-words.due-again-in', {
+                plural: plural(daysBetween(today, retention.due), 'day'),
+              }),
+      }),
     },
   ];
   return found.filter((one) => one !== null);
@@ -215,20 +331,30 @@ function precisionWords(precision: NonNullable<Studied['precision']>): string {
   const [first] = precision.within;
   const advice =
     precision.train === 'bias'
-      ? ' Straighten its middle first: that is worth more than making it more even.'
+      ? tell('evidence-words.straighten-its-middle-first-that')
       : precision.train === 'spread'
-        ? ' Make it more even first: its middle is straight enough.'
+        ? tell('evidence-words.make-it-more-even-first-its-middle')
         : '';
-  const inside = first ? ` ${percent(first.chance)} within ${first.limit}°.` : '';
-  return `Its middle is ${degrees(precision.bias.mid)} (${range(precision.bias, degrees)}), its spread ${precision.spread.mid.toFixed(0)}°, from ${plural(precision.judged, 'rep')} (${precision.measured} measured).${inside}${advice}`;
+  const inside = first
+    ? tell('evidence-words.within', { percent: percent(first.chance), limit: first.limit })
+    : '';
+  return tell('evidence-words.its-middle-is-its-spread-from', {
+    degrees: degrees(precision.bias.mid),
+    range: range(precision.bias, degrees),
+    mid: precision.spread.mid.toFixed(0),
+    plural: plural(precision.judged, 'rep'),
+    measured: precision.measured,
+    inside,
+    advice,
+  });
 }
 
 const DID_WORDS: Readonly<Record<string, string>> = {
-  stood: 'while you stood',
-  'walked-off': 'as you walked off',
-  'came-back': 'as you came back',
-  'out-of-sight': 'out of your sight',
-  'false-move': 'at a false move',
+  stood: tell('evidence-words.while-you-stood'),
+  'walked-off': tell('evidence-words.as-you-walked-off'),
+  'came-back': tell('evidence-words.as-you-came-back'),
+  'out-of-sight': tell('evidence-words.out-of-your-sight'),
+  'false-move': tell('evidence-words.at-a-false-move'),
 };
 
 /** Below so many there is no rate, only what was seen. */
@@ -237,16 +363,24 @@ const FEW_OF_ONE = 5;
 /** What you did when it was not clean; where all of it falls on one thing, that thing comes first. */
 function breakWords(breaks: Studied['habits']['breaks']): string {
   const sorted = [...breaks].sort((a, b) => b.rate.count - a.rate.count);
-  const parts = sorted.map(
-    ({ did, rate }) => `${DID_WORDS[did] ?? `at “${did}”`} ${rate.count} of ${rate.of}`,
+  const parts = sorted.map(({ did, rate }) =>
+    tell('evidence-words.of-3', {
+      did: DID_WORDS[did] ?? tell('evidence-words.at', { did }),
+      count: rate.count,
+      of: rate.of,
+    }),
   );
   const [first, ...others] = sorted;
   const only =
     first && first.rate.count >= 2 && others.length > 0 && others.every(({ rate }) => rate.count === 0)
-      ? ` It is ${DID_WORDS[first.did] ?? `“${first.did}”`} alone: make that smaller, not rarer.`
+      ? tell('evidence-words.it-is-alone-make-that-smaller-not', {
+          did: DID_WORDS[first.did] ?? `“${first.did}”`,
+        })
       : '';
-  const few = sorted.some(({ rate }) => rate.of < FEW_OF_ONE) ? ' Few of them: no rate yet.' : '';
-  return `Not clean: ${parts.join(', ')}.${only}${few}`;
+  const few = sorted.some(({ rate }) => rate.of < FEW_OF_ONE)
+    ? tell('evidence-words.few-of-them-no-rate-yet')
+    : '';
+  return tell('evidence-words.not-clean', { parts: parts.join(', '), only, few });
 }
 
 /** Of all chances, how often the new cue was answered by itself; the others are shown apart. */
@@ -264,14 +398,19 @@ function aloneWords(
   const chances = alone + prompted + failed + reminded;
   if (chances + of('before-word') === 0) return null;
   const rest = [
-    prompted > 0 ? `${prompted} after the prompt` : '',
-    reminded > 0 ? `${reminded} after a reminder` : '',
-    failed > 0 ? `${failed} not at all` : '',
+    prompted > 0 ? tell('evidence-words.after-the-prompt', { prompted }) : '',
+    reminded > 0 ? tell('evidence-words.after-a-reminder', { reminded }) : '',
+    failed > 0 ? tell('evidence-words.not-at-all', { failed }) : '',
   ].filter(Boolean);
   const early = of('before-word');
   return {
-    title: 'To the new cue alone',
-    words: `${alone} of ${plural(chances, 'chance')}${rest.length > 0 ? `; ${rest.join(', ')}` : ''}.${early > 0 ? ` ${early} came before the word and count for neither.` : ''}`,
+    title: tell('evidence-words.to-the-new-cue-alone'),
+    words: tell('evidence-words.of-4', {
+      alone,
+      plural: plural(chances, 'chance'),
+      restCount: rest.length > 0 ? `; ${rest.join(', ')}` : '',
+      early: early > 0 ? tell('evidence-words.came-before-the-word-and-count-for', { early }) : '',
+    }),
   };
 }
 
@@ -282,13 +421,14 @@ function cueWords({
 }: Studied['habits']['cues']): { readonly title: string; readonly words: string } | null {
   if (needed.of === 0) return null;
   const parts = [
-    `${needed.count} of ${plural(needed.of, 'rep')} needed another cue`,
-    slip.count > 0
-      ? `${slip.count} slipped from you, which costs at a trial and says nothing of the dog`
-      : '',
-    meant.count > 0 ? `${meant.count} were meant as an answer to a miss` : '',
+    tell('evidence-words.of-needed-another-cue', { count: needed.count, plural: plural(needed.of, 'rep') }),
+    slip.count > 0 ? tell('evidence-words.slipped-from-you-which-costs-at-a', { count: slip.count }) : '',
+    meant.count > 0 ? tell('evidence-words.were-meant-as-an-answer-to-a-miss', { count: meant.count }) : '',
   ].filter(Boolean);
-  return { title: 'Extra cues', words: `${parts.join('; ')}, where it was said.` };
+  return {
+    title: tell('evidence-words.extra-cues'),
+    words: tell('evidence-words.where-it-was-said', { parts: parts.join('; ') }),
+  };
 }
 
 /** In a mix each word keeps its own reach. */
@@ -298,38 +438,50 @@ function mixWords(
 ): { readonly title: string; readonly words: string } | null {
   const length = axes.find((axis) => axis.quantity === 'distance');
   if (!length || words.length === 0) return null;
-  const parts = words.map(
-    ({ word, value, reps, clean }) => `“${word}” ${writeValue(length, value)} (${clean} of ${reps} clean)`,
+  const parts = words.map(({ word, value, reps, clean }) =>
+    tell('evidence-words.of-clean', { word, writeValue: writeValue(length, value), clean, reps }),
   );
-  return { title: 'By word', words: `${parts.join(', ')}. The caller asks each at its own.` };
+  return {
+    title: tell('evidence-words.by-word'),
+    words: tell('evidence-words.the-caller-asks-each-at-its-own', { parts: parts.join(', ') }),
+  };
 }
 
 const HANDLED_WORDS: Readonly<Record<Studied['habits']['handled'][number]['handled'], string>> = {
   nothing: 'nothing',
-  'error-word': 'an error word',
-  again: 'again at once',
-  'put-back': 'putting it back',
-  easier: 'making it easier',
-  pause: 'a pause',
-  'moved-and-back': 'moving it and back',
-  'touch-or-lead': 'touch or lead',
+  'error-word': tell('evidence-words.an-error-word'),
+  again: tell('evidence-words.again-at-once'),
+  'put-back': tell('evidence-words.putting-it-back'),
+  easier: tell('evidence-words.making-it-easier'),
+  pause: tell('evidence-words.a-pause'),
+  'moved-and-back': tell('evidence-words.moving-it-and-back'),
+  'touch-or-lead': tell('evidence-words.touch-or-lead'),
 };
-const CALM_WORDS = { on: 'as it was put on', worn: 'while it was worn', off: 'after it came off' } as const;
-const times = (n: number): string => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`);
+const CALM_WORDS = {
+  on: tell('evidence-words.as-it-was-put-on'),
+  worn: tell('evidence-words.while-it-was-worn'),
+  off: tell('evidence-words.after-it-came-off'),
+} as const;
+const times = (n: number): string =>
+  n === 1 ? 'once' : n === 2 ? 'twice' : tell('evidence-words.times', { n });
 const capital = (words: string): string => words.replace(/^./, (letter) => letter.toUpperCase());
 
 const LANDED_WORDS = {
-  spot: 'at the spot',
+  spot: tell('evidence-words.at-the-spot'),
   ahead: 'ahead',
   behind: 'behind',
-  hand: 'to hand',
-  reset: 'to reset',
+  hand: tell('evidence-words.to-hand'),
+  reset: tell('evidence-words.to-reset'),
 } as const;
 
 function landingWords(landings: Studied['habits']['landings']): string {
-  const parts = landings.map(
-    ({ landed, next, latency }) =>
-      `${LANDED_WORDS[landed]}: next clean ${next.count} of ${next.of}${latency === null ? '' : `, at ${seconds(latency)}`}`,
+  const parts = landings.map(({ landed, next, latency }) =>
+    tell('evidence-words.next-clean-of', {
+      landed: LANDED_WORDS[landed],
+      count: next.count,
+      of: next.of,
+      latency: latency === null ? '' : tell('evidence-words.at-2', { seconds: seconds(latency) }),
+    }),
   );
   return `${parts.join('; ')}.`.replace(/^./, (letter) => letter.toUpperCase());
 }

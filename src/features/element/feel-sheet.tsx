@@ -4,6 +4,7 @@ import { useKeptLogs } from '@/data/live';
 import type { KeptLog } from '@/data/read';
 import { Sheet } from '@/ui';
 import type { Opened } from './element-room';
+import { tell } from './words';
 
 /** By feel there is no rule to work out; what the person did shows where they go up and back. */
 export function FeelSheet({ element, state }: Pick<Opened, 'element' | 'state'>) {
@@ -13,8 +14,8 @@ export function FeelSheet({ element, state }: Pick<Opened, 'element' | 'state'>)
     logs &&
     feelRecord(bouts.map((bout) => eventsOf(bout.start, logs.get(bout.id)?.walked ?? [], element.axes)));
   return (
-    <Sheet title="How you go up and back here">
-      <p className="leading-snug">{record ? inWords(record) : 'Reading the log …'}</p>
+    <Sheet title={tell('feel-sheet.how-you-go-up-and-back-here')}>
+      <p className="leading-snug">{record ? inWords(record) : tell('feel-sheet.reading-the-log')}</p>
     </Sheet>
   );
 }
@@ -31,18 +32,27 @@ function eventsOf(start: Criteria, walked: KeptLog['walked'], axes: readonly Axi
 }
 
 function inWords(record: FeelRecord): string {
-  const percent = (share: number): string => `${Math.round(share * 100)} % clean`;
+  const percent = (share: number): string => tell('feel-sheet.clean', { round: Math.round(share * 100) });
   const up =
     record.cleanBeforeUp === null
-      ? 'You have not gone up yet.'
-      : `You went up ${record.ups} times, in the middle after ${percent(record.cleanBeforeUp)} in the last five reps.`;
+      ? tell('feel-sheet.you-have-not-gone-up-yet')
+      : tell('feel-sheet.you-went-up-times-in-the-middle', {
+          ups: record.ups,
+          percent: percent(record.cleanBeforeUp),
+        });
   const down =
     record.cleanBeforeDown === null
-      ? 'You have not gone back.'
-      : `You went back ${record.downs} times, after ${percent(record.cleanBeforeDown)}.`;
+      ? tell('feel-sheet.you-have-not-gone-back')
+      : tell('feel-sheet.you-went-back-times-after', {
+          downs: record.downs,
+          percent: percent(record.cleanBeforeDown),
+        });
   const thin =
     record.ups + record.downs < 8
-      ? ` That is ${record.ups + record.downs} moves in ${record.reps} reps: little to go by.`
+      ? tell('feel-sheet.that-is-moves-in-reps-little-to-go', {
+          ups: record.ups + record.downs,
+          reps: record.reps,
+        })
       : '';
   return `${up} ${down}${thin}`;
 }

@@ -3,6 +3,7 @@ import { type AxisKey, asId, type Failure } from '@/core/shared';
 import { useKit } from '@/data/live';
 import type { ElementRecord } from '@/data/read';
 import { Button, Notice, Sheet } from '@/ui';
+import { tell } from './words';
 
 type Props = { readonly element: ElementRecord; readonly onPlan: (rung: number, axis: AxisKey) => void };
 
@@ -21,12 +22,10 @@ export function LadderChecks({ element, onPlan }: Props) {
         );
   const problems = [...checkLadder(buildLadder(element)), ...missing];
   return (
-    <Sheet title="Checks" label="Checks of the ladder">
+    <Sheet title={tell('ladder-checks.checks')} label={tell('ladder-checks.checks-of-the-ladder')}>
       <div aria-live="polite">
         {problems.length === 0 ? (
-          <p className="text-lg">
-            Sound: one thing at a time, no step over its limit, and the last rung asks all that is demanded.
-          </p>
+          <p className="text-lg">{tell('ladder-checks.sound-one-thing-at-a-time-no-step')}</p>
         ) : (
           <ul className="grid gap-2">
             {problems.map((problem) => {
@@ -41,7 +40,7 @@ export function LadderChecks({ element, onPlan }: Props) {
                         className="ml-2 !min-h-9 !px-1"
                         onClick={() => onPlan(cell.rung, cell.axis)}
                       >
-                        It is planned
+                        {tell('ladder-checks.it-is-planned')}
                       </Button>
                     )}
                   </Notice>

@@ -14,6 +14,7 @@ import {
 } from '@/core/breakdown';
 import { type AxisKey, fail, NO_BREAK, ok, type Result } from '@/core/shared';
 import type { ElementRecord } from '@/data/read';
+import { tell } from './words';
 
 export type AxisField = 'start' | 'step' | 'limit' | 'demand';
 
@@ -63,7 +64,7 @@ export function readCell(axis: Axis, text: string): Result<number> {
   if (!value.ok) return value;
   const zero = axis.zeroScale ?? 0;
   if (isRatioAxis(axis) && axis.harder !== 'both' && value.value + zero <= 0)
-    return fail('cell', '', `A ${axis.quantity} here must be more than 0.`);
+    return fail('cell', '', tell('ladder-edit.a-here-must-be-more-than-0', { quantity: axis.quantity }));
   return value;
 }
 

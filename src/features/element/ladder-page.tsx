@@ -14,6 +14,7 @@ import { Staircase } from './staircase';
 import { StartFinder } from './start-finder';
 import { useCautions } from './use-cautions';
 import { useElementChange } from './use-element-change';
+import { tell } from './words';
 
 /**
  * One element's ladder: its criteria, the rule that lays the rungs, its checks in words, and every
@@ -29,7 +30,7 @@ function Page({ element, state, ladder, place, stands, found }: Opened) {
   const [finding, setFinding] = useState<AxisKey | null>(null);
   const bouts = state.evidence.get(element.id) ?? [];
   const rods = rodsOf(element, stands, found);
-  const rebuild = (axes: ElementRecord['axes'], words = 'Ladder built anew'): void => {
+  const rebuild = (axes: ElementRecord['axes'], words = tell('ladder-page.ladder-built-anew')): void => {
     change({ axes }, `${words}.`);
   };
   const setCell = (key: AxisKey, index: number, text: string): string | null => {
@@ -42,14 +43,16 @@ function Page({ element, state, ladder, place, stands, found }: Opened) {
     if (edits.ok)
       change(
         { edits: edits.value },
-        text.trim() === '' ? 'Back to the planned value.' : `Rung ${index + 1} set by hand.`,
+        text.trim() === ''
+          ? tell('ladder-page.back-to-the-planned-value')
+          : tell('ladder-page.rung-set-by-hand', { index: index + 1 }),
       );
     return edits.ok ? null : edits.message;
   };
   const searched = element.axes.find((axis) => axis.key === finding);
   return (
     <div className="grid grid-cols-1 gap-6">
-      <Sheet title="Criteria" aside="what makes it harder">
+      <Sheet title={tell('ladder-page.criteria')} aside={tell('ladder-page.what-makes-it-harder')}>
         <div className="grid grid-cols-1 gap-6">
           {element.axes.map((axis) => (
             <AxisEditor
@@ -63,7 +66,7 @@ function Page({ element, state, ladder, place, stands, found }: Opened) {
                   ? () =>
                       rebuild(
                         element.axes.filter((one) => one.key !== axis.key),
-                        `${axis.title} taken out`,
+                        tell('ladder-page.taken-out', { title: axis.title }),
                       )
                   : null
               }
@@ -72,16 +75,20 @@ function Page({ element, state, ladder, place, stands, found }: Opened) {
           ))}
           <AddAxis
             axes={element.axes}
-            onAdd={(axis) => rebuild([...element.axes, axis], `${axis.title} added`)}
+            onAdd={(axis) =>
+              rebuild([...element.axes, axis], tell('ladder-page.added', { title: axis.title }))
+            }
           />
         </div>
       </Sheet>
       <LadderChecks
         element={element}
-        onPlan={(rung, axis) => change({ byHand: planned(element, rung, axis) }, 'Noted as planned.')}
+        onPlan={(rung, axis) =>
+          change({ byHand: planned(element, rung, axis) }, tell('ladder-page.noted-as-planned'))
+        }
       />
       <Sheet
-        title="Rungs"
+        title={tell('ladder-page.rungs')}
         aside={
           <RuleChoice
             element={element}
@@ -91,8 +98,7 @@ function Page({ element, state, ladder, place, stands, found }: Opened) {
       >
         <Staircase ladder={ladder} place={place} bouts={bouts} />
         <p className="mb-4 mt-2 text-sm text-ink-soft">
-          The taller, the harder; solid: raised on this rung; dashed: eased by plan; hatched: back to what was
-          met. Below, clean reps of those that count.
+          {tell('ladder-page.the-taller-the-harder-solid-raised')}
         </p>
         <RungTable
           element={element}
@@ -102,7 +108,10 @@ function Page({ element, state, ladder, place, stands, found }: Opened) {
           faults={namedFaults(element, state.work)}
           onCell={setCell}
         />
-        <Waiting element={element} onClear={(edits) => change({ edits }, 'The waiting value is gone.')} />
+        <Waiting
+          element={element}
+          onClear={(edits) => change({ edits }, tell('ladder-page.the-waiting-value-is-gone'))}
+        />
         {element.ladderRule === 'by-hand' && (
           <p className="mt-3 flex gap-3">
             <Button
@@ -121,26 +130,28 @@ function Page({ element, state, ladder, place, stands, found }: Opened) {
                       },
                     ],
                   },
-                  'Rung added.',
+                  tell('ladder-page.rung-added'),
                 )
               }
             >
-              Add a rung
+              {tell('ladder-page.add-a-rung')}
             </Button>
             {element.byHand.length > 1 && (
               <Button
                 look="quiet"
-                onClick={() => change({ byHand: element.byHand.slice(0, -1) }, 'Last rung taken out.')}
+                onClick={() =>
+                  change({ byHand: element.byHand.slice(0, -1) }, tell('ladder-page.last-rung-taken-out'))
+                }
               >
-                Take the last one out
+                {tell('ladder-page.take-the-last-one-out')}
               </Button>
             )}
           </p>
         )}
       </Sheet>
       <Sheet
-        title="Be careful"
-        aside="general cautions; your vet, local law and the event’s own rules come first"
+        title={tell('ladder-page.be-careful')}
+        aside={tell('ladder-page.general-cautions-your-vet-local')}
       >
         <div className="grid gap-2">
           {cautions.map((caution) => (
@@ -155,7 +166,7 @@ function Page({ element, state, ladder, place, stands, found }: Opened) {
           onFound={(start) =>
             rebuild(
               element.axes.map((one) => (one.key === searched.key ? { ...one, start } : one)),
-              'Start set',
+              tell('ladder-page.start-set'),
             )
           }
         />
@@ -175,8 +186,8 @@ function Waiting({
   const waiting = waitingEdits(element);
   if (waiting.length === 0) return null;
   return (
-    <section aria-label="Values that wait" className="mt-3 border-t border-rule pt-3">
-      <p className="font-semibold">Set by hand on rungs that this ladder does not have now</p>
+    <section aria-label={tell('ladder-page.values-that-wait')} className="mt-3 border-t border-rule pt-3">
+      <p className="font-semibold">{tell('ladder-page.set-by-hand-on-rungs-that-this')}</p>
       <ul>
         {waiting.map((edit) => {
           const axis = element.axes.find((one) => one.key === edit.axis);
@@ -184,10 +195,13 @@ function Waiting({
           return (
             <li key={JSON.stringify(edit)} className="flex flex-wrap items-center gap-3">
               <span>
-                {axis ? axisInWords(axis, edit.value) : 'A criterion that is gone'}, where the plan is {on}
+                {tell('ladder-page.where-the-plan-is', {
+                  axis: axis ? axisInWords(axis, edit.value) : tell('ladder-page.a-criterion-that-is-gone'),
+                  on,
+                })}
               </span>
               <Button look="quiet" onClick={() => onClear(element.edits.filter((one) => one !== edit))}>
-                Drop it
+                {tell('ladder-page.drop-it')}
               </Button>
             </li>
           );
@@ -212,7 +226,7 @@ function setHandCell(
   const byHand = element.byHand.map((rung, i) =>
     i === index ? { ...rung, criteria: { ...rung.criteria, [axis.key]: value.value } } : rung,
   );
-  change({ byHand }, `Rung ${index + 1} set by hand.`);
+  change({ byHand }, tell('ladder-page.rung-set-by-hand', { index: index + 1 }));
   return null;
 }
 
@@ -237,14 +251,14 @@ function withRule(
 }
 
 const RULE_TITLES: Readonly<Record<LadderRule, string>> = {
-  'one-axis': 'one criterion at a time',
-  'round-robin': 'the criteria in turn',
-  'by-hand': 'by hand',
+  'one-axis': tell('ladder-page.one-criterion-at-a-time'),
+  'round-robin': tell('ladder-page.the-criteria-in-turn'),
+  'by-hand': tell('ladder-page.by-hand'),
 };
 const RULE_TOASTS: Readonly<Record<LadderRule, string>> = {
-  'one-axis': 'One criterion at a time.',
-  'round-robin': 'The criteria take a step in turn.',
-  'by-hand': 'The rungs are yours to set.',
+  'one-axis': tell('ladder-page.one-criterion-at-a-time-2'),
+  'round-robin': tell('ladder-page.the-criteria-take-a-step-in-turn'),
+  'by-hand': tell('ladder-page.the-rungs-are-yours-to-set'),
 };
 
 function RuleChoice({
@@ -256,8 +270,8 @@ function RuleChoice({
 }) {
   return (
     <SelectField
-      label="How the rungs are laid"
-      shown="Laid"
+      label={tell('ladder-page.how-the-rungs-are-laid')}
+      shown={tell('ladder-page.laid')}
       beside
       look="min-h-9 bg-paper px-1 text-base text-ink"
       value={element.ladderRule}

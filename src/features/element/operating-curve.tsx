@@ -1,5 +1,6 @@
 import { operatingPoint, type Rule } from '@/core/coaching';
 import { Sheet } from '@/ui';
+import { tell } from './words';
 
 const RATES = [0.5, 0.6, 0.7, 0.8, 0.9, 0.95];
 
@@ -12,11 +13,9 @@ export function OperatingCurve({ rule }: { readonly rule: Rule }) {
     return point ? [{ p, ...point }] : [];
   });
   return (
-    <Sheet title="What this rule lets through">
+    <Sheet title={tell('operating-curve.what-this-rule-lets-through')}>
       {points.length === 0 ? (
-        <p className="leading-snug">
-          A clean rate alone does not decide this rule, so no such table can be worked out for it.
-        </p>
+        <p className="leading-snug">{tell('operating-curve.a-clean-rate-alone-does-not-decide')}</p>
       ) : (
         <details>
           <summary className="min-h-11 cursor-pointer py-2.5 leading-snug underline decoration-rule underline-offset-4">
@@ -25,10 +24,10 @@ export function OperatingCurve({ rule }: { readonly rule: Rule }) {
           <table className="mt-1 w-full text-base">
             <thead>
               <tr className="border-b-2 border-ink text-left align-bottom">
-                <th className="py-1 pr-3">True clean rate</th>
-                <th className="py-1 pr-3 text-right">up at the first try</th>
-                <th className="py-1 pr-3 text-right">up before back</th>
-                <th className="py-1 text-right">reps until either</th>
+                <th className="py-1 pr-3">{tell('operating-curve.true-clean-rate')}</th>
+                <th className="py-1 pr-3 text-right">{tell('operating-curve.up-at-the-first-try')}</th>
+                <th className="py-1 pr-3 text-right">{tell('operating-curve.up-before-back')}</th>
+                <th className="py-1 text-right">{tell('operating-curve.reps-until-either')}</th>
               </tr>
             </thead>
             <tbody>
@@ -45,8 +44,7 @@ export function OperatingCurve({ rule }: { readonly rule: Rule }) {
             </tbody>
           </table>
           <p className="mt-2 text-sm leading-snug text-ink-soft">
-            Worked out exactly for a dog whose reps are all alike and independent; half of what is not clean
-            is taken for a miss. A real dog learns, tires and has moods, so its reps hang together.
+            {tell('operating-curve.worked-out-exactly-for-a-dog-whose')}
           </p>
         </details>
       )}
@@ -59,6 +57,9 @@ function sentence(
 ): string {
   const at = points.find((point) => point.p === 0.8);
   return at
-    ? `A dog that is clean 8 times in 10 goes up at the first try ${Math.round(at.atOnce * 100)} % of the time, and before it goes back ${Math.round(at.advances * 100)} %.`
+    ? tell('operating-curve.a-dog-that-is-clean-8-times-in-10', {
+        round: Math.round(at.atOnce * 100),
+        round2: Math.round(at.advances * 100),
+      })
     : '';
 }

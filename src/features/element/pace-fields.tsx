@@ -1,5 +1,6 @@
 import type { Pace } from '@/core/coaching';
 import { NumberField } from '@/ui';
+import { tell } from './words';
 
 type Count = {
   readonly key: 'setSize' | 'sessionCap' | 'warmUpCap' | 'startBelow';
@@ -10,10 +11,28 @@ type Count = {
 };
 
 const COUNTS: readonly Count[] = [
-  { key: 'setSize', label: 'Reps in a set, then rest', least: 1, most: 50, open: false },
-  { key: 'sessionCap', label: 'Reps a session at most (empty: no cap)', least: 1, most: 200, open: true },
-  { key: 'warmUpCap', label: 'Warm-up reps at most (empty: no cap)', least: 1, most: 200, open: true },
-  { key: 'startBelow', label: 'Next day starts this many rungs below', least: 0, most: 10, open: false },
+  { key: 'setSize', label: tell('pace-fields.reps-in-a-set-then-rest'), least: 1, most: 50, open: false },
+  {
+    key: 'sessionCap',
+    label: tell('pace-fields.reps-a-session-at-most-empty-no'),
+    least: 1,
+    most: 200,
+    open: true,
+  },
+  {
+    key: 'warmUpCap',
+    label: tell('pace-fields.warm-up-reps-at-most-empty-no-cap'),
+    least: 1,
+    most: 200,
+    open: true,
+  },
+  {
+    key: 'startBelow',
+    label: tell('pace-fields.next-day-starts-this-many-rungs'),
+    least: 0,
+    most: 10,
+    open: false,
+  },
 ];
 
 /**
@@ -35,17 +54,13 @@ export function PaceFields({ pace, onTake }: { readonly pace: Pace; readonly onT
         />
       ))}
       <fieldset className="sm:col-span-2">
-        <legend className="text-sm font-semibold">A rung was met twice today, and now it fails</legend>
+        <legend className="text-sm font-semibold">
+          {tell('pace-fields.a-rung-was-met-twice-today-and-now')}
+        </legend>
         {(
           [
-            [
-              'back',
-              'go back as the rule says: the next rep succeeds, but some dogs learn that failing makes it easier',
-            ],
-            [
-              'keep',
-              'never lower what was met: no rung, start, rule or silent test eases it; help, rest or other work does the rest',
-            ],
+            ['back', tell('pace-fields.go-back-as-the-rule-says-the-next')],
+            ['keep', tell('pace-fields.never-lower-what-was-met-no-rung')],
           ] as const
         ).map(([ratchet, words]) => (
           <label key={ratchet} className="flex min-h-11 items-center gap-2 leading-snug">

@@ -14,6 +14,7 @@ import { repsOn } from '@/data/read';
 import { Button, Notice, newestOf, Sheet, useLatest } from '@/ui';
 import { ask } from '@/workers/client';
 import type { Opened } from './element-room';
+import { tell } from './words';
 
 const RUNS = 200;
 
@@ -50,19 +51,24 @@ export function PolicyComparison({ element, state }: Opened) {
       seed: seedFromText(element.id),
     });
   return (
-    <Sheet title="Rules compared on dogs like this one" aside={`${RUNS} simulated dogs for each rule`}>
+    <Sheet
+      title={tell('policy-comparison.rules-compared-on-dogs-like-this')}
+      aside={tell('policy-comparison.simulated-dogs-for-each-rule', { RUNS })}
+    >
       <p className="mb-3 max-w-4xl leading-snug">
-        From the start of this ladder to its end, every advice taken. The dogs differ as far as the reps leave
-        open ({repsOn(state.evidence, element.id)} logged).
+        {tell('policy-comparison.from-the-start-of-this-ladder-to', {
+          repsOn: repsOn(state.evidence, element.id),
+        })}
       </p>
       {latest.state === 'failed' && <Notice tone="alert">{latest.failure.message}</Notice>}
       {latest.state === 'working' ? (
         <p className="flex flex-wrap items-center gap-4" role="status">
-          Climbing … {Math.round(latest.share * 100)} %<Button onClick={() => setAsked(null)}>Stop</Button>
+          {tell('policy-comparison.climbing', { round: Math.round(latest.share * 100) })}
+          <Button onClick={() => setAsked(null)}>{tell('policy-comparison.stop')}</Button>
         </p>
       ) : (
         <Button look="ink" onClick={compare}>
-          {found ? 'Compare again' : 'Compare the rules'}
+          {tell('policy-comparison.compare-again', { found: Boolean(found) })}
         </Button>
       )}
       {found && latest.state === 'ready' && <Outcomes found={found} own={element.policy.rule.kind} />}
@@ -83,10 +89,10 @@ function rivals(own: Policy): Policy[] {
 }
 
 const MEASURES = [
-  { key: 'sessions', title: 'Sessions to the end', digits: 0, percent: false },
-  { key: 'reps', title: 'Reps', digits: 0, percent: false },
-  { key: 'misses', title: 'Misses met', digits: 0, percent: false },
-  { key: 'sure', title: 'Truly clean at the demand then', digits: 0, percent: true },
+  { key: 'sessions', title: tell('policy-comparison.sessions-to-the-end'), digits: 0, percent: false },
+  { key: 'reps', title: tell('policy-comparison.reps'), digits: 0, percent: false },
+  { key: 'misses', title: tell('policy-comparison.misses-met'), digits: 0, percent: false },
+  { key: 'sure', title: tell('policy-comparison.truly-clean-at-the-demand-then'), digits: 0, percent: true },
 ] as const;
 
 function Outcomes({ found, own }: { readonly found: readonly PolicyOutcome[]; readonly own: RuleKind }) {
@@ -98,10 +104,17 @@ function Outcomes({ found, own }: { readonly found: readonly PolicyOutcome[]; re
         ))}
       </div>
       <p className="mt-4 leading-snug">
-        {found
-          .map((one) => `${RULE_WORDS[one.kind].title}: ${Math.round(one.arrived * 100)} % arrived`)
-          .join('; ')}{' '}
-        within {USUAL_SCHEDULE.mostSessions} sessions. The others are not in the bars.
+        {tell('policy-comparison.within-sessions-the-others-are-not', {
+          found: found
+            .map((one) =>
+              tell('policy-comparison.arrived', {
+                title: RULE_WORDS[one.kind].title,
+                round: Math.round(one.arrived * 100),
+              }),
+            )
+            .join('; '),
+          mostSessions: USUAL_SCHEDULE.mostSessions,
+        })}
       </p>
       <Assumed />
     </>
@@ -130,7 +143,9 @@ function Measure({ measure, found, own }: MeasureProps) {
           <li key={one.kind} className="grid grid-cols-[9.5rem_1fr] items-center gap-3">
             <span className="text-sm leading-tight">
               {RULE_WORDS[one.kind].title}
-              {one.kind === own && <span className="block text-ink-soft">your rule</span>}
+              {one.kind === own && (
+                <span className="block text-ink-soft">{tell('policy-comparison.your-rule')}</span>
+              )}
             </span>
             <SpreadBar spread={one[measure.key]} scale={scale} write={write} />
           </li>
@@ -149,7 +164,7 @@ function SpreadBar({
   readonly scale: number;
   readonly write: (value: number) => string;
 }) {
-  if (!spread) return <span className="text-sm text-ink-soft">none arrived</span>;
+  if (!spread) return <span className="text-sm text-ink-soft">{tell('policy-comparison.none-arrived')}</span>;
   const at = (value: number): string => `${(value / scale) * 100}%`;
   return (
     <div>
@@ -166,7 +181,7 @@ function SpreadBar({
       <p className="text-sm leading-tight">
         <span className="font-semibold">{write(spread.mid)}</span>{' '}
         <span className="text-ink-soft">
-          ({write(spread.low)} to {write(spread.high)})
+          {tell('policy-comparison.to', { write: write(spread.low), write2: write(spread.high) })}
         </span>
       </p>
     </div>
@@ -177,12 +192,15 @@ function Assumed() {
   const { daySd, learning, forgetting, fatigue, dismay } = USUAL_TEMPERAMENT;
   return (
     <p className="mt-3 max-w-4xl border-l-[6px] border-rule bg-paper px-3 py-2 text-sm leading-snug">
-      The bars span 8 dogs in 10, the tick is the middle one. Taken for granted, and not from your log: a
-      session of {USUAL_SCHEDULE.repsPerSession} reps every {USUAL_SCHEDULE.everyDays} days; a rep teaches
-      most near 85 % success ({learning} logits at best, half as much after a miss); {forgetting} logits are
-      forgotten a day; days differ by {daySd}; each rep past the tenth costs {fatigue}, each miss in a row{' '}
-      {dismay}. Change these and the order of the rules can change: that is why none is called the best. Cue
-      transfer, shaping, scenarios and by feel turn on silence, grades or your eye, and are not compared.
+      {tell('policy-comparison.the-bars-span-8-dogs-in-10-the', {
+        repsPerSession: USUAL_SCHEDULE.repsPerSession,
+        everyDays: USUAL_SCHEDULE.everyDays,
+        learning,
+        forgetting,
+        daySd,
+        fatigue,
+        dismay,
+      })}
     </p>
   );
 }

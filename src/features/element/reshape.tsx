@@ -6,6 +6,7 @@ import { activeElements } from '@/data/read';
 import { mergeElements, splitElement } from '@/data/write';
 import { Button, Notice, SelectField, Sheet, TextField } from '@/ui';
 import type { Opened } from './element-room';
+import { tell } from './words';
 
 /**
  * Splitting an element in two, or joining it with another. Nothing that is logged is lost by
@@ -21,10 +22,7 @@ export function Reshape(opened: Opened) {
     if (made.ok) await navigate(`/${kennel.name}/breakdown`);
   };
   return (
-    <Sheet
-      title="Split or join"
-      aside="reps that are logged stay with the undivided element until you say what they count for"
-    >
+    <Sheet title={tell('reshape.split-or-join')} aside={tell('reshape.reps-that-are-logged-stay-with-the')}>
       {problem && (
         <div className="mb-3">
           <Notice tone="alert" role="alert">
@@ -35,12 +33,14 @@ export function Reshape(opened: Opened) {
       <div className="grid gap-8 lg:grid-cols-2">
         <Split
           {...opened}
-          onSplit={(parts) => void settle('Split in two.', splitElement(kennel, opened.element.id, parts))}
+          onSplit={(parts) =>
+            void settle(tell('reshape.split-in-two'), splitElement(kennel, opened.element.id, parts))
+          }
         />
         <Join
           {...opened}
           onJoin={(other, title) =>
-            void settle('Joined.', mergeElements(kennel, [opened.element.id, other], title))
+            void settle(tell('reshape.joined'), mergeElements(kennel, [opened.element.id, other], title))
           }
         />
       </div>
@@ -68,8 +68,8 @@ function Split({ element, onSplit }: SplitProps) {
         ]);
       }}
     >
-      <h3 className="font-bold">Split it in two</h3>
-      {(['First part', 'Second part'] as const).map((label, i) => (
+      <h3 className="font-bold">{tell('reshape.split-it-in-two')}</h3>
+      {([tell('reshape.first-part'), tell('reshape.second-part')] as const).map((label, i) => (
         <TextField
           key={label}
           label={label}
@@ -80,7 +80,7 @@ function Split({ element, onSplit }: SplitProps) {
       {element.axes.map((axis) => (
         <SelectField
           key={axis.key}
-          label={`${axis.title} belongs to`}
+          label={tell('reshape.belongs-to', { title: axis.title })}
           beside
           value={sideOf(axis.key)}
           options={SIDES}
@@ -88,7 +88,7 @@ function Split({ element, onSplit }: SplitProps) {
         />
       ))}
       <p>
-        <Button type="submit">Split it</Button>
+        <Button type="submit">{tell('reshape.split-it')}</Button>
       </p>
     </form>
   );
@@ -110,23 +110,27 @@ function Join({ element, state, onJoin }: JoinProps) {
         onJoin(other.id, title);
       }}
     >
-      <h3 className="font-bold">Join it with another</h3>
+      <h3 className="font-bold">{tell('reshape.join-it-with-another')}</h3>
       <SelectField
-        label="The other"
+        label={tell('reshape.the-other')}
         value={other.id as string}
         options={others.map((one) => ({ value: one.id as string, words: one.title }))}
         onChange={setChosen}
       />
-      <TextField label="Name of the whole" value={title} onChange={(event) => setTitle(event.target.value)} />
+      <TextField
+        label={tell('reshape.name-of-the-whole')}
+        value={title}
+        onChange={(event) => setTitle(event.target.value)}
+      />
       <p>
-        <Button type="submit">Join them</Button>
+        <Button type="submit">{tell('reshape.join-them')}</Button>
       </p>
     </form>
   );
 }
 
 const SIDES: readonly { readonly value: Side; readonly words: string }[] = [
-  { value: 'both', words: 'both parts' },
-  { value: 'first', words: 'the first' },
-  { value: 'second', words: 'the second' },
+  { value: 'both', words: tell('reshape.both-parts') },
+  { value: 'first', words: tell('reshape.the-first') },
+  { value: 'second', words: tell('reshape.the-second') },
 ];

@@ -3,6 +3,7 @@ import { useForm } from 'react-hook-form';
 import type { Rule } from '@/core/coaching';
 import { Button, TextField } from '@/ui';
 import { RULE_FIELDS, readRule, ruleFields, ruleTexts } from './rule-texts';
+import { tell } from './words';
 
 export function RuleFields({ rule, onTake }: { readonly rule: Rule; readonly onTake: (rule: Rule) => void }) {
   const { register, handleSubmit, formState } = useForm<Record<string, string>>({
@@ -27,7 +28,7 @@ export function RuleFields({ rule, onTake }: { readonly rule: Rule; readonly onT
       ))}
       <p className="sm:col-span-2">
         <Button type="submit" look="ink">
-          Take these numbers
+          {tell('rule-fields.take-these-numbers')}
         </Button>
       </p>
     </form>

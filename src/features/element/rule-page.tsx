@@ -9,6 +9,7 @@ import { PaceFields } from './pace-fields';
 import { PolicyComparison } from './policy-comparison';
 import { RuleFields } from './rule-fields';
 import { useElementChange } from './use-element-change';
+import { tell } from './words';
 
 /** By which rule this dog goes up and back at this element. */
 export function RulePage() {
@@ -23,14 +24,14 @@ function Page(opened: Opened) {
   const [more, setMore] = useState(!FIRST_RULES.includes(rule.kind));
   const choose = (kind: RuleKind): void =>
     change({ policy: { rule: USUAL_RULES[kind], pace } }, `${RULE_WORDS[kind].title}.`);
-  const take = (next: Rule): void => change({ policy: { rule: next, pace } }, 'Rule changed.');
+  const take = (next: Rule): void => change({ policy: { rule: next, pace } }, tell('rule-page.rule-changed'));
   const rest = (Object.keys(RULE_WORDS) as RuleKind[]).filter((kind) => !FIRST_RULES.includes(kind));
   return (
     <div className="grid items-start gap-6 lg:grid-cols-2">
       <div className="grid gap-6">
-        <Sheet title="Goes up and back by">
+        <Sheet title={tell('rule-page.goes-up-and-back-by')}>
           <fieldset className="grid gap-2">
-            <legend className="sr-only">Rule</legend>
+            <legend className="sr-only">{tell('rule-page.rule')}</legend>
             {FIRST_RULES.map((kind) => (
               <RuleOption key={kind} kind={kind} chosen={rule.kind} onChoose={choose} />
             ))}
@@ -38,7 +39,7 @@ function Page(opened: Opened) {
               rest.map((kind) => <RuleOption key={kind} kind={kind} chosen={rule.kind} onChoose={choose} />)
             ) : (
               <p>
-                <Button onClick={() => setMore(true)}>More rules</Button>
+                <Button onClick={() => setMore(true)}>{tell('rule-page.more-rules')}</Button>
               </p>
             )}
           </fieldset>
@@ -52,11 +53,11 @@ function Page(opened: Opened) {
       <div className="grid gap-6">
         <Sheet title={RULE_WORDS[rule.kind].title}>
           <p className="leading-snug">
-            <span className="font-semibold">Gains: </span>
+            <span className="font-semibold">{tell('rule-page.gains')} </span>
             {RULE_WORDS[rule.kind].gains}
           </p>
           <p className="mt-1 leading-snug">
-            <span className="font-semibold">Risks: </span>
+            <span className="font-semibold">{tell('rule-page.risks')} </span>
             {RULE_WORDS[rule.kind].risks}
           </p>
           <RuleFields
@@ -72,23 +73,23 @@ function Page(opened: Opened) {
           />
           {rule.kind === 'cue-transfer' && (
             <SelectField
-              label="After a silent test that failed"
+              label={tell('rule-page.after-a-silent-test-that-failed')}
               className="mt-3"
               value={rule.failed}
               options={[
-                { value: 'first', words: 'back to the first stage' },
-                { value: 'one-back', words: 'back one stage' },
-                { value: 'again', words: 'the silent test again' },
+                { value: 'first', words: tell('rule-page.back-to-the-first-stage') },
+                { value: 'one-back', words: tell('rule-page.back-one-stage') },
+                { value: 'again', words: tell('rule-page.the-silent-test-again') },
               ]}
               onChange={(failed) => take({ ...rule, failed })}
             />
           )}
         </Sheet>
         <JudgedBy element={element} work={state.work} />
-        <Sheet title="Sets and sessions">
+        <Sheet title={tell('rule-page.sets-and-sessions')}>
           <PaceFields
             pace={pace}
-            onTake={(next) => change({ policy: { rule, pace: next } }, 'Pace changed.')}
+            onTake={(next) => change({ policy: { rule, pace: next } }, tell('rule-page.pace-changed'))}
           />
         </Sheet>
       </div>

@@ -1,51 +1,52 @@
 import * as v from 'valibot';
 import { type Rule, type RuleKind, ruleSchema } from '@/core/coaching';
 import { fail, ok, type Result } from '@/core/shared';
+import { tell } from './words';
 
 type Field = { readonly key: string; readonly label: string; readonly percent?: boolean };
 
 /** The numbers of each rule as a person reads them. */
 export const RULE_FIELDS: Readonly<Record<RuleKind, readonly Field[]>> = {
   run: [
-    { key: 'advanceAfter', label: 'Clean in a row to go up' },
-    { key: 'dropAfter', label: 'Misses in a row to go back' },
+    { key: 'advanceAfter', label: tell('rule-texts.clean-in-a-row-to-go-up') },
+    { key: 'dropAfter', label: tell('rule-texts.misses-in-a-row-to-go-back') },
   ],
   'single-presentation': [
-    { key: 'advanceAfter', label: 'Clean in a row to go up' },
-    { key: 'dropAfter', label: 'Misses in a row to go back' },
-    { key: 'breath', label: 'Seconds between presentations' },
+    { key: 'advanceAfter', label: tell('rule-texts.clean-in-a-row-to-go-up') },
+    { key: 'dropAfter', label: tell('rule-texts.misses-in-a-row-to-go-back') },
+    { key: 'breath', label: tell('rule-texts.seconds-between-presentations') },
   ],
   stretch: [
-    { key: 'cut', label: 'Left of the distance after “too far” (%)', percent: true },
-    { key: 'perSession', label: 'Longer at most, times a session' },
+    { key: 'cut', label: tell('rule-texts.left-of-the-distance-after-too-far'), percent: true },
+    { key: 'perSession', label: tell('rule-texts.longer-at-most-times-a-session') },
   ],
   block: [
-    { key: 'size', label: 'Reps in a block' },
-    { key: 'pass', label: 'Clean to go up' },
-    { key: 'fail', label: 'Clean at or under which it goes back' },
+    { key: 'size', label: tell('rule-texts.reps-in-a-block') },
+    { key: 'pass', label: tell('rule-texts.clean-to-go-up') },
+    { key: 'fail', label: tell('rule-texts.clean-at-or-under-which-it-goes') },
   ],
   sequential: [
-    { key: 'p0', label: 'Not good enough (% clean)', percent: true },
-    { key: 'p1', label: 'Good enough (% clean)', percent: true },
-    { key: 'alpha', label: 'Risk to go up wrongly (%)', percent: true },
-    { key: 'beta', label: 'Risk to go back wrongly (%)', percent: true },
+    { key: 'p0', label: tell('rule-texts.not-good-enough-clean'), percent: true },
+    { key: 'p1', label: tell('rule-texts.good-enough-clean'), percent: true },
+    { key: 'alpha', label: tell('rule-texts.risk-to-go-up-wrongly'), percent: true },
+    { key: 'beta', label: tell('rule-texts.risk-to-go-back-wrongly'), percent: true },
   ],
   feel: [],
   'cue-transfer': [
-    { key: 'gap', label: 'Seconds from new cue to old prompt' },
-    { key: 'wait', label: 'Seconds of silence in a silent test' },
-    { key: 'before', label: 'Prompted answers before the next stage' },
+    { key: 'gap', label: tell('rule-texts.seconds-from-new-cue-to-old-prompt') },
+    { key: 'wait', label: tell('rule-texts.seconds-of-silence-in-a-silent') },
+    { key: 'before', label: tell('rule-texts.prompted-answers-before-the-next') },
   ],
-  scenario: [{ key: 'advanceAfter', label: 'Clean scenarios in a row to go up' }],
+  scenario: [{ key: 'advanceAfter', label: tell('rule-texts.clean-scenarios-in-a-row-to-go-up') }],
   strength: [
-    { key: 'minDays', label: 'Days at least for the whole exercise' },
-    { key: 'restDays', label: 'Rest days between its days' },
-    { key: 'repsPerDay', label: 'Reps a day at most' },
-    { key: 'cleanToAdvance', label: 'Clean of them to go up' },
+    { key: 'minDays', label: tell('rule-texts.days-at-least-for-the-whole') },
+    { key: 'restDays', label: tell('rule-texts.rest-days-between-its-days') },
+    { key: 'repsPerDay', label: tell('rule-texts.reps-a-day-at-most') },
+    { key: 'cleanToAdvance', label: tell('rule-texts.clean-of-them-to-go-up') },
   ],
   distribution: [
-    { key: 'window', label: 'Last responses looked at' },
-    { key: 'paidShare', label: 'Share to pay (%)', percent: true },
+    { key: 'window', label: tell('rule-texts.last-responses-looked-at') },
+    { key: 'paidShare', label: tell('rule-texts.share-to-pay'), percent: true },
   ],
 };
 
@@ -55,7 +56,8 @@ export function readRule(kind: RuleKind, texts: Readonly<Record<string, string>>
   for (const { key, label, percent } of RULE_FIELDS[kind]) {
     const text = (texts[key] ?? '').replace(',', '.').replace('%', '').trim();
     const number = Number(text);
-    if (text === '' || Number.isNaN(number)) return fail('number', key, `${label}: write a number.`);
+    if (text === '' || Number.isNaN(number))
+      return fail('number', key, tell('rule-texts.write-a-number', { label }));
     values[key] = percent ? number / 100 : number;
   }
   const parsed = v.safeParse(ruleSchema, values);
@@ -78,7 +80,7 @@ export const ruleFields = (kind: RuleKind) =>
         : (RULE_FIELDS[kind][0]?.key ?? '');
       const input = dataset.value;
       const path = { type: 'object', origin: 'value', input, key, value: input[key] } as const;
-      addIssue({ message: `${read.message} Nothing is changed.`, path: [path] });
+      addIssue({ message: tell('rule-texts.nothing-is-changed', { message: read.message }), path: [path] });
     }),
   );
 

@@ -6,6 +6,7 @@ import { type ElementRecord, faultLabel, type NamedFault } from '@/data/read';
 import { CellInput } from './cell-input';
 import { isEdited } from './ladder-edit';
 import { MARKS } from './staircase';
+import { tell } from './words';
 
 type Props = {
   readonly element: ElementRecord;
@@ -22,23 +23,23 @@ export function RungTable({ element, ladder, place, bouts, faults, onCell }: Pro
   const label = (fault: FaultRef): string => faultLabel(faults, fault) ?? fault.key;
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
-    <section className="overflow-x-auto" aria-label="Rungs of the ladder" tabIndex={0}>
+    <section className="overflow-x-auto" aria-label={tell('rung-table.rungs-of-the-ladder')} tabIndex={0}>
       <table className="w-full min-w-[36rem] border-collapse text-base">
         <thead>
           <tr className="border-b-2 border-ink text-left">
-            <th className="py-2 pr-3">Rung</th>
+            <th className="py-2 pr-3">{tell('rung-table.rung')}</th>
             {element.axes.map((axis) => (
               <th key={axis.key} className="py-2 pr-3">
                 {axis.title}
                 {axis.role !== 'criterion' && (
                   <span className="block text-sm font-normal text-ink-soft">
-                    {axis.role === 'help' ? 'help this rung allows' : 'pay on this rung'}
+                    {tell('rung-table.help-this-rung-allows', { role: axis.role === 'help' })}
                   </span>
                 )}
               </th>
             ))}
-            <th className="py-2 pr-3">What changes</th>
-            <th className="py-2 text-right">Clean of counted reps</th>
+            <th className="py-2 pr-3">{tell('rung-table.what-changes')}</th>
+            <th className="py-2 text-right">{tell('rung-table.clean-of-counted-reps')}</th>
           </tr>
         </thead>
         <tbody>
@@ -58,7 +59,7 @@ export function RungTable({ element, ladder, place, bouts, faults, onCell }: Pro
                 {element.axes.map((axis) => (
                   <td key={axis.key} className="py-1 pr-3">
                     <CellInput
-                      label={`Rung ${index + 1}, ${axis.title}`}
+                      label={tell('rung-table.rung-2', { index: index + 1, title: axis.title })}
                       value={writeValue(axis, rung.criteria[axis.key] ?? axis.start)}
                       wide={axis.levels !== null}
                       raised={rung.raises === axis.key}
@@ -71,11 +72,15 @@ export function RungTable({ element, ladder, place, bouts, faults, onCell }: Pro
                   {describeRung(ladder, index).replace(/^[^:]*: /, '')}
                   {rung.noted.length > 0 && (
                     <span className="block">
-                      noted only: {rung.noted.map(label).join(', ').toLowerCase()}
+                      {tell('rung-table.noted-only', {
+                        noted: rung.noted.map(label).join(', ').toLowerCase(),
+                      })}
                     </span>
                   )}
                 </td>
-                <td className="py-1.5 text-right">{reps === 0 ? 'none' : `${clean} of ${reps}`}</td>
+                <td className="py-1.5 text-right">
+                  {reps === 0 ? 'none' : tell('rung-table.of', { clean, reps })}
+                </td>
               </tr>
             );
           })}

@@ -1,10 +1,15 @@
 import { type Axis, describeRung, difficulties, type Ladder, type Place, writeValue } from '@/core/breakdown';
 import { type BoutEvidence, tallyAt } from '@/core/evidence';
+import { tell } from './words';
 
 type Props = { readonly ladder: Ladder; readonly place: Place; readonly bouts: readonly BoutEvidence[] };
 
 /** What is written at the rung that is marked, by where the dog's own values lie. */
-export const MARKS = { on: 'here', between: 'just past it', below: 'not yet on it' } as const;
+export const MARKS = {
+  on: 'here',
+  between: tell('staircase.just-past-it'),
+  below: tell('staircase.not-yet-on-it'),
+} as const;
 
 /**
  * The whole ladder at a glance: a column for each rung, a band for each axis. The higher the bar,
@@ -14,15 +19,18 @@ export const MARKS = { on: 'here', between: 'just past it', below: 'not yet on i
 export function Staircase({ ladder, place, bouts }: Props) {
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
-    <section className="relative overflow-x-auto" aria-label="Staircase of the ladder" tabIndex={0}>
+    <section
+      className="relative overflow-x-auto"
+      aria-label={tell('staircase.staircase-of-the-ladder')}
+      tabIndex={0}
+    >
       <table className="border-collapse">
-        <caption className="sr-only">
-          Difficulty of each axis on each rung, from 0 at the start to 1 at the demand, and the clean reps
-          there
-        </caption>
+        <caption className="sr-only">{tell('staircase.difficulty-of-each-axis-on-each')}</caption>
         <thead>
           <tr>
-            <th className="sticky left-0 bg-sheet pr-3 text-left text-sm font-semibold">Rung</th>
+            <th className="sticky left-0 bg-sheet pr-3 text-left text-sm font-semibold">
+              {tell('staircase.rung')}
+            </th>
             {ladder.rungs.map((_, i) => (
               <th
                 // biome-ignore lint/suspicious/noArrayIndexKey: a rung is its place on the ladder
@@ -42,7 +50,7 @@ export function Staircase({ ladder, place, bouts }: Props) {
           ))}
           <tr>
             <th scope="row" className="sticky left-0 bg-sheet pr-3 text-left text-sm font-semibold">
-              Clean
+              {tell('staircase.clean')}
             </th>
             {ladder.rungs.map((rung, i) => {
               const { reps, clean } = tallyAt(bouts, ladder.axes, rung.criteria);
@@ -88,7 +96,12 @@ function AxisRow({
       >
         {axis.title}
         <span className="block font-normal text-ink-soft">
-          to {writeValue({ ...axis, harder: axis.harder === 'both' ? 'more' : axis.harder }, axis.demand)}
+          {tell('staircase.to', {
+            writeValue: writeValue(
+              { ...axis, harder: axis.harder === 'both' ? 'more' : axis.harder },
+              axis.demand,
+            ),
+          })}
         </span>
       </th>
       {ladder.rungs.map((rung, i) => {

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { type Axis, nextStartTry, parseValue, type Tried, writeValue } from '@/core/breakdown';
 import { Button, Dialog, Notice, TextField } from '@/ui';
+import { tell } from './words';
 
 type Props = { readonly axis: Axis; readonly onClose: () => void; readonly onFound: (start: number) => void };
 
@@ -21,21 +22,18 @@ export function StartFinder({ axis, onClose, onFound }: Props) {
     if (value.ok && first.ok) setGuess(value.value);
   };
   return (
-    <Dialog open onClose={onClose} title={`Where can it start? ${axis.title}`}>
+    <Dialog open onClose={onClose} title={tell('start-finder.where-can-it-start', { title: axis.title })}>
       {next === null ? (
         <div className="grid gap-3">
-          <p className="leading-snug">
-            Say what you believe it can do. It opens easier than that and takes five reps at most; none of
-            them is logged or counts against the dog.
-          </p>
+          <p className="leading-snug">{tell('start-finder.say-what-you-believe-it-can-do-it')}</p>
           <TextField
-            label="What it can surely do"
+            label={tell('start-finder.what-it-can-surely-do')}
             value={text}
             problem={problem}
             onChange={(event) => setText(event.target.value)}
           />
           <Button look="ink" onClick={begin}>
-            Begin
+            {tell('start-finder.begin')}
           </Button>
         </div>
       ) : !next.ok ? (
@@ -74,16 +72,14 @@ type TryProps = {
 function Try({ axis, value, rep, reason, onDone }: TryProps) {
   return (
     <div className="grid gap-3" aria-live="polite">
-      <p className="leading-snug">
-        Rep {rep} of at most 5. {reason}
-      </p>
+      <p className="leading-snug">{tell('start-finder.rep-of-at-most-5', { rep, reason })}</p>
       <p className="text-4xl font-extrabold">{writeValue(axis, value)}</p>
       <div className="grid grid-cols-2 gap-2">
         <Button size="big" look="signal" onClick={() => onDone(true, value)}>
-          Clean
+          {tell('start-finder.clean')}
         </Button>
         <Button size="big" onClick={() => onDone(false, value)}>
-          Not clean
+          {tell('start-finder.not-clean')}
         </Button>
       </div>
     </div>
@@ -102,7 +98,7 @@ function Found({ axis, value, reason, onTake, onClose }: FoundProps) {
   return (
     <div className="grid gap-3" aria-live="polite">
       <p className="text-lg leading-snug">
-        Start at <span className="font-bold">{writeValue(axis, value)}</span>. {reason}
+        {tell('start-finder.start-at')} <span className="font-bold">{writeValue(axis, value)}</span>. {reason}
       </p>
       <Button
         look="signal"
@@ -112,7 +108,7 @@ function Found({ axis, value, reason, onTake, onClose }: FoundProps) {
           onClose();
         }}
       >
-        Take it as the start
+        {tell('start-finder.take-it-as-the-start')}
       </Button>
     </div>
   );

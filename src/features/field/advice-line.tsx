@@ -8,6 +8,7 @@ import { useHand } from './hand-store';
 import type { PadView } from './pad-view';
 import { restIsOver } from './signal';
 import type { PadActions } from './use-pad-actions';
+import { tell } from './words';
 
 type Props = { readonly view: PadView; readonly actions: PadActions };
 
@@ -25,7 +26,7 @@ export function AdviceLine({ view, actions }: Props) {
   return (
     <div
       role="status"
-      aria-label="Advice"
+      aria-label={tell('advice-line.advice')}
       className="flex flex-col justify-between gap-2 border-l-[6px] border-signal bg-sheet px-3 py-2 lg:min-h-[7rem]"
     >
       {signs.map((line) => (
@@ -53,12 +54,12 @@ export function AdviceLine({ view, actions }: Props) {
       <div className="flex flex-wrap items-end justify-end gap-2">
         {view.marks.length > 0 && !move && (
           <div aria-hidden="true" className="mr-auto lg:hidden">
-            <RepMarks marks={view.marks.slice(-10)} label="Tally so far" />
+            <RepMarks marks={view.marks.slice(-10)} label={tell('advice-line.tally-so-far')} />
           </div>
         )}
         {standing && (
           <Button size="big" aria-disabled={actions.busy || undefined} onClick={() => setDismissing(true)}>
-            It no longer holds
+            {tell('advice-line.it-no-longer-holds')}
           </Button>
         )}
         {[...signs, ...rule].flatMap((line) =>
@@ -70,7 +71,7 @@ export function AdviceLine({ view, actions }: Props) {
             aria-disabled={actions.busy || undefined}
             onClick={() => actions.tap({ tap: 'rested' })}
           >
-            Rested
+            {tell('advice-line.rested')}
             <RestClock since={view.last?.at ?? null} />
           </Button>
         )}
@@ -98,39 +99,39 @@ function GoThere({ to, view, actions }: Props & { readonly to: number }) {
       aria-disabled={actions.busy || undefined}
       onClick={() => there && actions.tap({ tap: 'move', to: there, because: 'advice' })}
     >
-      Go to rung {to + 1}
+      {tell('advice-line.go-to-rung', { to: to + 1 })}
     </Button>
   );
 }
 
 const NAMES: Readonly<Record<Advice['kind'], string>> = {
-  hold: 'Stay here.',
-  advance: 'Advance.',
-  'drop-back': 'Drop back.',
-  rest: 'Rest.',
-  done: 'Done.',
-  probe: 'Silent test.',
-  help: 'Help.',
-  filler: 'Something easy.',
-  end: 'End here.',
-  stop: 'Stop now.',
-  ask: 'Why?',
-  pay: 'Pay or not.',
+  hold: tell('advice-line.stay-here'),
+  advance: tell('advice-line.advance'),
+  'drop-back': tell('advice-line.drop-back'),
+  rest: tell('advice-line.rest'),
+  done: tell('advice-line.done'),
+  probe: tell('advice-line.silent-test'),
+  help: tell('advice-line.help'),
+  filler: tell('advice-line.something-easy'),
+  end: tell('advice-line.end-here'),
+  stop: tell('advice-line.stop-now'),
+  ask: tell('advice-line.why'),
+  pay: tell('advice-line.pay-or-not'),
 };
 
 const REFUSAL_WORDS: Readonly<Record<Refusal, string>> = {
-  'too-far': 'Too far',
-  'did-not-mark': 'Did not mark it',
-  chewing: 'Chewing',
-  'something-new': 'Something new',
-  sore: 'Sore',
-  unknown: 'Don’t know',
+  'too-far': tell('advice-line.too-far'),
+  'did-not-mark': tell('advice-line.did-not-mark-it'),
+  chewing: tell('advice-line.chewing'),
+  'something-new': tell('advice-line.something-new'),
+  sore: tell('advice-line.sore'),
+  unknown: tell('advice-line.dont-know'),
 };
 
 /** The one question after a refusal, in one tap. */
 function RefusalAnswers({ actions }: { readonly actions: PadActions }) {
   return (
-    <fieldset className="grid grid-cols-3 gap-1.5" aria-label="Why was it refused?">
+    <fieldset className="grid grid-cols-3 gap-1.5" aria-label={tell('advice-line.why-was-it-refused')}>
       {REFUSALS.map((why) => (
         <Button
           key={why}
@@ -167,7 +168,9 @@ function RestClock({ since }: { readonly since: number | null }) {
   if (since === null) return null;
   return (
     <span aria-hidden="true" className="text-base font-normal">
-      {left === 0 ? 'rest is over' : `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}`}
+      {left === 0
+        ? tell('advice-line.rest-is-over')
+        : `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}`}
     </span>
   );
 }

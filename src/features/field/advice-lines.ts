@@ -1,8 +1,9 @@
 import type { Advice } from '@/core/coaching';
+import { tell } from './words';
 
 const OPENING: Advice = {
   kind: 'hold',
-  reason: 'Set up, stamp the cue if a hand is free, and judge the rep.',
+  reason: tell('advice-lines.set-up-stamp-the-cue-if-a-hand-is'),
 };
 
 /**

@@ -9,6 +9,7 @@ import { Button, Notice, SelectField } from '@/ui';
 import { ArticleVerdict } from './article-verdict';
 import type { PadView } from './pad-view';
 import type { PadActions } from './use-pad-actions';
+import { tell } from './words';
 
 type Props = {
   readonly element: ElementRecord;
@@ -56,7 +57,8 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
     setShown(false);
     setKnown(!byHelper);
   }, [runs]);
-  if (!before || element.articles === null) return <p className="text-lg">Reading the log …</p>;
+  if (!before || element.articles === null)
+    return <p className="text-lg">{tell('article-pad.reading-the-log')}</p>;
   const count = element.axes.find((axis) => axis.quantity === 'count');
   const choices = count ? (view.criteria[count.key] ?? count.start) : 2;
   const { shape, nearer: nearerAtTimes, aidedAgain } = element.articles;
@@ -81,7 +83,7 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
           aria-disabled={actions.busy || undefined}
           onClick={() => actions.tap({ tap: 'washed' })}
         >
-          All are washed and aired
+          {tell('article-pad.all-are-washed-and-aired')}
         </Button>
       </div>
     );
@@ -109,7 +111,7 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
       });
   };
   return (
-    <section aria-label="Articles" className="grid gap-2.5">
+    <section aria-label={tell('article-pad.articles')} className="grid gap-2.5">
       <div className="flex flex-wrap items-center justify-between gap-2">
         <label className="inline-flex min-h-14 items-center gap-2 text-lg">
           <input
@@ -123,7 +125,7 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
               setShown(false);
             }}
           />
-          A helper lays them
+          {tell('article-pad.a-helper-lays-them')}
         </label>
         <label className="inline-flex min-h-14 items-center gap-2 text-lg">
           <input
@@ -132,11 +134,11 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
             checked={seen}
             onChange={() => setWatched(!seen)}
           />
-          The dog watches
+          {tell('article-pad.the-dog-watches')}
         </label>
         {byHelper && (
           <Button size="big" onClick={() => setShown(!shown)}>
-            {shown ? 'Cover it' : 'Helper: show it'}
+            {tell('article-pad.cover-it', { shown: Boolean(shown) })}
           </Button>
         )}
       </div>
@@ -145,7 +147,7 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
       </p>
       <Plan run={run} covered={covered} firstTouch={firstTouch} busy={actions.busy} onTap={tap} />
       <Button size="big" aria-disabled={actions.busy || undefined} onClick={() => tap(null)}>
-        None picked
+        {tell('article-pad.none-picked')}
       </Button>
       <Button
         size="big"
@@ -153,17 +155,17 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
         look={helped === 'no' ? 'plain' : 'ink'}
         onClick={() => setHelped(helped !== 'no' ? 'no' : firstTouch === null ? 'first' : 'after')}
       >
-        I helped it
+        {tell('article-pad.i-helped-it')}
       </Button>
       <p className="leading-snug text-ink-soft">
         {firstTouch === null
-          ? 'Tap what it touches first, with mouth or paw; a sniff is search.'
+          ? tell('article-pad.tap-what-it-touches-first-with')
           : helped === 'after'
-            ? 'It was wrong, and you helped: it stays wrong, whatever it brings and you pay.'
-            : 'It touched a wrong one first. Now tap what it brings.'}
+            ? tell('article-pad.it-was-wrong-and-you-helped-it')
+            : tell('article-pad.it-touched-a-wrong-one-first-now')}
         {!covered &&
           (known || seen) &&
-          ` This run proves nothing: ${known ? 'you know the layout' : 'the dog sees it'}. It counts for the ladder.`}
+          tell('article-pad.this-run-proves-nothing-you-know', { known: Boolean(known) })}
       </p>
       <ArticleVerdict reps={view.reps} fixed={bout.runsFixed} />
       {!covered && <LaidOtherwise names={names} run={run} onLay={setOwn} />}
@@ -188,7 +190,9 @@ function Plan({ run, covered, firstTouch, busy, onTap }: PlanProps) {
   return (
     <fieldset
       className={`relative border-2 border-rule bg-sheet ${flat ? 'h-24' : 'h-80'}`}
-      aria-label={firstTouch === null ? 'First touch or pick' : 'Final pick'}
+      aria-label={
+        firstTouch === null ? tell('article-pad.first-touch-or-pick') : tell('article-pad.final-pick')
+      }
     >
       {laid.map((number, place) => {
         const spot = spots[place] ?? { x: 0.5, y: 0.5 };
@@ -206,7 +210,11 @@ function Plan({ run, covered, firstTouch, busy, onTap }: PlanProps) {
             key={number}
             type="button"
             disabled={busy}
-            aria-label={`Place ${place + 1}${covered ? '' : `, article ${number}`}${place === nearer ? ', nearer' : ''}`}
+            aria-label={tell('article-pad.place-nearer', {
+              place: place + 1,
+              covered: covered ? '' : tell('article-pad.article', { number }),
+              place2: place === nearer,
+            })}
             className={`absolute size-14 -translate-x-1/2 -translate-y-1/2 border-2 border-ink text-2xl font-bold ${look}`}
             style={{ left: `${10 + spot.x * 80}%`, top: flat ? '50%' : `${12 + (spot.y - back) * 76}%` }}
             onClick={() => onTap(place)}
@@ -215,28 +223,44 @@ function Plan({ run, covered, firstTouch, busy, onTap }: PlanProps) {
           </button>
         );
       })}
-      {!flat && <span className="absolute bottom-1 left-2 text-base text-ink-soft">you stand below</span>}
+      {!flat && (
+        <span className="absolute bottom-1 left-2 text-base text-ink-soft">
+          {tell('article-pad.you-stand-below')}
+        </span>
+      )}
     </fieldset>
   );
 }
 
 const SHAPE_WORDS = {
-  line: 'in a line, from the left',
-  circle: 'in a circle, from the far end to the right',
-  scatter: 'as drawn',
+  line: tell('article-pad.in-a-line-from-the-left'),
+  circle: tell('article-pad.in-a-circle-from-the-far-end-to'),
+  scatter: tell('article-pad.as-drawn'),
 } as const;
 
 function layoutWords(
   { laid, target, scentIt, seen, nearer }: NextRun,
   shape: keyof typeof SHAPE_WORDS,
 ): string {
-  const right = `the right one is number ${laid[target]}${scentIt ? ', scent it first' : ', which has your scent'}`;
-  const near = nearer === null ? '' : ` Number ${laid[nearer]} lies nearer: a decoy.`;
-  return `Lay ${laid.length} ${SHAPE_WORDS[shape]}, ${seen ? 'the dog may watch' : 'out of the dog’s sight'}; ${right}.${near}`;
+  const right = tell('article-pad.the-right-one-is-number-scent-it', {
+    target: laid[target],
+    scentIt: Boolean(scentIt),
+  });
+  const near =
+    nearer === null ? '' : tell('article-pad.number-lies-nearer-a-decoy', { nearer: laid[nearer] });
+  return tell('article-pad.lay-the-dog-may-watch', {
+    laidCount: laid.length,
+    shape: SHAPE_WORDS[shape],
+    seen: Boolean(seen),
+    right,
+    near,
+  });
 }
 
 const coveredWords = (known: boolean): string =>
-  known ? 'Covered now; this run was seen, so the next one counts.' : 'Covered: only the helper knows.';
+  known
+    ? tell('article-pad.covered-now-this-run-was-seen-so')
+    : tell('article-pad.covered-only-the-helper-knows');
 
 /** What lies where, where the person has laid it otherwise than drawn. */
 function LaidOtherwise({
@@ -257,14 +281,14 @@ function LaidOtherwise({
   return (
     <details className="border-2 border-rule px-3">
       <summary className="flex min-h-14 cursor-pointer items-center text-lg underline decoration-rule underline-offset-4">
-        I laid it otherwise
+        {tell('article-pad.i-laid-it-otherwise')}
       </summary>
       <div className="grid gap-2 pb-3">
         {run.laid.map((name, place) => (
           <SelectField
             // biome-ignore lint/suspicious/noArrayIndexKey: a place is what it is, whatever lies there
             key={place}
-            label={`At place ${place + 1} lies`}
+            label={tell('article-pad.at-place-lies', { place: place + 1 })}
             beside
             look="min-h-14 flex-1 bg-paper px-2 text-lg"
             value={name}
@@ -273,13 +297,13 @@ function LaidOtherwise({
           />
         ))}
         <SelectField
-          label="The right one lies at"
+          label={tell('article-pad.the-right-one-lies-at')}
           beside
           look="min-h-14 flex-1 bg-paper px-2 text-lg"
           value={String(run.target)}
           options={run.laid.map((name, place) => ({
             value: String(place),
-            words: `place ${place + 1} (${name})`,
+            words: tell('article-pad.place', { place: place + 1, name }),
           }))}
           onChange={(chosen) => onLay({ laid: run.laid, target: Number(chosen) })}
         />
@@ -300,7 +324,7 @@ function TakeOut({ laid, actions }: { readonly laid: readonly string[]; readonly
   return (
     <details className="border-2 border-rule px-3">
       <summary className="flex min-h-14 cursor-pointer items-center text-lg underline decoration-rule underline-offset-4">
-        Take one out of use
+        {tell('article-pad.take-one-out-of-use')}
       </summary>
       <div className="flex flex-wrap gap-2 pb-3">
         {laid.map((number) => (
@@ -308,7 +332,7 @@ function TakeOut({ laid, actions }: { readonly laid: readonly string[]; readonly
             key={number}
             size="big"
             aria-disabled={actions.busy || undefined}
-            aria-label={`Article ${number} out of use`}
+            aria-label={tell('article-pad.article-out-of-use', { number })}
             onClick={() => actions.tap({ tap: 'out-of-use', text: number })}
           >
             {number}

@@ -1,5 +1,6 @@
 import { evidenceAgainstLuck, luckOf, type PickRun, positionBias, SETTLED } from '@/core/evidence';
 import type { ArticlesSeen, StandingRep } from '@/core/log';
+import { tell } from './words';
 
 type Props = {
   readonly reps: readonly StandingRep[];
@@ -18,18 +19,14 @@ export function ArticleVerdict({ reps: all, fixed }: Props) {
     return run ? [{ choices: run.laid.length, right: run.pick === run.target }] : [];
   });
   if (runs.length === 0)
-    return (
-      <p className="leading-snug">
-        No hidden run yet: what the coach knows, or the dog has seen, proves nothing.
-      </p>
-    );
+    return <p className="leading-snug">{tell('article-verdict.no-hidden-run-yet-what-the-coach')}</p>;
   return (
     <p
       role="status"
-      aria-label="Better than luck"
+      aria-label={tell('article-verdict.better-than-luck')}
       className="border-l-[6px] border-rule bg-sheet px-3 py-2 text-lg leading-snug"
     >
-      <span className="font-bold">Better than luck? </span>
+      <span className="font-bold">{tell('article-verdict.better-than-luck-2')} </span>
       {fixed === null ? runningVerdict(runs) : fixedVerdict(runs, fixed)}
       {favouredPlace(reps)}
     </p>
@@ -52,9 +49,16 @@ function runningVerdict(runs: readonly PickRun[]): string {
   const words = !evidence.ok
     ? evidence.message
     : evidence.value >= SETTLED
-      ? 'settled: it knows. Luck gets this far in fewer than 1 of 20 series.'
-      : `${evidence.value.toFixed(1)} of ${SETTLED}: not settled yet. It may be luck.`;
-  return `${rightOf(runs)} of ${runs.length} hidden runs right; ${words}`;
+      ? tell('article-verdict.settled-it-knows-luck-gets-this')
+      : tell('article-verdict.of-not-settled-yet-it-may-be-luck', {
+          value: evidence.value.toFixed(1),
+          SETTLED,
+        });
+  return tell('article-verdict.of-hidden-runs-right', {
+    rightOf: rightOf(runs),
+    runsCount: runs.length,
+    words,
+  });
 }
 
 /**
@@ -64,15 +68,23 @@ function runningVerdict(runs: readonly PickRun[]): string {
 function fixedVerdict(all: readonly PickRun[], fixed: number): string {
   const runs = all.slice(0, fixed);
   if (runs.length < fixed)
-    return `${runs.length} of the ${fixed} runs fixed beforehand are done; the answer comes after the last.`;
+    return tell('article-verdict.of-the-runs-fixed-beforehand-are', { runsCount: runs.length, fixed });
   const luck = luckOf(runs);
   if (!luck.ok) return luck.message;
   const share =
     luck.value < 0.001
-      ? 'fewer than 1 of 1000'
-      : `about ${Math.max(1, Math.round(luck.value * 1000))} of 1000`;
-  const verdict = luck.value < LUCK_LINE ? 'better than luck' : 'it may be luck';
-  return `${rightOf(runs)} of ${fixed} right: luck alone gets so many in ${share} series; ${verdict}.`;
+      ? tell('article-verdict.fewer-than-1-of-1000')
+      : tell('article-verdict.about-of-1000', { max: Math.max(1, Math.round(luck.value * 1000)) });
+  const verdict =
+    luck.value < LUCK_LINE
+      ? tell('article-verdict.better-than-luck-3')
+      : tell('article-verdict.it-may-be-luck');
+  return tell('article-verdict.of-right-luck-alone-gets-so-many', {
+    rightOf: rightOf(runs),
+    fixed,
+    share,
+    verdict,
+  });
 }
 
 /**
@@ -88,5 +100,9 @@ function favouredPlace(reps: readonly StandingRep[]): string {
   const bias = positionBias(wrong, places);
   if (!bias.ok || bias.value.chance >= LUCK_LINE || wrong.length < 3) return '';
   const most = Math.max(...bias.value.counts);
-  return ` It goes wrong towards place ${bias.value.counts.indexOf(most) + 1}: ${most} of ${wrong.length} wrong picks.`;
+  return tell('article-verdict.it-goes-wrong-towards-place-of', {
+    indexOf: bias.value.counts.indexOf(most) + 1,
+    most,
+    wrongCount: wrong.length,
+  });
 }

@@ -28,6 +28,7 @@ import { GapNote, OffWork } from './before-notes';
 import { Debrief } from './debrief';
 import { TickedCautions } from './ticked-cautions';
 import { missingOf, useDevice } from './use-device';
+import { tell } from './words';
 
 type Props = {
   readonly element: ElementRecord;
@@ -92,11 +93,15 @@ export function BeforeCard({ element, work, evidence, stands, last, dogs }: Prop
     </Button>
   );
   return (
-    <Sheet title={`${dog.name}: ${element.title}`} className="mx-auto max-w-2xl" label="Before the session">
+    <Sheet
+      title={`${dog.name}: ${element.title}`}
+      className="mx-auto max-w-2xl"
+      label={tell('before-card.before-the-session')}
+    >
       <div className="grid gap-4">
         {last?.debrief?.next && (
           <p className="border-l-[6px] border-signal bg-paper px-3 py-2 text-xl leading-snug">
-            <span className="font-semibold">You wrote: </span>
+            <span className="font-semibold">{tell('before-card.you-wrote')} </span>
             {last.debrief.next}
           </p>
         )}
@@ -106,45 +111,50 @@ export function BeforeCard({ element, work, evidence, stands, last, dogs }: Prop
             key={id}
             words={`${writeDay(day)}: ${reason}`}
             onDismiss={(why) =>
-              void done('It no longer holds.', record(kennel, bout, { kind: 'sign-over', of: asId(id), why }))
+              void done(
+                tell('before-card.it-no-longer-holds'),
+                record(kennel, bout, { kind: 'sign-over', of: asId(id), why }),
+              )
             }
           />
         ))}
         {seen.length > 0 && standing.length === 0 && (
           <p className="leading-snug">
-            <span className="font-semibold">Seen last time: </span>
+            <span className="font-semibold">{tell('before-card.seen-last-time')} </span>
             {seen.map(({ sign }) => SIGN_WORDS[sign].toLowerCase()).join(', ')}.
           </p>
         )}
         {(mine.at(-1)?.notes ?? []).map((note) => (
           <p key={note} className="leading-snug">
-            <span className="font-semibold">Noted last time: </span>
+            <span className="font-semibold">{tell('before-card.noted-last-time')} </span>
             {note}
           </p>
         ))}
         <GapNote element={element} gap={gap} />
         {probe && !off && standing.length === 0 && (
           <Button look="ink" size="big" onClick={() => void begin(probe)}>
-            See what is left: at most five, easy first
+            {tell('before-card.see-what-is-left-at-most-five-easy')}
           </Button>
         )}
         <div>
-          <p className="text-lg font-semibold">Rung {describePlace(ladder, start)}</p>
+          <p className="text-lg font-semibold">
+            {tell('before-card.rung', { describePlace: describePlace(ladder, start) })}
+          </p>
           <div className="mt-2 grid grid-cols-2 gap-2">
             <Button size="big" disabled={!easier} onClick={() => easier && setStart(easier)}>
-              One easier
+              {tell('before-card.one-easier')}
             </Button>
             <Button size="big" disabled={!harder} onClick={() => harder && setStart(harder)}>
-              One harder
+              {tell('before-card.one-harder')}
             </Button>
           </div>
         </div>
         <SetOut element={element} criteria={start} />
         <fieldset>
-          <legend className="mb-1 font-semibold">Place</legend>
+          <legend className="mb-1 font-semibold">{tell('before-card.place')}</legend>
           <div className="grid grid-cols-2 gap-2">
-            {place(false, 'Usual place')}
-            {place(true, 'Away')}
+            {place(false, tell('before-card.usual-place'))}
+            {place(true, tell('before-card.away'))}
           </div>
         </fieldset>
         {element.conditions.map((condition) => (
@@ -166,28 +176,28 @@ export function BeforeCard({ element, work, evidence, stands, last, dogs }: Prop
         <TickedCautions cautions={cautions} />
         {!off && standing.length === 0 && (
           <Button look="signal" size="huge" onClick={() => void begin(null)}>
-            Begin
+            {tell('before-card.begin')}
           </Button>
         )}
         {!off && standing.length > 0 && (
           <p className="text-lg font-semibold leading-snug">
-            Nothing begins while that stands: say first why it no longer holds.
+            {tell('before-card.nothing-begins-while-that-stands')}
           </p>
         )}
         <details>
           <summary className="min-h-14 cursor-pointer py-3.5 underline decoration-rule underline-offset-4">
-            Who helps, how warm
+            {tell('before-card.who-helps-how-warm')}
           </summary>
           <div className="grid gap-3 sm:grid-cols-2">
             <TextField
-              label="Who helps"
+              label={tell('before-card.who-helps')}
               value={weather.helper}
               maxLength={80}
               onChange={(event) => setWeather({ ...weather, helper: event.target.value })}
             />
             <TextField
-              label="Temperature"
-              hint="for example 18 °C or 65 °F"
+              label={tell('before-card.temperature')}
+              hint={tell('before-card.for-example-18-c-or-65-f')}
               value={weather.temperature}
               problem={temperature.ok ? undefined : temperature.message}
               onChange={(event) => setWeather({ ...weather, temperature: event.target.value })}
@@ -196,12 +206,12 @@ export function BeforeCard({ element, work, evidence, stands, last, dogs }: Prop
         </details>
         {dogs > 1 && (
           <Link className={buttonClass('plain', 'big')} to="round">
-            Round with {dogs} dogs
+            {tell('before-card.round-with-dogs', { dogs })}
           </Link>
         )}
         {last && (
           <Link className={buttonClass('quiet', 'big')} to="log">
-            Every rep so far
+            {tell('before-card.every-rep-so-far')}
           </Link>
         )}
         {last && last.endedAt !== null && <Debrief key={last.id} bout={last} />}
@@ -215,7 +225,7 @@ export function BeforeCard({ element, work, evidence, stands, last, dogs }: Prop
 function SetOut({ element, criteria }: { readonly element: ElementRecord; readonly criteria: Criteria }) {
   return (
     <p className="leading-snug">
-      <span className="font-semibold">Set out </span>
+      <span className="font-semibold">{tell('before-card.set-out')} </span>
       {element.axes.map((axis) => axisInWords(axis, criteria[axis.key] ?? axis.start)).join('; ')}.
       {element.setOut !== '' && ` ${element.setOut}`}
     </p>
@@ -237,11 +247,11 @@ function FixedRuns({
 }) {
   return (
     <SelectField
-      label="Better than luck? Hidden runs to be counted"
+      label={tell('before-card.better-than-luck-hidden-runs-to-be')}
       value={String(value ?? '')}
       options={[
-        { value: '', words: 'look after every run' },
-        ...RUNS.map((runs) => ({ value: String(runs), words: `fixed now: ${runs} runs` })),
+        { value: '', words: tell('before-card.look-after-every-run') },
+        ...RUNS.map((runs) => ({ value: String(runs), words: tell('before-card.fixed-now-runs', { runs }) })),
       ]}
       onChange={(chosen) => onChange(chosen === '' ? null : Number(chosen))}
     />
@@ -258,7 +268,7 @@ function Bring({
   if (element.kit.length === 0 && rewards.length === 0) return null;
   return (
     <p className="leading-snug">
-      <span className="font-semibold">Bring </span>
+      <span className="font-semibold">{tell('before-card.bring')} </span>
       {[...element.kit, ...rewards.slice(0, 1)].join(', ')}
     </p>
   );
@@ -299,8 +309,8 @@ function Missing() {
     <details>
       <summary className="min-h-14 cursor-pointer py-3.5 leading-snug underline decoration-rule underline-offset-4">
         {missing.length === 1
-          ? 'One thing this device does not grant'
-          : `${missing.length} things this device does not grant`}
+          ? tell('before-card.one-thing-this-device-does-not')
+          : tell('before-card.things-this-device-does-not-grant', { missingCount: missing.length })}
       </summary>
       <ul className="grid gap-1">
         {missing.map((line) => (

@@ -6,14 +6,15 @@ import { useCaller } from './caller-store';
 import type { Called } from './calls';
 import { useHand } from './hand-store';
 import { speak } from './signal';
+import { tell } from './words';
 
 const WORDS: Readonly<Record<CallKind, string>> = {
-  cues: 'cue words',
-  'left-right': 'left or right',
-  'return-or-call': 'go back or call',
-  delay: 'the steward’s delay',
-  reward: 'size of the reward',
-  'false-move': 'a false move',
+  cues: tell('caller.cue-words'),
+  'left-right': tell('caller.left-or-right'),
+  'return-or-call': tell('caller.go-back-or-call'),
+  delay: tell('caller.the-stewards-delay'),
+  reward: tell('caller.size-of-the-reward'),
+  'false-move': tell('caller.a-false-move'),
 };
 
 type Props = { readonly called: Result<Called> | null; readonly repCount: number };
@@ -34,18 +35,17 @@ export function CalledNow({ called, repCount }: Props) {
     spokenFor.current = repCount;
   }, [repCount, next, codes]);
   if (!called) return null;
-  if (!called.ok)
-    return (
-      <p className="leading-snug">Two cue words at least are needed; they are written down under Kennel.</p>
-    );
+  if (!called.ok) return <p className="leading-snug">{tell('caller.two-cue-words-at-least-are-needed')}</p>;
   return (
     <p
       className="flex items-baseline justify-between gap-4 border-2 border-ink bg-sheet px-4 py-2"
       role="status"
-      aria-label="Called"
+      aria-label={tell('caller.called')}
     >
       <span className="text-3xl font-extrabold">{called.value.words}</span>
-      <span className="text-base text-ink-soft">then {called.value.after ?? 'a new order'}</span>
+      <span className="text-base text-ink-soft">
+        {tell('caller.then', { after: called.value.after ?? tell('caller.a-new-order') })}
+      </span>
     </p>
   );
 }
@@ -56,15 +56,15 @@ export function Caller({ called }: Pick<Props, 'called'>) {
   const choose = useCaller((state) => state.choose);
   const speech = useHand((state) => state.speech);
   return (
-    <section aria-label="Caller" className="grid gap-2">
+    <section aria-label={tell('caller.caller')} className="grid gap-2">
       <SelectField
-        label="Call for me"
+        label={tell('caller.call-for-me')}
         beside
         className="min-h-14 border-2 border-rule px-3 text-base"
         look="min-h-14 flex-1 bg-transparent text-right text-lg font-semibold"
         value={kind ?? ''}
         options={[
-          { value: '', words: 'nothing' },
+          { value: '', words: tell('caller.nothing') },
           ...CALLS.map((one) => ({ value: one, words: WORDS[one] })),
         ]}
         onChange={(chosen) => choose(chosen === '' ? null : chosen)}
@@ -83,21 +83,19 @@ function CodeWords({ calls }: { readonly calls: readonly string[] }) {
   return (
     <details className="border-2 border-rule px-3">
       <summary className="flex min-h-14 cursor-pointer items-center text-lg underline decoration-rule underline-offset-4">
-        Code words
+        {tell('caller.code-words')}
       </summary>
-      <p className="mb-2 leading-snug">
-        A word that the dog does not know, for each call. A call without one is not spoken.
-      </p>
+      <p className="mb-2 leading-snug">{tell('caller.a-word-that-the-dog-does-not-know')}</p>
       <div className="grid gap-2 pb-3 sm:grid-cols-2">
         {calls.map((call) => (
           <TextField
             key={call}
-            label={`Spoken for “${call}”`}
+            label={tell('caller.spoken-for', { call })}
             value={codes[call] ?? ''}
             maxLength={30}
             problem={
               codes[call]?.trim().toLowerCase() === call.toLowerCase()
-                ? 'That is the call itself: the dog may know it.'
+                ? tell('caller.that-is-the-call-itself-the-dog')
                 : undefined
             }
             onChange={(event) => set({ codes: { ...codes, [call]: event.target.value } })}

@@ -4,6 +4,7 @@ import type { WordReach } from '@/core/evidence';
 import type { Call, Paid, StandingRep } from '@/core/log';
 import { mixSeed, type Result, seeded, seedFromText } from '@/core/shared';
 import type { ChipRow } from './chips';
+import { tell } from './words';
 
 /** What is called next, and the one after it. */
 export type Called = {
@@ -56,7 +57,7 @@ export function nextCall(question: Question): Result<Called> {
   const shown = far
     ? `${said}, ${far.words}`
     : delay !== null && kind !== 'delay'
-      ? `${said}, after ${delay} s`
+      ? tell('calls.after-s', { said, delay })
       : said;
   return {
     ok: true,

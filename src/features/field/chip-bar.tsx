@@ -5,6 +5,7 @@ import { type ChipRow, ROWS_SHOWN } from './chips';
 import { usePad } from './pad-store';
 import type { PadView } from './pad-view';
 import { AID_WORDS } from './rep-words';
+import { tell } from './words';
 
 const CHIP =
   'min-h-14 min-w-14 shrink-0 border-2 border-ink bg-sheet px-2 text-base leading-tight aria-pressed:bg-ink aria-pressed:text-paper aria-pressed:font-bold';
@@ -21,7 +22,7 @@ export function ChipBar({ view, call }: Props) {
   const rows = view.chips.filter((row) => row.named).slice(0, ROWS_SHOWN);
   if (rows.length === 0) return null;
   return (
-    <section aria-label="This rep" className="grid grid-cols-1 gap-1.5">
+    <section aria-label={tell('chip-bar.this-rep')} className="grid grid-cols-1 gap-1.5">
       <Rows rows={rows} view={view} call={call} />
     </section>
   );
@@ -34,19 +35,19 @@ export function MoreChips({ view, call }: Props) {
   const named = view.chips.filter((row) => row.named);
   const rows = [...named.slice(ROWS_SHOWN), ...view.chips.filter((row) => !row.named)];
   return (
-    <section aria-label="More of this rep" className="grid grid-cols-1 gap-1.5">
+    <section aria-label={tell('chip-bar.more-of-this-rep')} className="grid grid-cols-1 gap-1.5">
       <button
         type="button"
         aria-expanded={more}
         className="min-h-14 border-2 border-rule px-2 text-left text-base"
         onClick={() => setMore(!more)}
       >
-        {more ? 'Fewer' : 'Help, place and more for the next rep'}
+        {tell('chip-bar.fewer', { more: Boolean(more) })}
       </button>
       {more && <Rows rows={rows} view={view} call={call} />}
       {(more || aids.length > 0) && (
         <Row
-          title="Help"
+          title={tell('chip-bar.help')}
           options={AIDS.map((value) => ({ value, words: AID_WORDS[value] }))}
           isOn={(value) => aids.some((aid) => aid === value)}
           onTap={(value) => help(value as Aid)}

@@ -8,6 +8,7 @@ import {
   WORD_CHIP,
 } from '@/core/log';
 import type { DatedBout, ElementRecord } from '@/data/read';
+import { tell } from './words';
 
 /** What changes from rep to rep, in one tap; `value` is the last one said, or how the day began. */
 export type ChipRow = {
@@ -24,10 +25,10 @@ export const ROWS_SHOWN = 2;
 
 const ACTION_WORDS: Readonly<Record<string, string>> = {
   stood: 'stood',
-  'walked-off': 'walked off',
-  'came-back': 'came back',
-  'out-of-sight': 'went out of sight',
-  'false-move': 'made a false move',
+  'walked-off': tell('chips.walked-off'),
+  'came-back': tell('chips.came-back'),
+  'out-of-sight': tell('chips.went-out-of-sight'),
+  'false-move': tell('chips.made-a-false-move'),
 };
 
 /** What the handler did, as a person reads it; an element's own words stand as they are. */
@@ -60,7 +61,7 @@ export function chipRows(
   if (action?.levels || held)
     rows.push({
       key: ACTION_CHIP,
-      title: 'You',
+      title: tell('chips.you'),
       options: action?.levels
         ? same(action.levels.map((level) => level.name))
         : HANDLER_ACTIONS.map((did) => ({ value: did, words: actionInWords(did) })),
@@ -71,27 +72,27 @@ export function chipRows(
   if (words.length > 1)
     rows.push({
       key: WORD_CHIP,
-      title: 'Word',
+      title: tell('chips.word'),
       options: same(words),
       value: said[WORD_CHIP] ?? null,
       named: true,
     });
   rows.push({
     key: PLACE_CHIP,
-    title: 'Place',
+    title: tell('chips.place'),
     options: [
-      { value: 'usual', words: 'usual' },
-      { value: 'away', words: 'strange' },
+      { value: 'usual', words: tell('chips.usual') },
+      { value: 'away', words: tell('chips.strange') },
     ],
     value: said[PLACE_CHIP] ?? (bout.away ? 'away' : 'usual'),
     named: false,
   });
   rows.push({
     key: HANDLER_CHIP,
-    title: 'Who handles it',
+    title: tell('chips.who-handles-it'),
     options: [
-      { value: 'you', words: 'you' },
-      { value: 'another', words: 'somebody else' },
+      { value: 'you', words: tell('chips.you-2') },
+      { value: 'another', words: tell('chips.somebody-else') },
     ],
     value: said[HANDLER_CHIP] ?? null,
     named: false,

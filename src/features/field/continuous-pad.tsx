@@ -1,10 +1,10 @@
 import { useEffect, useState } from 'react';
-
 import type { LegsSeen } from '@/core/log';
 import { type FaultRef, faultText, sameFault } from '@/core/rulebooks';
 import { Button } from '@/ui';
 import type { PadView } from './pad-view';
 import type { PadActions } from './use-pad-actions';
+import { tell } from './words';
 
 type Stamp = LegsSeen['stamps'][number];
 type Props = {
@@ -30,7 +30,7 @@ export function ContinuousPad({ legs, view, actions }: Props) {
         aria-disabled={actions.busy || undefined}
         onClick={() => setRun({ since: performance.now(), leg: 0, stamps: [] })}
       >
-        Start the clock
+        {tell('continuous-pad.start-the-clock')}
       </Button>
     );
   const leg = legs[run.leg] ?? '';
@@ -42,12 +42,12 @@ export function ContinuousPad({ legs, view, actions }: Props) {
   const stamp = (fault: FaultRef): void =>
     setRun({ ...run, stamps: [...run.stamps, { leg, fault, at: seconds(run.since) }] });
   return (
-    <section aria-label="Running work" className="grid gap-2.5">
+    <section aria-label={tell('continuous-pad.running-work')} className="grid gap-2.5">
       <p className="flex items-baseline justify-between border-2 border-ink bg-ink px-4 py-2 text-paper">
         <span className="text-2xl font-bold">{leg}</span>
         <Clock since={run.since} />
       </p>
-      <fieldset className="flex flex-wrap gap-1.5" aria-label="Leg">
+      <fieldset className="flex flex-wrap gap-1.5" aria-label={tell('continuous-pad.leg')}>
         {legs.map((name, i) => (
           <Button
             key={name}
@@ -61,7 +61,7 @@ export function ContinuousPad({ legs, view, actions }: Props) {
           </Button>
         ))}
       </fieldset>
-      <fieldset className="grid grid-cols-2 gap-1.5" aria-label="Fault">
+      <fieldset className="grid grid-cols-2 gap-1.5" aria-label={tell('continuous-pad.fault')}>
         {view.flaws.map((fault) => {
           const times = run.stamps.filter((one) => sameFault(one.fault, fault.ref)).length;
           return (
@@ -83,7 +83,7 @@ export function ContinuousPad({ legs, view, actions }: Props) {
           disabled={run.stamps.length === 0}
           onClick={() => setRun({ ...run, stamps: run.stamps.slice(0, -1) })}
         >
-          Last stamp back
+          {tell('continuous-pad.last-stamp-back')}
         </Button>
         <Button
           size="big"
@@ -91,7 +91,7 @@ export function ContinuousPad({ legs, view, actions }: Props) {
           aria-disabled={actions.busy || undefined}
           onClick={() => stop('handler')}
         >
-          Stop and log it
+          {tell('continuous-pad.stop-and-log-it')}
         </Button>
         <Button
           size="big"
@@ -99,7 +99,7 @@ export function ContinuousPad({ legs, view, actions }: Props) {
           aria-disabled={actions.busy || undefined}
           onClick={() => stop('dog')}
         >
-          The dog left it
+          {tell('continuous-pad.the-dog-left-it')}
         </Button>
       </div>
     </section>

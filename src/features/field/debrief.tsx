@@ -3,6 +3,7 @@ import { useKennel } from '@/data/live';
 import type { DatedBout } from '@/data/read';
 import { debriefBout } from '@/data/write';
 import { TextField, writeDay } from '@/ui';
+import { tell } from './words';
 
 /**
  * Two lines after a session, kept when they are left: what happened, and what next. They stand on
@@ -29,9 +30,11 @@ export function Debrief({ bout }: { readonly bout: DatedBout }) {
   );
   return (
     <fieldset className="grid gap-3 border-l-[6px] border-rule pl-3">
-      <legend className="sr-only">After the session of {writeDay(bout.day)}</legend>
-      {line('what', `What happened (${writeDay(bout.day)})`)}
-      {line('next', 'What next')}
+      <legend className="sr-only">
+        {tell('debrief.after-the-session-of', { writeDay: writeDay(bout.day) })}
+      </legend>
+      {line('what', tell('debrief.what-happened', { writeDay: writeDay(bout.day) }))}
+      {line('next', tell('debrief.what-next'))}
     </fieldset>
   );
 }

@@ -12,6 +12,7 @@ import { othersOf } from './chips';
 import type { PadView } from './pad-view';
 import { AID_WORDS, HANDLED_WORDS, TIMING_WORDS, TIMINGS } from './rep-words';
 import { changeOf } from './said-again';
+import { tell } from './words';
 
 /** One thing that can be said of a rep: what is said now, and the amendment that each tap makes. */
 type Row = {
@@ -40,18 +41,18 @@ function row<const T>(
 }
 
 const PAY = row<NonNullable<Paid['size']>>(
-  'Paid',
+  tell('detail-rows.paid'),
   (rep) => rep.paid.size,
   (size) => ({ paid: { size } }),
   [
-    ['none', 'not'],
-    ['small', 'a little'],
-    ['large', 'a lot'],
-    ['jackpot', 'jackpot'],
+    ['none', tell('detail-rows.not')],
+    ['small', tell('detail-rows.a-little')],
+    ['large', tell('detail-rows.a-lot')],
+    ['jackpot', tell('detail-rows.jackpot')],
   ],
 );
 const PIECES = row(
-  'Pieces',
+  tell('detail-rows.pieces'),
   (rep) => rep.paid.pieces,
   (pieces) => ({ paid: { pieces } }),
   [
@@ -63,66 +64,66 @@ const PIECES = row(
   ],
 );
 const WHEN = row<string>(
-  'Paid when',
+  tell('detail-rows.paid-when'),
   (rep) => rep.paid.when,
   (when) => ({ paid: { when } }),
   [
-    ['at the marker', 'at the marker'],
-    ['in it', 'in it, or in the kit'],
-    ['as it comes off', 'as it comes off'],
-    ['afterwards', 'afterwards'],
+    ['at the marker', tell('detail-rows.at-the-marker')],
+    ['in it', tell('detail-rows.in-it-or-in-the-kit')],
+    ['as it comes off', tell('detail-rows.as-it-comes-off')],
+    ['afterwards', tell('detail-rows.afterwards')],
   ],
 );
 const UNASKED = row(
-  'It was asked',
+  tell('detail-rows.it-was-asked'),
   (rep) => rep.paid.unasked,
   (unasked) => ({ paid: { unasked } }),
   [
-    [false, 'yes'],
-    [true, 'no: paid though unasked'],
+    [false, tell('detail-rows.yes')],
+    [true, tell('detail-rows.no-paid-though-unasked')],
   ],
 );
 const MARKER = row<string>(
-  'Marker',
+  tell('detail-rows.marker'),
   (rep) => rep.paid.marker,
   (marker) => ({ paid: { marker } }),
   [
-    ['click', 'click'],
-    ['word', 'word'],
-    ['touch', 'touch'],
-    ['none', 'none'],
+    ['click', tell('detail-rows.click')],
+    ['word', tell('detail-rows.word')],
+    ['touch', tell('detail-rows.touch')],
+    ['none', tell('detail-rows.none')],
   ],
 );
 /** The kind of the reward, from the dog's own list. */
 const kindRow = (rewards: readonly string[]): Row =>
   row<string>(
-    'With',
+    tell('detail-rows.with'),
     (rep) => rep.paid.what,
     (what) => ({ paid: { what } }),
     rewards.map((one) => [one, one] as const),
   );
 const LANDED = row<Landed>(
-  'Reward landed',
+  tell('detail-rows.reward-landed'),
   (rep) => rep.paid.where,
   (where) => ({ paid: { where } }),
   [
-    ['spot', 'at the spot'],
-    ['ahead', 'ahead'],
-    ['behind', 'behind'],
-    ['hand', 'to hand'],
-    ['reset', 'to reset'],
+    ['spot', tell('detail-rows.at-the-spot')],
+    ['ahead', tell('detail-rows.ahead')],
+    ['behind', tell('detail-rows.behind')],
+    ['hand', tell('detail-rows.to-hand')],
+    ['reset', tell('detail-rows.to-reset')],
   ],
 );
 const CROOKED = row<Crooked>(
-  'Crooked',
+  tell('detail-rows.crooked'),
   (rep) => rep.seen.eye,
   (eye) => ({ seen: { eye } }),
   [
-    ['badly-left', 'badly left'],
-    ['slightly-left', 'left'],
-    ['straight', 'straight'],
-    ['slightly-right', 'right'],
-    ['badly-right', 'badly right'],
+    ['badly-left', tell('detail-rows.badly-left')],
+    ['slightly-left', tell('detail-rows.left')],
+    ['straight', tell('detail-rows.straight')],
+    ['slightly-right', tell('detail-rows.right')],
+    ['badly-right', tell('detail-rows.badly-right')],
   ],
 );
 type Judges = Pick<PadView, 'judging' | 'by'>;
@@ -130,14 +131,14 @@ type Judges = Pick<PadView, 'judging' | 'by'>;
 /** When the answer came, how far it went, what it touched and brought: said otherwise, and judged again. */
 const timingRow = (view: Judges): Row =>
   row(
-    'The answer came',
+    tell('detail-rows.the-answer-came'),
     (rep) => rep.seen.timing,
     (timing, rep) => (timing === null ? {} : changeOf(view, rep, { tap: 'timing-again', timing })),
     TIMINGS.map((timing) => [timing, TIMING_WORDS[timing]] as const),
   );
 const gradeRow = (view: Judges): Row =>
   row(
-    'How far it went',
+    tell('detail-rows.how-far-it-went'),
     (rep) => rep.seen.grade,
     (grade, rep) => changeOf(view, rep, { tap: 'grade-again', grade }),
     view.by.kind === 'graded' ? view.by.grades.map(({ id, name }) => [id, name] as const) : [],
@@ -146,39 +147,39 @@ function runRows(view: Judges, rep: StandingRep): Row[] {
   const { run } = rep.seen;
   if (run?.kind !== 'articles') return [];
   const places = run.laid.map(
-    (name, place) => [place, `${name}${place === run.target ? ' (right)' : ''}`] as const,
+    (name, place) => [place, `${name}${place === run.target ? tell('detail-rows.right-2') : ''}`] as const,
   );
-  const none = [null, 'none'] as const;
+  const none = [null, tell('detail-rows.none')] as const;
   const of = (one: StandingRep) => (one.seen.run?.kind === 'articles' ? one.seen.run : run);
   return [
     row<number | null>(
-      'It touched first',
+      tell('detail-rows.it-touched-first'),
       (one) => of(one).firstTouch,
       (firstTouch, one) => changeOf(view, one, { tap: 'run-again', run: { firstTouch } }),
       [...places, none],
     ),
     row<number | null>(
-      'It brought',
+      tell('detail-rows.it-brought'),
       (one) => of(one).pick,
       (pick, one) => changeOf(view, one, { tap: 'run-again', run: { pick } }),
       [...places, none],
     ),
     row<boolean>(
-      'You knew the layout',
+      tell('detail-rows.you-knew-the-layout'),
       (one) => of(one).known,
       (known, one) => changeOf(view, one, { tap: 'run-again', run: { known } }),
       [
-        [true, 'yes'],
-        [false, 'no'],
+        [true, tell('detail-rows.yes')],
+        [false, tell('detail-rows.no')],
       ],
     ),
     row<boolean>(
-      'The dog watched',
+      tell('detail-rows.the-dog-watched'),
       (one) => of(one).seen,
       (seen, one) => changeOf(view, one, { tap: 'run-again', run: { seen } }),
       [
-        [true, 'yes'],
-        [false, 'no'],
+        [true, tell('detail-rows.yes')],
+        [false, tell('detail-rows.no')],
       ],
     ),
   ];
@@ -196,13 +197,13 @@ const chipRow = ({ key, title, options }: PadView['chips'][number], began: PadVi
 const usually = (key: string, { away, conditions }: PadView['began']): string | undefined =>
   key === PLACE_CHIP ? (away ? 'away' : 'usual') : conditions[key];
 const HANDLED_ROW = row(
-  'What you did about it',
+  tell('detail-rows.what-you-did-about-it'),
   (rep) => rep.seen.handled,
   (handled) => ({ seen: { handled } }),
   HANDLED.map((handled) => [handled, HANDLED_WORDS[handled]] as const),
 );
 const aidRows = (judging: Judges): Row => ({
-  title: 'Help',
+  title: tell('detail-rows.help'),
   said: () => undefined,
   isOn: (rep, value) => rep.judged.aids.some((aid) => aid === value),
   options: Object.entries(AID_WORDS).map(([aid, words]) => ({
@@ -214,7 +215,7 @@ const aidRows = (judging: Judges): Row => ({
 /** What it did instead: another word of the dog's, another option of a row. */
 const insteadRow = (options: readonly string[]): Row =>
   row<string>(
-    'It did instead',
+    tell('detail-rows.it-did-instead'),
     (rep) => rep.seen.instead,
     (instead) => ({ seen: { instead } }),
     options.map((one) => [one, one] as const),
@@ -225,24 +226,28 @@ const calmAt = (title: string, moment: 'on' | 'worn' | 'off'): Row =>
     (rep) => rep.seen.calm?.[moment],
     (calm) => ({ seen: { calm: { [moment]: calm } } }),
     [
-      [0, 'fights it'],
-      [1, 'tense'],
-      [3, 'bears it'],
-      [5, 'calm'],
+      [0, tell('detail-rows.fights-it')],
+      [1, tell('detail-rows.tense')],
+      [3, tell('detail-rows.bears-it')],
+      [5, tell('detail-rows.calm')],
     ],
   );
 const CALM_THROUGHOUT: Row = {
-  title: 'Calm',
+  title: tell('detail-rows.calm-2'),
   said: ({ seen }) => seen.calm?.on === 5 && seen.calm.worn === 5 && seen.calm.off === 5,
   options: [
-    { value: true, words: 'throughout', amend: () => ({ seen: { calm: { on: 5, worn: 5, off: 5 } } }) },
+    {
+      value: true,
+      words: tell('detail-rows.throughout'),
+      amend: () => ({ seen: { calm: { on: 5, worn: 5, off: 5 } } }),
+    },
   ],
 };
 const CALM = [
   CALM_THROUGHOUT,
-  calmAt('As it was put on', 'on'),
-  calmAt('While it was worn', 'worn'),
-  calmAt('After it came off', 'off'),
+  calmAt(tell('detail-rows.as-it-was-put-on'), 'on'),
+  calmAt(tell('detail-rows.while-it-was-worn'), 'worn'),
+  calmAt(tell('detail-rows.after-it-came-off'), 'off'),
 ];
 /** Cues beyond the first, by why: each kind is a row of its own, and the judgement follows. */
 const cuesRow = (title: string, why: 'needed' | 'slip' | 'meant', judging: Judges): Row =>
@@ -251,7 +256,7 @@ const cuesRow = (title: string, why: 'needed' | 'slip' | 'meant', judging: Judge
     ({ seen }) => (seen.cues ? (seen.cues[why] ?? 0) : undefined),
     (count, rep) => changeOf(judging, rep, { tap: 'cues', why, count }),
     [
-      [0, 'none'],
+      [0, tell('detail-rows.none')],
       [1, '1'],
       [2, '2'],
       [3, '3'],
@@ -261,32 +266,32 @@ const PURPOSE_WORDS: Readonly<Record<(typeof PURPOSES)[number], string>> = {
   training: 'training',
   'warm-up': 'warm-up',
   filler: 'filler',
-  probe: 'a probe',
+  probe: tell('detail-rows.a-probe'),
   rehearsal: 'rehearsal',
 };
 const PURPOSE = row(
-  'This was',
+  tell('detail-rows.this-was'),
   (rep) => rep.purpose,
   (purpose) => ({ purpose }),
   PURPOSES.map((purpose) => [purpose, PURPOSE_WORDS[purpose]] as const),
 );
 const DRIVE = row(
-  'Drive',
+  tell('detail-rows.drive'),
   (rep) => rep.seen.drive,
   (drive) => ({ seen: { drive } }),
   [
-    [1, 'flat'],
-    [3, 'working'],
-    [5, 'full'],
+    [1, tell('detail-rows.flat')],
+    [3, tell('detail-rows.working')],
+    [5, tell('detail-rows.full')],
   ],
 );
 const VOID = row(
-  'Void',
+  tell('detail-rows.void'),
   (rep) => rep.judged.void,
   (isVoid) => ({ judged: { void: isVoid } }),
   [
-    [true, 'nothing there, or touched'],
-    [false, 'no'],
+    [true, tell('detail-rows.nothing-there-or-touched')],
+    [false, tell('detail-rows.no')],
   ],
 );
 
@@ -301,9 +306,9 @@ export function rowsOf(view: DetailsView, rep: StandingRep, rewards: readonly st
     ...(rep.seen.grade === undefined ? [] : [gradeRow(view)]),
     ...runRows(view, rep),
     ...view.chips.map((chip) => chipRow(chip, view.began)),
-    cuesRow('More cues: it needed', 'needed', view),
-    cuesRow('More cues: slipped from you', 'slip', view),
-    cuesRow('More cues: meant, as an answer', 'meant', view),
+    cuesRow(tell('detail-rows.more-cues-it-needed'), 'needed', view),
+    cuesRow(tell('detail-rows.more-cues-slipped-from-you'), 'slip', view),
+    cuesRow(tell('detail-rows.more-cues-meant-as-an-answer'), 'meant', view),
     aidRows(view),
     ...(rep.judged.outcome === 'clean' ? [] : [HANDLED_ROW]),
     ...(rep.judged.outcome === 'clean' || others.length === 0 ? [] : [insteadRow(others)]),

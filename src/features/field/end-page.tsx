@@ -16,6 +16,7 @@ import { debriefBout, record } from '@/data/write';
 import { Button, buttonClass, Notice, RepMarks, Sheet, TextField } from '@/ui';
 import { endOf, type FaultSeen } from './end-view';
 import { padView } from './pad-view';
+import { tell } from './words';
 
 /** After the last rep: what the session comes to, and the one line that leads the next one. */
 export function EndPage() {
@@ -29,8 +30,9 @@ export function EndPage() {
     const entries = await boutLog(kennel, bout.id);
     return { work, element, bout, entries, facts: await coachFacts(kennel, element, bout) };
   }, [kennel, dog.id, id]);
-  if (!found) return <p className="text-lg">Reading the log …</p>;
-  if ('gone' in found) return <Notice tone="alert">Nothing of this element has been done yet.</Notice>;
+  if (!found) return <p className="text-lg">{tell('end-page.reading-the-log')}</p>;
+  if ('gone' in found)
+    return <Notice tone="alert">{tell('end-page.nothing-of-this-element-has-been')}</Notice>;
   // The end was taken back: the pad goes on.
   if (found.bout.endedAt === null) return <Navigate to=".." relative="path" replace />;
   return <EndCard key={found.bout.id} {...found} />;
@@ -57,20 +59,24 @@ function EndCard({ element, work, bout, entries, facts }: Props) {
       <Sheet
         title={`${dog.name}: ${element.title}`}
         className="mx-auto max-w-2xl"
-        label="What the session comes to"
+        label={tell('end-page.what-the-session-comes-to')}
       >
         <div className="grid gap-4">
           <div>
             <p className="mb-1 text-xl font-bold">{tally}</p>
-            {view.marks.length > 0 && <RepMarks marks={view.marks} label="Reps of this session" big />}
+            {view.marks.length > 0 && (
+              <RepMarks marks={view.marks} label={tell('end-page.reps-of-this-session')} big />
+            )}
           </div>
           <Faults title={`${dog.name}:`} faults={dogs} first />
-          <Faults title="You:" faults={handlers} first={dogs.length === 0} />
+          <Faults title={tell('end-page.you')} faults={handlers} first={dogs.length === 0} />
           {halt !== null && <Notice tone="alert">{halt}</Notice>}
           <div>
             <p className="text-lg leading-snug">
-              <span className="font-semibold">Next time </span>
-              {step ? `${step.place}, if you take it: ${step.why}` : `go on at ${stands}.`}
+              <span className="font-semibold">{tell('end-page.next-time')} </span>
+              {step
+                ? tell('end-page.if-you-take-it', { place: step.place, why: step.why })
+                : tell('end-page.go-on-at', { stands })}
             </p>
             {step && (
               <Button
@@ -78,21 +84,21 @@ function EndCard({ element, work, bout, entries, facts }: Props) {
                 className="mt-2"
                 onClick={() =>
                   void done(
-                    'It begins there next time.',
+                    tell('end-page.it-begins-there-next-time'),
                     record(kennel, bout, { kind: 'move', to: step.to, because: 'advice' }),
                   )
                 }
               >
-                Begin there next time
+                {tell('end-page.begin-there-next-time')}
               </Button>
             )}
           </div>
           <NextLine bout={bout} />
           <Link className={buttonClass('signal', 'huge')} to="../../../today" relative="path">
-            On to the next
+            {tell('end-page.on-to-the-next')}
           </Link>
           <Link className={buttonClass('quiet', 'big')} to="../log" relative="path">
-            Every rep so far
+            {tell('end-page.every-rep-so-far')}
           </Link>
         </div>
       </Sheet>
@@ -116,7 +122,11 @@ function Faults({
     <p className="leading-snug">
       <span className="font-semibold">{title} </span>
       {faults.map(({ label, count }) => `${label.toLowerCase()} ${count}×`).join(', ')}
-      {first ? `; so look at ${faults.length === 1 ? 'that' : `“${most.label.toLowerCase()}”`} first next time.` : '.'}
+      {first
+        ? tell('end-page.so-look-at-first-next-time', {
+            faultsCount: faults.length === 1 ? 'that' : `“${most.label.toLowerCase()}”`,
+          })
+        : '.'}
     </p>
   );
 }
@@ -143,8 +153,10 @@ function NextLine({ bout }: { readonly bout: DatedBout }) {
   useEffect(() => () => save.current(), []);
   return (
     <TextField
-      label="One line for next time"
-      hint={kept !== '' && kept === line.trim() ? 'Kept: it is the first thing on the next card.' : undefined}
+      label={tell('end-page.one-line-for-next-time')}
+      hint={
+        kept !== '' && kept === line.trim() ? tell('end-page.kept-it-is-the-first-thing-on-the') : undefined
+      }
       value={line}
       maxLength={200}
       onChange={(event) => setLine(event.target.value)}

@@ -5,6 +5,7 @@ import { asEvidence, countsAsEvidence, type StandingRep } from '@/core/log';
 import { useKennel } from '@/data/live';
 import { beforeBout, type DatedBout, type ElementRecord } from '@/data/read';
 import type { PadView } from './pad-view';
+import { tell } from './words';
 
 type Props = {
   readonly element: ElementRecord;
@@ -42,10 +43,10 @@ export function FallingOffLine({ element, bout, view, reps }: Props) {
   return (
     <p
       role="status"
-      aria-label="Falling off"
+      aria-label={tell('falling-off-line.falling-off')}
       className="border-l-[6px] border-signal bg-sheet px-3 py-2 leading-snug"
     >
-      <span className="font-bold">Falling off is suspected. </span>
+      <span className="font-bold">{tell('falling-off-line.falling-off-is-suspected')} </span>
       {inWords(suspicion, before)}
     </p>
   );
@@ -54,15 +55,19 @@ export function FallingOffLine({ element, bout, view, reps }: Props) {
 function inWords({ by, since }: Suspicion, before: Before): string {
   const known =
     before.total === 0
-      ? 'nothing was known of this rung before'
-      : `${before.clean} of ${before.total} clean here before`;
-  const end = 'A rest, or end on something sure.';
+      ? tell('falling-off-line.nothing-was-known-of-this-rung')
+      : tell('falling-off-line.of-clean-here-before', { clean: before.clean, total: before.total });
+  const end = tell('falling-off-line.a-rest-or-end-on-something-sure');
   switch (by) {
     case 'misses':
-      return `More goes wrong since rep ${since + 1} of this rung than fits (${known}). ${end}`;
+      return tell('falling-off-line.more-goes-wrong-since-rep-of-this', { since: since + 1, known, end });
     case 'extra cues':
-      return `Cues are repeated since rep ${since + 1}. ${end}`;
+      return tell('falling-off-line.cues-are-repeated-since-rep', { since: since + 1, end });
     case 'slower answers':
-      return `Answers are slower since rep ${since + 1} than the first ${FALLING_OFF.leastLatencies}. ${end}`;
+      return tell('falling-off-line.answers-are-slower-since-rep-than', {
+        since: since + 1,
+        leastLatencies: FALLING_OFF.leastLatencies,
+        end,
+      });
   }
 }

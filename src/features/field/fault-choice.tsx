@@ -4,6 +4,7 @@ import type { NamedFault } from '@/data/read';
 import { Button } from '@/ui';
 import { letGo } from './tap-button';
 import type { PadActions } from './use-pad-actions';
+import { tell } from './words';
 
 type Props = {
   readonly faults: readonly NamedFault[];
@@ -34,7 +35,7 @@ export function FaultChoice({ faults, noted, actions, of, onBack }: Props) {
   return (
     <fieldset className="border-2 border-ink bg-sheet p-2">
       <legend className="float-left mb-2 text-xl font-bold">
-        {of === 'miss' ? 'What happened?' : 'Which fault?'}
+        {tell('fault-choice.what-happened', { of: of === 'miss' })}
       </legend>
       <div className="clear-both flex flex-col-reverse gap-2 lg:flex-col">
         {faults.map((fault, i) => (
@@ -52,8 +53,8 @@ export function FaultChoice({ faults, noted, actions, of, onBack }: Props) {
             <span className="min-w-6 text-ink-soft">{i + 1}</span>
             <span>
               {fault.label}
-              {fault.by === 'handler' && ' (handler)'}
-              {noted.some((one) => sameFault(one, fault.ref)) && ' (only noted here)'}
+              {fault.by === 'handler' && tell('fault-choice.handler')}
+              {noted.some((one) => sameFault(one, fault.ref)) && tell('fault-choice.only-noted-here')}
             </span>
           </Button>
         ))}
@@ -68,7 +69,7 @@ export function FaultChoice({ faults, noted, actions, of, onBack }: Props) {
             name(null);
           }}
         >
-          Not named
+          {tell('fault-choice.not-named')}
         </Button>
         <Button
           size="big"
@@ -78,7 +79,7 @@ export function FaultChoice({ faults, noted, actions, of, onBack }: Props) {
             onBack();
           }}
         >
-          Back
+          {tell('fault-choice.back')}
         </Button>
       </div>
     </fieldset>

@@ -12,6 +12,7 @@ import {
   openBouts,
 } from '@/data/read';
 import { Notice, PageHead } from '@/ui';
+import { tell } from './words';
 
 type Group = { readonly title: string; readonly elements: readonly ElementRecord[] };
 
@@ -21,15 +22,15 @@ export function FieldRoom() {
   const found = useLastBouts();
   const open = useLiveQuery(() => openBouts(kennel, today), [kennel, today]);
   const running = new Set<string>((open ?? []).map((one) => one.element.id));
-  if (!found) return <p className="text-lg">Reading the log …</p>;
+  if (!found) return <p className="text-lg">{tell('field-room.reading-the-log')}</p>;
   return (
     <>
-      <PageHead title={`What will ${dog.name} train?`}>
-        One element at a time. Its rung, its rule and its faults come with it.
+      <PageHead title={tell('field-room.what-will-train', { name: dog.name })}>
+        {tell('field-room.one-element-at-a-time-its-rung-its')}
       </PageHead>
       {isOffWork(dog, today) && (
         <Notice tone="alert">
-          {dog.name} is off work: nothing is begun with it until it is put back under Kennel.
+          {tell('field-room.is-off-work-nothing-is-begun-with', { name: dog.name })}
         </Notice>
       )}
       <div className="grid gap-6">
@@ -68,7 +69,10 @@ function ElementButton({ element, last, running }: ButtonProps) {
     >
       <span className="text-xl font-bold leading-tight">{element.title}</span>
       <span className="leading-snug text-ink-soft">
-        {open ? 'Not ended yet: go on. ' : ''}Rung {describePlace(ladder, criteria)}
+        {tell('field-room.not-ended-yet-go-on', {
+          open: Boolean(open),
+          describePlace: describePlace(ladder, criteria),
+        })}
       </span>
     </Link>
   );
@@ -91,5 +95,5 @@ function groups(work: DogWork): Group[] {
   });
   const linked = new Set(work.breakdowns.flatMap((breakdown) => breakdown.links.map((link) => link.element)));
   const own = activeElements(work).filter((element) => !linked.has(element.id));
-  return own.length > 0 ? [...fromBooks, { title: 'Own goals', elements: own }] : fromBooks;
+  return own.length > 0 ? [...fromBooks, { title: tell('field-room.own-goals'), elements: own }] : fromBooks;
 }

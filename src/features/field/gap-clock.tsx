@@ -3,6 +3,7 @@ import { STAGES, type Stage } from '@/core/coaching';
 import { usePad } from './pad-store';
 import type { JudgedBy } from './pad-view';
 import { signal } from './signal';
+import { tell } from './words';
 
 type Props = {
   readonly transfer: Extract<JudgedBy, { kind: 'timed' }>;
@@ -22,9 +23,9 @@ export function GapClock({ transfer, onTimeOut, onStage }: Props) {
   const limit = stage === 'probe' ? wait : gap;
   const [over, setOver] = useState(false);
   // The clock belongs to one cue: a new callback must not start it again.
-  const tell = useRef(onTimeOut);
+  const told = useRef(onTimeOut);
   useEffect(() => {
-    tell.current = onTimeOut;
+    told.current = onTimeOut;
   });
   useEffect(() => {
     setOver(false);
@@ -33,7 +34,7 @@ export function GapClock({ transfer, onTimeOut, onStage }: Props) {
     const timer = setTimeout(() => {
       setOver(true);
       signal(stage === 'probe' ? 'twice' : 'once');
-      if (stage === 'probe') tell.current();
+      if (stage === 'probe') told.current();
     }, left);
     return () => clearTimeout(timer);
   }, [running, cueAt, limit, stage]);
@@ -41,12 +42,12 @@ export function GapClock({ transfer, onTimeOut, onStage }: Props) {
     <>
       <p
         role="status"
-        aria-label="Gap clock"
+        aria-label={tell('gap-clock.gap-clock')}
         className={`border-2 border-ink px-4 py-2.5 text-xl font-bold leading-snug ${over ? 'bg-signal text-on-signal' : 'bg-sheet'}`}
       >
         {inWords(stage, limit, running, over)}
       </p>
-      <fieldset className="flex gap-1.5" aria-label="Stage, set by hand">
+      <fieldset className="flex gap-1.5" aria-label={tell('gap-clock.stage-set-by-hand')}>
         {STAGES.map((one) => (
           <button
             key={one}
@@ -64,16 +65,19 @@ export function GapClock({ transfer, onTimeOut, onStage }: Props) {
 }
 
 const STAGE_WORDS: Readonly<Record<Stage, string>> = {
-  A: 'A, always paid',
-  B: 'B, half paid',
-  probe: 'Silent test',
+  A: tell('gap-clock.a-always-paid'),
+  B: tell('gap-clock.b-half-paid'),
+  probe: tell('gap-clock.silent-test'),
 };
 
 function inWords(stage: Props['transfer']['stage'], limit: number, running: boolean, over: boolean): string {
   if (!running)
     return stage === 'probe'
-      ? `Stamp the new cue; then up to ${limit} s of silence.`
-      : `Stamp the new cue; ${limit} s later comes the old prompt.`;
-  if (!over) return stage === 'probe' ? 'Silence. Do not help, not with a look.' : 'Wait …';
-  return stage === 'probe' ? 'Over: prompt once now, and do not pay it.' : 'Now the old prompt.';
+      ? tell('gap-clock.stamp-the-new-cue-then-up-to-s-of', { limit })
+      : tell('gap-clock.stamp-the-new-cue-s-later-comes', { limit });
+  if (!over)
+    return stage === 'probe' ? tell('gap-clock.silence-do-not-help-not-with-a') : tell('gap-clock.wait');
+  return stage === 'probe'
+    ? tell('gap-clock.over-prompt-once-now-and-do-not')
+    : tell('gap-clock.now-the-old-prompt');
 }

@@ -1,21 +1,22 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import { tell } from './words';
 
 /** Everything on the pad that a key can do, in the order of the help. */
 export const PAD_KEYS = [
-  { action: 'stamp', usual: ' ', does: 'Stamp the cue, the response, the marker' },
-  { action: 'mark', usual: 'k', does: 'Stamp the marker alone' },
-  { action: 'clean', usual: 'c', does: 'Clean' },
-  { action: 'flawed', usual: 'f', does: 'Flawed; then a number names the fault' },
-  { action: 'miss', usual: 'm', does: 'Miss' },
-  { action: 'undo', usual: 'u', does: 'Take back the last thing' },
-  { action: 'dog', usual: 'd', does: 'Last rep: the dog’s' },
-  { action: 'handler', usual: 'h', does: 'Last rep: the handler’s' },
-  { action: 'apparatus', usual: 'p', does: 'Last rep: the kit’s' },
-  { action: 'environment', usual: 'e', does: 'Last rep: the place’s' },
-  { action: 'aided', usual: 'a', does: 'Last rep: aided, or not' },
-  { action: 'go', usual: 'g', does: 'Go to the rung that is advised' },
-  { action: 'rested', usual: 'r', does: 'Rested' },
+  { action: 'stamp', usual: ' ', does: tell('hand-store.stamp-the-cue-the-response-the') },
+  { action: 'mark', usual: 'k', does: tell('hand-store.stamp-the-marker-alone') },
+  { action: 'clean', usual: 'c', does: tell('hand-store.clean') },
+  { action: 'flawed', usual: 'f', does: tell('hand-store.flawed-then-a-number-names-the') },
+  { action: 'miss', usual: 'm', does: tell('hand-store.miss') },
+  { action: 'undo', usual: 'u', does: tell('hand-store.take-back-the-last-thing') },
+  { action: 'dog', usual: 'd', does: tell('hand-store.last-rep-the-dogs') },
+  { action: 'handler', usual: 'h', does: tell('hand-store.last-rep-the-handlers') },
+  { action: 'apparatus', usual: 'p', does: tell('hand-store.last-rep-the-kits') },
+  { action: 'environment', usual: 'e', does: tell('hand-store.last-rep-the-places') },
+  { action: 'aided', usual: 'a', does: tell('hand-store.last-rep-aided-or-not') },
+  { action: 'go', usual: 'g', does: tell('hand-store.go-to-the-rung-that-is-advised') },
+  { action: 'rested', usual: 'r', does: tell('hand-store.rested') },
 ] as const;
 export type PadAction = (typeof PAD_KEYS)[number]['action'];
 export type KeyMap = Readonly<Record<PadAction, string>>;
@@ -40,7 +41,7 @@ export function withKey(keys: KeyMap, action: PadAction, key: string): KeyMap | 
 
 /** How a key is shown: Space for the space bar, letters large, names of other keys as they are. */
 export function shownKey(key: string): string {
-  if (key === ' ') return 'Space';
+  if (key === ' ') return tell('hand-store.space');
   return key.length === 1 ? key.toUpperCase() : key.replace(/([a-z])([A-Z])/g, '$1 $2');
 }
 

@@ -3,6 +3,7 @@ import { secondsFrom, usePad } from './pad-store';
 import { signal } from './signal';
 import { Running } from './stamp-button';
 import { letGo } from './tap-button';
+import { tell } from './words';
 
 /**
  * The clock of a hold or a stay: one tap begins it, one ends it, and the seconds go into the rep
@@ -20,7 +21,7 @@ export function HoldClock({ asked }: { readonly asked: number }) {
   return (
     <button
       type="button"
-      aria-label={running ? 'Hold ends' : 'Hold begins'}
+      aria-label={running ? tell('hold-clock.hold-ends') : tell('hold-clock.hold-begins')}
       onClick={(event) => {
         letGo(event);
         holding(performance.now());
@@ -28,8 +29,12 @@ export function HoldClock({ asked }: { readonly asked: number }) {
       className={`flex min-h-14 items-center justify-between border-2 border-ink px-5 text-xl font-bold ${running ? 'bg-ink text-paper' : 'bg-sheet'}`}
     >
       <span>
-        {running ? 'Hold ends' : held === null ? 'Hold begins' : 'Hold again'}
-        <span className="ml-3 text-base font-normal">asked {asked} s</span>
+        {running
+          ? tell('hold-clock.hold-ends')
+          : held === null
+            ? tell('hold-clock.hold-begins')
+            : tell('hold-clock.hold-again')}
+        <span className="ml-3 text-base font-normal">{tell('hold-clock.asked-s', { asked })}</span>
       </span>
       <span className="text-2xl">
         {running && hold.from !== null ? (
@@ -37,7 +42,7 @@ export function HoldClock({ asked }: { readonly asked: number }) {
         ) : held === null ? (
           ''
         ) : (
-          `held ${held.toFixed(1)} s`
+          tell('hold-clock.held-s', { held: held.toFixed(1) })
         )}
       </span>
     </button>

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { Button, Dialog } from '@/ui';
 import { PAD_KEYS, type PadAction, shownKey, USUAL_KEYS, useHand, withKey } from './hand-store';
 import { SignalSettings } from './signal-settings';
+import { tell } from './words';
 
 /** What each key does, and how to change it: for a remote, or another hand. */
 export function KeyHelp({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
@@ -16,7 +17,9 @@ export function KeyHelp({ open, onClose }: { readonly open: boolean; readonly on
       setChanging(null);
       if (event.key === 'Escape') return;
       const next = withKey(keys, changing, event.key);
-      setRefused(next ? null : `${shownKey(event.key)} is needed for something else; the old key stays.`);
+      setRefused(
+        next ? null : tell('key-help.is-needed-for-something-else-the', { shownKey: shownKey(event.key) }),
+      );
       if (next) setKeys(next);
     };
     // Before the dialog, which would close at Escape.
@@ -24,7 +27,7 @@ export function KeyHelp({ open, onClose }: { readonly open: boolean; readonly on
     return () => window.removeEventListener('keydown', take, true);
   }, [changing, keys, setKeys]);
   return (
-    <Dialog open={open} onClose={onClose} title="Keys and signals">
+    <Dialog open={open} onClose={onClose} title={tell('key-help.keys-and-signals')}>
       <SignalSettings />
       <ul className="mt-3 grid gap-1 border-t border-rule pt-3 text-lg">
         {PAD_KEYS.map(({ action, does }) => (
@@ -36,10 +39,10 @@ export function KeyHelp({ open, onClose }: { readonly open: boolean; readonly on
             <Button
               look="quiet"
               className="!px-1 text-base"
-              aria-label={`Change the key: ${does}`}
+              aria-label={tell('key-help.change-the-key', { does })}
               onClick={() => setChanging(action)}
             >
-              {changing === action ? 'Press a key …' : 'Change'}
+              {tell('key-help.press-a-key', { changing: changing === action })}
             </Button>
           </li>
         ))}
@@ -50,7 +53,7 @@ export function KeyHelp({ open, onClose }: { readonly open: boolean; readonly on
         </p>
       )}
       <Button className="mt-2" onClick={() => setKeys(USUAL_KEYS)}>
-        The usual keys
+        {tell('key-help.the-usual-keys')}
       </Button>
     </Dialog>
   );

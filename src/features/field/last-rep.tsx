@@ -6,12 +6,13 @@ import { othersOf } from './chips';
 import { useHand } from './hand-store';
 import type { PadView } from './pad-view';
 import type { PadActions } from './use-pad-actions';
+import { tell } from './words';
 
 const CAUSES: readonly { readonly cause: Cause; readonly words: string }[] = [
-  { cause: 'dog', words: 'Dog' },
-  { cause: 'handler', words: 'Handler' },
-  { cause: 'apparatus', words: 'Kit' },
-  { cause: 'environment', words: 'Place' },
+  { cause: 'dog', words: tell('last-rep.dog') },
+  { cause: 'handler', words: tell('last-rep.handler') },
+  { cause: 'apparatus', words: tell('last-rep.kit') },
+  { cause: 'environment', words: tell('last-rep.place') },
 ];
 
 const CHIP =
@@ -29,10 +30,10 @@ export function LastRep({ view, actions }: Props) {
   if (!last) return null;
   const aided = last.judged.aids.length > 0;
   return (
-    <section aria-label="Last rep" className="border-2 border-rule p-3">
+    <section aria-label={tell('last-rep.last-rep')} className="border-2 border-rule p-3">
       <div className={`mb-2 flex items-center justify-between gap-3 ${leftHanded ? 'flex-row-reverse' : ''}`}>
         <p className="text-lg leading-snug">
-          <span className="font-bold">Last rep </span>
+          <span className="font-bold">{tell('last-rep.last-rep')} </span>
           {view.lastInWords}
         </p>
         <Button
@@ -41,14 +42,14 @@ export function LastRep({ view, actions }: Props) {
           aria-disabled={actions.busy || undefined}
           onClick={actions.undo}
         >
-          Undo
+          {tell('last-rep.undo')}
         </Button>
       </div>
       <Proposed view={view} actions={actions} />
       <div className="flex flex-wrap gap-1.5">
         <ToggleGroup.Root
           type="single"
-          aria-label="Whose doing"
+          aria-label={tell('last-rep.whose-doing')}
           value={last.judged.cause}
           onValueChange={(cause) => cause !== '' && actions.tap({ tap: 'cause', cause: cause as Cause })}
           className="flex flex-auto flex-wrap gap-1.5"
@@ -72,7 +73,7 @@ export function LastRep({ view, actions }: Props) {
           }
           className={CHIP}
         >
-          Aided
+          {tell('last-rep.aided')}
         </button>
       </div>
       <MoreFaults view={view} actions={actions} />
@@ -85,7 +86,11 @@ export function LastRep({ view, actions }: Props) {
 function Proposed({ view, actions }: Props) {
   if (!view.proposal) return null;
   return (
-    <div role="status" aria-label="Measured" className="mb-2 border-l-[6px] border-signal bg-sheet px-3 py-2">
+    <div
+      role="status"
+      aria-label={tell('last-rep.measured')}
+      className="mb-2 border-l-[6px] border-signal bg-sheet px-3 py-2"
+    >
       <p className="mb-2 leading-snug">{view.proposal.words}</p>
       <div className="flex flex-wrap gap-1.5">
         {view.proposal.otherwise.map(({ as, words }) => (
@@ -111,7 +116,7 @@ function Instead({ view, actions }: Props) {
     return null;
   return (
     <fieldset className="mt-2">
-      <legend className="text-base font-semibold">It did instead</legend>
+      <legend className="text-base font-semibold">{tell('last-rep.it-did-instead')}</legend>
       <div className="mt-1 flex flex-wrap gap-1.5">
         {others.map((instead) => (
           <button
@@ -141,7 +146,7 @@ function MoreFaults({ view, actions }: Props) {
     last.judged.faults.some((one) => sameFault(one, fault.ref));
   return (
     <fieldset className="mt-2">
-      <legend className="text-base font-semibold">In the same rep</legend>
+      <legend className="text-base font-semibold">{tell('last-rep.in-the-same-rep')}</legend>
       <div className="mt-1 flex flex-wrap gap-1.5">
         {view.flaws.map((fault) => (
           <button

@@ -33,6 +33,7 @@ import {
 } from '@/ui';
 import { RepRow } from './rep-row';
 import { TypeIn } from './type-in';
+import { tell } from './words';
 
 /** About how high a session of a dozen reps is, in pixels. */
 const USUAL_HEIGHT = 900;
@@ -50,22 +51,27 @@ export function LogPage() {
     async () => (element ? (await boutsOn(kennel, element.id)).reverse() : []),
     [kennel, element?.id],
   );
-  if (!work || !bouts) return <p className="text-lg">Reading the log …</p>;
-  if (!element) return <Notice tone="alert">There is no such element for this dog.</Notice>;
+  if (!work || !bouts) return <p className="text-lg">{tell('log-page.reading-the-log')}</p>;
+  if (!element) return <Notice tone="alert">{tell('log-page.there-is-no-such-element-for-this')}</Notice>;
   const faults = namedFaults(element, work);
   return (
     <>
-      <PageHead title={`Every rep: ${element.title}`}>
-        A correction stands in place of what was said first; both stay in the log.
+      <PageHead title={tell('log-page.every-rep', { title: element.title })}>
+        {tell('log-page.a-correction-stands-in-place-of')}
       </PageHead>
       <p className="mb-5">
         <Link className={buttonClass('plain')} to=".." relative="path">
-          Back to the session
+          {tell('log-page.back-to-the-session')}
         </Link>
       </p>
       <TypeIn element={element} />
-      {bouts.length === 0 && <Notice>Nothing is logged of it yet.</Notice>}
-      <LongList label="Sessions" items={bouts} keyOf={(bout) => bout.id} height={USUAL_HEIGHT}>
+      {bouts.length === 0 && <Notice>{tell('log-page.nothing-is-logged-of-it-yet')}</Notice>}
+      <LongList
+        label={tell('log-page.sessions')}
+        items={bouts}
+        keyOf={(bout) => bout.id}
+        height={USUAL_HEIGHT}
+      >
         {(bout) => <LoggedSheet element={element} faults={faults} bout={bout} />}
       </LongList>
     </>
@@ -88,7 +94,7 @@ function LoggedSheet({ element, faults, bout }: LoggedProps) {
   if (!found)
     return (
       <Sheet title={writeDay(bout.day)}>
-        <p>Reading the log …</p>
+        <p>{tell('log-page.reading-the-log')}</p>
       </Sheet>
     );
   return <BoutSheet element={element} faults={faults} logged={found.log} facts={found.facts} />;
@@ -113,7 +119,11 @@ function BoutSheet({ element, faults, logged, facts }: SheetProps) {
   return (
     <Sheet
       title={writeDay(bout.day)}
-      aside={[`${folded.reps.length} reps`, bout.away ? 'away' : '', ...conditions]
+      aside={[
+        tell('log-page.reps', { repsCount: folded.reps.length }),
+        bout.away ? 'away' : '',
+        ...conditions,
+      ]
         .filter(Boolean)
         .join(', ')}
     >
@@ -154,23 +164,26 @@ function DayOf({ bout }: { readonly bout: DatedBout }) {
   const ahead = bout.day > today;
   const save = (): void => {
     if (isDay(day))
-      void done(`It is of ${writeDay(day)} now.`, redateOuting(kennel, bout.outingId, day, today));
+      void done(
+        tell('log-page.it-is-of-now', { writeDay: writeDay(day) }),
+        redateOuting(kennel, bout.outingId, day, today),
+      );
   };
   return (
     <details open={ahead} className="mb-2">
       <summary className="flex min-h-11 cursor-pointer items-center underline decoration-rule underline-offset-4">
-        {ahead ? 'It is dated ahead and left out: put its day right' : 'Another day'}
+        {tell('log-page.it-is-dated-ahead-and-left-out-put', { ahead: Boolean(ahead) })}
       </summary>
       <div className="flex flex-wrap items-end gap-3">
         <TextField
-          label="Day of this outing"
+          label={tell('log-page.day-of-this-outing')}
           type="date"
           max={today}
           value={day}
           onChange={(event) => setDay(event.target.value)}
         />
         <Button look="ink" disabled={!isDay(day) || day > today || day === bout.day} onClick={save}>
-          Put it right
+          {tell('log-page.put-it-right')}
         </Button>
       </div>
     </details>
@@ -192,28 +205,33 @@ function Restate({ moment: { entry }, bout, folded }: RestateProps) {
     return (
       <div className="flex flex-wrap items-center gap-3">
         <SelectField
-          label="Put the sign right"
+          label={tell('log-page.put-the-sign-right')}
           shown={null}
           look="min-h-11 bg-paper px-1"
           value={sign.sign}
           options={BODY_SIGNS.map((one) => ({ value: one, words: SIGN_WORDS[one] }))}
           onChange={(one) =>
             void done(
-              'The sign is said again.',
+              tell('log-page.the-sign-is-said-again'),
               record(kennel, bout, { kind: 'restate', of: sign.id, sign: one }),
             )
           }
         />
-        {sign.over === null && <Button onClick={() => setOpen(true)}>It no longer holds</Button>}
-        <Button look="quiet" onClick={() => undo('The sign is taken back.')}>
-          Take it back
+        {sign.over === null && (
+          <Button onClick={() => setOpen(true)}>{tell('log-page.it-no-longer-holds')}</Button>
+        )}
+        <Button look="quiet" onClick={() => undo(tell('log-page.the-sign-is-taken-back'))}>
+          {tell('log-page.take-it-back')}
         </Button>
         <DismissSign
           open={open}
-          words={`Seen: ${SIGN_WORDS[sign.sign].toLowerCase()}.`}
+          words={tell('log-page.seen', { sign: SIGN_WORDS[sign.sign].toLowerCase() })}
           onClose={() => setOpen(false)}
           onDismiss={(why) =>
-            void done('It no longer holds.', record(kennel, bout, { kind: 'sign-over', of: sign.id, why }))
+            void done(
+              tell('log-page.it-no-longer-holds-2'),
+              record(kennel, bout, { kind: 'sign-over', of: sign.id, why }),
+            )
           }
         />
       </div>
@@ -222,11 +240,11 @@ function Restate({ moment: { entry }, bout, folded }: RestateProps) {
   return (
     <details>
       <summary className="flex min-h-11 cursor-pointer items-center underline decoration-rule underline-offset-4">
-        Put the note right
+        {tell('log-page.put-the-note-right')}
       </summary>
       <div className="flex flex-wrap items-end gap-3">
         <TextField
-          label="Note"
+          label={tell('log-page.note')}
           value={text}
           maxLength={2000}
           onChange={(event) => setText(event.target.value)}
@@ -236,15 +254,15 @@ function Restate({ moment: { entry }, bout, folded }: RestateProps) {
           disabled={text.trim() === '' || text.trim() === note.text}
           onClick={() =>
             void done(
-              'The note is said again.',
+              tell('log-page.the-note-is-said-again'),
               record(kennel, bout, { kind: 'restate', of: note.id, text: text.trim() }),
             )
           }
         >
-          Put it right
+          {tell('log-page.put-it-right')}
         </Button>
-        <Button look="quiet" onClick={() => undo('The note is taken back.')}>
-          Take it back
+        <Button look="quiet" onClick={() => undo(tell('log-page.the-note-is-taken-back'))}>
+          {tell('log-page.take-it-back')}
         </Button>
       </div>
     </details>
@@ -257,7 +275,9 @@ function AdviceThen({ advice }: { readonly advice: readonly Advice[] }) {
   if (told.length === 0) return null;
   return (
     <p className="text-sm leading-snug text-ink-soft">
-      Advice then: {told.map((one) => `${one.kind.replace('-', ' ')}. ${one.reason}`).join(' ')}
+      {tell('log-page.advice-then', {
+        told: told.map((one) => `${one.kind.replace('-', ' ')}. ${one.reason}`).join(' '),
+      })}
     </p>
   );
 }
@@ -269,42 +289,47 @@ function momentInWords({ entry }: Moment, ladder: Ladder, { signs, notes }: Fold
       const asked = ladder.axes.map((axis) =>
         axisInWords(axis, entry.asked.criteria[axis.key] ?? axis.start),
       );
-      return `Taken back: ${entry.judged.outcome}, ${asked.join(', ').toLowerCase()}`;
+      return tell('log-page.taken-back', {
+        outcome: entry.judged.outcome,
+        asked: asked.join(', ').toLowerCase(),
+      });
     }
     case 'move':
-      return `To rung ${describePlace(ladder, entry.to)}`;
+      return tell('log-page.to-rung', { describePlace: describePlace(ladder, entry.to) });
     case 'sign':
-      return `Seen: ${SIGN_WORDS[signs.find((one) => one.id === entry.id)?.sign ?? entry.sign].toLowerCase()}`;
+      return tell('log-page.seen-2', {
+        SIGNWORDS: SIGN_WORDS[signs.find((one) => one.id === entry.id)?.sign ?? entry.sign].toLowerCase(),
+      });
     case 'sign-over':
-      return `The sign no longer holds: ${entry.why}`;
+      return tell('log-page.the-sign-no-longer-holds', { why: entry.why });
     case 'note':
       return notes.find((one) => one.id === entry.id)?.text ?? entry.text;
     case 'unlogged':
-      return `About ${entry.count} more that nobody tallied`;
+      return tell('log-page.about-more-that-nobody-tallied', { count: entry.count });
     case 'answer':
-      return `Why it was refused: ${entry.why.replace('-', ' ')}`;
+      return tell('log-page.why-it-was-refused', { why: entry.why.replace('-', ' ') });
     case 'stage':
-      return `Stage ${entry.stage}, set by hand`;
+      return tell('log-page.stage-set-by-hand', { stage: entry.stage });
     case 'easy':
-      return `An easy one: ${entry.what}`;
+      return tell('log-page.an-easy-one', { what: entry.what });
     case 'clock':
       return `${entry.what}: ${Math.round(entry.seconds)} s`;
     case 'override':
-      return `Decided otherwise: ${entry.why}`;
+      return tell('log-page.decided-otherwise', { why: entry.why });
     case 'rest':
-      return 'Rested';
+      return tell('log-page.rested');
     case 'time-out':
-      return 'Waited in silence';
+      return tell('log-page.waited-in-silence');
     case 'laid':
-      return 'One laid';
+      return tell('log-page.one-laid');
     case 'washed':
-      return 'All washed and aired';
+      return tell('log-page.all-washed-and-aired');
     case 'out-of-use':
-      return `Article ${entry.article} out of use`;
+      return tell('log-page.article-out-of-use', { article: entry.article });
     case 'touched':
-      return `Article ${entry.article} touched`;
+      return tell('log-page.article-touched', { article: entry.article });
     case 'off':
-      return entry.back ? 'Back to work' : 'Off on its own';
+      return entry.back ? tell('log-page.back-to-work') : tell('log-page.off-on-its-own');
     case 'restate':
     case 'undo':
     case 'amend':

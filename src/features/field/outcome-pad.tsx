@@ -9,6 +9,7 @@ import { TIMING_WORDS, TIMINGS } from './rep-words';
 import type { Tap } from './tap';
 import { letGo, TapButton } from './tap-button';
 import type { PadActions } from './use-pad-actions';
+import { tell } from './words';
 
 type Props = { readonly view: PadView; readonly actions: PadActions };
 
@@ -83,10 +84,10 @@ function Outcomes({ actions }: { readonly actions: PadActions }) {
     </TapButton>
   );
   return (
-    <fieldset className="grid grid-cols-2 gap-2 lg:gap-3" aria-label="Outcome of the rep">
-      {target('clean', 'Clean', BEST)}
-      {target('flawed', 'Flawed', leftHanded ? 'order-last' : '')}
-      {target('miss', 'Miss')}
+    <fieldset className="grid grid-cols-2 gap-2 lg:gap-3" aria-label={tell('outcome-pad.outcome-of-the-rep')}>
+      {target('clean', tell('outcome-pad.clean'), BEST)}
+      {target('flawed', tell('outcome-pad.flawed'), leftHanded ? 'order-last' : '')}
+      {target('miss', tell('outcome-pad.miss'))}
     </fieldset>
   );
 }
@@ -129,14 +130,17 @@ function GradePad({
   readonly actions: PadActions;
 }) {
   const rows = by.grades.map(({ id, name }, i) => ({
-    words: i === by.asked ? `${name} (asked)` : name,
+    words: i === by.asked ? tell('outcome-pad.asked', { name }) : name,
     says: { tap: 'graded', grade: id } as const,
     key: String(i + 1),
   }));
   return (
     <ListPad
-      label="How far did it go?"
-      rows={[...rows.reverse(), { words: 'Backs away', says: { tap: 'graded', grade: null } }]}
+      label={tell('outcome-pad.how-far-did-it-go')}
+      rows={[
+        ...rows.reverse(),
+        { words: tell('outcome-pad.backs-away'), says: { tap: 'graded', grade: null } },
+      ]}
       actions={actions}
       best={rows.length - 1 - by.asked}
     />
@@ -163,12 +167,12 @@ function ChainPad({
         actions={actions}
         says={{ tap: 'clean' }}
       >
-        Whole chain clean
+        {tell('outcome-pad.whole-chain-clean')}
         <KeyHint action="clean" />
       </TapButton>
-      <p className="font-semibold">Or: it broke at</p>
+      <p className="font-semibold">{tell('outcome-pad.or-it-broke-at')}</p>
       <ListPad
-        label="Where did it break?"
+        label={tell('outcome-pad.where-did-it-break')}
         rows={links.map(({ title }, link) => ({ words: title, says: { tap: 'broke', link } }))}
         actions={actions}
       />
@@ -199,10 +203,10 @@ function DrivePad({ actions, onOther }: Omit<JudgementProps, 'by'>) {
     </TapButton>
   );
   return (
-    <fieldset className="grid grid-cols-2 gap-2 lg:gap-3" aria-label="How did it go?">
-      {send('full', 'Full drive', 'clean', BEST)}
-      {send('went', 'Went', 'flawed')}
-      {send('refused', 'Refused', 'miss')}
+    <fieldset className="grid grid-cols-2 gap-2 lg:gap-3" aria-label={tell('outcome-pad.how-did-it-go')}>
+      {send('full', tell('outcome-pad.full-drive'), 'clean', BEST)}
+      {send('went', tell('outcome-pad.went'), 'flawed')}
+      {send('refused', tell('outcome-pad.refused'), 'miss')}
       <Button
         size="big"
         className="col-span-2"
@@ -211,7 +215,7 @@ function DrivePad({ actions, onOther }: Omit<JudgementProps, 'by'>) {
           onOther();
         }}
       >
-        It went, with a fault
+        {tell('outcome-pad.it-went-with-a-fault')}
       </Button>
     </fieldset>
   );
@@ -220,7 +224,10 @@ function DrivePad({ actions, onOther }: Omit<JudgementProps, 'by'>) {
 /** Where a new cue takes over from an old prompt, a rep is judged by when the answer came. */
 function TimingPad({ actions }: { readonly actions: PadActions }) {
   return (
-    <fieldset className="grid grid-cols-2 gap-2 lg:gap-3" aria-label="When did the answer come?">
+    <fieldset
+      className="grid grid-cols-2 gap-2 lg:gap-3"
+      aria-label={tell('outcome-pad.when-did-the-answer-come')}
+    >
       {TIMINGS.map((timing, i) => (
         <TapButton
           key={timing}

@@ -1,12 +1,12 @@
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { BODY_SIGNS } from '@/core/coaching';
-
 import { Button, buttonClass, Dialog, SIGN_WORDS, TextField } from '@/ui';
 import { useHand } from './hand-store';
 import type { PadView } from './pad-view';
 import { Pocket } from './pocket';
 import type { PadActions } from './use-pad-actions';
+import { tell } from './words';
 
 /** A sheet that is opened once a set at most: it comes when it is wanted. */
 const SetAfterwards = lazy(async () => ({ default: (await import('./set-afterwards')).SetAfterwards }));
@@ -40,30 +40,38 @@ export function PadTools({ actions, view, onHelp, inHand = false }: Props) {
   );
   return (
     <div className="grid grid-cols-2 gap-2">
-      {!inHand && tool('Body signs', () => setOpen('signs'))}
-      {tool('Set afterwards', () => setOpen('set'), view.by.kind === 'timed' || view.by.kind === 'graded')}
+      {!inHand && tool(tell('pad-tools.body-signs'), () => setOpen('signs'))}
       {tool(
-        'Rung down',
+        tell('pad-tools.set-afterwards'),
+        () => setOpen('set'),
+        view.by.kind === 'timed' || view.by.kind === 'graded',
+      )}
+      {tool(
+        tell('pad-tools.rung-down'),
         () => view.easier && actions.tap({ tap: 'move', to: view.easier, because: 'hand' }),
         !view.easier,
       )}
       {tool(
-        'Rung up',
+        tell('pad-tools.rung-up'),
         () => view.harder && actions.tap({ tap: 'move', to: view.harder, because: 'hand' }),
         !view.harder,
       )}
-      {tool(view.off ? 'It is back' : 'Off on its own', () => actions.tap({ tap: 'off', back: view.off }))}
-      {tool('An easy one', () => actions.tap({ tap: 'easy', text: 'an easy one' }))}
-      {tool('Not logged', () => setOpen('unlogged'))}
-      {tool('Note', () => setOpen('note'))}
-      {tool('Keys, signals (?)', onHelp)}
-      {tool('Pocket', () => setPocket(true))}
+      {tool(view.off ? tell('pad-tools.it-is-back') : tell('pad-tools.off-on-its-own'), () =>
+        actions.tap({ tap: 'off', back: view.off }),
+      )}
+      {tool(tell('pad-tools.an-easy-one'), () =>
+        actions.tap({ tap: 'easy', text: tell('pad-tools.an-easy-one-2') }),
+      )}
+      {tool(tell('pad-tools.not-logged'), () => setOpen('unlogged'))}
+      {tool(tell('pad-tools.note'), () => setOpen('note'))}
+      {tool(tell('pad-tools.keys-signals'), onHelp)}
+      {tool(tell('pad-tools.pocket'), () => setPocket(true))}
       <Link className={buttonClass('plain', 'big')} to="log" relative="path">
-        All reps
+        {tell('pad-tools.all-reps')}
       </Link>
       {!inHand && (
         <Button size="big" look="ink" className="col-span-2 px-2" onClick={actions.end}>
-          Enough for now
+          {tell('pad-tools.enough-for-now')}
         </Button>
       )}
       {pocket && <Pocket onOpen={() => setPocket(false)} />}
@@ -89,14 +97,14 @@ export function PadBar({ actions }: { readonly actions: PadActions }) {
   return (
     <div
       role="toolbar"
-      aria-label="Always at hand"
+      aria-label={tell('pad-tools.always-at-hand')}
       className={`flex gap-1.5 lg:hidden ${leftHanded ? 'flex-row-reverse' : ''}`}
     >
       <Button size="big" look="ink" className="flex-1 px-1 leading-tight" onClick={actions.end}>
-        Enough for now
+        {tell('pad-tools.enough-for-now')}
       </Button>
       <Button size="big" className="flex-1 px-1 leading-tight" onClick={() => setOpen(true)}>
-        Body signs
+        {tell('pad-tools.body-signs')}
       </Button>
       <Button
         size="big"
@@ -104,7 +112,7 @@ export function PadBar({ actions }: { readonly actions: PadActions }) {
         aria-disabled={actions.busy || undefined}
         onClick={actions.undo}
       >
-        Undo
+        {tell('pad-tools.undo')}
       </Button>
       <Signs open={open} onClose={() => setOpen(false)} actions={actions} />
     </div>
@@ -115,7 +123,7 @@ type DialogProps = { readonly open: boolean; readonly onClose: () => void; reado
 
 function Signs({ open, onClose, actions }: DialogProps) {
   return (
-    <Dialog open={open} onClose={onClose} title="What do you see?">
+    <Dialog open={open} onClose={onClose} title={tell('pad-tools.what-do-you-see')}>
       <div className="grid grid-cols-2 gap-2">
         {BODY_SIGNS.map((sign) => (
           <Button
@@ -130,10 +138,7 @@ function Signs({ open, onClose, actions }: DialogProps) {
           </Button>
         ))}
       </div>
-      <p className="mt-3 leading-snug text-ink-soft">
-        One tap; the advice says what it may mean. Pain stops the work, a growl ends it; both stand until you
-        say why they no longer hold.
-      </p>
+      <p className="mt-3 leading-snug text-ink-soft">{tell('pad-tools.one-tap-the-advice-says-what-it')}</p>
     </Dialog>
   );
 }
@@ -141,7 +146,7 @@ function Signs({ open, onClose, actions }: DialogProps) {
 /** Work that nobody logged: it fills sets and caps, and is no evidence. */
 function Unlogged({ open, onClose, actions }: DialogProps) {
   return (
-    <Dialog open={open} onClose={onClose} title="About how many more, not logged?">
+    <Dialog open={open} onClose={onClose} title={tell('pad-tools.about-how-many-more-not-logged')}>
       <div className="grid grid-cols-3 gap-2">
         {[2, 4, 6, 8, 10, 15].map((count) => (
           <Button
@@ -157,7 +162,7 @@ function Unlogged({ open, onClose, actions }: DialogProps) {
         ))}
       </div>
       <p className="mt-3 leading-snug text-ink-soft">
-        They count towards the set and the session, never as evidence.
+        {tell('pad-tools.they-count-towards-the-set-and-the')}
       </p>
     </Dialog>
   );
@@ -167,7 +172,7 @@ function Note({ open, onClose, actions }: DialogProps) {
   const [text, setText] = useState('');
   const clean = text.trim();
   return (
-    <Dialog open={open} onClose={onClose} title="A note in this session">
+    <Dialog open={open} onClose={onClose} title={tell('pad-tools.a-note-in-this-session')}>
       <form
         className="grid gap-3"
         onSubmit={(event) => {
@@ -179,13 +184,13 @@ function Note({ open, onClose, actions }: DialogProps) {
         }}
       >
         <TextField
-          label="Note"
+          label={tell('pad-tools.note')}
           value={text}
           maxLength={2000}
           onChange={(event) => setText(event.target.value)}
         />
         <Button type="submit" size="big" look="ink" disabled={clean === ''}>
-          Keep it
+          {tell('pad-tools.keep-it')}
         </Button>
       </form>
     </Dialog>

@@ -29,6 +29,7 @@ import { type ChipRow, chipRows } from './chips';
 import { probeOf, withProbe } from './probe-view';
 import { type Proposal, proposalOf } from './proposal';
 import { repInWords, tallyOf } from './rep-words';
+import { tell } from './words';
 
 /** What the log of this bout does not say. */
 export type Besides = {
@@ -145,7 +146,7 @@ export function padView(
     // Between two rungs the lower one is the easier.
     easier: ladder.rungs[place.kind === 'between' ? rung : rung - 1]?.criteria ?? null,
     harder: ladder.rungs[place.kind === 'below' ? rung : rung + 1]?.criteria ?? null,
-    place: `Rung ${describePlace(ladder, criteria)}`,
+    place: tell('pad-view.rung', { describePlace: describePlace(ladder, criteria) }),
     asked: element.axes.map((axis) => ({
       key: axis.key,
       title: axis.title,
@@ -250,14 +251,14 @@ export type Link = { readonly id: ElementId; readonly title: string };
 /** The element's own list where it has one, and a plain scale of three where it has not. */
 function gradesOf(element: ElementRecord): readonly Grade[] {
   const list = gradeAxis(element.axes);
-  const plain = ['nothing of it', 'part of it', 'all of it'];
+  const plain = [tell('pad-view.nothing-of-it'), tell('pad-view.part-of-it'), tell('pad-view.all-of-it')];
   return list?.levels ?? plain.map((name, place) => ({ id: asLevel(place), name }));
 }
 
 function linksOf(element: ElementRecord, work: DogWork): readonly Link[] {
   const { form } = element;
   const title = (id: ElementId): string =>
-    work.elements.find((one) => one.id === id)?.title ?? 'a link that is gone';
+    work.elements.find((one) => one.id === id)?.title ?? tell('pad-view.a-link-that-is-gone');
   return form.kind === 'chain' ? form.links.map((id) => ({ id, title: title(id) })) : [];
 }
 

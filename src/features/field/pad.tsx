@@ -28,6 +28,7 @@ import { StampButton } from './stamp-button';
 import { TapButton } from './tap-button';
 import { usePadActions } from './use-pad-actions';
 import { useWakeLock } from './use-wake-lock';
+import { tell } from './words';
 
 type Props = {
   /** The dog whose turn it is, where that is not the one in hand. */
@@ -76,8 +77,7 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, seen, onEn
         <div>
           <h1 className="text-xl font-extrabold leading-tight lg:text-2xl">{element.title}</h1>
           <p className="text-sm leading-snug text-ink-soft lg:text-base">
-            {view.place}
-            {bout.away ? ', away' : ''}
+            {tell('pad.away', { place: view.place, away: Boolean(bout.away) })}
           </p>
         </div>
         <ul className="flex flex-wrap gap-2">
@@ -200,7 +200,7 @@ function RepPad(props: RepPadProps) {
   const { by } = props.view;
   if (by.kind !== 'articles' && by.kind !== 'legs') return <OutcomePad {...props} />;
   return (
-    <Suspense fallback={<p className="text-lg">Laying the pad out …</p>}>
+    <Suspense fallback={<p className="text-lg">{tell('pad.laying-the-pad-out')}</p>}>
       {by.kind === 'articles' ? <ArticlePad {...props} /> : <ContinuousPad {...props} legs={by.legs} />}
     </Suspense>
   );
@@ -216,8 +216,8 @@ function Lying({ count, actions }: { readonly count: number; readonly actions: A
       actions={actions}
       says={{ tap: 'laid' }}
     >
-      <span>{count <= 0 ? 'Nothing lies there' : `${count} ${count === 1 ? 'lies' : 'lie'} there`}</span>
-      <span>I have laid one</span>
+      <span>{count <= 0 ? tell('pad.nothing-lies-there') : tell('pad.lies', { count })}</span>
+      <span>{tell('pad.i-have-laid-one')}</span>
     </TapButton>
   );
 }
@@ -233,7 +233,7 @@ function Unsaved({ actions, day }: { readonly actions: Actions; readonly day: st
       {failure.message}
       {unsaved && (
         <Button size="big" className="mt-2" onClick={keep}>
-          Keep this rep in a file
+          {tell('pad.keep-this-rep-in-a-file')}
         </Button>
       )}
     </Notice>
@@ -244,15 +244,16 @@ function Log({ view }: { readonly view: ReturnType<typeof padView> }) {
   return (
     <div>
       <p className="mb-1 text-lg font-semibold" aria-live="polite">
-        {view.tally}
-        {view.off ? '; off on its own' : ''}
+        {tell('pad.off-on-its-own', { tally: view.tally, off: Boolean(view.off) })}
       </p>
       {view.signs.length > 0 && (
         <p className="mb-1 leading-snug">
-          Seen: {view.signs.map(({ sign }) => SIGN_WORDS[sign].toLowerCase()).join(', ')}.
+          {tell('pad.seen', {
+            signs: view.signs.map(({ sign }) => SIGN_WORDS[sign].toLowerCase()).join(', '),
+          })}
         </p>
       )}
-      {view.marks.length > 0 && <RepMarks marks={view.marks} label="Reps of this session" big />}
+      {view.marks.length > 0 && <RepMarks marks={view.marks} label={tell('pad.reps-of-this-session')} big />}
     </div>
   );
 }

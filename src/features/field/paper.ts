@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import type { Judged } from '@/core/log';
 import { type Day, fail, isDay, ok, type Result } from '@/core/shared';
+import { tell } from './words';
 
 const LETTERS: Readonly<Record<string, Judged['outcome']>> = { c: 'clean', f: 'flawed', m: 'miss' };
 /** More reps than this in one session were not counted but guessed. */
@@ -12,17 +13,15 @@ const MOST = 200;
  */
 export function readPaper(text: string): Result<Judged['outcome'][]> {
   const letters = text.toLowerCase().replace(/[\s,;/|]+/g, '');
-  if (letters === '')
-    return fail('empty', '', 'Write the reps in order: c for clean, f for flawed, m for a miss.');
+  if (letters === '') return fail('empty', '', tell('paper.write-the-reps-in-order-c-for'));
   const strange = [...letters].find((letter) => !(letter in LETTERS));
-  if (strange)
-    return fail(
-      'letter',
-      '',
-      `“${strange}” is none of c (clean), f (flawed), m (miss). Nothing is kept yet.`,
-    );
+  if (strange) return fail('letter', '', tell('paper.is-none-of-c-clean-f-flawed-m-miss', { strange }));
   if (letters.length > MOST)
-    return fail('many', '', `${letters.length} reps in one session: at most ${MOST}, please.`);
+    return fail(
+      'many',
+      '',
+      tell('paper.reps-in-one-session-at-most-please', { lettersCount: letters.length, MOST }),
+    );
   return ok([...letters].map((letter) => LETTERS[letter] as Judged['outcome']));
 }
 
@@ -31,7 +30,7 @@ export const paperFields = (today: Day) =>
   v.object({
     day: v.pipe(
       v.string(),
-      v.check((day) => isDay(day) && day <= today, 'The day must be today or before.'),
+      v.check((day) => isDay(day) && day <= today, tell('paper.the-day-must-be-today-or-before')),
     ),
     rung: v.string(),
     place: v.string(),

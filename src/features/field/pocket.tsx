@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { tell } from './words';
 
 /** Seconds of holding that open the pad again: longer than cloth or rain would press. */
 const HOLD = 1.2;
@@ -22,7 +23,7 @@ export function Pocket({ onOpen }: { readonly onOpen: () => void }) {
     <div
       role="dialog"
       aria-modal="true"
-      aria-label="Pocket mode"
+      aria-label={tell('pocket.pocket-mode')}
       className="fixed inset-0 z-50 grid place-items-center bg-ink p-8 text-paper"
     >
       <button
@@ -35,7 +36,7 @@ export function Pocket({ onOpen }: { readonly onOpen: () => void }) {
         onContextMenu={(event) => event.preventDefault()}
         onKeyDown={(event) => event.key === 'Enter' && onOpen()}
       >
-        {held ? 'Keep holding …' : 'In the pocket. Hold to open.'}
+        {tell('pocket.keep-holding', { held: Boolean(held) })}
       </button>
     </div>
   );

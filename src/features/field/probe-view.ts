@@ -1,6 +1,7 @@
 import { describePlace, type Ladder, placeOn } from '@/core/breakdown';
 import { type Advice, type ColdProbe, coldProbe, PROBE_REPS } from '@/core/coaching';
 import type { StandingRep } from '@/core/log';
+import { tell } from './words';
 
 /**
  * A look at what survived, from the reps since it began; null once training has gone on without taking
@@ -30,18 +31,22 @@ function probeAdvice(probe: ColdProbe, ladder: Ladder): Advice {
   if (probe.kind === 'asking')
     return {
       kind: 'probe',
-      reason: `What is left? Rep ${probe.done + 1} of at most ${PROBE_REPS}, here: ${describePlace(ladder, ladder.rungs[probe.rung]?.criteria ?? {})}. It teaches nothing; no help, one cue.`,
+      reason: tell('probe-view.what-is-left-rep-of-at-most-here', {
+        done: probe.done + 1,
+        PROBEREPS: PROBE_REPS,
+        describePlace: describePlace(ladder, ladder.rungs[probe.rung]?.criteria ?? {}),
+      }),
     };
-  const of = `${probe.clean} of ${probe.reps} clean after the gap`;
+  const of = tell('probe-view.of-clean-after-the-gap', { clean: probe.clean, reps: probe.reps });
   if (probe.survived === null)
     return {
       kind: 'drop-back',
       to: 0,
-      reason: `${of}: nothing that counts on is left, so begin at the start again.`,
+      reason: tell('probe-view.nothing-that-counts-on-is-left-so', { of }),
     };
   return {
     kind: 'drop-back',
     to: probe.survived,
-    reason: `${of}: what is left reaches to step ${probe.survived + 1}, so begin there.`,
+    reason: tell('probe-view.what-is-left-reaches-to-step-so', { of, survived: probe.survived + 1 }),
   };
 }

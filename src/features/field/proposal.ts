@@ -2,6 +2,7 @@ import { askedOf, measuredAs, writeValue } from '@/core/breakdown';
 import { type Judging, missedOf, type StandingRep } from '@/core/log';
 import { type ElementRecord, faultLabel, type NamedFault } from '@/data/read';
 import { measuredInWords } from './rep-words';
+import { tell } from './words';
 
 /** What the measures make of the last rep, in words, and what one tap can say instead. */
 export type Proposal = {
@@ -20,18 +21,25 @@ export function proposalOf(
   if (judged.proposed === null) return null;
   const missed = missedOf(judging, asked.criteria, seen);
   const words = missed.map(({ what, value, asked: limit, fault }) => {
-    const name = faultLabel(faults, fault)?.toLowerCase() ?? 'past what is asked';
-    if (what === 'cues') return `${value} cues, ${limit} allowed: ${name}`;
+    const name = faultLabel(faults, fault)?.toLowerCase() ?? tell('proposal.past-what-is-asked');
+    if (what === 'cues') return tell('proposal.cues-allowed', { value, limit, name });
     const axis = element.axes.find((one) => measuredAs(one) === what);
-    return `${axis && (what === 'angle' || what === 'offset' || what === 'count') ? writeValue(axis, Math.abs(value)) : measuredInWords(what, value)}, asked ${axis ? askedOf(axis, limit) : limit}: ${name}`;
+    return tell('proposal.asked', {
+      axis:
+        axis && (what === 'angle' || what === 'offset' || what === 'count')
+          ? writeValue(axis, Math.abs(value))
+          : measuredInWords(what, value),
+      axis2: axis ? askedOf(axis, limit) : limit,
+      name,
+    });
   });
   const held = missed.some(({ what }) => what === 'held');
   const choices: Proposal['otherwise'] =
     judged.outcome === 'flawed'
       ? [
-          { as: 'clean', words: 'Clean all the same' },
-          ...(held ? [{ as: 'ended-by-you' as const, words: 'I ended it' }] : []),
+          { as: 'clean', words: tell('proposal.clean-all-the-same') },
+          ...(held ? [{ as: 'ended-by-you' as const, words: tell('proposal.i-ended-it') }] : []),
         ]
-      : [{ as: 'flawed', words: 'Flawed' }];
+      : [{ as: 'flawed', words: tell('proposal.flawed') }];
   return { words: `${words.join('; ')}.`, otherwise: choices };
 }

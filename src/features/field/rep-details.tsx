@@ -3,6 +3,7 @@ import type { Amendment } from '@/core/log';
 import { Button } from '@/ui';
 import type { PadView } from './pad-view';
 import type { PadActions } from './use-pad-actions';
+import { tell } from './words';
 
 /** Rarely needed, and large: it comes when it is opened. */
 const Details = lazy(async () => ({ default: (await import('./details')).Details }));
@@ -30,14 +31,14 @@ export function RepDetails({ view, actions, rewards }: Props) {
         aria-disabled={actions.busy || undefined}
         onClick={() => !jackpot && tap({ paid: { size: 'jackpot' } })}
       >
-        Jackpot
+        {tell('rep-details.jackpot')}
       </Button>
       <details onToggle={(event) => setOpen(event.currentTarget.open)}>
         <summary className="flex min-h-14 cursor-pointer items-center text-lg underline decoration-rule underline-offset-4">
-          More about this rep
+          {tell('rep-details.more-about-this-rep')}
         </summary>
         {open && (
-          <Suspense fallback={<p className="pb-3">One moment …</p>}>
+          <Suspense fallback={<p className="pb-3">{tell('rep-details.one-moment')}</p>}>
             <Details view={view} rep={last} rewards={rewards} busy={actions.busy} onAmend={tap} />
           </Suspense>
         )}

@@ -5,6 +5,7 @@ import { parseOne, type Quantity } from '@/core/shared';
 import { Button, TextField } from '@/ui';
 import type { PadView } from './pad-view';
 import type { Tap } from './tap';
+import { tell } from './words';
 
 type Field = {
   readonly measure: Measure;
@@ -14,13 +15,28 @@ type Field = {
 };
 
 const FIELDS = {
-  held: { measure: 'held', label: 'Held', quantity: 'duration', unit: 's' },
-  latency: { measure: 'latency', label: 'Answer or time taken', quantity: 'duration', unit: 's' },
-  angle: { measure: 'angle', label: 'Degrees off (+ to the dog’s right)', quantity: 'angle', unit: '°' },
-  count: { measure: 'count', label: 'How many (paws on it)', quantity: 'count', unit: '' },
-  offset: { measure: 'offset', label: 'Distance to the place', quantity: 'offset', unit: 'cm' },
-  out: { measure: 'out', label: 'Run out', quantity: 'duration', unit: 's' },
-  back: { measure: 'back', label: 'Run back', quantity: 'duration', unit: 's' },
+  held: { measure: 'held', label: tell('rep-numbers.held'), quantity: 'duration', unit: 's' },
+  latency: {
+    measure: 'latency',
+    label: tell('rep-numbers.answer-or-time-taken'),
+    quantity: 'duration',
+    unit: 's',
+  },
+  angle: {
+    measure: 'angle',
+    label: tell('rep-numbers.degrees-off-to-the-dogs-right'),
+    quantity: 'angle',
+    unit: '°',
+  },
+  count: { measure: 'count', label: tell('rep-numbers.how-many-paws-on-it'), quantity: 'count', unit: '' },
+  offset: {
+    measure: 'offset',
+    label: tell('rep-numbers.distance-to-the-place'),
+    quantity: 'offset',
+    unit: 'cm',
+  },
+  out: { measure: 'out', label: tell('rep-numbers.run-out'), quantity: 'duration', unit: 's' },
+  back: { measure: 'back', label: tell('rep-numbers.run-back'), quantity: 'duration', unit: 's' },
 } as const satisfies Record<string, Field>;
 
 type Props = {
@@ -47,7 +63,7 @@ export function RepNumbers({ view, rep, onSay }: Props) {
   if (fields.length === 0) return null;
   return (
     <fieldset className="grid gap-2">
-      <legend className="text-base font-semibold">Measured</legend>
+      <legend className="text-base font-semibold">{tell('rep-numbers.measured')}</legend>
       {fields.map((field) => (
         <NumberLine key={`${rep.id} ${field.measure}`} field={field} rep={rep} onSay={onSay} />
       ))}
@@ -64,7 +80,10 @@ function NumberLine({ field, rep, onSay }: Pick<Props, 'rep' | 'onSay'> & { read
     onSay({ tap: 'measured', measure: field.measure, value: read.value });
     setText('');
   };
-  const shown = was === undefined ? '' : ` (now ${Number(was.toPrecision(4))}${unitOf(field)})`;
+  const shown =
+    was === undefined
+      ? ''
+      : tell('rep-numbers.now', { was: Number(was.toPrecision(4)), unitOf: unitOf(field) });
   return (
     <div className="flex items-end gap-2">
       <div className="flex-1">
@@ -78,8 +97,13 @@ function NumberLine({ field, rep, onSay }: Pick<Props, 'rep' | 'onSay'> & { read
           onKeyDown={(event) => event.key === 'Enter' && take()}
         />
       </div>
-      <Button size="big" disabled={!read?.ok} onClick={take} aria-label={`Take it: ${field.label}`}>
-        Take it
+      <Button
+        size="big"
+        disabled={!read?.ok}
+        onClick={take}
+        aria-label={tell('rep-numbers.take-it', { label: field.label })}
+      >
+        {tell('rep-numbers.take-it-2')}
       </Button>
     </div>
   );

@@ -10,17 +10,18 @@ import { chipRows } from './chips';
 import { Details, type DetailsProps } from './details';
 import { gradedBy, holdOf, isAngled, isWorn } from './pad-view';
 import { whyNotCounted } from './rep-words';
+import { tell } from './words';
 
 const OUTCOMES: readonly (readonly [Judged['outcome'], string])[] = [
-  ['clean', 'clean'],
-  ['flawed', 'flawed'],
-  ['miss', 'miss'],
+  ['clean', tell('rep-row.clean')],
+  ['flawed', tell('rep-row.flawed')],
+  ['miss', tell('rep-row.miss')],
 ];
 const CAUSES: readonly (readonly [Cause, string])[] = [
-  ['dog', 'the dog’s'],
-  ['handler', 'the handler’s'],
-  ['apparatus', 'the kit’s'],
-  ['environment', 'the place’s'],
+  ['dog', tell('rep-row.the-dogs')],
+  ['handler', tell('rep-row.the-handlers')],
+  ['apparatus', tell('rep-row.the-kits')],
+  ['environment', tell('rep-row.the-places')],
 ];
 
 type RowProps = {
@@ -38,7 +39,10 @@ export function RepRow({ rep, place, element, faults, bout, rewards }: RowProps)
   const { kennel, done } = useKennelWithDog();
   const { judged, seen, asked } = rep;
   const amend = (change: Amendment): void =>
-    void done(`Rep ${place} is said again.`, record(kennel, bout, { kind: 'amend', of: rep.id, ...change }));
+    void done(
+      tell('rep-row.rep-is-said-again', { place }),
+      record(kennel, bout, { kind: 'amend', of: rep.id, ...change }),
+    );
   // Only a fault of that kind can be named: a miss has its own, and a clean rep keeps what was only
   // noted.
   const fitting = faults.filter((fault) => (judged.outcome === 'miss' ? fault.miss : !fault.miss));
@@ -54,7 +58,7 @@ export function RepRow({ rep, place, element, faults, bout, rewards }: RowProps)
     onTake: (value: T) => void,
   ) => (
     <SelectField
-      label={`Rep ${place} of ${writeDay(bout.day)}: ${label}`}
+      label={tell('rep-row.rep-of', { place, writeDay: writeDay(bout.day), label })}
       shown={null}
       look="min-h-11 bg-paper px-1"
       value={value}
@@ -78,7 +82,10 @@ export function RepRow({ rep, place, element, faults, bout, rewards }: RowProps)
         select<string>(
           'fault',
           named ? faultText(named) : '',
-          [['', 'not named'], ...fitting.map((fault) => [faultText(fault.ref), fault.label] as const)],
+          [
+            ['', tell('rep-row.not-named')],
+            ...fitting.map((fault) => [faultText(fault.ref), fault.label] as const),
+          ],
           nameFault,
         )}
       {select('whose', judged.cause, CAUSES, (cause) => amend({ judged: { cause } }))}
@@ -86,18 +93,18 @@ export function RepRow({ rep, place, element, faults, bout, rewards }: RowProps)
         <input
           type="checkbox"
           className="size-5 accent-(--ink)"
-          aria-label={`Rep ${place} of ${writeDay(bout.day)}: aided`}
+          aria-label={tell('rep-row.rep-of-aided', { place, writeDay: writeDay(bout.day) })}
           checked={aided}
           onChange={() => amend({ judged: { aids: aided ? [] : ['unsaid'] } })}
         />
-        aided
+        {tell('rep-row.aided')}
       </label>
       <span className="text-sm text-ink-soft">
         {[
           latency === undefined ? '' : `${latency.toFixed(1)} s`,
           ...Object.entries(asked.chips).map(([key, value]) => `${key.toLowerCase()} ${value}`),
           rep.corrected ? 'corrected' : '',
-          why === null ? '' : `does not count: ${why}`,
+          why === null ? '' : tell('rep-row.does-not-count', { why }),
         ]
           .filter(Boolean)
           .join(', ')}
@@ -105,11 +112,11 @@ export function RepRow({ rep, place, element, faults, bout, rewards }: RowProps)
       <button
         type="button"
         aria-expanded={open}
-        aria-label={`Everything said of it: rep ${place} of ${writeDay(bout.day)}`}
+        aria-label={tell('rep-row.everything-said-of-it-rep-of', { place, writeDay: writeDay(bout.day) })}
         className="min-h-11 underline decoration-rule underline-offset-4"
         onClick={() => setOpen(!open)}
       >
-        {open ? 'Close' : 'Everything said of it'}
+        {tell('rep-row.close', { open: Boolean(open) })}
       </button>
       {open && (
         <div className="basis-full border-l-[6px] border-rule pl-3">
@@ -150,4 +157,4 @@ function detailsView(
 
 /** What was neither one nor the other can stay so. */
 const outcomesOf = ({ outcome }: Judged): typeof OUTCOMES =>
-  outcome === 'none' ? [['none', 'neither'], ...OUTCOMES] : OUTCOMES;
+  outcome === 'none' ? [['none', tell('rep-row.neither')], ...OUTCOMES] : OUTCOMES;

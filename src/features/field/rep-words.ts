@@ -3,16 +3,17 @@ import type { Aid, Cause, Handled, StandingRep } from '@/core/log';
 import { repCounts } from '@/core/log';
 import { NO_BREAK } from '@/core/shared';
 import type { Link } from './pad-view';
+import { tell } from './words';
 
 /** How many were done and how many of those say something: "8 reps; 1 counts, clean". */
 export function tallyOf(reps: readonly StandingRep[]): string {
-  if (reps.length === 0) return 'No reps yet';
+  if (reps.length === 0) return tell('rep-words.no-reps-yet');
   const counted = reps.filter(repCounts);
   const clean = counted.filter((rep) => rep.judged.outcome === 'clean' && isAlone(rep)).length;
   const all = `${reps.length} ${reps.length === 1 ? 'rep' : 'reps'}`;
-  if (counted.length === reps.length) return `${all}, ${clean} clean`;
-  if (counted.length === 0) return `${all}; none counts`;
-  return `${all}; ${counted.length} ${counted.length === 1 ? 'counts' : 'count'}, ${clean} clean`;
+  if (counted.length === reps.length) return tell('rep-words.clean', { all, clean });
+  if (counted.length === 0) return tell('rep-words.none-counts', { all });
+  return tell('rep-words.counts', { all, countedCount: counted.length, clean });
 }
 
 /** Where a new cue takes over, only an answer to it alone is one. */
@@ -23,23 +24,24 @@ const isAlone = ({ seen }: StandingRep): boolean =>
 export function whyNotCounted(rep: StandingRep): string | null {
   if (repCounts(rep)) return null;
   const { judged, seen, purpose, asked } = rep;
-  if (judged.void) return 'it was void';
-  if (judged.outcome === 'none') return seen.endedBy === 'handler' ? 'you ended it' : 'it is neither';
-  if (seen.run?.kind === 'articles' && seen.run.known) return 'you knew the layout';
-  if (seen.run?.kind === 'articles' && seen.run.seen) return 'the dog saw them laid';
-  if (asked.call?.kind === 'return') return 'a return counts for the wait';
+  if (judged.void) return tell('rep-words.it-was-void');
+  if (judged.outcome === 'none')
+    return seen.endedBy === 'handler' ? tell('rep-words.you-ended-it') : tell('rep-words.it-is-neither');
+  if (seen.run?.kind === 'articles' && seen.run.known) return tell('rep-words.you-knew-the-layout');
+  if (seen.run?.kind === 'articles' && seen.run.seen) return tell('rep-words.the-dog-saw-them-laid');
+  if (asked.call?.kind === 'return') return tell('rep-words.a-return-counts-for-the-wait');
   if (purpose !== 'training') return PURPOSE_REASONS[purpose];
-  if (judged.cause !== 'dog') return `it was ${CAUSE_WORDS[judged.cause]} doing`;
-  if ((seen.cues?.slip ?? 0) > 0) return 'a cue slipped from you';
-  if (seen.timing === 'before-word') return 'nothing was asked yet';
-  return 'it was helped';
+  if (judged.cause !== 'dog') return tell('rep-words.it-was-doing', { cause: CAUSE_WORDS[judged.cause] });
+  if ((seen.cues?.slip ?? 0) > 0) return tell('rep-words.a-cue-slipped-from-you');
+  if (seen.timing === 'before-word') return tell('rep-words.nothing-was-asked-yet');
+  return tell('rep-words.it-was-helped');
 }
 
 const PURPOSE_REASONS: Readonly<Record<Exclude<StandingRep['purpose'], 'training'>, string>> = {
   'warm-up': 'it was warm-up',
-  filler: 'it was an easy one',
-  probe: 'it was a silent test',
-  rehearsal: 'it was a rehearsal',
+  filler: tell('rep-words.it-was-an-easy-one'),
+  probe: tell('rep-words.it-was-a-silent-test'),
+  rehearsal: tell('rep-words.it-was-a-rehearsal'),
 };
 
 const secondsInWords = (before: string, seconds: number | undefined): string =>
@@ -49,23 +51,26 @@ const secondsInWords = (before: string, seconds: number | undefined): string =>
 export function repInWords(rep: StandingRep, fault: string | null, links: readonly Link[]): string {
   const { seen, judged } = rep;
   const { outcome, cause, aids } = judged;
-  const said = outcome === 'none' ? (seen.endedBy === 'handler' ? 'ended by you' : 'neither') : outcome;
+  const said =
+    outcome === 'none' ? (seen.endedBy === 'handler' ? tell('rep-words.ended-by-you') : 'neither') : outcome;
   const broke = seen.run?.kind === 'chain' ? seen.run.brokeAt : null;
   const why = whyNotCounted(rep);
   const parts = [
-    fault ? `${said}${outcome === 'clean' ? ', noted' : ''}: ${fault}` : said,
+    fault ? `${said}${outcome === 'clean' ? tell('rep-words.noted') : ''}: ${fault}` : said,
     seen.timing === null ? '' : TIMING_WORDS[seen.timing],
     secondsInWords('', seen.measured.latency?.value),
-    secondsInWords('marked at ', seen.measured.marker?.value),
-    secondsInWords('held ', seen.measured.held?.value),
+    secondsInWords(tell('rep-words.marked-at'), seen.measured.marker?.value),
+    secondsInWords(tell('rep-words.held'), seen.measured.held?.value),
     seen.measured.angle ? measuredInWords('angle', seen.measured.angle.value) : '',
     runInWords(rep),
     cuesInWords(seen.cues),
-    seen.instead === undefined ? '' : `did “${seen.instead}” instead`,
+    seen.instead === undefined ? '' : tell('rep-words.did-instead', { instead: seen.instead }),
     cause === 'dog' ? '' : CAUSE_WORDS[cause],
     aids.length > 0 && seen.timing === null ? `helped${aidsInWords(aids)}` : '',
-    broke === null ? '' : `broke at ${links[broke]?.title ?? 'a link that is gone'}`,
-    why === null ? '' : `does not count: ${why}`,
+    broke === null
+      ? ''
+      : tell('rep-words.broke-at', { title: links[broke]?.title ?? tell('rep-words.a-link-that-is-gone') }),
+    why === null ? '' : tell('rep-words.does-not-count', { why }),
   ];
   return parts.filter(Boolean).join(', ');
 }
@@ -73,12 +78,12 @@ export function repInWords(rep: StandingRep, fault: string | null, links: readon
 export const AID_WORDS: Readonly<Record<Exclude<Aid, 'unsaid'>, string>> = {
   hand: 'hand',
   lead: 'lead',
-  food: 'food shown',
+  food: tell('rep-words.food-shown'),
   nearer: 'nearer',
-  line: 'a line to follow',
+  line: tell('rep-words.a-line-to-follow'),
   voice: 'voice',
-  person: 'a second person',
-  guide: 'platform, poles, wall',
+  person: tell('rep-words.a-second-person'),
+  guide: tell('rep-words.platform-poles-wall'),
 };
 
 const aidsInWords = (aids: readonly Aid[]): string => {
@@ -88,21 +93,21 @@ const aidsInWords = (aids: readonly Aid[]): string => {
 
 export const HANDLED_WORDS: Readonly<Record<Handled, string>> = {
   nothing: 'nothing',
-  'error-word': 'error word',
-  again: 'again at once',
-  'put-back': 'put it back',
-  easier: 'made it easier',
-  pause: 'a pause',
-  'moved-and-back': 'moved it and back',
-  'touch-or-lead': 'touch or lead',
+  'error-word': tell('rep-words.error-word'),
+  again: tell('rep-words.again-at-once'),
+  'put-back': tell('rep-words.put-it-back'),
+  easier: tell('rep-words.made-it-easier'),
+  pause: tell('rep-words.a-pause'),
+  'moved-and-back': tell('rep-words.moved-it-and-back'),
+  'touch-or-lead': tell('rep-words.touch-or-lead'),
 };
 
 function cuesInWords(cues: StandingRep['seen']['cues']): string {
   if (!cues) return '';
   const parts = [
-    cues.needed > 0 ? `${cues.needed} more ${cues.needed === 1 ? 'cue' : 'cues'} needed` : '',
-    cues.slip > 0 ? `${cues.slip} slipped from you` : '',
-    (cues.meant ?? 0) > 0 ? `${cues.meant} meant` : '',
+    cues.needed > 0 ? tell('rep-words.more-cue', { needed: cues.needed }) : '',
+    cues.slip > 0 ? tell('rep-words.slipped-from-you', { slip: cues.slip }) : '',
+    (cues.meant ?? 0) > 0 ? tell('rep-words.meant', { meant: cues.meant }) : '',
   ];
   return parts.filter(Boolean).join(', ');
 }
@@ -115,16 +120,16 @@ function runInWords({ seen, asked }: StandingRep): string {
       const time = seen.measured[way]?.value;
       if (time === undefined) return [];
       const speed = metres && time > 0 ? ` (${(metres / time).toFixed(1)}${NO_BREAK}m/s)` : '';
-      return [`${way} in ${time.toFixed(1)}${NO_BREAK}s${speed}`];
+      return [tell('rep-words.in-s', { way, time: time.toFixed(1), speed })];
     })
     .join(', ');
 }
 
 const CAUSE_WORDS: Readonly<Record<Cause, string>> = {
-  dog: 'the dog’s',
-  handler: 'the handler’s',
-  apparatus: 'the kit’s',
-  environment: 'the place’s',
+  dog: tell('rep-words.the-dogs'),
+  handler: tell('rep-words.the-handlers'),
+  apparatus: tell('rep-words.the-kits'),
+  environment: tell('rep-words.the-places'),
 };
 
 /** In the order in which the pad shows them. */
@@ -138,12 +143,12 @@ export const TIMINGS: readonly Timing[] = [
 ];
 
 export const TIMING_WORDS: Readonly<Record<Timing, string>> = {
-  'before-word': 'before the word',
-  'in-gap': 'in the gap',
-  unprompted: 'to the new cue alone',
-  prompted: 'after the prompt',
-  reminded: 'after a reminder',
-  none: 'no answer',
+  'before-word': tell('rep-words.before-the-word'),
+  'in-gap': tell('rep-words.in-the-gap'),
+  unprompted: tell('rep-words.to-the-new-cue-alone'),
+  prompted: tell('rep-words.after-the-prompt'),
+  reminded: tell('rep-words.after-a-reminder'),
+  none: tell('rep-words.no-answer'),
 };
 
 /** A measured value: degrees, or centimetres from the place, or seconds. */

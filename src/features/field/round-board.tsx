@@ -3,6 +3,7 @@ import { buildLadder, placeOn } from '@/core/breakdown';
 import { foldLog, replay, type StandingRep } from '@/core/log';
 import { Button, buttonClass, PageHead, RepMarks, Sheet, standingMark } from '@/ui';
 import type { Turn } from './round-page';
+import { tell } from './words';
 
 /** Who goes on and who repeats, by each dog's own rule. */
 export function RoundBoard({
@@ -14,10 +15,10 @@ export function RoundBoard({
 }) {
   return (
     <>
-      <PageHead title={`After the round: ${turns[0]?.element.title ?? ''}`}>
-        By each dog’s own rule; you may always see it otherwise.
+      <PageHead title={tell('round-board.after-the-round', { title: turns[0]?.element.title ?? '' })}>
+        {tell('round-board.by-each-dogs-own-rule-you-may')}
       </PageHead>
-      <Sheet title="Next time">
+      <Sheet title={tell('round-board.next-time')}>
         <ul className="divide-y divide-hair">
           {turns.map((turn) => (
             <li
@@ -27,7 +28,7 @@ export function RoundBoard({
               <span className="text-xl font-bold">{turn.dog.name}</span>
               <span className="text-lg leading-snug">{verdict(turn)}</span>
               <RepMarks
-                label={`Reps of ${turn.dog.name}`}
+                label={tell('round-board.reps-of', { name: turn.dog.name })}
                 marks={repsOf(turn).map((rep) => standingMark(rep, null))}
               />
             </li>
@@ -36,10 +37,10 @@ export function RoundBoard({
       </Sheet>
       <p className="mt-4 flex flex-wrap gap-3">
         <Button size="big" onClick={onBack}>
-          Back to the round
+          {tell('round-board.back-to-the-round')}
         </Button>
         <Link className={buttonClass('quiet', 'big')} to="../.." relative="path">
-          To the field
+          {tell('round-board.to-the-field')}
         </Link>
       </p>
     </>
@@ -49,7 +50,8 @@ export function RoundBoard({
 /** What the policy would have next, in a few words with its grounds. */
 function verdict({ element, bout, entries, dog }: Turn): string {
   const folded = bout ? foldLog(bout.start, entries) : null;
-  if (!bout || !folded || folded.reps.length === 0) return `${dog.name} did not work in this round.`;
+  if (!bout || !folded || folded.reps.length === 0)
+    return tell('round-board.did-not-work-in-this-round', { name: dog.name });
   const ladder = buildLadder(element);
   const rung = placeOn(ladder, folded.stands).rung;
   const went = rung - placeOn(ladder, bout.start).rung;
@@ -57,11 +59,11 @@ function verdict({ element, bout, entries, dog }: Turn): string {
   const move = advice.find((one) => one.kind !== 'rest' && one.kind !== 'end');
   const reason = move?.reason ?? '';
   if (move && 'to' in move)
-    return `${move.kind === 'advance' ? 'Goes on' : 'Goes back'} to rung ${move.to + 1}. ${reason}`;
-  if (move?.kind === 'done') return `Done here. ${reason}`;
+    return tell('round-board.goes-on', { kind: move.kind === 'advance', to: move.to + 1, reason });
+  if (move?.kind === 'done') return tell('round-board.done-here', { reason });
   return went > 0
-    ? `Went up to rung ${rung + 1} and stays. ${reason}`
-    : `Repeats rung ${rung + 1}. ${reason}`;
+    ? tell('round-board.went-up-to-rung-and-stays', { rung: rung + 1, reason })
+    : tell('round-board.repeats-rung', { rung: rung + 1, reason });
 }
 
 const repsOf = ({ bout, entries }: Turn): readonly StandingRep[] =>

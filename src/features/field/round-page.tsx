@@ -29,6 +29,7 @@ import { Button, buttonClass, Notice, PageHead, SignNote, writeDay } from '@/ui'
 import { Pad } from './pad';
 import { usePad } from './pad-store';
 import { RoundBoard } from './round-board';
+import { tell } from './words';
 
 /** A dog's turn in the round: its own element, and its own bout once it has begun. */
 export type Turn = Omit<SameWork, 'element'> & {
@@ -55,21 +56,23 @@ export function RoundPage() {
   // What was stamped for one dog must not be logged for another.
   // biome-ignore lint/correctness/useExhaustiveDependencies: what was said for one dog is not said for the next
   useEffect(() => reset, [reset, chosen]);
-  if (!turns) return <p className="text-lg">Reading the log …</p>;
+  if (!turns) return <p className="text-lg">{tell('round-page.reading-the-log')}</p>;
   const turn = turns.find((one) => one.dog.id === chosen);
   if (turns.length < 2)
     return (
       <>
-        <PageHead title="A round needs two dogs" />
-        <Notice>
-          Only one dog trains this element. Copy its ladder to another under Breakdown, Other dogs.
-        </Notice>
+        <PageHead title={tell('round-page.a-round-needs-two-dogs')} />
+        <Notice>{tell('round-page.only-one-dog-trains-this-element')}</Notice>
       </>
     );
   if (over) return <RoundBoard turns={turns} onBack={() => setOver(false)} />;
   return (
     <>
-      <div className="mb-3 flex flex-wrap gap-2" role="toolbar" aria-label="Dogs of this round">
+      <div
+        className="mb-3 flex flex-wrap gap-2"
+        role="toolbar"
+        aria-label={tell('round-page.dogs-of-this-round')}
+      >
         {turns.map((one) => (
           <Button
             key={one.dog.id}
@@ -80,12 +83,12 @@ export function RoundPage() {
           >
             {one.dog.name}
             <span className="text-base font-normal">
-              {one.bout ? repsInWords(repsOf(one)) : `rung ${rungOf(one) + 1}`}
+              {one.bout ? repsInWords(repsOf(one)) : tell('round-page.rung', { rungOf: rungOf(one) + 1 })}
             </span>
           </Button>
         ))}
         <Button size="big" look="quiet" onClick={() => setOver(true)}>
-          End the round
+          {tell('round-page.end-the-round')}
         </Button>
       </div>
       {turn ? (
@@ -104,11 +107,11 @@ const repsInWords = (n: number): string => `${n} ${n === 1 ? 'rep' : 'reps'}`;
 function WhoFirst({ title }: { readonly title: string }) {
   return (
     <>
-      <PageHead title={`Round: ${title}`}>
-        Tap a dog to begin or go on with it. Each has its own rung and its own log.
+      <PageHead title={tell('round-page.round', { title })}>
+        {tell('round-page.tap-a-dog-to-begin-or-go-on-with')}
       </PageHead>
       <Link className={buttonClass('plain')} to="../.." relative="path">
-        Back to the field
+        {tell('round-page.back-to-the-field')}
       </Link>
     </>
   );
@@ -153,10 +156,14 @@ function TurnPad({ turn, onEnd }: { readonly turn: Turn; readonly onEnd: () => v
   if (!running && sign)
     return (
       <SignNote
-        words={`${writeDay(sign.day)}: ${sign.reason} ${turn.dog.name} does not begin while that stands.`}
+        words={tell('round-page.does-not-begin-while-that-stands', {
+          writeDay: writeDay(sign.day),
+          reason: sign.reason,
+          name: turn.dog.name,
+        })}
         onDismiss={(why) =>
           void done(
-            'It no longer holds.',
+            tell('round-page.it-no-longer-holds'),
             record(kennel, sign.bout, { kind: 'sign-over', of: asId(sign.id), why }),
           )
         }
@@ -169,10 +176,10 @@ function TurnPad({ turn, onEnd }: { readonly turn: Turn; readonly onEnd: () => v
         size="huge"
         onClick={() => void done(null, startBout(kennel, element, { day: today, away: false, start }))}
       >
-        Begin with {turn.dog.name}
+        {tell('round-page.begin-with', { name: turn.dog.name })}
       </Button>
     );
-  if (!found) return <p className="text-lg">Reading the log …</p>;
+  if (!found) return <p className="text-lg">{tell('round-page.reading-the-log')}</p>;
   return (
     <Pad
       dog={turn.dog}

@@ -18,6 +18,7 @@ import { Notice } from '@/ui';
 import { BeforeCard } from './before-card';
 import { Pad } from './pad';
 import { usePad } from './pad-store';
+import { tell } from './words';
 
 /**
  * One element in the field: the card before it, and the pad while a session is open. Work, bout and
@@ -34,9 +35,9 @@ export function SessionPage() {
     async () => (element ? { of: element.id, last: await lastBout(kennel, element.id) } : null),
     [kennel, element?.id],
   );
-  if (!work) return <p className="text-lg">Reading the log …</p>;
-  if (!element) return <Notice tone="alert">There is no such element for this dog.</Notice>;
-  if (found?.of !== element.id) return <p className="text-lg">Reading the log …</p>;
+  if (!work) return <p className="text-lg">{tell('session-page.reading-the-log')}</p>;
+  if (!element) return <Notice tone="alert">{tell('session-page.there-is-no-such-element-for-this')}</Notice>;
+  if (found?.of !== element.id) return <p className="text-lg">{tell('session-page.reading-the-log')}</p>;
   const { last } = found;
   return last && isRunning(last, today, now()) ? (
     <OpenPad key={last.id} element={element} work={work} bout={last} />
@@ -56,7 +57,7 @@ function OpenPad({ element, work, bout }: Open) {
   const entries = useLiveQuery(() => boutLog(kennel, bout.id), [kennel, bout.id]);
   const facts = useLiveQuery(() => coachFacts(kennel, element, bout), [kennel, element, bout]);
   const seen = useFaultsBefore(element, bout);
-  if (!entries || !facts || !seen) return <p className="text-lg">Reading the log …</p>;
+  if (!entries || !facts || !seen) return <p className="text-lg">{tell('session-page.reading-the-log')}</p>;
   return <Pad element={element} work={work} bout={bout} entries={entries} facts={facts} seen={seen} />;
 }
 
@@ -79,7 +80,7 @@ function Before({ element, last }: { readonly element: ElementRecord; readonly l
   const { kennel } = useKennelWithDog();
   const state = useDog();
   const same = useLiveQuery(() => sameWorkOf(kennel, element), [kennel, element]);
-  if (!state || !same) return <p className="text-lg">Reading the log …</p>;
+  if (!state || !same) return <p className="text-lg">{tell('session-page.reading-the-log')}</p>;
   return (
     <BeforeCard
       element={element}

@@ -7,6 +7,7 @@ import { judgementFor } from './judgements';
 import { usePad } from './pad-store';
 import type { PadView } from './pad-view';
 import type { PadActions } from './use-pad-actions';
+import { tell } from './words';
 
 type Props = {
   readonly open: boolean;
@@ -35,24 +36,26 @@ export function SetAfterwards({ open, onClose, actions, view }: Props) {
   );
   const signs = memory.flatMap((item) => (item.kind === 'sign' ? [SIGN_WORDS[item.sign].toLowerCase()] : []));
   return (
-    <Dialog open={open} onClose={onClose} title="A set from memory, first to last">
+    <Dialog open={open} onClose={onClose} title={tell('set-afterwards.a-set-from-memory-first-to-last')}>
       <div className="grid gap-3">
         <p className="text-lg" aria-live="polite">
-          {reps.length === 0 ? 'Begin with the first rep.' : `${reps.length} so far`}
-          {signs.length > 0 && `; seen: ${signs.join(', ')}`}
+          {reps.length === 0
+            ? tell('set-afterwards.begin-with-the-first-rep')
+            : tell('set-afterwards.so-far', { repsCount: reps.length })}
+          {signs.length > 0 && tell('set-afterwards.seen', { signs: signs.join(', ') })}
         </p>
         <div className="min-h-12">
-          {marks.length > 0 && <RepMarks marks={marks} label="The set so far" big />}
+          {marks.length > 0 && <RepMarks marks={marks} label={tell('set-afterwards.the-set-so-far')} big />}
         </div>
         <div className="grid grid-cols-3 gap-2">
           <Button size="huge" look="signal" onClick={() => add('clean')}>
-            Clean
+            {tell('set-afterwards.clean')}
           </Button>
           <Button size="huge" onClick={() => add('flawed')}>
-            Flawed
+            {tell('set-afterwards.flawed')}
           </Button>
           <Button size="huge" onClick={() => add('miss')}>
-            Miss
+            {tell('set-afterwards.miss')}
           </Button>
         </div>
         {last?.kind === 'rep' && last.judged.outcome !== 'clean' && (
@@ -68,10 +71,10 @@ export function SetAfterwards({ open, onClose, actions, view }: Props) {
           />
         )}
         <SelectField
-          label="A sign of the body that you saw then"
+          label={tell('set-afterwards.a-sign-of-the-body-that-you-saw')}
           value=""
           options={[
-            { value: '', words: 'none' },
+            { value: '', words: tell('set-afterwards.none') },
             ...BODY_SIGNS.map((sign) => ({ value: sign as string, words: SIGN_WORDS[sign] })),
           ]}
           onChange={(chosen) => {
@@ -81,7 +84,7 @@ export function SetAfterwards({ open, onClose, actions, view }: Props) {
         />
         <div className="grid grid-cols-2 gap-2">
           <Button size="big" disabled={memory.length === 0} onClick={() => remember(memory.slice(0, -1))}>
-            One back
+            {tell('set-afterwards.one-back')}
           </Button>
           <Button
             size="big"
@@ -89,7 +92,7 @@ export function SetAfterwards({ open, onClose, actions, view }: Props) {
             disabled={memory.length === 0 || actions.busy}
             onClick={() => void write()}
           >
-            Write them
+            {tell('set-afterwards.write-them')}
           </Button>
         </div>
       </div>
@@ -109,7 +112,7 @@ function FaultOf({
   if (faults.length === 0) return null;
   return (
     <fieldset>
-      <legend className="text-base font-semibold">Which fault, if you know it</legend>
+      <legend className="text-base font-semibold">{tell('set-afterwards.which-fault-if-you-know-it')}</legend>
       <div className="mt-1 flex flex-wrap gap-1.5">
         {faults.map((fault) => (
           <button

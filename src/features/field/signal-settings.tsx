@@ -1,5 +1,6 @@
 import { SelectField } from '@/ui';
 import { useHand } from './hand-store';
+import { tell } from './words';
 
 const RESTS = [30, 60, 90, 120, 180];
 
@@ -29,29 +30,29 @@ export function SignalSettings() {
   );
   return (
     <div>
-      {tick('leftHanded', 'For the left hand')}
+      {tick('leftHanded', tell('signal-settings.for-the-left-hand'))}
       {tick(
         'oneButton',
-        'One button logs a rep',
-        'Cue, response, marker: the marker logs it clean. Held down for a moment: a miss.',
+        tell('signal-settings.one-button-logs-a-rep'),
+        tell('signal-settings.cue-response-marker-the-marker'),
       )}
       {tick(
         'earpiece',
-        'I wear an earpiece',
-        'A low hum in it when a wait is over. Without one the telephone would become the cue.',
+        tell('signal-settings.i-wear-an-earpiece'),
+        tell('signal-settings.a-low-hum-in-it-when-a-wait-is'),
       )}
       {tick(
         'sounds',
-        'A hum when a rest is over',
-        'From the loudspeaker; never before a response, and not like a marker.',
+        tell('signal-settings.a-hum-when-a-rest-is-over'),
+        tell('signal-settings.from-the-loudspeaker-never-before'),
       )}
       {tick(
         'speech',
-        'Speak the calls',
-        'Only in your own code words: write them where the calls are shown. Best in an earpiece.',
+        tell('signal-settings.speak-the-calls'),
+        tell('signal-settings.only-in-your-own-code-words-write'),
       )}
       <SelectField
-        label="Rest after a full set"
+        label={tell('signal-settings.rest-after-a-full-set')}
         beside
         className="min-h-14 text-lg"
         look="min-h-14 bg-paper px-2"

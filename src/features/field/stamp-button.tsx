@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { KeyHint } from './keys';
 import { latencyOf, markerOf, type Stamps, usePad } from './pad-store';
 import { letGo } from './tap-button';
+import { tell } from './words';
 
 /**
  * One target for all stamps: the cue, the response, the marker. Silent: the telephone must not
@@ -31,9 +32,9 @@ export function StampButton({ onStamp }: { readonly onStamp: () => void }) {
 }
 
 function nextStamp({ cueAt, responseAt, markerAt }: Stamps): string {
-  if (cueAt === null) return 'Cue';
-  if (markerAt !== null) return 'Cue again';
-  return responseAt === null ? 'Response' : 'Marker';
+  if (cueAt === null) return tell('stamp-button.cue');
+  if (markerAt !== null) return tell('stamp-button.cue-again');
+  return responseAt === null ? tell('stamp-button.response') : tell('stamp-button.marker');
 }
 
 function Stamped({ stamps }: { readonly stamps: Stamps }) {
@@ -42,8 +43,8 @@ function Stamped({ stamps }: { readonly stamps: Stamps }) {
     marker === null
       ? ''
       : latency === null
-        ? `marked at ${marker.toFixed(1)} s`
-        : `marked ${(marker - latency).toFixed(1)} s after`;
+        ? tell('stamp-button.marked-at-s', { marker: marker.toFixed(1) })
+        : tell('stamp-button.marked-s-after', { marker: (marker - latency).toFixed(1) });
   return (
     <>
       {latency === null ? '' : `${latency.toFixed(2)} s`}

@@ -24,6 +24,7 @@ import { gradedJudgement, judgement, judgementFor, pickJudgement, timedJudgement
 import { latencyOf, markerOf, type Stamps, secondsFrom } from './pad-store';
 import { onlyMiss, type PadView } from './pad-view';
 import { amended } from './said-again';
+import { tell } from './words';
 
 /** What is on the pad and not yet in the log when somebody taps; `now` is the page's own clock. */
 export type InHand = Stamps & {
@@ -81,14 +82,10 @@ export type Tapped =
 const said = (one: Said): Tapped => ({ ok: true, said: one });
 
 /** A send for nothing teaches the dog that there is nothing: it is refused rather than logged. */
-const NOTHING_THERE = fail(
-  'nothing-laid',
-  '',
-  'Nothing lies there. Lay one, look that it is there, and confirm it; then send.',
-);
+const NOTHING_THERE = fail('nothing-laid', '', tell('tap.nothing-lies-there-lay-one-look'));
 /** A pad of another kind said it: nothing is logged by guessing. */
-const NOT_HERE = fail('not-judged-so', '', 'This element is not judged in that way; nothing was logged.');
-const NO_REP = fail('no-rep', '', 'There is no rep yet of which that could be said.');
+const NOT_HERE = fail('not-judged-so', '', tell('tap.this-element-is-not-judged-in-that'));
+const NO_REP = fail('no-rep', '', tell('tap.there-is-no-rep-yet-of-which-that'));
 
 /**
  * What one tap says, from what the pad shows and what is in hand: pure, so that a whole lesson can be

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Caution } from '@/core/planning';
 import { CautionNote } from '@/ui';
+import { tell } from './words';
 
 /**
  * The cautions of the day. One that is a condition has a tick, so that it is looked at and not only
@@ -19,7 +20,7 @@ export function TickedCautions({ cautions }: { readonly cautions: readonly Cauti
           <label key={caution.id} className="grid cursor-pointer grid-cols-[auto_1fr] items-center gap-2">
             <input
               type="checkbox"
-              aria-label={`Looked at: ${caution.text}`}
+              aria-label={tell('ticked-cautions.looked-at', { text: caution.text })}
               className="m-3.5 size-7 accent-(--ink)"
               checked={ticked.has(caution.id)}
               onChange={() => toggle(caution.id)}

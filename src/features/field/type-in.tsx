@@ -7,6 +7,7 @@ import type { ElementRecord } from '@/data/read';
 import { typeInBout } from '@/data/write';
 import { Button, SelectField, Sheet, TextField, writeDay } from '@/ui';
 import { type PaperFields, paperFields, readPaper } from './paper';
+import { tell } from './words';
 
 /** A session that was kept on paper, typed in later: its day, its rung, its reps in order. */
 export function TypeIn({ element }: { readonly element: ElementRecord }) {
@@ -24,38 +25,47 @@ export function TypeIn({ element }: { readonly element: ElementRecord }) {
     const noon = day === today ? now() : new Date(`${day}T12:00:00`).getTime();
     const start = ladder.rungs[Number(rung)]?.criteria ?? {};
     const paper = { day: day as Day, away: place === 'away', start, noon };
-    const words = `${read.value.length} reps of ${writeDay(day as Day)} are in the log.`;
+    const words = tell('type-in.reps-of-are-in-the-log', {
+      valueCount: read.value.length,
+      writeDay: writeDay(day as Day),
+    });
     const typed = await done(words, typeInBout(kennel, element, paper, read.value));
     if (typed.ok) resetField('reps');
   });
   return (
-    <Sheet title="Type in a session from paper" className="mb-6">
+    <Sheet title={tell('type-in.type-in-a-session-from-paper')} className="mb-6">
       <form className="grid gap-3 sm:grid-cols-[11rem_1fr]" noValidate onSubmit={save}>
-        <TextField label="Day" type="date" max={today} {...register('day')} problem={errors.day?.message} />
+        <TextField
+          label={tell('type-in.day')}
+          type="date"
+          max={today}
+          {...register('day')}
+          problem={errors.day?.message}
+        />
         <SelectField
-          label="Rung"
+          label={tell('type-in.rung')}
           value={watch('rung')}
           options={ladder.rungs.map((_, i) => ({ value: String(i), words: describeRung(ladder, i) }))}
           onChange={(rung) => setValue('rung', rung)}
         />
         <SelectField
-          label="Place"
+          label={tell('type-in.place')}
           value={watch('place')}
           options={[
-            { value: 'usual', words: 'usual' },
-            { value: 'away', words: 'strange' },
+            { value: 'usual', words: tell('type-in.usual') },
+            { value: 'away', words: tell('type-in.strange') },
           ]}
           onChange={(place) => setValue('place', place)}
         />
         <TextField
-          label="Reps in order: c clean, f flawed, m miss"
-          hint="for example: c c f m c"
+          label={tell('type-in.reps-in-order-c-clean-f-flawed-m')}
+          hint={tell('type-in.for-example-c-c-f-m-c')}
           {...register('reps')}
           problem={errors.reps?.message}
         />
         <p className="sm:col-span-2">
           <Button type="submit" look="ink">
-            Put it in the log
+            {tell('type-in.put-it-in-the-log')}
           </Button>
         </p>
       </form>

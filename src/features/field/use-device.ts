@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { tell } from './words';
 
 /** What this device grants a session. Null: not known yet. */
 export type Device = {
@@ -38,17 +39,9 @@ export function useDevice(): Device {
 /** What is not granted, and what to do about it; empty where all is. */
 export function missingOf(device: Device): string[] {
   return [
-    ...(device.offline === false
-      ? [
-          'Not kept for offline use yet: open it once with a network, from https or this machine, before you go where there is none.',
-        ]
-      : []),
-    ...(device.durable === false
-      ? [
-          'The browser may clear the log when space runs short. Install Regulon on the home screen, or save a file after the session.',
-        ]
-      : []),
-    ...(device.awake ? [] : ['The screen cannot be kept awake here: set a longer screen time-out.']),
-    ...(device.vibrates ? [] : ['This device cannot vibrate: signals are shown on the screen only.']),
+    ...(device.offline === false ? [tell('use-device.not-kept-for-offline-use-yet-open')] : []),
+    ...(device.durable === false ? [tell('use-device.the-browser-may-clear-the-log-when')] : []),
+    ...(device.awake ? [] : [tell('use-device.the-screen-cannot-be-kept-awake')]),
+    ...(device.vibrates ? [] : [tell('use-device.this-device-cannot-vibrate-signals')]),
   ];
 }

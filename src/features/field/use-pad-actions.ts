@@ -12,6 +12,7 @@ import { usePad } from './pad-store';
 import { judgedByOutcome, type PadView } from './pad-view';
 import { tallyOf } from './rep-words';
 import { askedNow, type InHand, type Tap, tapped } from './tap';
+import { tell } from './words';
 
 export type PadActions = {
   /**
@@ -95,7 +96,10 @@ export function usePadActions(
   };
   const end = async (): Promise<void> => {
     await last.current;
-    const ended = await done((reps) => `Enough for now: ${tallyOf(reps)}.`, endBout(kennel, bout.id));
+    const ended = await done(
+      (reps) => tell('use-pad-actions.enough-for-now', { tallyOf: tallyOf(reps) }),
+      endBout(kennel, bout.id),
+    );
     if (!ended.ok) return;
     if (onEnd) onEnd();
     // Whoever has gone elsewhere meanwhile stays there.

@@ -3,6 +3,7 @@ import { useKennel } from '@/data/live';
 import { listApart, RECORD_TITLES, type Tables } from '@/data/read';
 import { decide } from '@/data/write';
 import { Button, Sheet, writeInstant } from '@/ui';
+import { tell } from './words';
 
 type Apart = Tables['apart'][number];
 type Version = Apart['versions'][number];
@@ -13,11 +14,12 @@ export function ApartSheet() {
   const waiting = useLiveQuery(() => listApart(kennel), [kennel]);
   if (!waiting || waiting.length === 0) return null;
   return (
-    <Sheet title="Changed on two devices" className="mt-6" label="Changed on two devices">
-      <p className="mb-3 leading-snug">
-        Both kept their own version. The later one stands until you say which shall; nothing is lost
-        meanwhile.
-      </p>
+    <Sheet
+      title={tell('apart-sheet.changed-on-two-devices')}
+      className="mt-6"
+      label={tell('apart-sheet.changed-on-two-devices')}
+    >
+      <p className="mb-3 leading-snug">{tell('apart-sheet.both-kept-their-own-version-the')}</p>
       <ul className="grid gap-3">
         {waiting.map((apart) => (
           <ApartLine key={apart.id} apart={apart} />
@@ -37,11 +39,14 @@ function ApartLine({ apart }: { readonly apart: Apart }) {
         {apart.versions.map((version, i) => (
           <Button
             key={JSON.stringify(version.changed)}
-            onClick={() => void done(`${name}: decided.`, decide(kennel, apart.id, i))}
+            onClick={() => void done(tell('apart-sheet.decided', { name }), decide(kennel, apart.id, i))}
           >
             {version.record === null
-              ? 'Leave it removed'
-              : `Keep that of ${dayOf(version)}${differsIn(apart, version)}`}
+              ? tell('apart-sheet.leave-it-removed')
+              : tell('apart-sheet.keep-that-of', {
+                  dayOf: dayOf(version),
+                  differsIn: differsIn(apart, version),
+                })}
           </Button>
         ))}
       </div>
@@ -52,7 +57,7 @@ function ApartLine({ apart }: { readonly apart: Apart }) {
 function nameOf({ id, versions }: Apart): string {
   const record = versions.find((one) => one.record !== null)?.record ?? {};
   const called = [record.title, record.name, record.day].find((one) => typeof one === 'string');
-  const table = RECORD_TITLES[id.slice(0, id.indexOf('/')) as keyof Tables] ?? 'Record';
+  const table = RECORD_TITLES[id.slice(0, id.indexOf('/')) as keyof Tables] ?? tell('apart-sheet.record');
   return called === undefined ? table : `${table} “${String(called)}”`;
 }
 

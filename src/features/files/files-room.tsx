@@ -7,6 +7,7 @@ import { Button, Dialog, FileButton, Notice, PageHead, Sheet, saveBlob, writeIns
 import { type Brought, type FileAnswers, fileDesk } from '@/workers/client';
 import { ApartSheet } from './apart-sheet';
 import { type FileWork, useFileWork } from './use-file-work';
+import { tell } from './words';
 
 type Looked = FileAnswers['look'];
 
@@ -38,54 +39,58 @@ export function FilesRoom() {
     if (!brought.ok) return refuse('The file', brought);
     const back = () => fileDesk.ask({ kind: 'take-back', kennel: kennel.name, now: now() });
     await done(
-      brought.value ? inWords(brought.value) : 'The kennel is read in.',
+      brought.value ? inWords(brought.value) : tell('files-room.the-kennel-is-read-in'),
       Promise.resolve(ok({ made: null, rows: [], entries: [], back })),
     );
   };
   const makeNew = (make: NonNullable<typeof renew>): Promise<unknown> =>
-    done('The sample is new, dated from today.', make());
+    done(tell('files-room.the-sample-is-new-dated-from-today'), make());
   return (
     <>
-      <PageHead title="What is kept, and how to take it with you">
-        Everything stays in this browser and in the files you save. Nothing is sent anywhere.
+      <PageHead title={tell('files-room.what-is-kept-and-how-to-take-it')}>
+        {tell('files-room.everything-stays-in-this-browser')}
       </PageHead>
       <div className="grid gap-6 lg:grid-cols-2">
-        <Sheet title="In this kennel">
+        <Sheet title={tell('files-room.in-this-kennel')}>
           {counts && <Contents counts={counts} />}
           <p className="mt-4">
             <Button look="signal" size="big" onClick={() => void save()}>
-              Save everything to one file
+              {tell('files-room.save-everything-to-one-file')}
             </Button>
           </p>
           <p className="mt-2 text-sm leading-snug text-ink-soft">
-            An open JSON file, described in docs/formats. A browser can lose its storage: save one after a
-            good week.
+            {tell('files-room.an-open-json-file-described-in')}
           </p>
           {aside.length > 0 && (
             <Notice tone="alert" role="alert">
               <span className="font-semibold">
-                The file is whole but for {count(aside.length, 'record')} that could not be read back.{' '}
+                {tell('files-room.the-file-is-whole-but-for-that', {
+                  count: count(aside.length, 'record'),
+                })}{' '}
               </span>
-              They lie in it apart, as they are: {aside.slice(0, 5).join(' ')}
+              {tell('files-room.they-lie-in-it-apart-as-they-are', { aside: aside.slice(0, 5).join(' ') })}
             </Notice>
           )}
           {renew && (
             <p className="mt-3">
-              <Button onClick={() => void makeNew(renew)}>Make the sample new</Button>
+              <Button onClick={() => void makeNew(renew)}>{tell('files-room.make-the-sample-new')}</Button>
             </p>
           )}
         </Sheet>
-        <Sheet title="Read a saved kennel">
-          <p className="mb-3 leading-snug">
-            The file is checked from end to end first. You see what is in it before anything changes, and what
-            was here can be brought back.
-          </p>
-          <FileButton label="Choose a file" inputLabel="Kennel file" onFile={look} />
+        <Sheet title={tell('files-room.read-a-saved-kennel')}>
+          <p className="mb-3 leading-snug">{tell('files-room.the-file-is-checked-from-end-to')}</p>
+          <FileButton
+            label={tell('files-room.choose-a-file')}
+            inputLabel={tell('files-room.kennel-file')}
+            onFile={look}
+          />
           <Working work={work} />
           {refused && (
             <div className="mt-4">
               <Notice tone="alert" role="alert">
-                <span className="font-semibold">{refused.name}: nothing has changed.</span>{' '}
+                <span className="font-semibold">
+                  {tell('files-room.nothing-has-changed', { name: refused.name })}
+                </span>{' '}
                 {refused.failure.message}
               </Notice>
             </div>
@@ -93,7 +98,7 @@ export function FilesRoom() {
         </Sheet>
       </div>
       <ApartSheet />
-      <Sheet title="What is in the file" className="mt-6">
+      <Sheet title={tell('files-room.what-is-in-the-file')} className="mt-6">
         <dl className="grid gap-x-8 gap-y-2 leading-snug md:grid-cols-[11rem_1fr]">
           {INSIDE.map(([name, words]) => (
             <div key={name} className="contents">
@@ -105,36 +110,39 @@ export function FilesRoom() {
       </Sheet>
       <p className="mt-4 text-sm">
         <a className="underline" href="/third-party-notices.txt">
-          What others wrote that ships with Regulon, and its licences
+          {tell('files-room.what-others-wrote-that-ships-with')}
         </a>
       </p>
       <Dialog
         open={preview !== null}
         onClose={() => setPreview(null)}
-        title="What shall be done with this file?"
+        title={tell('files-room.what-shall-be-done-with-this-file')}
       >
         {preview && counts && (
           <div className="grid gap-4">
             <div>
-              <p className="font-semibold">In the file, saved {writeInstant(Date.parse(preview.savedAt))}</p>
+              <p className="font-semibold">
+                {tell('files-room.in-the-file-saved', {
+                  writeInstant: writeInstant(Date.parse(preview.savedAt)),
+                })}
+              </p>
               <Contents counts={preview.counts} />
             </div>
             <div>
-              <p className="font-semibold">Here now</p>
+              <p className="font-semibold">{tell('files-room.here-now')}</p>
               <Contents counts={counts} />
             </div>
             <Button look="signal" size="big" onClick={() => void bring('add')}>
-              Add what is new in it
+              {tell('files-room.add-what-is-new-in-it')}
             </Button>
             <p className="-mt-2 text-sm leading-snug text-ink-soft">
-              For what another device has: logs are united, the newer version of a record stands, and what was
-              changed on both is listed for you to decide. The same file twice adds nothing.
+              {tell('files-room.for-what-another-device-has-logs')}
             </p>
             <Button size="big" onClick={() => void bring('replace')}>
-              Replace it
+              {tell('files-room.replace-it')}
             </Button>
             <p className="-mt-2 text-sm leading-snug text-ink-soft">
-              Puts the file in the place of everything that is here.
+              {tell('files-room.puts-the-file-in-the-place-of')}
             </p>
           </div>
         )}
@@ -144,23 +152,11 @@ export function FilesRoom() {
 }
 
 const INSIDE: readonly (readonly [string, string])[] = [
-  [
-    'Every rep',
-    'as it was logged, with its criteria, fault, cause and latency. What was taken back or corrected is there too: the log is only ever added to.',
-  ],
-  [
-    'Dogs and ladders',
-    'each dog’s elements with start, step and demand of every criterion, and the values set by hand.',
-  ],
-  ['Rule books', 'whole, as they were read in, so that a forecast can be made again from the file alone.'],
-  [
-    'Trials',
-    'with the seed and the assumptions of their forecast: read back, it is the same to the last digit.',
-  ],
-  [
-    'What is refused',
-    'a damaged or cut file, another program’s file, one from a newer Regulon, or one whose records do not fit together. You are told which, and nothing changes.',
-  ],
+  [tell('files-room.every-rep'), tell('files-room.as-it-was-logged-with-its-criteria')],
+  [tell('files-room.dogs-and-ladders'), tell('files-room.each-dogs-elements-with-start-step')],
+  [tell('files-room.rule-books'), tell('files-room.whole-as-they-were-read-in-so-that')],
+  [tell('files-room.trials'), tell('files-room.with-the-seed-and-the-assumptions')],
+  [tell('files-room.what-is-refused'), tell('files-room.a-damaged-or-cut-file-another')],
 ];
 
 /** What is being done with a whole kennel, how far it is, and a way to stop it. */
@@ -169,7 +165,7 @@ function Working({ work: { said, stop } }: { readonly work: FileWork }) {
   return (
     <p role="status" className="mt-4 flex flex-wrap items-center gap-3 leading-snug">
       {said.doing} …{said.share === null ? '' : ` ${Math.round(said.share * 100)} %`}
-      <Button onClick={stop}>Stop</Button>
+      <Button onClick={stop}>{tell('files-room.stop')}</Button>
     </p>
   );
 }
@@ -177,10 +173,10 @@ function Working({ work: { said, stop } }: { readonly work: FileWork }) {
 function Contents({ counts }: { readonly counts: KennelCounts }) {
   const { dogs, elements, bouts, reps, ruleBooks, trials } = counts;
   const lines = [
-    `${dogs.length === 1 ? '1 dog' : `${dogs.length} dogs`}${dogs.length > 0 ? `: ${dogs.join(', ')}` : ''}`,
+    `${dogs.length === 1 ? tell('files-room.1-dog') : tell('files-room.dogs', { dogsCount: dogs.length })}${dogs.length > 0 ? `: ${dogs.join(', ')}` : ''}`,
     count(elements, 'element'),
     `${count(bouts, 'session')}, ${count(reps, 'rep')}`,
-    count(ruleBooks, 'rule book'),
+    count(ruleBooks, tell('files-room.rule-book')),
     count(trials, 'trial'),
   ];
   return (
@@ -197,10 +193,15 @@ function Contents({ counts }: { readonly counts: KennelCounts }) {
 function inWords({ bouts, entries, changed, apart }: NonNullable<Brought>): string {
   const parts = [
     bouts === 0 && entries === 0
-      ? 'No session in it is new.'
-      : `Added ${count(bouts, 'session')} and ${count(entries, 'entry').replace('entrys', 'entries')}.`,
-    changed > 0 ? `${count(changed, 'record')} had been changed or removed there since.` : '',
-    apart > 0 ? `${count(apart, 'record')} had been changed on both sides: decide below which stands.` : '',
+      ? tell('files-room.no-session-in-it-is-new')
+      : tell('files-room.added-and', {
+          count: count(bouts, 'session'),
+          count2: count(entries, 'entry').replace('entrys', 'entries'),
+        }),
+    changed > 0
+      ? tell('files-room.had-been-changed-or-removed-there', { count: count(changed, 'record') })
+      : '',
+    apart > 0 ? tell('files-room.had-been-changed-on-both-sides', { count: count(apart, 'record') }) : '',
   ];
   return parts.filter(Boolean).join(' ');
 }

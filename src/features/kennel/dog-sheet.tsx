@@ -5,6 +5,7 @@ import { useKennel } from '@/data/live';
 import type { Dog } from '@/data/read';
 import { ListField, SelectField, Sheet, TextField } from '@/ui';
 import { useDogChange } from './use-dog-change';
+import { tell } from './words';
 
 const SIZES: readonly (readonly [NonNullable<Dog['size']>, string])[] = [
   ['small', 'small'],
@@ -25,44 +26,57 @@ export function DogSheet({ dog }: { readonly dog: Dog }) {
   return (
     <Sheet
       title={dog.name}
-      aside={dog.born ? `${ageInMonths(dog.born, today)} months old` : 'age not written down'}
+      aside={
+        dog.born
+          ? tell('dog-sheet.months-old', { ageInMonths: ageInMonths(dog.born, today) })
+          : tell('dog-sheet.age-not-written-down')
+      }
     >
       <div className="grid gap-4 sm:grid-cols-2">
-        <Words label="Name" kept={dog.name} required onTake={(name) => change({ name }, 'Name changed.')} />
         <Words
-          label="Breed, in your words"
-          kept={dog.breed}
-          onTake={(breed) => change({ breed }, 'Breed changed.')}
+          label={tell('dog-sheet.name')}
+          kept={dog.name}
+          required
+          onTake={(name) => change({ name }, tell('dog-sheet.name-changed'))}
         />
-        <Birthday dog={dog} today={today} onTake={(born) => change({ born }, 'Birthday changed.')} />
+        <Words
+          label={tell('dog-sheet.breed-in-your-words')}
+          kept={dog.breed}
+          onTake={(breed) => change({ breed }, tell('dog-sheet.breed-changed'))}
+        />
+        <Birthday
+          dog={dog}
+          today={today}
+          onTake={(born) => change({ born }, tell('dog-sheet.birthday-changed'))}
+        />
         <Choice
-          label="Size"
+          label={tell('dog-sheet.size')}
           value={dog.size}
           options={SIZES}
-          onTake={(size) => change({ size }, 'Size changed.')}
+          onTake={(size) => change({ size }, tell('dog-sheet.size-changed'))}
         />
         <Choice
-          label="Short nose"
+          label={tell('dog-sheet.short-nose')}
           value={dog.shortNosed === null ? null : dog.shortNosed ? 'yes' : 'no'}
           options={[
             ['yes', 'yes'],
             ['no', 'no'],
           ]}
           onTake={(answer) =>
-            change({ shortNosed: answer === null ? null : answer === 'yes' }, 'Build changed.')
+            change({ shortNosed: answer === null ? null : answer === 'yes' }, tell('dog-sheet.build-changed'))
           }
         />
         <Choice
-          label="Better side"
+          label={tell('dog-sheet.better-side')}
           value={dog.betterSide}
           options={SIDES}
-          onTake={(betterSide) => change({ betterSide }, 'Better side changed.')}
+          onTake={(betterSide) => change({ betterSide }, tell('dog-sheet.better-side-changed'))}
         />
         <div className="sm:col-span-2">
           <ListField
-            label="Rewards, best first"
+            label={tell('dog-sheet.rewards-best-first')}
             items={dog.rewards}
-            onTake={(rewards) => void change({ rewards }, 'Rewards changed.')}
+            onTake={(rewards) => void change({ rewards }, tell('dog-sheet.rewards-changed'))}
           />
         </div>
         <div className="sm:col-span-2">
@@ -89,7 +103,7 @@ function Words({ label, kept, required = false, onTake }: WordsProps) {
       label={label}
       value={text}
       maxLength={60}
-      problem={missing ? 'A dog needs a name; the old one is kept.' : undefined}
+      problem={missing ? tell('dog-sheet.a-dog-needs-a-name-the-old-one-is') : undefined}
       onChange={(event) => setText(event.target.value)}
       onBlur={() => !missing && clean !== kept && onTake(clean)}
       onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
@@ -110,12 +124,12 @@ function Birthday({
   const [problem, setProblem] = useState<string>();
   const commit = (): void => {
     const fits = text === '' || (isDay(text) && text <= today);
-    setProblem(fits ? undefined : 'A day in the past, please; what stood there is kept.');
+    setProblem(fits ? undefined : tell('dog-sheet.a-day-in-the-past-please-what'));
     if (fits && text !== (dog.born ?? '')) onTake(text === '' ? null : (text as Day));
   };
   return (
     <TextField
-      label="Born"
+      label={tell('dog-sheet.born')}
       type="date"
       max={today}
       value={text}
@@ -140,7 +154,7 @@ function Choice<T extends string>({ label, value, options, onTake }: ChoiceProps
       look="mt-1 block min-h-11 w-full bg-paper px-2 text-lg"
       value={value ?? ''}
       options={[
-        { value: '' as const, words: 'not written down' },
+        { value: '' as const, words: tell('dog-sheet.not-written-down') },
         ...options.map(([id, words]) => ({ value: id, words })),
       ]}
       onChange={(chosen) => onTake(chosen === '' ? null : chosen)}
@@ -156,14 +170,14 @@ function Cues({ dog }: { readonly dog: Dog }) {
       const [word = '', ...means] = item.split('=').map((part) => part.trim());
       return { word, means: means.join('=') };
     });
-    if (cues.some((cue) => cue.word === '')) return 'Each cue needs its word: Back = straight out.';
-    change({ cues }, 'Cues changed.');
+    if (cues.some((cue) => cue.word === '')) return tell('dog-sheet.each-cue-needs-its-word-back');
+    change({ cues }, tell('dog-sheet.cues-changed'));
     return undefined;
   };
   return (
     <ListField
-      label="Cues, each with what it means"
-      hint="for example: Back = straight out, Over = left or right"
+      label={tell('dog-sheet.cues-each-with-what-it-means')}
+      hint={tell('dog-sheet.for-example-back-straight-out-over')}
       items={dog.cues.map((cue) => (cue.means === '' ? cue.word : `${cue.word} = ${cue.means}`))}
       onTake={take}
     />

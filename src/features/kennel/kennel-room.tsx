@@ -5,19 +5,19 @@ import { DogSheet } from './dog-sheet';
 import { KitSheet } from './kit-sheet';
 import { OffWorkSheet } from './off-work-sheet';
 import { VetSheet } from './vet-sheet';
+import { tell } from './words';
 
 /** The dog in hand and the kit: what cautions, ladders and sessions are told of them. */
 export function KennelRoom() {
   const { dog, kennel } = useKennelWithDog();
   return (
     <>
-      <PageHead title={`${dog.name}, and what is in the shed`}>
-        Written down once, used everywhere: age and build for the cautions, rewards and cues for the field,
-        kit for the ladders.
+      <PageHead title={tell('kennel-room.and-what-is-in-the-shed', { name: dog.name })}>
+        {tell('kennel-room.written-down-once-used-everywhere')}
       </PageHead>
       <p className="mb-5">
         <Link className={buttonClass('plain')} to={`/${kennel.name}/start`}>
-          Add another dog
+          {tell('kennel-room.add-another-dog')}
         </Link>
       </p>
       <div className="grid items-start gap-6 lg:grid-cols-2">

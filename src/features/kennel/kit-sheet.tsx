@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useKennel, useKit } from '@/data/live';
 import { addKit, removeKit } from '@/data/write';
 import { Button, Sheet, TextField } from '@/ui';
+import { tell } from './words';
 
 /** What there is to train with. A ladder that needs something else says so. */
 export function KitSheet() {
@@ -16,7 +17,10 @@ export function KitSheet() {
     if (added.ok) setTitle('');
   };
   return (
-    <Sheet title="Kit" aside={kit ? `${kit.length} ${kit.length === 1 ? 'thing' : 'things'}` : ''}>
+    <Sheet
+      title={tell('kit-sheet.kit')}
+      aside={kit ? `${kit.length} ${kit.length === 1 ? 'thing' : 'things'}` : ''}
+    >
       <ul className="flex flex-wrap gap-2">
         {(kit ?? []).map((thing) => (
           <li key={thing.id} className="flex items-center border-2 border-rule pl-3">
@@ -24,17 +28,20 @@ export function KitSheet() {
             <Button
               look="quiet"
               className="!px-2.5"
-              aria-label={`Take ${thing.title} off the list`}
-              onClick={() => void done(`${thing.title} is off the list.`, removeKit(kennel, thing.id))}
+              aria-label={tell('kit-sheet.take-off-the-list', { title: thing.title })}
+              onClick={() =>
+                void done(
+                  tell('kit-sheet.is-off-the-list', { title: thing.title }),
+                  removeKit(kennel, thing.id),
+                )
+              }
             >
               <X aria-hidden="true" className="size-4" />
             </Button>
           </li>
         ))}
         {kit?.length === 0 && (
-          <li className="leading-snug">
-            Nothing yet. Write a thing as the methods call it: dummies, thin dowel, platform.
-          </li>
+          <li className="leading-snug">{tell('kit-sheet.nothing-yet-write-a-thing-as-the')}</li>
         )}
       </ul>
       <form
@@ -45,14 +52,14 @@ export function KitSheet() {
         }}
       >
         <TextField
-          label="A further thing"
+          label={tell('kit-sheet.a-further-thing')}
           className="flex-1"
           value={title}
           problem={problem}
           onChange={(event) => setTitle(event.target.value)}
         />
         <Button type="submit" look="ink">
-          Add it
+          {tell('kit-sheet.add-it')}
         </Button>
       </form>
     </Sheet>

@@ -4,6 +4,7 @@ import { useKennelWithDog } from '@/data/live';
 import { type Dog, isOffWork } from '@/data/read';
 import { Button, Sheet, TextField, writeDay } from '@/ui';
 import { useDogChange } from './use-dog-change';
+import { tell } from './words';
 
 /**
  * Off work: hurt, operated, in season, in whelp. Every room leaves the dog out until it is put back, and
@@ -19,14 +20,19 @@ export function OffWorkSheet({ dog }: { readonly dog: Dog }) {
   const wrong = until !== '' && !(isDay(until) && until > today);
   if (off && dog.offWork)
     return (
-      <Sheet title={`${dog.name} is off work`}>
+      <Sheet title={tell('off-work-sheet.is-off-work', { name: dog.name })}>
         <p className="mb-3 leading-snug">
-          Since {writeDay(dog.offWork.since)}
-          {dog.offWork.until ? `, until ${writeDay(dog.offWork.until)}` : ''}
-          {dog.offWork.why === '' ? '' : `: ${dog.offWork.why}`}.
-          {dog.offWork.vet === ''
-            ? ' Ask the vet how it may begin again.'
-            : ` The vet said: ${dog.offWork.vet}`}
+          {tell('off-work-sheet.since', {
+            writeDay: writeDay(dog.offWork.since),
+            until: dog.offWork.until
+              ? tell('off-work-sheet.until', { writeDay: writeDay(dog.offWork.until) })
+              : '',
+            why: dog.offWork.why === '' ? '' : `: ${dog.offWork.why}`,
+            vet:
+              dog.offWork.vet === ''
+                ? tell('off-work-sheet.ask-the-vet-how-it-may-begin-again')
+                : tell('off-work-sheet.the-vet-said', { vet: dog.offWork.vet }),
+          })}
         </p>
         <Button
           size="big"
@@ -34,27 +40,35 @@ export function OffWorkSheet({ dog }: { readonly dog: Dog }) {
           onClick={() =>
             change(
               { offWork: dog.offWork && { ...dog.offWork, until: today } },
-              `${dog.name} is back: work of the body begins at its first step.`,
+              tell('off-work-sheet.is-back-work-of-the-body-begins-at', { name: dog.name }),
             )
           }
         >
-          Back to work from today
+          {tell('off-work-sheet.back-to-work-from-today')}
         </Button>
       </Sheet>
     );
   return (
-    <Sheet title="Off work" aside="hurt, operated, in season, in whelp">
+    <Sheet
+      title={tell('off-work-sheet.off-work')}
+      aside={tell('off-work-sheet.hurt-operated-in-season-in-whelp')}
+    >
       <div className="grid gap-3">
-        <TextField label="Why" value={why} maxLength={120} onChange={(event) => setWhy(event.target.value)} />
         <TextField
-          label="Until (empty: until you say)"
+          label={tell('off-work-sheet.why')}
+          value={why}
+          maxLength={120}
+          onChange={(event) => setWhy(event.target.value)}
+        />
+        <TextField
+          label={tell('off-work-sheet.until-empty-until-you-say')}
           type="date"
           value={until}
-          problem={wrong ? 'A day after today, or none.' : undefined}
+          problem={wrong ? tell('off-work-sheet.a-day-after-today-or-none') : undefined}
           onChange={(event) => setUntil(event.target.value)}
         />
         <TextField
-          label="What the vet said of beginning again"
+          label={tell('off-work-sheet.what-the-vet-said-of-beginning')}
           value={vet}
           maxLength={300}
           onChange={(event) => setVet(event.target.value)}
@@ -72,11 +86,11 @@ export function OffWorkSheet({ dog }: { readonly dog: Dog }) {
                   vet: vet.trim(),
                 },
               },
-              `${dog.name} is off work: no room asks anything of it.`,
+              tell('off-work-sheet.is-off-work-no-room-asks-anything', { name: dog.name }),
             )
           }
         >
-          Leave {dog.name} out of work
+          {tell('off-work-sheet.leave-out-of-work', { name: dog.name })}
         </Button>
       </div>
     </Sheet>

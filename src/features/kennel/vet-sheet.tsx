@@ -3,6 +3,7 @@ import { VET_TOPICS, type VetTopic } from '@/core/planning';
 import type { Dog } from '@/data/read';
 import { Sheet, TextField } from '@/ui';
 import { useDogChange } from './use-dog-change';
+import { tell } from './words';
 
 /**
  * What the vet said: it stands in the cautions in place of the question. This program sets no
@@ -10,7 +11,10 @@ import { useDogChange } from './use-dog-change';
  */
 export function VetSheet({ dog }: { readonly dog: Dog }) {
   return (
-    <Sheet title="What your vet said" aside="asked here because no age or number fits every dog">
+    <Sheet
+      title={tell('vet-sheet.what-your-vet-said')}
+      aside={tell('vet-sheet.asked-here-because-no-age-or')}
+    >
       <div className="grid gap-3">
         {(Object.keys(VET_TOPICS) as VetTopic[]).map((topic) => (
           <Answer key={topic} dog={dog} topic={topic} />
@@ -30,14 +34,14 @@ function Answer({ dog, topic }: { readonly dog: Dog; readonly topic: VetTopic })
     const others = dog.vet.filter((one) => one.about !== topic);
     change(
       { vet: said === '' ? others : [...others, { about: topic, said }] },
-      said === '' ? 'Answer taken away.' : 'Written down.',
+      said === '' ? tell('vet-sheet.answer-taken-away') : tell('vet-sheet.written-down'),
     );
   };
   return (
     <TextField
       label={VET_TOPICS[topic]}
       value={text}
-      placeholder="not asked yet"
+      placeholder={tell('vet-sheet.not-asked-yet')}
       onChange={(event) => setText(event.target.value)}
       onBlur={commit}
       onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}

@@ -5,6 +5,7 @@ import type { Trial } from '@/data/read';
 import { changeTrial } from '@/data/write';
 import { Button, Sheet } from '@/ui';
 import { shiftInWords } from './readiness-view';
+import { tell } from './words';
 
 type Field = {
   readonly label: string;
@@ -19,9 +20,11 @@ type Field = {
 
 const FIELDS: readonly Field[] = [
   {
-    label: 'Strange place',
+    label: tell('assumption-fields.strange-place'),
     words: (a) =>
-      `Until away reps tell: what is clean 90 % of the time at home is clean ${shiftInWords(a.place.mean)} away.`,
+      tell('assumption-fields.until-away-reps-tell-what-is-clean', {
+        shiftInWords: shiftInWords(a.place.mean),
+      }),
     value: (a) => a.place.mean,
     change: (a, mean) => ({ ...a, place: { ...a.place, mean } }),
     min: -2,
@@ -29,8 +32,9 @@ const FIELDS: readonly Field[] = [
     step: 0.1,
   },
   {
-    label: 'First try of the day',
-    words: (a) => `Until cold reps tell: 90 % becomes ${shiftInWords(a.cold.mean)}.`,
+    label: tell('assumption-fields.first-try-of-the-day'),
+    words: (a) =>
+      tell('assumption-fields.until-cold-reps-tell-90-becomes', { shiftInWords: shiftInWords(a.cold.mean) }),
     value: (a) => a.cold.mean,
     change: (a, mean) => ({ ...a, cold: { ...a.cold, mean } }),
     min: -2,
@@ -38,9 +42,12 @@ const FIELDS: readonly Field[] = [
     step: 0.1,
   },
   {
-    label: 'Nerves at a trial',
+    label: tell('assumption-fields.nerves-at-a-trial'),
     words: (a) =>
-      `All elements swing together: 90 % becomes ${shiftInWords(-a.nervesSd)} on one day and ${shiftInWords(a.nervesSd)} on another.`,
+      tell('assumption-fields.all-elements-swing-together-90', {
+        shiftInWords: shiftInWords(-a.nervesSd),
+        shiftInWords2: shiftInWords(a.nervesSd),
+      }),
     value: (a) => a.nervesSd,
     change: (a, nervesSd) => ({ ...a, nervesSd }),
     min: 0,
@@ -48,9 +55,9 @@ const FIELDS: readonly Field[] = [
     step: 0.1,
   },
   {
-    label: 'Days that the whole dog has',
+    label: tell('assumption-fields.days-that-the-whole-dog-has'),
     words: (a) =>
-      `${Math.round(a.sharedDay * 100)} % of the swing from day to day is the dog’s, the rest is each element’s own. How wide it swings is measured.`,
+      tell('assumption-fields.of-the-swing-from-day-to-day-is', { round: Math.round(a.sharedDay * 100) }),
     value: (a) => a.sharedDay,
     change: (a, sharedDay) => ({ ...a, sharedDay }),
     min: 0,
@@ -58,9 +65,12 @@ const FIELDS: readonly Field[] = [
     step: 0.05,
   },
   {
-    label: 'Your own slips',
+    label: tell('assumption-fields.your-own-slips'),
     words: (a) =>
-      `${(a.handlerRate * 100).toFixed(1)} % of the elements, a guess worth ${a.handlerWeight} reps of your log.`,
+      tell('assumption-fields.of-the-elements-a-guess-worth-reps', {
+        handlerRate: (a.handlerRate * 100).toFixed(1),
+        handlerWeight: a.handlerWeight,
+      }),
     value: (a) => a.handlerRate,
     change: (a, handlerRate) => ({ ...a, handlerRate }),
     min: 0,
@@ -68,9 +78,12 @@ const FIELDS: readonly Field[] = [
     step: 0.005,
   },
   {
-    label: 'Sessions for “would help most”',
+    label: tell('assumption-fields.sessions-for-would-help-most'),
     words: (a) =>
-      `${a.sessions} sessions more on one element, at the rate at which this dog learns it, and never past ${Math.round(a.ceiling * 100)} % clean.`,
+      tell('assumption-fields.sessions-more-on-one-element-at', {
+        sessions: a.sessions,
+        round: Math.round(a.ceiling * 100),
+      }),
     value: (a) => a.sessions,
     change: (a, sessions) => ({ ...a, sessions }),
     min: 1,
@@ -92,10 +105,13 @@ export function AssumptionFields({ trial }: { readonly trial: Trial }) {
   const own = assumptions.sessionsPerWeek;
   return (
     <Sheet
-      title="What this assumes"
+      title={tell('assumption-fields.what-this-assumes')}
       aside={
-        <Button look="quiet" onClick={() => void take(() => DEFAULT_ASSUMPTIONS, 'Back to the defaults.')}>
-          Defaults
+        <Button
+          look="quiet"
+          onClick={() => void take(() => DEFAULT_ASSUMPTIONS, tell('assumption-fields.back-to-the-defaults'))}
+        >
+          {tell('assumption-fields.defaults')}
         </Button>
       }
     >
@@ -108,12 +124,15 @@ export function AssumptionFields({ trial }: { readonly trial: Trial }) {
               value={field.value(assumptions)}
               words={(value) => field.words(field.change(assumptions, value))}
               onTake={(value) =>
-                void take((stored) => field.change(stored, value), `${field.label} changed.`)
+                void take(
+                  (stored) => field.change(stored, value),
+                  tell('assumption-fields.changed', { label: field.label }),
+                )
               }
             />
             {field.value(assumptions) !== field.value(DEFAULT_ASSUMPTIONS) && (
               <p className="text-sm leading-snug text-ink-soft">
-                Default: {field.words(DEFAULT_ASSUMPTIONS)}
+                {tell('assumption-fields.default', { words: field.words(DEFAULT_ASSUMPTIONS) })}
               </p>
             )}
           </div>
@@ -127,37 +146,31 @@ export function AssumptionFields({ trial }: { readonly trial: Trial }) {
               onChange={() =>
                 void take(
                   (stored) => ({ ...stored, sessionsPerWeek: stored.sessionsPerWeek === null ? 2 : null }),
-                  'Sessions a week changed.',
+                  tell('assumption-fields.sessions-a-week-changed'),
                 )
               }
             />
-            Sessions a week as in the last four weeks
+            {tell('assumption-fields.sessions-a-week-as-in-the-last')}
           </label>
           {own !== null && (
             <Slider
-              label="Sessions a week"
+              label={tell('assumption-fields.sessions-a-week')}
               field={{ min: 0, max: 7, step: 0.5 }}
               value={own}
-              words={(value) => `${value} sessions a week on each element.`}
+              words={(value) => tell('assumption-fields.sessions-a-week-on-each-element', { value })}
               onTake={(value) =>
-                void take((stored) => ({ ...stored, sessionsPerWeek: value }), 'Sessions a week changed.')
+                void take(
+                  (stored) => ({ ...stored, sessionsPerWeek: value }),
+                  tell('assumption-fields.sessions-a-week-changed'),
+                )
               }
             />
           )}
         </div>
         <ul className="list-inside list-disc text-sm leading-snug">
-          <li>
-            At the trial every element is a first try in a strange place. What no pay at the ring does is not
-            estimated: it shows only in what was rehearsed.
-          </li>
-          <li>
-            Which fault it is when a rep is not clean: as your log says, with two imagined reps spread over
-            all faults that can happen; how crooked and how slow by what was measured.
-          </li>
-          <li>
-            Sessions lose half their say every 21 days; a level may have drifted a little since, and drifts
-            on.
-          </li>
+          <li>{tell('assumption-fields.at-the-trial-every-element-is-a')}</li>
+          <li>{tell('assumption-fields.which-fault-it-is-when-a-rep-is')}</li>
+          <li>{tell('assumption-fields.sessions-lose-half-their-say-every')}</li>
         </ul>
       </div>
     </Sheet>

@@ -1,6 +1,7 @@
 import type { Help } from '@/core/readiness';
 import type { DogState } from '@/data/live';
 import { Sheet } from '@/ui';
+import { tell } from './words';
 
 type Props = {
   readonly help: readonly Help[];
@@ -15,7 +16,10 @@ export function HelpList({ help, state, sessions, pointsPerUnit }: Props) {
     state.work.elements.find((element) => element.id === one.element)?.title ?? one.element;
   const close = help.filter((one) => one.tooClose);
   return (
-    <Sheet title="What would help most" aside={`${sessions} sessions on it`}>
+    <Sheet
+      title={tell('help-list.what-would-help-most')}
+      aside={tell('help-list.sessions-on-it', { sessions })}
+    >
       <ol>
         {help.slice(0, 5).map((one, i) => (
           <li
@@ -26,10 +30,15 @@ export function HelpList({ help, state, sessions, pointsPerUnit }: Props) {
               {i + 1}. {title(one)}
             </span>
             <span className="shrink-0 text-right leading-snug">
-              <span className="font-semibold">+{(one.gain * 100).toFixed(1)} in 100</span>
+              <span className="font-semibold">
+                {tell('help-list.in-100', { gain: (one.gain * 100).toFixed(1) })}
+              </span>
               <span className="block text-sm text-ink-soft">
-                ± {(one.error * 100).toFixed(1)}, +{(one.units * pointsPerUnit).toFixed(1)} points;{' '}
-                {(one.gainPerHour * 100).toFixed(1)} an hour
+                {tell('help-list.points-an-hour', {
+                  error: (one.error * 100).toFixed(1),
+                  units: (one.units * pointsPerUnit).toFixed(1),
+                  gainPerHour: (one.gainPerHour * 100).toFixed(1),
+                })}
               </span>
             </span>
           </li>
@@ -37,7 +46,7 @@ export function HelpList({ help, state, sessions, pointsPerUnit }: Props) {
       </ol>
       {close.length > 0 && (
         <p className="mt-2 text-sm leading-snug">
-          Too close to the first to call: {close.map(title).join(', ')}.
+          {tell('help-list.too-close-to-the-first-to-call', { close: close.map(title).join(', ') })}
         </p>
       )}
     </Sheet>

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { Sheet } from '@/ui';
 import type { LedgerExercise, LedgerRow } from './readiness-view';
+import { tell } from './words';
 
 type Props = {
   readonly exercises: readonly LedgerExercise[];
@@ -15,15 +16,18 @@ type Props = {
  */
 export function Ledger({ exercises, expected, maximum, line }: Props) {
   return (
-    <Sheet title="The ledger" aside="points, on average over all runs">
+    <Sheet title={tell('ledger.the-ledger')} aside={tell('ledger.points-on-average-over-all-runs')}>
       {exercises.map((exercise) => (
         <section key={exercise.key} className="mb-4">
           <h3 className="flex justify-between gap-4 border-b-2 border-ink pb-0.5 font-bold">
             <span>{exercise.title}</span>
             <span>
               {exercise.kept >= 0
-                ? `${exercise.kept.toFixed(1)} kept of ${exercise.maximum}`
-                : `its ${exercise.maximum} and ${(-exercise.kept).toFixed(1)} of later ones lost`}
+                ? tell('ledger.kept-of', { kept: exercise.kept.toFixed(1), maximum: exercise.maximum })
+                : tell('ledger.its-and-of-later-ones-lost', {
+                    maximum: exercise.maximum,
+                    kept: (-exercise.kept).toFixed(1),
+                  })}
             </span>
           </h3>
           <ul>
@@ -34,14 +38,12 @@ export function Ledger({ exercises, expected, maximum, line }: Props) {
         </section>
       ))}
       <p className="flex justify-between gap-4 border-t-2 border-ink pt-1 text-lg font-bold">
-        <span>Expected score</span>
-        <span>
-          {expected} of {maximum}
-        </span>
+        <span>{tell('ledger.expected-score')}</span>
+        <span>{tell('ledger.of', { expected, maximum })}</span>
       </p>
       {line !== null && (
         <p className="flex justify-between gap-4 text-lg">
-          <span>Pass line</span>
+          <span>{tell('ledger.pass-line')}</span>
           <span>{line}</span>
         </p>
       )}
@@ -67,14 +69,14 @@ function Row({ row }: { readonly row: LedgerRow }) {
         </summary>
         <div className="pb-3 pl-3">
           <p className="text-sm text-ink-soft">
-            Rests on {row.grounds}.{' '}
+            {tell('ledger.rests-on', { grounds: row.grounds })}{' '}
             {row.element !== null && (
               <Link
                 className="underline underline-offset-4"
                 to={`../breakdown/${row.element}/evidence`}
                 relative="path"
               >
-                See its reps
+                {tell('ledger.see-its-reps')}
               </Link>
             )}
           </p>

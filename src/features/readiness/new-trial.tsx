@@ -6,6 +6,7 @@ import { type DogState, useKennelWithDog } from '@/data/live';
 import { addTrial } from '@/data/write';
 import { Button, SelectField, Sheet, TextField } from '@/ui';
 import { type TrialFields, trialFields } from './trial-form';
+import { tell } from './words';
 
 /** A trial ahead: which class, when, and when entries close. */
 export function NewTrial({ state }: { readonly state: DogState }) {
@@ -26,18 +27,18 @@ export function NewTrial({ state }: { readonly state: DogState }) {
       seed: seedFromText(`${dog.id}${title}${day}`),
       assumptions: DEFAULT_ASSUMPTIONS,
     };
-    const added = await done('The trial is noted.', addTrial(kennel, trial));
+    const added = await done(tell('new-trial.the-trial-is-noted'), addTrial(kennel, trial));
     if (added.ok) reset({ book, title: '', day: '', closes: '' });
   });
   return (
-    <Sheet title="A trial ahead">
+    <Sheet title={tell('new-trial.a-trial-ahead')}>
       {books.length === 0 ? (
-        <p>Read a rule book in under Rule books; then break its exercises down.</p>
+        <p>{tell('new-trial.read-a-rule-book-in-under-rule')}</p>
       ) : (
         <form className="grid gap-3 sm:grid-cols-2" noValidate onSubmit={save}>
           <SelectField
             className="sm:col-span-2"
-            label="Rule book"
+            label={tell('new-trial.rule-book')}
             value={watch('book')}
             options={books.map((record) => ({
               value: record.id as string,
@@ -47,26 +48,26 @@ export function NewTrial({ state }: { readonly state: DogState }) {
           />
           <TextField
             className="sm:col-span-2"
-            label="Name of the trial"
+            label={tell('new-trial.name-of-the-trial')}
             {...register('title')}
             problem={errors.title?.message}
           />
           <TextField
-            label="Day of the trial"
+            label={tell('new-trial.day-of-the-trial')}
             type="date"
             min={today}
             {...register('day')}
             problem={errors.day?.message}
           />
           <TextField
-            label="Entries close, if they do"
+            label={tell('new-trial.entries-close-if-they-do')}
             type="date"
             {...register('closes')}
             problem={errors.closes?.message}
           />
           <p>
             <Button type="submit" look="ink">
-              Note the trial
+              {tell('new-trial.note-the-trial')}
             </Button>
           </p>
         </form>

@@ -3,12 +3,13 @@ import { addDays, type Day, daysBetween } from '@/core/shared';
 import type { Trial } from '@/data/read';
 import { Plot, Sheet } from '@/ui';
 import { outlookInWords } from './readiness-view';
+import { tell } from './words';
 
 const ADVICE = {
-  enter: 'Enter.',
-  wait: 'Wait.',
-  unsure: 'It can go either way.',
-  over: 'It is over.',
+  enter: tell('outlook-sheet.enter'),
+  wait: tell('outlook-sheet.wait'),
+  unsure: tell('outlook-sheet.it-can-go-either-way'),
+  over: tell('outlook-sheet.it-is-over'),
 } as const;
 
 /**
@@ -35,10 +36,13 @@ export function OutlookSheet({
   const share = (value: number): number => Math.round(value * 1000) / 10;
   const last = x(trial.day);
   return (
-    <Sheet title="Up to the trial" aside="if training goes on as it does">
+    <Sheet
+      title={tell('outlook-sheet.up-to-the-trial')}
+      aside={tell('outlook-sheet.if-training-goes-on-as-it-does')}
+    >
       <p className="mb-2 text-lg leading-snug">
         {reduced ? (
-          'Rehearse what is missing first; an advice to enter would rest on guesses.'
+          tell('outlook-sheet.rehearse-what-is-missing-first-an')
         ) : (
           <>
             <span className="font-bold">{ADVICE[advice.what]}</span> {advice.reason}
@@ -46,44 +50,47 @@ export function OutlookSheet({
         )}
       </p>
       <p className="mb-3 leading-snug">
-        {ready === null
-          ? 'On this path it does not come to 70 in 100 before the day.'
-          : ready === today
-            ? 'It stands at 70 in 100 or more already.'
-            : `It comes to 70 in 100 about ${ready}, in ${x(ready)} days.`}{' '}
-        Counted on: {average.toFixed(1)} sessions a week on each element
-        {trial.assumptions.sessionsPerWeek === null ? ', as in the last four weeks' : ', as you said'}.
+        {tell('outlook-sheet.counted-on-sessions-a-week-on-each', {
+          ready:
+            ready === null
+              ? tell('outlook-sheet.on-this-path-it-does-not-come-to')
+              : ready === today
+                ? tell('outlook-sheet.it-stands-at-70-in-100-or-more')
+                : tell('outlook-sheet.it-comes-to-70-in-100-about-in', { ready, x: x(ready) }),
+          average: average.toFixed(1),
+          sessionsPerWeek: trial.assumptions.sessionsPerWeek === null,
+        })}
       </p>
       <Plot
         name="outlook"
         series={[
           {
-            label: 'chance',
+            label: tell('outlook-sheet.chance'),
             kind: 'line',
             points: outlook.map((point) => ({ x: x(point.day), y: share(point.pass.mid) })),
           },
         ]}
         band={{
-          label: '80 % interval',
+          label: tell('outlook-sheet.80-interval'),
           low: outlook.map((point) => ({ x: x(point.day), y: share(point.pass.low) })),
           high: outlook.map((point) => ({ x: x(point.day), y: share(point.pass.high) })),
         }}
         marks={[
           ...(trial.entryCloses !== null && x(trial.entryCloses) >= 0
-            ? [{ axis: 'x' as const, at: x(trial.entryCloses), label: 'entries close' }]
+            ? [{ axis: 'x' as const, at: x(trial.entryCloses), label: tell('outlook-sheet.entries-close') }]
             : []),
-          { axis: 'x', at: last, label: 'trial', strong: true },
+          { axis: 'x', at: last, label: tell('outlook-sheet.trial'), strong: true },
         ]}
         xTicks={[0, Math.round(last / 2), last].map((at) => ({
           at,
           words: at === 0 ? 'today' : addDays(today, at).slice(5),
         }))}
         xLabel="day"
-        yLabel="chance, %"
+        yLabel={tell('outlook-sheet.chance-2')}
         yRange={[0, 100]}
         sentence={outlookInWords(outlook)}
         table={{
-          head: ['day', 'low, %', 'middle, %', 'high, %'],
+          head: ['day', tell('outlook-sheet.low'), tell('outlook-sheet.middle'), tell('outlook-sheet.high')],
           rows: outlook.map((point) => [
             point.day,
             share(point.pass.low),

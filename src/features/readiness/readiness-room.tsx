@@ -23,13 +23,14 @@ import { ResultsSheet } from './results-sheet';
 import { SideBySide } from './side-by-side';
 import { type Forecasting, useForecast } from './use-forecast';
 import { WhatIfSheet } from './what-if';
+import { tell } from './words';
 
 export function ReadinessRoom() {
   const { dog, today } = useKennelWithDog();
   const state = useDog();
   const [chosen, setChosen] = useState<TrialId | null>(null);
   const [ready, setReady] = useState(false);
-  if (!state) return <p className="text-lg">Reading the log …</p>;
+  if (!state) return <p className="text-lg">{tell('readiness-room.reading-the-log')}</p>;
   const ahead = state.trials.filter((candidate) => candidate.day >= today);
   const trial = state.trials.find((candidate) => candidate.id === chosen) ?? ahead[0] ?? state.trials.at(-1);
   if (!trial) return <NoTrial name={dog.name} state={state} />;
@@ -38,9 +39,9 @@ export function ReadinessRoom() {
       <TrialForecast key={trial.id} trial={trial} state={state} onReady={setReady} />
       <div className="mt-6 grid items-start gap-6 lg:grid-cols-2">
         {state.trials.length > 1 && (
-          <Sheet title="Other trials">
+          <Sheet title={tell('readiness-room.other-trials')}>
             <SelectField
-              label="Trial"
+              label={tell('readiness-room.trial')}
               value={trial.id as string}
               options={state.trials.map((one) => ({
                 value: one.id as string,
@@ -60,16 +61,15 @@ export function ReadinessRoom() {
 function NoTrial({ name, state }: { readonly name: string; readonly state: DogState }) {
   return (
     <>
-      <PageHead title={`No trial ahead for ${name}`}>
-        A forecast needs a rule book, its exercises broken down, and a trial. Without them, the breakdown says
-        how sure each element is.
+      <PageHead title={tell('readiness-room.no-trial-ahead-for', { name })}>
+        {tell('readiness-room.a-forecast-needs-a-rule-book-its')}
       </PageHead>
       <p className="mb-6 flex flex-wrap gap-3">
         <Link className={buttonClass('ink')} to="../breakdown" relative="path">
-          How sure is each element?
+          {tell('readiness-room.how-sure-is-each-element')}
         </Link>
         <Link className={buttonClass('plain')} to="/sample/readiness">
-          See a forecast in the sample kennel
+          {tell('readiness-room.see-a-forecast-in-the-sample')}
         </Link>
       </p>
       <NewTrial state={state} />
@@ -93,15 +93,22 @@ function TrialForecast({ trial, state, onReady }: ForecastProps) {
   useEffect(() => onReady(there), [there, onReady]);
   const book = state.work.ruleBooks.find((record) => record.id === trial.ruleBookId)?.book;
   const days = daysBetween(today, trial.day);
-  const when = days === 0 ? 'today' : days > 0 ? `in ${days} days` : `${-days} days ago`;
+  const when =
+    days === 0
+      ? 'today'
+      : days > 0
+        ? tell('readiness-room.in-days', { days })
+        : tell('readiness-room.days-ago', { days: -days });
   return (
     <>
-      <PageHead title={`${dog.name} at the ${trial.title}, ${when}`}>If the trial were today.</PageHead>
+      <PageHead title={tell('readiness-room.at-the', { name: dog.name, title: trial.title, when })}>
+        {tell('readiness-room.if-the-trial-were-today')}
+      </PageHead>
       {problem && <Notice tone="alert">{problem}</Notice>}
       {stopped ? (
         <p className="mb-4 flex flex-wrap items-center gap-3" role="status">
-          <span>The simulation is stopped; what stands here may be of before.</span>
-          <Button onClick={() => setStopped(false)}>Go on</Button>
+          <span>{tell('readiness-room.the-simulation-is-stopped-what')}</span>
+          <Button onClick={() => setStopped(false)}>{tell('readiness-room.go-on')}</Button>
         </p>
       ) : (
         latest.state === 'working' && <Working share={latest.share} onStop={() => setStopped(true)} />
@@ -126,13 +133,23 @@ function FirstLook({ forecast, book }: { readonly forecast: Forecast; readonly b
   const { dog } = useKennelWithDog();
   const rules = useMemo(() => prepareRules(book.rules, book.exercises), [book]);
   return (
-    <Sheet title="Would it pass?" aside="a first look" label="First look">
+    <Sheet
+      title={tell('readiness-room.would-it-pass')}
+      aside={tell('readiness-room.a-first-look')}
+      label={tell('readiness-room.first-look')}
+    >
       <p className="text-2xl font-bold leading-snug">
-        {writeShare(forecast.pass.low)} to {writeShare(forecast.pass.high)} that {dog.name} would pass.
+        {tell('readiness-room.to-that-would-pass', {
+          writeShare: writeShare(forecast.pass.low),
+          writeShare2: writeShare(forecast.pass.high),
+          name: dog.name,
+        })}
       </p>
       <p className="mt-2 text-lg leading-snug">
-        Expected score {(forecast.expectedUnits * rules.pointsPerUnit).toFixed(0)} of{' '}
-        {rulesTotal(rules) * rules.pointsPerUnit}; the finer figure follows.
+        {tell('readiness-room.expected-score-of-the-finer-figure', {
+          expectedUnits: (forecast.expectedUnits * rules.pointsPerUnit).toFixed(0),
+          rulesTotal: rulesTotal(rules) * rules.pointsPerUnit,
+        })}
       </p>
     </Sheet>
   );
@@ -141,9 +158,14 @@ function FirstLook({ forecast, book }: { readonly forecast: Forecast; readonly b
 function Working({ share, onStop }: { readonly share: number; readonly onStop: () => void }) {
   return (
     <p className="mb-4 flex items-center gap-3" role="status">
-      <span>Running the trial 20,000 times …</span>
-      <progress value={share} max={1} aria-label="Simulation" className="w-48 accent-(--ink)" />
-      <Button onClick={onStop}>Stop</Button>
+      <span>{tell('readiness-room.running-the-trial-20-000-times')}</span>
+      <progress
+        value={share}
+        max={1}
+        aria-label={tell('readiness-room.simulation')}
+        className="w-48 accent-(--ink)"
+      />
+      <Button onClick={onStop}>{tell('readiness-room.stop')}</Button>
     </p>
   );
 }
@@ -169,7 +191,7 @@ function Answer({ readiness, forecasting, book, trial, state, fresh }: AnswerPro
   return (
     <div className="grid gap-6">
       <div className="grid gap-6 lg:grid-cols-[5fr_4fr]">
-        <Sheet title="Would it pass?" label="Forecast">
+        <Sheet title={tell('readiness-room.would-it-pass')} label={tell('readiness-room.forecast')}>
           <p
             className="text-2xl font-bold leading-snug"
             data-testid="headline"
@@ -179,29 +201,37 @@ function Answer({ readiness, forecasting, book, trial, state, fresh }: AnswerPro
             {headline(dog.name, forecast, missing)}
           </p>
           <p className="mt-2 text-lg leading-snug">
-            Expected score {points(forecast.expectedUnits)} of {maximum}
-            {line === null ? '' : `; the pass line is ${line}`}.
+            {tell('readiness-room.expected-score-of', {
+              points: points(forecast.expectedUnits),
+              maximum,
+              line: line === null ? '' : tell('readiness-room.the-pass-line-is', { line }),
+            })}
           </p>
           <p className="mt-1 text-sm leading-snug text-ink-soft">
-            {runs.toLocaleString('en')} simulated trials, scored by the rule book; the dice add ±{' '}
-            {(forecast.monteCarloError * 100).toFixed(1)} %. The interval is an 80 % one, as far as the
-            assumptions below hold.
+            {tell('readiness-room.simulated-trials-scored-by-the', {
+              toLocaleString: runs.toLocaleString('en'),
+              monteCarloError: (forecast.monteCarloError * 100).toFixed(1),
+            })}
           </p>
-          <h3 className="mt-4 border-b border-ink font-bold">When it does not pass</h3>
+          <h3 className="mt-4 border-b border-ink font-bold">
+            {tell('readiness-room.when-it-does-not-pass')}
+          </h3>
           <ul className="leading-snug">
             {failureReasons(forecast).map((reason) => (
               <li key={reason.key} className="flex justify-between gap-4 border-b border-hair py-1">
                 <span>{reason.words}</span>
-                <span className="shrink-0 font-semibold">{reason.share} of runs</span>
+                <span className="shrink-0 font-semibold">
+                  {tell('readiness-room.of-runs', { share: reason.share })}
+                </span>
               </li>
             ))}
           </ul>
         </Sheet>
-        <Sheet title="Scores">
+        <Sheet title={tell('readiness-room.scores')}>
           <Histogram
             bins={bins}
             lineAfter={lineAfter}
-            lineLabel={line === null ? '' : `pass ${line}`}
+            lineLabel={line === null ? '' : tell('readiness-room.pass', { line })}
             axisLabel="points"
             sentence={scoresInWords(bins, line)}
           />
@@ -238,9 +268,9 @@ function Answer({ readiness, forecasting, book, trial, state, fresh }: AnswerPro
 
 function NotRehearsed({ lines }: { readonly lines: readonly string[] }) {
   return (
-    <Sheet title="Not rehearsed yet">
+    <Sheet title={tell('readiness-room.not-rehearsed-yet')}>
       {lines.length === 0 ? (
-        <p>Every element has been away, cold, without pay and as at a trial.</p>
+        <p>{tell('readiness-room.every-element-has-been-away-cold')}</p>
       ) : (
         <ul className="list-inside list-disc leading-snug">
           {lines.map((line) => (

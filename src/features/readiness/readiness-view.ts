@@ -18,6 +18,7 @@ import type { DogState } from '@/data/live';
 import { type ElementRecord, faultLabel, namedFaults } from '@/data/read';
 import type { HistogramBin } from '@/ui';
 import { writeDay } from '@/ui';
+import { tell } from './words';
 
 export type LedgerRow = {
   readonly key: string;
@@ -88,8 +89,13 @@ function elementRow(context: RowContext, loss: Readiness['forecast']['losses'][n
     bar: loss.units / context.most,
     grounds:
       ground && ground.counted > 0
-        ? `${ground.counted} reps in ${ground.sessions} ${sessions}, ${ground.away} away`
-        : 'no rep yet: a guess',
+        ? tell('readiness-view.reps-in-away', {
+            counted: ground.counted,
+            sessions: ground.sessions,
+            sessions2: sessions,
+            away: ground.away,
+          })
+        : tell('readiness-view.no-rep-yet-a-guess'),
     faults: faultRows(context, (fault) => fault.by === 'dog' && fault.part === loss.part),
   };
 }
@@ -100,11 +106,13 @@ function handlerRow(context: RowContext): LedgerRow {
       ?.units ?? 0;
   return {
     key: 'handler',
-    title: 'Handler’s slips',
+    title: tell('readiness-view.handlers-slips'),
     element: null,
     lost: units * context.pointsPerUnit,
     bar: units / context.most,
-    grounds: `your logged slips at its ${context.exercise?.parts.length ?? 0} elements, and a stated guess`,
+    grounds: tell('readiness-view.your-logged-slips-at-its-elements', {
+      partsCount: context.exercise?.parts.length ?? 0,
+    }),
     faults: faultRows(context, (fault) => fault.by === 'handler'),
   };
 }
@@ -151,9 +159,12 @@ export function histogramBins(
 
 /** The histogram as a sentence. */
 export function scoresInWords(bins: readonly HistogramBin[], line: number | null): string {
-  if (line === null) return 'How many simulated runs reach each score.';
+  if (line === null) return tell('readiness-view.how-many-simulated-runs-reach-each');
   const reached = bins.filter((bin) => bin.passes).reduce((sum, bin) => sum + bin.share, 0);
-  return `${Math.round(reached * 100)} of 100 simulated runs reach ${line} points or more.`;
+  return tell('readiness-view.of-100-simulated-runs-reach-points', {
+    round: Math.round(reached * 100),
+    line,
+  });
 }
 
 /**
@@ -163,20 +174,36 @@ export function scoresInWords(bins: readonly HistogramBin[], line: number | null
 export function headline(dog: string, forecast: Forecast, missing: readonly string[]): string {
   const { low, mid, high } = forecast.pass;
   if (high - low > 0.5)
-    return `Too little is known: anything from ${writeShare(low)} to ${writeShare(high)} that ${dog} would pass.`;
+    return tell('readiness-view.too-little-is-known-anything-from', {
+      writeShare: writeShare(low),
+      writeShare2: writeShare(high),
+      dog,
+    });
   if (missing.length > 0)
-    return `Somewhere from ${writeShare(low)} to ${writeShare(high)} that ${dog} would pass; no nearer without ${listOf(missing.map((one) => MISSING[one] ?? one))}.`;
-  return `About ${writeShare(mid)} that ${dog} would pass: between ${writeShare(low)} and ${writeShare(high)}, as far as the reps can tell.`;
+    return tell('readiness-view.somewhere-from-to-that-would-pass', {
+      writeShare: writeShare(low),
+      writeShare2: writeShare(high),
+      dog,
+      listOf: listOf(missing.map((one) => MISSING[one] ?? one)),
+    });
+  return tell('readiness-view.about-that-would-pass-between-and', {
+    writeShare: writeShare(mid),
+    dog,
+    writeShare2: writeShare(low),
+    writeShare3: writeShare(high),
+  });
 }
 
 const MISSING: Readonly<Record<string, string>> = {
-  away: 'reps in another place',
-  cold: 'first tries of a day',
-  unpaid: 'reps without pay',
+  away: tell('readiness-view.reps-in-another-place'),
+  cold: tell('readiness-view.first-tries-of-a-day'),
+  unpaid: tell('readiness-view.reps-without-pay'),
 };
 
 const listOf = (words: readonly string[]): string =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+  words.length < 2
+    ? words.join('')
+    : tell('readiness-view.and', { words: words.slice(0, -1).join(', '), at: words.at(-1) });
 
 /**
  * For each dog with several classes: which is the safer one to enter, where the intervals tell them
@@ -188,18 +215,27 @@ export function saferClasses(
   return [...new Set(rows.map((row) => row.dog))].flatMap((dog) => {
     const [best, next] = rows.filter((row) => row.dog === dog).toSorted((a, b) => b.pass.mid - a.pass.mid);
     if (!best || !next) return [];
-    const both = `${writeShare(best.pass.mid)} against ${writeShare(next.pass.mid)}`;
+    const both = tell('readiness-view.against', {
+      writeShare: writeShare(best.pass.mid),
+      writeShare2: writeShare(next.pass.mid),
+    });
     if (best.pass.low <= next.pass.mid && best.pass.mid <= next.pass.high)
-      return [`${dog}: the classes cannot be told apart yet, ${both}.`];
-    return [`${dog}: ${best.title} is the safer one, ${both}.`];
+      return [tell('readiness-view.the-classes-cannot-be-told-apart', { dog, both })];
+    return [tell('readiness-view.is-the-safer-one', { dog, title: best.title, both })];
   });
 }
 
 /** The fan as a sentence. */
 export function outlookInWords(outlook: readonly OutlookPoint[]): string {
   const [first, last] = [outlook[0], outlook.at(-1)];
-  if (!first || !last) return 'No day ahead.';
-  return `From ${writeShare(first.pass.mid)} today to ${writeShare(last.pass.mid)} on ${writeDay(last.day)}, where it lies between ${writeShare(last.pass.low)} and ${writeShare(last.pass.high)}.`;
+  if (!first || !last) return tell('readiness-view.no-day-ahead');
+  return tell('readiness-view.from-today-to-on-where-it-lies', {
+    writeShare: writeShare(first.pass.mid),
+    writeShare2: writeShare(last.pass.mid),
+    writeDay: writeDay(last.day),
+    writeShare3: writeShare(last.pass.low),
+    writeShare4: writeShare(last.pass.high),
+  });
 }
 
 /** Why simulated runs do not pass, most frequent first. */
@@ -223,17 +259,19 @@ export function neverTrained(readiness: Readiness, state: DogState): string[] {
   const { rehearsals } = readiness;
   const untouched = readiness.grounds
     .filter((ground) => ground.counted === 0)
-    .map((ground) => `${title(ground.element)}: no rep at all`);
+    .map((ground) => tell('readiness-view.no-rep-at-all', { title: title(ground.element) }));
   const home = readiness.grounds
     .filter((ground) => ground.counted > 0 && ground.away === 0)
     .map((ground) => title(ground.element));
   return [
     ...untouched,
-    ...(home.length > 0 ? [`Never away from the usual place: ${home.join(', ')}`] : []),
+    ...(home.length > 0
+      ? [tell('readiness-view.never-away-from-the-usual-place', { home: home.join(', ') })]
+      : []),
     ...conditionsNeverMet(readiness, state),
     ...faultsOnlyNoted(readiness, state),
-    ...(rehearsals.unpaid === 0 ? ['Never without pay, where pay was noted'] : []),
-    ...(rehearsals.rehearsed === 0 ? ['Never rehearsed as at the trial, with the steward’s pauses'] : []),
+    ...(rehearsals.unpaid === 0 ? [tell('readiness-view.never-without-pay-where-pay-was')] : []),
+    ...(rehearsals.rehearsed === 0 ? [tell('readiness-view.never-rehearsed-as-at-the-trial')] : []),
   ];
 }
 
@@ -243,7 +281,9 @@ function conditionsNeverMet(readiness: Readiness, state: DogState): string[] {
     const never = coverOf(state.evidence.get(element.id) ?? [], element.conditions)
       .filter((row) => element.conditions.some((condition) => condition.title === row.condition))
       .flatMap((row) => row.never.map((option) => `${row.condition.toLowerCase()} ${option}`));
-    return never.length > 0 ? [`${element.title}: never with ${never.join(', ')}`] : [];
+    return never.length > 0
+      ? [tell('readiness-view.never-with', { title: element.title, never: never.join(', ') })]
+      : [];
   });
 }
 
@@ -260,7 +300,12 @@ function faultsOnlyNoted(readiness: Readiness, state: DogState): string[] {
       (fault) => faultLabel(named, fault)?.toLowerCase() ?? fault.key,
     );
     return noted.length > 0
-      ? [`${element.title}: unproven, since only noted so far: ${noted.join(', ')}`]
+      ? [
+          tell('readiness-view.unproven-since-only-noted-so-far', {
+            title: element.title,
+            noted: noted.join(', '),
+          }),
+        ]
       : [];
   });
 }

@@ -8,6 +8,7 @@ import { type ForecastRecord, keptForecasts, type ResultRecord, type Trial } fro
 import { addResult, removeResult } from '@/data/write';
 import { Button, SelectField, Sheet, TextField, writeDay } from '@/ui';
 import { type ResultFields, readPoints, resultFields } from './trial-form';
+import { tell } from './words';
 
 /**
  * How it went, mock or real, against what was said before; and over all dogs how good the forecasts
@@ -28,11 +29,11 @@ export function ResultsSheet({ trial }: { readonly trial: Trial }) {
   const forecasts = kept.forecasts.filter((forecast) => forecast.trialId === trial.id);
   return (
     <Sheet
-      title="Said and happened"
-      aside={`${forecasts.length} ${forecasts.length === 1 ? 'forecast' : 'forecasts'} of this trial kept`}
+      title={tell('results-sheet.said-and-happened')}
+      aside={tell('results-sheet.forecast', { forecastsCount: forecasts.length })}
     >
       {mine.length > 0 && (
-        <ul aria-label="Results" className="mb-3">
+        <ul aria-label={tell('results-sheet.results')} className="mb-3">
           {mine.toReversed().map((result) => (
             <ResultLine
               key={result.id}
@@ -42,7 +43,11 @@ export function ResultsSheet({ trial }: { readonly trial: Trial }) {
           ))}
         </ul>
       )}
-      <p role="status" aria-label="How good the forecasts are" className="mb-3 leading-snug">
+      <p
+        role="status"
+        aria-label={tell('results-sheet.how-good-the-forecasts-are')}
+        className="mb-3 leading-snug"
+      >
         {calibration.ok ? calibrationInWords(calibration.value) : calibration.message}
       </p>
       <NewResult trial={trial} />
@@ -62,23 +67,36 @@ function ResultLine({
     <li className="flex flex-wrap items-baseline justify-between gap-x-4 border-b border-hair py-1.5 leading-snug">
       <span>
         <span className="font-semibold">
-          {writeDay(result.day)}, {result.kind === 'mock' ? 'mock trial' : 'trial'}:{' '}
-          {result.passed ? 'passed' : 'did not pass'}
+          {tell('results-sheet.mock-trial', {
+            writeDay: writeDay(result.day),
+            kind: result.kind === 'mock',
+            passed: Boolean(result.passed),
+          })}
         </span>
-        {result.points !== null && `, ${result.points} points`}
+        {result.points !== null && tell('results-sheet.points', { points: result.points })}
         {result.note !== '' && `. ${result.note}`}
         <span className="block text-sm text-ink-soft">
           {forecast
-            ? `Said on ${writeDay(forecast.day)}: ${writeShare(forecast.pass.mid)} (${writeShare(forecast.pass.low)} to ${writeShare(forecast.pass.high)})${forecast.points === null ? '' : `, ${forecast.points.toFixed(1)} points`}, from ${forecast.reps} reps.`
-            : 'No forecast had been given before that day.'}
+            ? tell('results-sheet.said-on-to-from-reps', {
+                writeDay: writeDay(forecast.day),
+                writeShare: writeShare(forecast.pass.mid),
+                writeShare2: writeShare(forecast.pass.low),
+                writeShare3: writeShare(forecast.pass.high),
+                points:
+                  forecast.points === null
+                    ? ''
+                    : tell('results-sheet.points', { points: forecast.points.toFixed(1) }),
+                reps: forecast.reps,
+              })
+            : tell('results-sheet.no-forecast-had-been-given-before')}
         </span>
       </span>
       <Button
         look="quiet"
-        aria-label={`Take out the result of ${writeDay(result.day)}`}
-        onClick={() => void done('Result taken out.', removeResult(kennel, result.id))}
+        aria-label={tell('results-sheet.take-out-the-result-of', { writeDay: writeDay(result.day) })}
+        onClick={() => void done(tell('results-sheet.result-taken-out'), removeResult(kennel, result.id))}
       >
-        Take out
+        {tell('results-sheet.take-out')}
       </Button>
     </li>
   );
@@ -101,7 +119,7 @@ function NewResult({ trial }: { readonly trial: Trial }) {
       points: readPoints(points) ?? null,
       note,
     };
-    const added = await done('The result is kept.', addResult(kennel, result, today));
+    const added = await done(tell('results-sheet.the-result-is-kept'), addResult(kennel, result, today));
     if (!added.ok) return;
     resetField('points');
     resetField('note');
@@ -109,50 +127,50 @@ function NewResult({ trial }: { readonly trial: Trial }) {
   return (
     <details>
       <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">
-        Enter a result
+        {tell('results-sheet.enter-a-result')}
       </summary>
       <form className="mt-2 grid gap-3 sm:grid-cols-2" noValidate onSubmit={save}>
         <TextField
-          label="Day of the result"
+          label={tell('results-sheet.day-of-the-result')}
           type="date"
           max={today}
           {...register('day')}
           problem={errors.day?.message}
         />
         <SelectField
-          label="Kind of run"
+          label={tell('results-sheet.kind-of-run')}
           value={watch('kind')}
           options={[
-            { value: 'mock', words: 'mock trial' },
-            { value: 'trial', words: 'trial' },
+            { value: 'mock', words: tell('results-sheet.mock-trial-2') },
+            { value: 'trial', words: tell('results-sheet.trial') },
           ]}
           onChange={(kind) => setValue('kind', kind)}
         />
         <SelectField
-          label="Passed"
+          label={tell('results-sheet.passed')}
           value={watch('passed')}
           options={[
-            { value: 'yes', words: 'yes' },
-            { value: 'no', words: 'no' },
+            { value: 'yes', words: tell('results-sheet.yes') },
+            { value: 'no', words: tell('results-sheet.no') },
           ]}
           onChange={(passed) => setValue('passed', passed)}
         />
         <TextField
-          label="Points, if there were any"
+          label={tell('results-sheet.points-if-there-were-any')}
           inputMode="decimal"
           {...register('points')}
           problem={errors.points?.message}
         />
         <TextField
           className="sm:col-span-2"
-          label="Note"
+          label={tell('results-sheet.note')}
           maxLength={2000}
           {...register('note')}
           problem={errors.note?.message}
         />
         <p>
           <Button type="submit" look="ink">
-            Keep the result
+            {tell('results-sheet.keep-the-result')}
           </Button>
         </p>
       </form>

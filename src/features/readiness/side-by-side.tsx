@@ -7,6 +7,7 @@ import { type ClassOfDog, classesOfDogs } from '@/data/read';
 import { newestOf, Sheet, useLatest } from '@/ui';
 import { ask } from '@/workers/client';
 import { saferClasses } from './readiness-view';
+import { tell } from './words';
 
 const SIZE = { groups: 100, runs: 40 } as const;
 const SEED = 1;
@@ -45,15 +46,18 @@ export function SideBySide() {
   if (!rows) return null;
   const best = Math.max(...rows.map((row) => row.readiness.forecast.pass.mid));
   return (
-    <Sheet title="Side by side" aside="every class that is broken down, with the usual assumptions">
+    <Sheet
+      title={tell('side-by-side.side-by-side')}
+      aside={tell('side-by-side.every-class-that-is-broken-down')}
+    >
       <table className="w-full text-left leading-snug">
         <thead>
           <tr className="border-b border-ink">
             <th scope="col" className="py-1">
-              Dog and class
+              {tell('side-by-side.dog-and-class')}
             </th>
-            <th scope="col">To pass</th>
-            <th scope="col">Costs most</th>
+            <th scope="col">{tell('side-by-side.to-pass')}</th>
+            <th scope="col">{tell('side-by-side.costs-most')}</th>
           </tr>
         </thead>
         <tbody>
@@ -68,7 +72,7 @@ export function SideBySide() {
                 <td className={mid === best ? 'font-bold' : ''}>
                   {writeShare(mid)}
                   <span className="block text-sm font-normal text-ink-soft">
-                    {writeShare(low)} to {writeShare(high)}
+                    {tell('side-by-side.to', { writeShare: writeShare(low), writeShare2: writeShare(high) })}
                   </span>
                 </td>
                 <td>{one.titles.get(loss?.element ?? '') ?? ''}</td>

@@ -1,32 +1,33 @@
 import * as v from 'valibot';
 import { type Day, isDay } from '@/core/shared';
+import { tell } from './words';
 
 const NAME = v.pipe(
   v.string(),
   v.trim(),
-  v.minLength(1, 'A trial needs a name.'),
-  v.maxLength(120, 'A shorter name, please: at most 120 letters.'),
+  v.minLength(1, tell('trial-form.a-trial-needs-a-name')),
+  v.maxLength(120, tell('trial-form.a-shorter-name-please-at-most-120')),
 );
 
 /** The fields of a trial ahead, as typed; `today` is the first day that it can be on. */
 export const trialFields = (today: Day) =>
   v.pipe(
     v.object({
-      book: v.pipe(v.string(), v.minLength(1, 'A trial needs a rule book: read one in under Rule books.')),
+      book: v.pipe(v.string(), v.minLength(1, tell('trial-form.a-trial-needs-a-rule-book-read-one'))),
       title: NAME,
       day: v.pipe(
         v.string(),
-        v.check((day) => isDay(day) && day >= today, 'Say on which day it is, today or later.'),
+        v.check((day) => isDay(day) && day >= today, tell('trial-form.say-on-which-day-it-is-today-or')),
       ),
       closes: v.pipe(
         v.string(),
-        v.check((day) => day === '' || isDay(day), 'Say on which day entries close, or leave it empty.'),
+        v.check((day) => day === '' || isDay(day), tell('trial-form.say-on-which-day-entries-close-or')),
       ),
     }),
     v.forward(
       v.check(
         ({ day, closes }) => closes === '' || !isDay(day) || closes <= day,
-        'Entries close on the day of the trial at the latest.',
+        tell('trial-form.entries-close-on-the-day-of-the'),
       ),
       ['closes'],
     ),
@@ -45,14 +46,14 @@ export const resultFields = (today: Day) =>
   v.object({
     day: v.pipe(
       v.string(),
-      v.check((day) => isDay(day) && day <= today, 'Say on which day it was, today or before.'),
+      v.check((day) => isDay(day) && day <= today, tell('trial-form.say-on-which-day-it-was-today-or')),
     ),
     kind: v.picklist(['mock', 'trial']),
     passed: v.picklist(['yes', 'no']),
     points: v.pipe(
       v.string(),
-      v.check((text) => readPoints(text) !== undefined, 'That is not a number of points.'),
+      v.check((text) => readPoints(text) !== undefined, tell('trial-form.that-is-not-a-number-of-points')),
     ),
-    note: v.pipe(v.string(), v.trim(), v.maxLength(2000, 'A shorter note, please.')),
+    note: v.pipe(v.string(), v.trim(), v.maxLength(2000, tell('trial-form.a-shorter-note-please'))),
   });
 export type ResultFields = v.InferOutput<ReturnType<typeof resultFields>>;

@@ -6,6 +6,7 @@ import type { Trial } from '@/data/read';
 import { newestOf, SelectField, Sheet, useLatest } from '@/ui';
 import { ask } from '@/workers/client';
 import type { Forecasting } from './use-forecast';
+import { tell } from './words';
 
 type Props = {
   readonly readiness: Readiness;
@@ -37,18 +38,18 @@ export function WhatIfSheet({ readiness, forecasting, trial, state }: Props) {
   const title = (id: ElementId): string => state.work.elements.find((one) => one.id === id)?.title ?? id;
   if (readiness.help.length === 0) return null;
   return (
-    <Sheet title="What if" aside="one element better or worse, all else as it is">
+    <Sheet title={tell('what-if.what-if')} aside={tell('what-if.one-element-better-or-worse-all')}>
       <SelectField
-        label="Element"
+        label={tell('what-if.element')}
         value={element ?? ''}
         options={[
-          { value: '', words: 'choose one' },
+          { value: '', words: tell('what-if.choose-one') },
           ...readiness.help.map((one) => ({ value: one.element as string, words: title(one.element) })),
         ]}
         onChange={(id) => setElement(id === '' ? null : (id as ElementId))}
       />
       {element !== null && latest.state === 'working' && curve?.element !== element && (
-        <p className="mt-3">Working it out …</p>
+        <p className="mt-3">{tell('what-if.working-it-out')}</p>
       )}
       {element !== null && latest.state === 'failed' && <p className="mt-3">{latest.failure.message}</p>}
       {curve && curve.element === element && <Slider key={element} curve={curve} />}
@@ -68,11 +69,14 @@ function Slider({ curve }: { readonly curve: WhatIf }) {
   return (
     <div className="mt-3 grid gap-2">
       <label className="block font-semibold">
-        Clean at the trial, cold and away: {writeShare(at.clean)} of the time
+        {tell('what-if.clean-at-the-trial-cold-and-away', { writeShare: writeShare(at.clean) })}
         <input
           type="range"
-          aria-label="How clean at the trial"
-          aria-valuetext={`${writeShare(at.clean)} clean; ${writeShare(at.pass)} to pass`}
+          aria-label={tell('what-if.how-clean-at-the-trial')}
+          aria-valuetext={tell('what-if.clean-to-pass', {
+            writeShare: writeShare(at.clean),
+            writeShare2: writeShare(at.pass),
+          })}
           className="mt-1 block h-11 w-full accent-(--ink)"
           min={0}
           max={(curve.points.length - 1) * FINE}
@@ -80,17 +84,23 @@ function Slider({ curve }: { readonly curve: WhatIf }) {
           onChange={(event) => setPlace(Number(event.target.value))}
         />
       </label>
-      <p role="status" aria-label="What if" className="text-xl font-bold leading-snug">
-        {writeShare(at.pass)} to pass
+      <p role="status" aria-label={tell('what-if.what-if')} className="text-xl font-bold leading-snug">
+        {tell('what-if.to-pass', { writeShare: writeShare(at.pass) })}
         <span className="text-base font-normal">
           {' '}
-          ({writeShare(at.low)} to {writeShare(at.high)}), {change >= 0 ? '+' : '−'}
-          {Math.abs(change * 100).toFixed(1)} in 100 against today
+          {tell('what-if.to', {
+            writeShare: writeShare(at.low),
+            writeShare2: writeShare(at.high),
+            change: change >= 0,
+            abs: Math.abs(change * 100).toFixed(1),
+          })}
         </span>
       </p>
       <p className="text-sm leading-snug text-ink-soft">
-        Today it is {writeShare(today.clean)} clean there, and {writeShare(today.pass)} to pass by this
-        coarser simulation of 4,000 runs.
+        {tell('what-if.today-it-is-clean-there-and-to', {
+          writeShare: writeShare(today.clean),
+          writeShare2: writeShare(today.pass),
+        })}
       </p>
     </div>
   );

@@ -11,6 +11,7 @@ import {
   writePoints,
 } from '@/core/rulebooks';
 import type { PartKey } from '@/core/shared';
+import { tell } from './words';
 
 export type FaultLine = {
   readonly key: string;
@@ -99,7 +100,7 @@ export function stakeLines(book: RuleBook): StakeLine[] {
   const most = stakes[0]?.units ?? 1;
   return stakes.map((stake) => {
     const counted = writePoints(rules, stake.units);
-    const words = `${counted} ${counted === '1' ? word : `${word}s`}${stake.exercises > 1 ? ` in ${stake.exercises} exercises` : ''}`;
+    const words = `${counted} ${counted === '1' ? word : `${word}s`}${stake.exercises > 1 ? tell('class-view.in-exercises', { exercises: stake.exercises }) : ''}`;
     return { key: stake.part, title: stake.title, words, bar: stake.units / most };
   });
 }

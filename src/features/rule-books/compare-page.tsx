@@ -7,6 +7,7 @@ import { useKennel } from '@/data/live';
 import { listRuleBooks, type Touched, touchedBy, trialsOf, workOf } from '@/data/read';
 import { moveToEdition } from '@/data/write';
 import { Button, buttonClass, Notice, PageHead, SelectField, Sheet } from '@/ui';
+import { tell } from './words';
 
 /**
  * Two editions side by side: what changed in words and numbers, what of the dog's work it touches,
@@ -17,25 +18,25 @@ export function ComparePage() {
   const { book: id } = useParams();
   const records = useLiveQuery(() => listRuleBooks(kennel), [kennel]);
   const [chosen, setChosen] = useState<string | null>(null);
-  if (!records) return <p className="text-lg">Opening the rule books …</p>;
+  if (!records) return <p className="text-lg">{tell('compare-page.opening-the-rule-books')}</p>;
   const book = records.find((record) => record.id === id)?.book;
-  if (!book) return <Notice tone="alert">There is no such rule book in this kennel.</Notice>;
+  if (!book) return <Notice tone="alert">{tell('compare-page.there-is-no-such-rule-book-in-this')}</Notice>;
   // Another edition of the same class is what one wants to see first.
   const others = records.map((record) => record.book).filter((other) => other.id !== book.id);
   const other =
     others.find((one) => one.id === chosen) ?? others.find((one) => one.title === book.title) ?? others[0];
   return (
     <>
-      <PageHead title={`${book.title}: compare editions`}>
-        What changed in words and numbers, and what of the dog’s work it touches.
+      <PageHead title={tell('compare-page.compare-editions', { title: book.title })}>
+        {tell('compare-page.what-changed-in-words-and-numbers')}
       </PageHead>
       <div className="mb-5 flex flex-wrap items-end gap-4">
         <Link className={buttonClass('plain')} to={`/${kennel.name}/rule-books/${book.id}`}>
-          Back to the rules
+          {tell('compare-page.back-to-the-rules')}
         </Link>
         <SelectField
-          label="Compare with"
-          shown={`from ${book.edition} to`}
+          label={tell('compare-page.compare-with')}
+          shown={tell('compare-page.from-to', { edition: book.edition })}
           beside
           className="min-w-0 max-w-full text-lg"
           look="min-h-11 w-full min-w-0 bg-sheet font-semibold sm:w-auto"
@@ -47,7 +48,7 @@ export function ComparePage() {
       {other ? (
         <Comparison before={book} after={other} />
       ) : (
-        <Notice>Read in another rule book or edition to compare with.</Notice>
+        <Notice>{tell('compare-page.read-in-another-rule-book-or')}</Notice>
       )}
     </>
   );
@@ -68,7 +69,7 @@ function Comparison({ before, after }: { readonly before: RuleBook; readonly aft
       <Sheet
         title={
           changes.length === 0
-            ? 'Nothing changed'
+            ? tell('compare-page.nothing-changed')
             : `${changes.length} ${changes.length === 1 ? 'change' : 'changes'}`
         }
       >
@@ -110,21 +111,25 @@ function WhatItTouches({
   const title = (exercise: string): string =>
     before.exercises.find((one) => one.id === exercise)?.title ?? exercise;
   const lines = [
-    ...touched.breakdowns.map((breakdown) => `Breakdown of “${title(breakdown.exercise)}”`),
-    ...touched.elements.map((element) => `Ladder of “${element.title}”: another demand`),
-    ...touched.trials.map((trial) => `Forecast for the ${trial.title}`),
+    ...touched.breakdowns.map((breakdown) =>
+      tell('compare-page.breakdown-of', { title: title(breakdown.exercise) }),
+    ),
+    ...touched.elements.map((element) =>
+      tell('compare-page.ladder-of-another-demand', { title: element.title }),
+    ),
+    ...touched.trials.map((trial) => tell('compare-page.forecast-for-the', { title: trial.title })),
   ];
   const move = async (): Promise<void> => {
     if (!dog) return;
     const moving = moveToEdition(kennel, dog.id, before, after);
-    const moved = await done(`${name} now trains by ${after.edition}.`, moving);
+    const moved = await done(tell('compare-page.now-trains-by', { name, edition: after.edition }), moving);
     setFailure(moved.ok ? null : moved);
   };
   return (
-    <Sheet title={`What it touches of ${name}’s work`} className="self-start">
+    <Sheet title={tell('compare-page.what-it-touches-of-s-work', { name })} className="self-start">
       {lines.length === 0 ? (
         <p className="leading-snug">
-          Nothing: {name} does not train by {before.edition} of this class.
+          {tell('compare-page.nothing-does-not-train-by-of-this', { name, edition: before.edition })}
         </p>
       ) : (
         <>
@@ -134,12 +139,11 @@ function WhatItTouches({
             ))}
           </ul>
           <p className="mt-3 text-sm leading-snug text-ink-soft">
-            Moving takes breakdowns, trials and those demands over. Demands that you set yourself stay; values
-            set by hand lie on where their rung is planned alike, and wait where it is not. No rep is touched.
+            {tell('compare-page.moving-takes-breakdowns-trials-and')}
           </p>
           <p className="mt-3">
             <Button look="signal" size="big" onClick={() => void move()}>
-              Move {name} to {after.edition}
+              {tell('compare-page.move-to', { name, edition: after.edition })}
             </Button>
           </p>
         </>
@@ -147,7 +151,7 @@ function WhatItTouches({
       {failure && (
         <div className="mt-3">
           <Notice tone="alert" role="alert">
-            {failure.message} Nothing has changed.
+            {tell('compare-page.nothing-has-changed', { message: failure.message })}
           </Notice>
         </div>
       )}

@@ -8,6 +8,7 @@ import { listRuleBooks, trialsOf } from '@/data/read';
 import { putRuleBook } from '@/data/write';
 import { Button, buttonClass, Chain, FileButton, Notice, PageHead, Sheet } from '@/ui';
 import { classView, type ExerciseView, type FaultLine, passInWords, stakeLines } from './class-view';
+import { tell } from './words';
 
 export function RuleBooksRoom() {
   const { kennel, dog } = useKennel();
@@ -29,40 +30,36 @@ export function RuleBooksRoom() {
   return (
     <>
       <div className="print:hidden">
-        <PageHead title="Rule books">
-          What each exercise asks, what each fault costs, and what it takes to pass.
+        <PageHead title={tell('rule-books-room.rule-books')}>
+          {tell('rule-books-room.what-each-exercise-asks-what-each')}
         </PageHead>
       </div>
       <div className="flex flex-wrap items-center gap-3 print:hidden">
         <ReadFile onProblems={setProblems} />
         <Link className={buttonClass('plain', 'big')} to={`/${kennel.name}/rule-books/write`}>
-          Write one
+          {tell('rule-books-room.write-one')}
         </Link>
         {open && (
           <>
             <Link className={buttonClass('ink', 'big')} to={`/${kennel.name}/rule-books/${open.id}/sheet`}>
-              What does it cost?
+              {tell('rule-books-room.what-does-it-cost')}
             </Link>
             <Link
               className={buttonClass('plain', 'big')}
               to={`/${kennel.name}/rule-books/${open.id}/compare`}
             >
-              Compare editions
+              {tell('rule-books-room.compare-editions')}
             </Link>
             <Button size="big" onClick={() => window.print()}>
-              Print this digest
+              {tell('rule-books-room.print-this-digest')}
             </Button>
           </>
         )}
       </div>
       {problems.length > 0 && <Problems problems={problems} />}
       {found?.records.length === 0 && (
-        <Sheet title="No rule book yet" className="mt-6 max-w-3xl">
-          <p className="leading-snug">
-            You can train without one: your own goals are enough. To be told whether a run would pass, read in
-            a rule-book file. The sample kennel shows what one looks like; its format is open and can be
-            written in any text editor.
-          </p>
+        <Sheet title={tell('rule-books-room.no-rule-book-yet')} className="mt-6 max-w-3xl">
+          <p className="leading-snug">{tell('rule-books-room.you-can-train-without-one-your-own')}</p>
         </Sheet>
       )}
       {open && (
@@ -78,7 +75,7 @@ export function RuleBooksRoom() {
 function BookList({ books, open }: { readonly books: readonly RuleBook[]; readonly open: RuleBook }) {
   const { kennel } = useKennel();
   return (
-    <nav aria-label="Rule books here" className="print:hidden">
+    <nav aria-label={tell('rule-books-room.rule-books-here')} className="print:hidden">
       <ul className="grid gap-2">
         {books.map((book) => (
           <li key={book.id}>
@@ -89,7 +86,11 @@ function BookList({ books, open }: { readonly books: readonly RuleBook[]; readon
             >
               <span className="block font-semibold">{book.title}</span>
               <span className="block text-sm">
-                {book.edition}. {familyOf(book.rules).title}, {book.exercises.length} exercises
+                {tell('rule-books-room.exercises', {
+                  edition: book.edition,
+                  title: familyOf(book.rules).title,
+                  exercisesCount: book.exercises.length,
+                })}
               </span>
             </Link>
           </li>
@@ -106,11 +107,18 @@ function ReadFile({ onProblems }: { readonly onProblems: (problems: readonly Fai
     onProblems(read.ok ? [] : read.problems);
     if (!read.ok) return;
     await done(
-      ({ replaced }) => `${read.value.title} is ${replaced ? 'replaced' : 'here'}.`,
+      ({ replaced }) =>
+        tell('rule-books-room.is-replaced', { title: read.value.title, replaced: Boolean(replaced) }),
       putRuleBook(kennel, read.value, now()),
     );
   };
-  return <FileButton label="Read a rule-book file" inputLabel="Rule-book file" onFile={take} />;
+  return (
+    <FileButton
+      label={tell('rule-books-room.read-a-rule-book-file')}
+      inputLabel={tell('rule-books-room.rule-book-file')}
+      onFile={take}
+    />
+  );
 }
 
 function Problems({ problems }: { readonly problems: readonly Failure[] }) {
@@ -118,8 +126,12 @@ function Problems({ problems }: { readonly problems: readonly Failure[] }) {
     <div className="mt-4 max-w-3xl">
       <Notice tone="alert" role="alert">
         <p className="font-semibold">
-          The file was not taken; nothing has changed.{' '}
-          {problems.length === 1 ? 'This is wrong in it:' : `${problems.length} things are wrong in it:`}
+          {tell('rule-books-room.the-file-was-not-taken-nothing-has', {
+            problemsCount:
+              problems.length === 1
+                ? tell('rule-books-room.this-is-wrong-in-it')
+                : tell('rule-books-room.things-are-wrong-in-it', { problemsCount: problems.length }),
+          })}
         </p>
         <ul className="mt-1 grid gap-1">
           {problems.map((problem) => (
@@ -141,21 +153,27 @@ function ClassSheet({ book }: { readonly book: RuleBook }) {
       aria-label={book.title}
       className={`digest grid grid-cols-1 content-start gap-5 print:block print:gap-3 ${crowded ? 'print:columns-3' : 'print:columns-2'}`}
     >
-      <Sheet title={book.title} aside={`${book.edition}${book.sample ? ', invented' : ''}`}>
+      <Sheet
+        title={book.title}
+        aside={`${book.edition}${book.sample ? tell('rule-books-room.invented') : ''}`}
+      >
         <div className="grid gap-4 md:grid-cols-[2fr_1fr]">
           <div>
-            <p className="font-semibold">To pass</p>
+            <p className="font-semibold">{tell('rule-books-room.to-pass')}</p>
             <ul className="list-inside list-disc text-lg leading-snug">
               {passInWords(book).map((condition) => (
                 <li key={condition}>{condition}</li>
               ))}
             </ul>
             <p className="mt-2 text-ink-soft">
-              Scored by {familyOf(book.rules).title.toLowerCase()}. {book.note}
+              {tell('rule-books-room.scored-by', {
+                title: familyOf(book.rules).title.toLowerCase(),
+                note: book.note,
+              })}
             </p>
           </div>
           <div>
-            <p className="font-semibold">Awards</p>
+            <p className="font-semibold">{tell('rule-books-room.awards')}</p>
             <ul className="leading-snug">
               {familyOf(book.rules)
                 .awards(book.rules)
@@ -181,9 +199,9 @@ function Stakes({ book }: { readonly book: RuleBook }) {
   const lines = stakeLines(book);
   return (
     <Sheet
-      title="Where the stakes are"
+      title={tell('rule-books-room.where-the-stakes-are')}
       className="print:hidden"
-      aside="the most that one mark at each part can cost"
+      aside={tell('rule-books-room.the-most-that-one-mark-at-each')}
     >
       <ul className="gap-x-8 md:columns-2">
         {lines.map((line) => (
@@ -212,14 +230,14 @@ function ExerciseSheet({ view }: { readonly view: ExerciseView }) {
     title: part.title,
     weight: part.weight,
     strength: null,
-    note: `up to ${part.stake}`,
+    note: tell('rule-books-room.up-to', { stake: part.stake }),
   }));
   return (
     <Sheet title={view.exercise.title} aside={view.maximum}>
       <p className="mb-3 max-w-3xl leading-snug print:hidden">{view.exercise.text}</p>
       <div className="print:hidden">
         <Chain
-          label={`Parts of ${view.exercise.title}, by what one mark can cost`}
+          label={tell('rule-books-room.parts-of-by-what-one-mark-can-cost', { title: view.exercise.title })}
           links={links}
           withStrength={false}
         />
@@ -230,14 +248,20 @@ function ExerciseSheet({ view }: { readonly view: ExerciseView }) {
             <h3 className="border-b border-ink font-bold">
               {i + 1}. {part.title}
             </h3>
-            <p className="py-1 text-sm text-ink-soft print:py-0">Asked: {part.demands}</p>
+            <p className="py-1 text-sm text-ink-soft print:py-0">
+              {tell('rule-books-room.asked', { demands: part.demands })}
+            </p>
             <Faults faults={part.faults} />
           </section>
         ))}
         {view.anywhere.length > 0 && (
           <section>
-            <h3 className="border-b border-ink font-bold">Anywhere in the exercise</h3>
-            <p className="py-1 text-sm text-ink-soft print:hidden">The handler’s slips cost too.</p>
+            <h3 className="border-b border-ink font-bold">
+              {tell('rule-books-room.anywhere-in-the-exercise')}
+            </h3>
+            <p className="py-1 text-sm text-ink-soft print:hidden">
+              {tell('rule-books-room.the-handlers-slips-cost-too')}
+            </p>
             <Faults faults={view.anywhere} />
           </section>
         )}
@@ -253,7 +277,7 @@ function Faults({ faults }: { readonly faults: readonly FaultLine[] }) {
         <li key={fault.key} className="flex items-baseline justify-between gap-4 border-b border-hair py-1">
           <span>
             {fault.title}
-            {fault.handler && <span className="text-ink-soft"> (handler)</span>}
+            {fault.handler && <span className="text-ink-soft"> {tell('rule-books-room.handler')}</span>}
           </span>
           <span className="max-w-[62%] text-right font-semibold">{fault.cost}</span>
         </li>

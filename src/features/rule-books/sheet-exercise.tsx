@@ -3,12 +3,13 @@ import type { RuleBook } from '@/core/rulebooks';
 import { Button, Sheet, TextField } from '@/ui';
 import { useSheet } from './sheet-store';
 import { type FaultButton, givenLabel, readGiven, readMeasure, type SheetExercise } from './sheet-view';
+import { tell } from './words';
 
 const STATES: Readonly<Record<SheetExercise['state'], string>> = {
-  open: 'not run yet',
+  open: tell('sheet-exercise.not-run-yet'),
   scored: 'run',
   zeroed: 'zeroed',
-  'not-run': 'not reached',
+  'not-run': tell('sheet-exercise.not-reached'),
 };
 
 /** One exercise of the sheet: its faults to tap, and what it keeps. */
@@ -23,7 +24,11 @@ export function SheetExerciseCard({
   return (
     <Sheet
       title={exercise.title}
-      aside={`${exercise.kept} of ${exercise.maximum}, ${STATES[exercise.state]}`}
+      aside={tell('sheet-exercise.of', {
+        kept: exercise.kept,
+        maximum: exercise.maximum,
+        state: STATES[exercise.state],
+      })}
       className="print:mb-3 print:break-inside-avoid"
     >
       {exercise.cells.length > 0 && (
@@ -51,9 +56,9 @@ export function SheetExerciseCard({
         <Button
           aria-pressed={exercise.state !== 'open'}
           onClick={() => run(exercise.key)}
-          aria-label={`${exercise.title}: run without a fault`}
+          aria-label={tell('sheet-exercise.run-without-a-fault', { title: exercise.title })}
         >
-          {exercise.state === 'open' ? 'Run without a fault' : 'On the sheet'}
+          {tell('sheet-exercise.run-without-a-fault-2', { state: exercise.state === 'open' })}
         </Button>
         <Given exercise={exercise} book={book} />
       </div>
@@ -78,8 +83,7 @@ function FaultRow({
           </span>
         )}
         <span className="block text-sm text-ink-soft">
-          {fault.cost}
-          {fault.fault.by === 'handler' ? ', handler' : ''}
+          {tell('sheet-exercise.handler', { cost: fault.cost, by: fault.fault.by === 'handler' })}
         </span>
       </span>
       <span className="flex flex-wrap justify-end gap-1 print:hidden">
@@ -119,15 +123,19 @@ function Measure({ label, measured, onAdd }: MeasureProps) {
   return (
     <span className="flex flex-wrap items-center justify-end gap-1">
       <input
-        aria-label={`${label}, measured`}
+        aria-label={tell('sheet-exercise.measured', { label })}
         value={text}
         placeholder={measured.unit}
         onChange={(event) => setText(event.target.value)}
         onKeyDown={(event) => event.key === 'Enter' && take()}
         className="min-h-11 w-16 border-b-2 border-ink bg-paper px-1.5 placeholder:text-ink-soft"
       />
-      <Button aria-label={`${label}: add the measure`} className="px-2.5!" onClick={take}>
-        Add
+      <Button
+        aria-label={tell('sheet-exercise.add-the-measure', { label })}
+        className="px-2.5!"
+        onClick={take}
+      >
+        {tell('sheet-exercise.add')}
       </Button>
       {problem && (
         <span role="alert" className="w-full text-sm text-signal-ink">

@@ -9,6 +9,7 @@ import { Button, buttonClass, Notice, PageHead, Sheet, saveText } from '@/ui';
 import { SheetExerciseCard } from './sheet-exercise';
 import { useSheet } from './sheet-store';
 import { type SheetView, sheetRows, sheetView } from './sheet-view';
+import { tell } from './words';
 
 /**
  * What does it cost? A score sheet: tap what happened and see the score, its reasons, and what can
@@ -18,9 +19,9 @@ export function SheetPage() {
   const { kennel } = useKennel();
   const { book: id } = useParams();
   const records = useLiveQuery(() => listRuleBooks(kennel), [kennel]);
-  if (!records) return <p className="text-lg">Opening the rule book …</p>;
+  if (!records) return <p className="text-lg">{tell('sheet-page.opening-the-rule-book')}</p>;
   const book = records.find((record) => record.id === id)?.book;
-  if (!book) return <Notice tone="alert">There is no such rule book in this kennel.</Notice>;
+  if (!book) return <Notice tone="alert">{tell('sheet-page.there-is-no-such-rule-book-in-this')}</Notice>;
   return <OpenSheet book={book} />;
 }
 
@@ -33,24 +34,26 @@ function OpenSheet({ book }: { readonly book: RuleBook }) {
     saveText(`score-${book.id}-${today}.csv`, Papa.unparse(rows, { escapeFormulae: true }), 'text/csv');
   return (
     <>
-      <PageHead title={`Score sheet: ${book.title}`}>
-        Tap what happened, or type what was measured. {book.note}
+      <PageHead title={tell('sheet-page.score-sheet', { title: book.title })}>
+        {tell('sheet-page.tap-what-happened-or-type-what-was', { note: book.note })}
       </PageHead>
       <p className="mb-5 flex flex-wrap gap-3 print:hidden">
         <Link className={buttonClass('plain')} to={`/${kennel.name}/rule-books/${book.id}`}>
-          Back to the rules
+          {tell('sheet-page.back-to-the-rules')}
         </Link>
         <Button disabled={before.length === 0} onClick={undo}>
-          Undo
+          {tell('sheet-page.undo')}
         </Button>
-        <Button onClick={clear}>Empty sheet</Button>
-        <Button onClick={() => window.print()}>Print</Button>
-        {view.ok && <Button onClick={() => save(sheetRows(view.value, book))}>Save as CSV</Button>}
+        <Button onClick={clear}>{tell('sheet-page.empty-sheet')}</Button>
+        <Button onClick={() => window.print()}>{tell('sheet-page.print')}</Button>
+        {view.ok && (
+          <Button onClick={() => save(sheetRows(view.value, book))}>{tell('sheet-page.save-as-csv')}</Button>
+        )}
       </p>
       {!view.ok && (
         <div className="mb-4">
           <Notice tone="alert" role="alert">
-            {view.message} Undo takes it off the sheet.
+            {tell('sheet-page.undo-takes-it-off-the-sheet', { message: view.message })}
           </Notice>
         </div>
       )}
@@ -71,7 +74,7 @@ function OpenSheet({ book }: { readonly book: RuleBook }) {
 function Standing({ view }: { readonly view: SheetView }) {
   return (
     <div className="order-first lg:order-none">
-      <Sheet title="Score" className="lg:sticky lg:top-4" label="Score">
+      <Sheet title={tell('sheet-page.score')} className="lg:sticky lg:top-4" label={tell('sheet-page.score')}>
         <div aria-live="polite">
           <p className="text-3xl font-extrabold leading-tight">{view.said}</p>
           <p
@@ -84,21 +87,20 @@ function Standing({ view }: { readonly view: SheetView }) {
               <li key={reason}>{reason}</li>
             ))}
             {view.open !== null && (
-              <li>
-                Sure so far {view.sure}; still to come {view.open}.
-              </li>
+              <li>{tell('sheet-page.sure-so-far-still-to-come', { sure: view.sure, open: view.open })}</li>
             )}
             {view.score.margin !== null && view.score.passed && view.open === null && (
               <li>
-                {Number((view.score.margin * view.rules.pointsPerUnit).toFixed(4))} to spare over the pass
-                line.
+                {tell('sheet-page.to-spare-over-the-pass-line', {
+                  margin: Number((view.score.margin * view.rules.pointsPerUnit).toFixed(4)),
+                })}
               </li>
             )}
           </ul>
         </div>
         {view.deductions.length > 0 && (
           <table className="mt-3 w-full text-sm leading-snug">
-            <caption className="sr-only">Deductions</caption>
+            <caption className="sr-only">{tell('sheet-page.deductions')}</caption>
             <tbody>
               {view.deductions.map((deduction) => (
                 <tr key={deduction.key} className="border-t border-hair align-top">

@@ -15,6 +15,7 @@ import {
 } from '@/core/rulebooks';
 import { type ExerciseKey, fail, ok, parseOne, type Result } from '@/core/shared';
 import type { Lines } from './sheet-store';
+import { tell } from './words';
 
 export type FaultButton = {
   readonly fault: Fault;
@@ -98,9 +99,9 @@ export function sheetView(book: RuleBook, lines: Lines): Result<SheetView> {
 }
 
 function verdictOf(score: Score): string {
-  if (!score.passed) return 'Does not pass';
-  if (score.open > 0) return 'Can still pass';
-  return score.award ? `Passes: ${score.award}` : 'Passes';
+  if (!score.passed) return tell('sheet-view.does-not-pass');
+  if (score.open > 0) return tell('sheet-view.can-still-pass');
+  return score.award ? tell('sheet-view.passes', { award: score.award }) : tell('sheet-view.passes-2');
 }
 
 function sheetExercise(
@@ -130,7 +131,7 @@ function sheetExercise(
       title: part.title,
       faults: of(part.id),
     })),
-    { key: 'anywhere', title: 'Anywhere', faults: of(null) },
+    { key: 'anywhere', title: tell('sheet-view.anywhere'), faults: of(null) },
   ];
   return {
     key,
@@ -159,7 +160,7 @@ function faultButton(
   const steps = faultSteps(prepared).filter((step) => step.ref.key === fault.id);
   const taps = steps.map((step) => ({
     key: faultText(step.ref),
-    label: step.label === fault.title ? 'Add' : step.label.slice(fault.title.length + 2),
+    label: step.label === fault.title ? tell('sheet-view.add') : step.label.slice(fault.title.length + 2),
     amount: step.amount,
   }));
   return {
@@ -199,18 +200,21 @@ export function readGiven(book: RuleBook, text: string): Result<readonly number[
     .map((part) => Number(part.replace(',', '.')));
   return marks.length > 0 && marks.every(Number.isFinite)
     ? ok(marks)
-    : fail('given', '', `“${text}” is not a list of marks, such as 8 8.5.`);
+    : fail('given', '', tell('sheet-view.is-not-a-list-of-marks-such-as-8-8', { text }));
 }
 
 /** Whether a family knows marks that are given outright, and how to ask for them. */
 export function givenLabel(book: RuleBook, exercise: ExerciseKey): string | null {
   const { rules } = book;
-  if (rules.family === 'weighted-marks') return `Or the marks of ${rules.judges} judges`;
+  if (rules.family === 'weighted-marks')
+    return tell('sheet-view.or-the-marks-of-judges', { judges: rules.judges });
   if (rules.family === 'retrieves')
-    return rules.letters.length > 0 ? 'Or its points or letter' : 'Or its points';
+    return rules.letters.length > 0
+      ? tell('sheet-view.or-its-points-or-letter')
+      : tell('sheet-view.or-its-points');
   if (rules.family !== 'abilities') return null;
   const judged = rules.exercises.find((series) => series.exercise === exercise)?.judges ?? [];
-  return `Or the marks for ${judged.join(', ')}`;
+  return tell('sheet-view.or-the-marks-for', { judged: judged.join(', ') });
 }
 
 /**
@@ -223,7 +227,14 @@ export function sheetRows(view: SheetView, book: RuleBook): string[][] {
     ...view.deductions
       .filter((deduction) => deduction.exercise === exercise.title)
       .map((deduction) => [exercise.title, deduction.title, deduction.rule, `-${deduction.units}`, '', '']),
-    [exercise.title, exercise.state === 'open' ? 'not run yet' : '', '', '', exercise.kept, exercise.maximum],
+    [
+      exercise.title,
+      exercise.state === 'open' ? tell('sheet-view.not-run-yet') : '',
+      '',
+      '',
+      exercise.kept,
+      exercise.maximum,
+    ],
   ]);
   return [head, ...rows, [view.verdict, view.reasons.join('; '), '', '', view.said, view.full]];
 }

@@ -10,6 +10,7 @@ import {
 } from '@/core/breakdown';
 import type { Result } from '@/core/shared';
 import type { FirstElement } from '@/data/write';
+import { tell } from './words';
 
 /** What can be begun on the first evening: one axis, two answers, no helper and little kit. */
 export type FirstChoice = {
@@ -40,8 +41,8 @@ export const firstElementFields = v.pipe(
     name: v.pipe(
       v.string(),
       v.trim(),
-      v.minLength(1, 'Write the dog’s name.'),
-      v.maxLength(60, 'A shorter name, please: at most 60 letters.'),
+      v.minLength(1, tell('first-element.write-the-dogs-name')),
+      v.maxLength(60, tell('first-element.a-shorter-name-please-at-most-60')),
     ),
     method: v.picklist(
       FIRST_CHOICES.map((one) => one.id),

@@ -12,6 +12,7 @@ import {
   firstElementFields,
   toFirstElement,
 } from './first-element';
+import { tell } from './words';
 
 /** From nothing to the first rep: a name, what to teach, where it stands, where it should go. */
 export function StartRoom() {
@@ -25,7 +26,10 @@ export function StartRoom() {
   const begin = handleSubmit(async (fields) => {
     const first = toFirstElement(fields);
     if (!first) return;
-    const added = await done(`${first.dogName} is in the kennel.`, addDogWithElement(kennel, first));
+    const added = await done(
+      tell('start-room.is-in-the-kennel', { dogName: first.dogName }),
+      addDogWithElement(kennel, first),
+    );
     if (!added.ok) return;
     const element = added.value.made;
     const start = buildLadder(element).rungs[0]?.criteria ?? {};
@@ -36,15 +40,20 @@ export function StartRoom() {
   const { errors } = formState;
   return (
     <>
-      <PageHead title="Start with one dog and one thing to teach">
-        Four answers make a ladder of small steps. You log reps on it at once; a rule book can wait.
+      <PageHead title={tell('start-room.start-with-one-dog-and-one-thing')}>
+        {tell('start-room.four-answers-make-a-ladder-of')}
       </PageHead>
       <div className="grid gap-6 lg:grid-cols-[3fr_2fr]">
-        <Sheet title="Your dog">
+        <Sheet title={tell('start-room.your-dog')}>
           <form onSubmit={begin} noValidate className="grid gap-5">
-            <TextField label="Name" autoComplete="off" {...register('name')} problem={errors.name?.message} />
+            <TextField
+              label={tell('start-room.name')}
+              autoComplete="off"
+              {...register('name')}
+              problem={errors.name?.message}
+            />
             <fieldset>
-              <legend className="text-sm font-semibold">What to teach</legend>
+              <legend className="text-sm font-semibold">{tell('start-room.what-to-teach')}</legend>
               <div className="mt-1 grid gap-2">
                 {FIRST_CHOICES.map((one) => (
                   <label
@@ -67,14 +76,16 @@ export function StartRoom() {
             </fieldset>
             <div className="grid gap-5 sm:grid-cols-2">
               <TextField
-                label={`${chosen?.axis.axis.title ?? 'Value'} now`}
+                label={tell('start-room.now', { title: chosen?.axis.axis.title ?? tell('start-room.value') })}
                 hint={chosen?.axis.askStart}
                 autoComplete="off"
                 {...register('start')}
                 problem={errors.start?.message}
               />
               <TextField
-                label={`${chosen?.axis.axis.title ?? 'Value'} wanted`}
+                label={tell('start-room.wanted', {
+                  title: chosen?.axis.axis.title ?? tell('start-room.value'),
+                })}
                 hint={chosen?.axis.askDemand}
                 autoComplete="off"
                 {...register('goal')}
@@ -82,19 +93,19 @@ export function StartRoom() {
               />
             </div>
             <Button type="submit" look="signal" size="big" disabled={formState.isSubmitting}>
-              Make the ladder and begin
+              {tell('start-room.make-the-ladder-and-begin')}
             </Button>
           </form>
         </Sheet>
         <div className="grid content-start gap-6">
           {chosen && (
-            <Sheet title={`How to teach: ${chosen.element.title.toLowerCase()}`}>
+            <Sheet title={tell('start-room.how-to-teach', { title: chosen.element.title.toLowerCase() })}>
               <dl className="grid gap-2 leading-snug">
-                <dt className="font-semibold">Bring</dt>
+                <dt className="font-semibold">{tell('start-room.bring')}</dt>
                 <dd>{chosen.method.kit.join(', ')}</dd>
-                <dt className="font-semibold">Keep in mind</dt>
+                <dt className="font-semibold">{tell('start-room.keep-in-mind')}</dt>
                 <dd>{chosen.method.advice.join(' ')}</dd>
-                <dt className="font-semibold">When it goes wrong</dt>
+                <dt className="font-semibold">{tell('start-room.when-it-goes-wrong')}</dt>
                 {chosen.method.trouble.map((one) => (
                   <dd key={one.seen}>
                     <span className="font-semibold">{one.seen}: </span>
@@ -104,17 +115,14 @@ export function StartRoom() {
               </dl>
             </Sheet>
           )}
-          <Sheet title="Or look around first">
-            <p className="mb-3 leading-snug">
-              The sample kennel has an invented dog with three months of sessions and a trial ahead. It is
-              kept apart from your own.
-            </p>
+          <Sheet title={tell('start-room.or-look-around-first')}>
+            <p className="mb-3 leading-snug">{tell('start-room.the-sample-kennel-has-an-invented')}</p>
             <p className="flex flex-wrap gap-3">
               <Link className={buttonClass('plain')} to="/sample/today">
-                Open the sample kennel
+                {tell('start-room.open-the-sample-kennel')}
               </Link>
               <Link className={buttonClass('quiet')} to={`/${kennel.name}/files`}>
-                Read in a saved kennel
+                {tell('start-room.read-in-a-saved-kennel')}
               </Link>
             </p>
           </Sheet>

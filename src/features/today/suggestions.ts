@@ -18,6 +18,7 @@ import {
   type Trial,
 } from '@/data/read';
 import type { Weighed } from '@/workers/client';
+import { tell } from './words';
 
 export type SuggestedSession = Suggestion & {
   readonly start: Criteria;
@@ -130,12 +131,16 @@ export function trialInWords(
   return {
     days: inDays(daysBetween(today, trial.day)),
     closes:
-      closing === null ? null : closing >= 0 ? `Entries close ${inDays(closing)}.` : 'Entries are closed.',
+      closing === null
+        ? null
+        : closing >= 0
+          ? tell('suggestions.entries-close', { inDays: inDays(closing) })
+          : tell('suggestions.entries-are-closed'),
   };
 }
 
 export function inDays(days: number): string {
-  if (days < 0) return days === -1 ? 'yesterday' : `${-days} days ago`;
+  if (days < 0) return days === -1 ? 'yesterday' : tell('suggestions.days-ago', { days: -days });
   if (days === 0) return 'today';
-  return days === 1 ? 'tomorrow' : `in ${days} days`;
+  return days === 1 ? 'tomorrow' : tell('suggestions.in-days', { days });
 }

@@ -37,6 +37,7 @@ import {
 } from '@/ui';
 import { ask } from '@/workers/client';
 import { inDays, type SuggestedSession, suggestedSessions, trialInWords, unweighed } from './suggestions';
+import { tell } from './words';
 
 export function TodayRoom() {
   const { dog, today } = useKennelWithDog();
@@ -49,7 +50,7 @@ export function TodayRoom() {
   const assessed = useLatest(job);
   const found = newestOf(assessed);
   const trial = state?.trials.find((candidate) => candidate.day >= today);
-  if (!state) return <p className="text-lg">Reading the log …</p>;
+  if (!state) return <p className="text-lg">{tell('today-room.reading-the-log')}</p>;
   const sessions = found ? suggestedSessions(dog, state, found, today) : null;
   return (
     <>
@@ -57,7 +58,7 @@ export function TodayRoom() {
         title={
           trial
             ? `${dog.name}: ${trial.title} ${trialInWords(trial, today).days}`
-            : `${dog.name}: what to do today`
+            : tell('today-room.what-to-do-today', { name: dog.name })
         }
       >
         {trial ? trialInWords(trial, today).closes : null}
@@ -66,10 +67,10 @@ export function TodayRoom() {
       {found &&
         unweighed(state, found).map(({ element, title, why }) => (
           <Notice key={element} tone="alert">
-            <span className="font-semibold">“{title}” is left out. </span>
+            <span className="font-semibold">{tell('today-room.is-left-out', { title })} </span>
             {why}{' '}
             <Link className="underline" to={`../breakdown/${element}`} relative="path">
-              Mend it
+              {tell('today-room.mend-it')}
             </Link>
           </Notice>
         ))}
@@ -78,11 +79,15 @@ export function TodayRoom() {
           <Standing state={state} />
           {isOffWork(dog, today) && dog.offWork && (
             <Notice tone="alert">
-              {dog.name} is off work
-              {dog.offWork.until ? ` until ${writeDay(dog.offWork.until)}` : ''}
-              {dog.offWork.why === '' ? '' : `: ${dog.offWork.why}`}. Nothing is suggested for it.{' '}
+              {tell('today-room.is-off-work-nothing-is-suggested', {
+                name: dog.name,
+                until: dog.offWork.until
+                  ? tell('today-room.until', { writeDay: writeDay(dog.offWork.until) })
+                  : '',
+                why: dog.offWork.why === '' ? '' : `: ${dog.offWork.why}`,
+              })}{' '}
               <Link className="underline" to="../kennel" relative="path">
-                Put it back to work
+                {tell('today-room.put-it-back-to-work')}
               </Link>
             </Notice>
           )}
@@ -90,31 +95,28 @@ export function TodayRoom() {
           <Ahead state={state} />
           {sessions?.length === 0 && standingSigns(state.bouts).some((sign) => sign.kind === 'stop') && (
             <p className="text-lg leading-snug">
-              Nothing is suggested for {dog.name} while that stands: rest, look it over, ask the vet if in
-              doubt.
+              {tell('today-room.nothing-is-suggested-for-while', { name: dog.name })}
             </p>
           )}
           {sessions ? (
             <Next sessions={sessions} state={state} />
           ) : (
-            <p className="text-lg">Weighing the reps …</p>
+            <p className="text-lg">{tell('today-room.weighing-the-reps')}</p>
           )}
         </div>
         <div className="grid content-start gap-6">
           <Recent state={state} />
           {trial && (
-            <Sheet title="The trial">
-              <p className="mb-3 leading-snug">
-                Would it pass, where do points leak, and what would help most?
-              </p>
+            <Sheet title={tell('today-room.the-trial')}>
+              <p className="mb-3 leading-snug">{tell('today-room.would-it-pass-where-do-points-leak')}</p>
               <Link className={buttonClass('plain')} to="../readiness" relative="path">
-                See the forecast
+                {tell('today-room.see-the-forecast')}
               </Link>
             </Sheet>
           )}
           <p>
             <Link className={buttonClass('quiet')} to="../start" relative="path">
-              Add another dog
+              {tell('today-room.add-another-dog')}
             </Link>
           </p>
         </div>
@@ -129,9 +131,12 @@ function Standing({ state }: { readonly state: DogState }) {
   return standingSigns(state.bouts).map(({ id, day, reason, bout }) => (
     <SignNote
       key={id}
-      words={`${state.work.elements.find((one) => one.id === bout.element)?.title ?? 'A session'}, ${writeDay(day)}: ${reason}`}
+      words={`${state.work.elements.find((one) => one.id === bout.element)?.title ?? tell('today-room.a-session')}, ${writeDay(day)}: ${reason}`}
       onDismiss={(why) =>
-        void done('It no longer holds.', record(kennel, bout, { kind: 'sign-over', of: asId(id), why }))
+        void done(
+          tell('today-room.it-no-longer-holds'),
+          record(kennel, bout, { kind: 'sign-over', of: asId(id), why }),
+        )
       }
     />
   ));
@@ -143,7 +148,7 @@ function OpenSessions() {
   const open = useLiveQuery(() => openBouts(kennel, today), [kennel, today]);
   if (!open || open.length === 0) return null;
   return (
-    <Sheet title="Not ended yet">
+    <Sheet title={tell('today-room.not-ended-yet')}>
       <ul className="grid gap-2">
         {open.map((one) => (
           <li key={one.bout.id} className="flex flex-wrap items-center justify-between gap-3">
@@ -155,9 +160,9 @@ function OpenSessions() {
               className={buttonClass('ink', 'big')}
               to={`../field/${one.element.id}`}
               relative="path"
-              aria-label={`Go on with it: ${one.dog.name}, ${one.element.title}`}
+              aria-label={tell('today-room.go-on-with-it', { name: one.dog.name, title: one.element.title })}
             >
-              Go on with it
+              {tell('today-room.go-on-with-it-2')}
             </Link>
           </li>
         ))}
@@ -175,15 +180,23 @@ function Ahead({ state }: { readonly state: DogState }) {
   return (
     <Notice tone="alert">
       <span className="font-semibold">
-        {state.ahead.length === 1 ? 'One session is' : `${state.ahead.length} sessions are`} dated after today
-        and left out.{' '}
+        {tell('today-room.dated-after-today-and-left-out', {
+          aheadCount:
+            state.ahead.length === 1
+              ? tell('today-room.one-session-is')
+              : tell('today-room.sessions-are', { aheadCount: state.ahead.length }),
+        })}{' '}
       </span>
-      A clock was wrong, or you have come from another time zone. Put the day right:{' '}
+      {tell('today-room.a-clock-was-wrong-or-you-have-come')}{' '}
       {[...elements].map(([id, bout], i) => (
         <span key={id}>
           {i > 0 && ', '}
           <Link className="underline" to={`../field/${id}/log`} relative="path">
-            {state.work.elements.find((one) => one.id === id)?.title ?? 'a session'} of {writeDay(bout.day)}
+            {tell('today-room.of', {
+              title:
+                state.work.elements.find((one) => one.id === id)?.title ?? tell('today-room.a-session-2'),
+              writeDay: writeDay(bout.day),
+            })}
           </Link>
         </span>
       ))}
@@ -224,16 +237,16 @@ function Next({
   if (!first) return null;
   return (
     <>
-      <section aria-label="Next session" className="border-2 border-ink bg-sheet">
+      <section aria-label={tell('today-room.next-session')} className="border-2 border-ink bg-sheet">
         <div className="border-b-2 border-ink bg-signal px-4 py-1.5 font-bold text-on-signal">
-          Next session
+          {tell('today-room.next-session')}
         </div>
         <div className="grid gap-3 px-4 py-4">
           <h2 className="text-2xl font-extrabold leading-tight">{first.title}</h2>
           <LastLine line={lines?.get(first.element)} />
           <p className="text-lg leading-snug">{first.reason}</p>
           <p className="leading-snug">
-            <span className="font-semibold">Rung </span>
+            <span className="font-semibold">{tell('today-room.rung')} </span>
             {first.rungInWords}
           </p>
           <div className="grid gap-x-8 gap-y-3 sm:grid-cols-2">
@@ -243,7 +256,7 @@ function Next({
           </div>
           {first.bring && (
             <p className="leading-snug">
-              <span className="font-semibold">Bring </span>
+              <span className="font-semibold">{tell('today-room.bring')} </span>
               {first.bring}
             </p>
           )}
@@ -251,12 +264,15 @@ function Next({
             <CautionNote key={caution.id} caution={caution} />
           ))}
           <Button look="signal" size="huge" onClick={() => void begin(first.element, first.start)}>
-            Begin this session
+            {tell('today-room.begin-this-session')}
           </Button>
         </div>
       </section>
       {others.length > 0 && (
-        <Sheet title="Or one of these" aside="in the order of what they could save">
+        <Sheet
+          title={tell('today-room.or-one-of-these')}
+          aside={tell('today-room.in-the-order-of-what-they-could')}
+        >
           <ul className="divide-y divide-hair">
             {others.slice(0, 4).map((session) => (
               <li key={session.element} className="flex items-center justify-between gap-4 py-2.5">
@@ -266,10 +282,10 @@ function Next({
                   <p className="leading-snug text-ink-soft">{session.reason}</p>
                 </div>
                 <Button
-                  aria-label={`Begin: ${session.title}`}
+                  aria-label={tell('today-room.begin', { title: session.title })}
                   onClick={() => void begin(session.element, session.start)}
                 >
-                  Begin
+                  {tell('today-room.begin-2')}
                 </Button>
               </li>
             ))}
@@ -285,7 +301,7 @@ function LastLine({ line }: { readonly line: string | undefined }) {
   if (line === undefined) return null;
   return (
     <p className="border-l-[6px] border-signal bg-paper px-3 py-1.5 text-lg leading-snug">
-      <span className="font-semibold">You wrote: </span>
+      <span className="font-semibold">{tell('today-room.you-wrote')} </span>
       {line}
     </p>
   );
@@ -300,7 +316,7 @@ function Recent({ state }: { readonly state: DogState }) {
   const logs = useKeptLogs(recent.map((bout) => bout.id));
   if (recent.length === 0 || !logs) return null;
   return (
-    <Sheet title="Last sessions">
+    <Sheet title={tell('today-room.last-sessions')}>
       <ul className="mb-3 grid gap-3">
         {recent.map((bout) => {
           const element = state.work.elements.find((candidate) => candidate.id === bout.element);
@@ -310,17 +326,23 @@ function Recent({ state }: { readonly state: DogState }) {
               <p className="leading-snug">
                 <span className="font-semibold">{element?.title}</span>
                 <span className="text-ink-soft">
-                  , {inDays(daysBetween(today, bout.day))}
-                  {bout.away ? ', away' : ''}
+                  {tell('today-room.away', {
+                    inDays: inDays(daysBetween(today, bout.day)),
+                    away: Boolean(bout.away),
+                  })}
                 </span>
               </p>
               {bout.signs.length > 0 && (
                 <p className="text-sm leading-snug">
-                  Seen: {bout.signs.map(({ sign }) => SIGN_WORDS[sign].toLowerCase()).join(', ')}.
+                  {tell('today-room.seen', {
+                    signs: bout.signs.map(({ sign }) => SIGN_WORDS[sign].toLowerCase()).join(', '),
+                  })}
                 </p>
               )}
               <RepMarks
-                label={`Reps of ${element?.title ?? 'a session'}`}
+                label={tell('today-room.reps-of', {
+                  title: element?.title ?? tell('today-room.a-session-2'),
+                })}
                 marks={keptMarks(logs?.get(bout.id)?.marks ?? [], (fault) => faultLabel(faults, fault))}
               />
             </li>

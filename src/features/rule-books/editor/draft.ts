@@ -8,6 +8,7 @@ import {
   scoreSheet,
 } from '@/core/rulebooks';
 import type { Failure } from '@/core/shared';
+import { tell } from '../words';
 
 /**
  * A rule book while it is being written: the file's own shape, but anything may still be wrong in
@@ -91,9 +92,9 @@ export function addExercise(draft: Draft): Draft {
   };
   const outline = {
     id,
-    title: 'New exercise',
-    text: 'What the dog is asked.',
-    parts: [{ id: 'work', title: 'The work', text: 'What is judged.', demands: [] }],
+    title: tell('draft.new-exercise'),
+    text: tell('draft.what-the-dog-is-asked'),
+    parts: [{ id: 'work', title: tell('draft.the-work'), text: tell('draft.what-is-judged'), demands: [] }],
   };
   return append(append(draft, ['exercises'], outline), ['rules', 'exercises'], scored);
 }
@@ -116,7 +117,7 @@ function missFault(family: Rules['family'], part: string, ability: string | unde
   const cost: Json = family === 'checklist' ? { kind: 'attempt' } : { kind: 'zero' };
   return {
     id: 'not-done',
-    title: 'Not done',
+    title: tell('draft.not-done'),
     part,
     by: 'dog',
     miss: true,
@@ -128,30 +129,30 @@ function missFault(family: Rules['family'], part: string, ability: string | unde
 
 /** Faults that judges of every kind write, to choose from; a title of one's own is as good. */
 export const VOCABULARY: readonly string[] = [
-  'Does not respond',
-  'Late',
-  'Slow',
-  'Refuses',
-  'Breaks',
-  'Anticipates',
-  'Creeps',
-  'Crooked',
-  'Wide',
-  'Wrong pick',
-  'Touches first',
-  'Mouths',
-  'Drops',
-  'Spits it out',
-  'Hesitates',
-  'Leaves the line',
-  'Stops late',
-  'Cast refused',
-  'Runs in',
-  'Vocal',
-  'Sniffs',
-  'Extra cue',
-  'Help by hand or body',
-  'Handler acts early',
+  tell('draft.does-not-respond'),
+  tell('draft.late'),
+  tell('draft.slow'),
+  tell('draft.refuses'),
+  tell('draft.breaks'),
+  tell('draft.anticipates'),
+  tell('draft.creeps'),
+  tell('draft.crooked'),
+  tell('draft.wide'),
+  tell('draft.wrong-pick'),
+  tell('draft.touches-first'),
+  tell('draft.mouths'),
+  tell('draft.drops'),
+  tell('draft.spits-it-out'),
+  tell('draft.hesitates'),
+  tell('draft.leaves-the-line'),
+  tell('draft.stops-late'),
+  tell('draft.cast-refused'),
+  tell('draft.runs-in'),
+  tell('draft.vocal'),
+  tell('draft.sniffs'),
+  tell('draft.extra-cue'),
+  tell('draft.help-by-hand-or-body'),
+  tell('draft.handler-acts-early'),
 ];
 
 export function addFault(draft: Draft, exercise: number, title: string): Draft {
@@ -185,7 +186,7 @@ export function addPart(draft: Draft, exercise: number, title: string): Draft {
     slug(title),
     listAt(draft, path).map((part) => textAt(part, ['id'])),
   );
-  return append(draft, path, { id, title, text: 'What is judged.', demands: [] });
+  return append(draft, path, { id, title, text: tell('draft.what-is-judged'), demands: [] });
 }
 
 /** Where each family keeps its smallest step. */
@@ -237,7 +238,7 @@ const RULES_STARTS: Readonly<Record<Rules['family'], { readonly [key: string]: J
   },
   abilities: {
     smallestMark: 0.5,
-    abilities: [{ id: 'work', title: 'Work', atLeast: 5 }],
+    abilities: [{ id: 'work', title: tell('draft.work'), atLeast: 5 }],
     overall: 6,
     awards: [],
   },
@@ -251,8 +252,8 @@ const RULES_STARTS: Readonly<Record<Rules['family'], { readonly [key: string]: J
     awards: [],
   },
   checklist: {
-    groups: [{ id: 'all', title: 'All items' }],
-    levels: [{ title: 'Title', needs: [{ group: 'all', atLeast: 1 }] }],
+    groups: [{ id: 'all', title: tell('draft.all-items') }],
+    levels: [{ title: tell('draft.title'), needs: [{ group: 'all', atLeast: 1 }] }],
   },
   'time-and-faults': { smallestFault: 1, pass: { atMost: 10 }, awards: [] },
 };
@@ -263,10 +264,10 @@ export function blankDraft(family: Rules['family']): Draft {
     format: 'regulon-rule-book',
     version: 1,
     id: 'my-rule-book',
-    title: 'My rule book',
-    edition: 'First edition',
+    title: tell('draft.my-rule-book'),
+    edition: tell('draft.first-edition'),
     sample: false,
-    note: 'Written by hand; the organiser’s current rules decide.',
+    note: tell('draft.written-by-hand-the-organisers'),
     exercises: [],
     rules: { family, ...RULES_STARTS[family], exercises: [] },
   };
@@ -276,7 +277,7 @@ export function blankDraft(family: Rules['family']): Draft {
 /** A copy to change: another id and edition, so that the one it came from stays. */
 export function copyDraft(book: RuleBook): Draft {
   const copy = JSON.parse(JSON.stringify(book)) as Draft;
-  return { ...copy, id: `${book.id}-copy`, edition: `${book.edition}, changed` };
+  return { ...copy, id: `${book.id}-copy`, edition: tell('draft.changed', { edition: book.edition }) };
 }
 
 export type Checked = {
@@ -310,9 +311,15 @@ function workedScore(book: RuleBook): string | null {
   const score = scoreSheet(rules, sheet, family.word);
   if (!score.ok) return null;
   const verdict = score.value.passed
-    ? 'and passes'
-    : `and does not pass: ${score.value.reasons.map((reason) => reason.message).join(', ')}`;
-  return `A run with one small fault in each exercise scores ${family.say(rules, score.value.units)} (a faultless one ${family.say(rules, score.value.maximum)}) ${verdict}.`;
+    ? tell('draft.and-passes')
+    : tell('draft.and-does-not-pass', {
+        reasons: score.value.reasons.map((reason) => reason.message).join(', '),
+      });
+  return tell('draft.a-run-with-one-small-fault-in-each', {
+    say: family.say(rules, score.value.units),
+    say2: family.say(rules, score.value.maximum),
+    verdict,
+  });
 }
 
 /**

@@ -19,6 +19,7 @@ import { useKennel } from '@/data/live';
 import { listRuleBooks } from '@/data/read';
 import { putRuleBook } from '@/data/write';
 import { Button, buttonClass, FileButton, Notice, PageHead, Sheet, saveText, useUndo } from '@/ui';
+import { tell } from '../words';
 import {
   addExercise,
   append,
@@ -47,12 +48,20 @@ export function EditorPage() {
 }
 
 const FAMILIES: readonly (readonly [Rules['family'], string, string])[] = [
-  ['points-off', 'Points off', 'each exercise has points, faults take them away'],
-  ['weighted-marks', 'Weighted marks', 'marks of 0–10 times a coefficient, one or more judges'],
-  ['abilities', 'Abilities', 'a mark for each ability in each series, with means to reach'],
-  ['retrieves', 'Retrieves', 'each retrieve marked from its maximum, eliminating faults'],
-  ['checklist', 'Checklist', 'items done or not, levels by how many'],
-  ['time-and-faults', 'Time and faults', 'faults at obstacles and on the clock'],
+  ['points-off', tell('editor-page.points-off'), tell('editor-page.each-exercise-has-points-faults')],
+  [
+    'weighted-marks',
+    tell('editor-page.weighted-marks'),
+    tell('editor-page.marks-of-0-10-times-a-coefficient'),
+  ],
+  ['abilities', tell('editor-page.abilities'), tell('editor-page.a-mark-for-each-ability-in-each')],
+  ['retrieves', tell('editor-page.retrieves'), tell('editor-page.each-retrieve-marked-from-its')],
+  ['checklist', tell('editor-page.checklist'), tell('editor-page.items-done-or-not-levels-by-how')],
+  [
+    'time-and-faults',
+    tell('editor-page.time-and-faults'),
+    tell('editor-page.faults-at-obstacles-and-on-the'),
+  ],
 ];
 
 /**
@@ -76,11 +85,11 @@ function Beginnings() {
   const [refused, setRefused] = useState<string | null>(null);
   return (
     <>
-      <PageHead title="Write a rule book">
-        Begin with how the class is scored, or with a copy of one that is near.
+      <PageHead title={tell('editor-page.write-a-rule-book')}>
+        {tell('editor-page.begin-with-how-the-class-is-scored')}
       </PageHead>
       <div className="grid gap-6 lg:grid-cols-2">
-        <Sheet title="From nothing">
+        <Sheet title={tell('editor-page.from-nothing')}>
           <ul className="grid gap-2">
             {FAMILIES.map(([family, title, words]) => (
               <li key={family}>
@@ -95,22 +104,18 @@ function Beginnings() {
             ))}
           </ul>
         </Sheet>
-        <Sheet title="From a copy or a file">
+        <Sheet title={tell('editor-page.from-a-copy-or-a-file')}>
           {records?.length === 0 && (
-            <p className="leading-snug">
-              No rule book is here to copy. One can be read from a file under Rule books.
-            </p>
+            <p className="leading-snug">{tell('editor-page.no-rule-book-is-here-to-copy-one')}</p>
           )}
           <div className="mb-3">
             <FileButton
-              label="Open a file to mend or change"
-              inputLabel="Rule-book file to change"
+              label={tell('editor-page.open-a-file-to-mend-or-change')}
+              inputLabel={tell('editor-page.rule-book-file-to-change')}
               onFile={async (file) => {
                 const read = draftFrom(await file.text());
                 setRefused(
-                  read
-                    ? null
-                    : `${file.name} is no rule-book file: it is not JSON, or names no family of scoring.`,
+                  read ? null : tell('editor-page.is-no-rule-book-file-it-is-not', { name: file.name }),
                 );
                 if (read) start(read);
               }}
@@ -144,13 +149,17 @@ function Editor({ draft }: { readonly draft: Draft }) {
   const family = textAt(draft, ['rules', 'family']) as Rules['family'];
   return (
     <>
-      <PageHead title={`Writing: ${textAt(draft, ['title']) || 'a rule book'}`}>
-        What you type is checked at once and kept through a reload.
+      <PageHead
+        title={tell('editor-page.writing', {
+          textAt: textAt(draft, ['title']) || tell('editor-page.a-rule-book'),
+        })}
+      >
+        {tell('editor-page.what-you-type-is-checked-at-once')}
       </PageHead>
       <FaultVocabulary />
       <div className="grid grid-cols-1 gap-6 lg:grid-cols-[1fr_20rem]">
         <div className="grid content-start gap-6">
-          <Sheet title="The class">
+          <Sheet title={tell('editor-page.the-class')}>
             <div className="flex flex-wrap gap-3">
               {(['title', 'edition', 'id', 'note'] as const).map((key) => (
                 <DraftField
@@ -159,10 +168,13 @@ function Editor({ draft }: { readonly draft: Draft }) {
                   base={[]}
                   field={{
                     path: [key],
-                    label: key === 'id' ? 'Short id' : key.charAt(0).toUpperCase() + key.slice(1),
+                    label:
+                      key === 'id'
+                        ? tell('editor-page.short-id')
+                        : key.charAt(0).toUpperCase() + key.slice(1),
                     kind: 'text',
                   }}
-                  context="the class"
+                  context={tell('editor-page.the-class-2')}
                   className={key === 'note' ? 'w-full' : 'min-w-40 flex-1'}
                 />
               ))}
@@ -172,7 +184,7 @@ function Editor({ draft }: { readonly draft: Draft }) {
                   draft={draft}
                   base={['rules']}
                   field={field}
-                  context="the class"
+                  context={tell('editor-page.the-class-2')}
                   className="w-44"
                 />
               ))}
@@ -195,19 +207,19 @@ function Editor({ draft }: { readonly draft: Draft }) {
                     ))}
                     <Button
                       look="quiet"
-                      aria-label={`Remove ${list.label} ${i + 1}`}
+                      aria-label={tell('editor-page.remove', { label: list.label, i: i + 1 })}
                       onClick={() => change((now) => remove(now, ['rules', ...list.path], i))}
                     >
-                      Remove
+                      {tell('editor-page.remove-2')}
                     </Button>
                   </div>
                 ))}
                 <Button
                   className="mt-2"
-                  aria-label={`Add to ${list.label}`}
+                  aria-label={tell('editor-page.add-to', { label: list.label })}
                   onClick={() => change((now) => append(now, ['rules', ...list.path], list.item))}
                 >
-                  Add
+                  {tell('editor-page.add')}
                 </Button>
               </div>
             ))}
@@ -231,22 +243,25 @@ function Exercises({ draft, checked }: { readonly draft: Draft; readonly checked
   // ids.
   const name = (id: UniqueIdentifier): string =>
     textAt(draft, ['exercises', ids.indexOf(String(id)), 'title']);
-  const place = (id: UniqueIdentifier): string => `place ${ids.indexOf(String(id)) + 1} of ${ids.length}`;
+  const place = (id: UniqueIdentifier): string =>
+    tell('editor-page.place-of', { indexOf: ids.indexOf(String(id)) + 1, idsCount: ids.length });
   const announcements: Announcements = {
-    onDragStart: ({ active }) => `${name(active.id)} is picked up from ${place(active.id)}.`,
-    onDragOver: ({ active, over }) => (over ? `${name(active.id)} is over ${place(over.id)}.` : undefined),
+    onDragStart: ({ active }) =>
+      tell('editor-page.is-picked-up-from', { name: name(active.id), place: place(active.id) }),
+    onDragOver: ({ active, over }) =>
+      over ? tell('editor-page.is-over', { name: name(active.id), place: place(over.id) }) : undefined,
     onDragEnd: ({ active, over }) =>
       over
-        ? `${name(active.id)} is laid down at ${place(over.id)}.`
-        : `${name(active.id)} stays where it was.`,
-    onDragCancel: ({ active }) => `${name(active.id)} stays where it was.`,
+        ? tell('editor-page.is-laid-down-at', { name: name(active.id), place: place(over.id) })
+        : tell('editor-page.stays-where-it-was', { name: name(active.id) }),
+    onDragCancel: ({ active }) => tell('editor-page.stays-where-it-was', { name: name(active.id) }),
   };
   const drop = ({ active, over }: DragEndEvent): void => {
     const [from, to] = [ids.indexOf(String(active.id)), ids.indexOf(String(over?.id))];
     if (from >= 0 && to >= 0 && from !== to) change((now) => moveExercise(now, from, to));
   };
   return (
-    <section aria-label="Exercises in running order">
+    <section aria-label={tell('editor-page.exercises-in-running-order')}>
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}
@@ -268,7 +283,7 @@ function Exercises({ draft, checked }: { readonly draft: Draft; readonly checked
         </SortableContext>
       </DndContext>
       <Button size="big" className="mt-4" onClick={() => change(addExercise)}>
-        Add an exercise
+        {tell('editor-page.add-an-exercise')}
       </Button>
     </section>
   );
@@ -289,7 +304,7 @@ function Side({ draft, checked, canUndo, undo, close }: SideProps) {
     if (!checked.book) return;
     const { book } = checked;
     const saved = await done(
-      ({ replaced }) => `${book.title} is ${replaced ? 'replaced' : 'saved'}.`,
+      ({ replaced }) => tell('editor-page.is-replaced', { title: book.title, replaced: Boolean(replaced) }),
       putRuleBook(kennel, book, now()),
     );
     if (!saved.ok) return;
@@ -308,8 +323,12 @@ function Side({ draft, checked, canUndo, undo, close }: SideProps) {
   return (
     <div className="order-first lg:order-none">
       <Sheet
-        title={checked.book ? 'Sound' : `${checked.problems.length} to mend`}
-        label="Check"
+        title={
+          checked.book
+            ? tell('editor-page.sound')
+            : tell('editor-page.to-mend', { problemsCount: checked.problems.length })
+        }
+        label={tell('editor-page.check')}
         className="lg:sticky lg:top-4"
       >
         <div aria-live="polite" className="grid gap-2">
@@ -320,15 +339,15 @@ function Side({ draft, checked, canUndo, undo, close }: SideProps) {
             </Notice>
           ))}
           {checked.problems.length > general.length && (
-            <p className="leading-snug">What is wrong in an exercise stands in its box.</p>
+            <p className="leading-snug">{tell('editor-page.what-is-wrong-in-an-exercise')}</p>
           )}
         </div>
         <div className="mt-4 grid gap-2">
           <Button look="signal" size="big" disabled={!checked.book} onClick={() => void save()}>
-            Save to this kennel
+            {tell('editor-page.save-to-this-kennel')}
           </Button>
           <Button disabled={!canUndo} onClick={undo}>
-            Undo
+            {tell('editor-page.undo')}
           </Button>
           <Button
             onClick={() =>
@@ -339,13 +358,13 @@ function Side({ draft, checked, canUndo, undo, close }: SideProps) {
               )
             }
           >
-            Save as a file
+            {tell('editor-page.save-as-a-file')}
           </Button>
           <Link className={buttonClass('plain')} to={`/${kennel.name}/rule-books`}>
-            Back, keep the draft
+            {tell('editor-page.back-keep-the-draft')}
           </Link>
           <Button look="quiet" onClick={putAway}>
-            Put the draft away
+            {tell('editor-page.put-the-draft-away')}
           </Button>
         </div>
       </Sheet>

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { DEMAND_QUANTITIES, type Rules } from '@/core/rulebooks';
 import type { Failure } from '@/core/shared';
 import { Button, Notice, SelectField } from '@/ui';
+import { tell } from '../words';
 import {
   addFault,
   addPart,
@@ -52,7 +53,7 @@ export function ExerciseEditor({ draft, index, count, problems }: Props) {
       <div className="mb-3 flex flex-wrap items-end gap-2">
         <button
           type="button"
-          aria-label={`Move ${title}`}
+          aria-label={tell('exercise-editor.move', { title })}
           className="grid size-11 cursor-grab touch-none place-items-center border-2 border-rule"
           {...attributes}
           {...listeners}
@@ -60,7 +61,7 @@ export function ExerciseEditor({ draft, index, count, problems }: Props) {
           <GripVertical aria-hidden="true" className="size-5" />
         </button>
         <Button
-          aria-label={`${title} earlier`}
+          aria-label={tell('exercise-editor.earlier', { title })}
           className="px-2.5!"
           disabled={index === 0}
           onClick={() => change((now) => moveExercise(now, index, index - 1))}
@@ -68,7 +69,7 @@ export function ExerciseEditor({ draft, index, count, problems }: Props) {
           <ArrowUp aria-hidden="true" className="size-5" />
         </Button>
         <Button
-          aria-label={`${title} later`}
+          aria-label={tell('exercise-editor.later', { title })}
           className="px-2.5!"
           disabled={index === count - 1}
           onClick={() => change((now) => moveExercise(now, index, index + 1))}
@@ -78,7 +79,7 @@ export function ExerciseEditor({ draft, index, count, problems }: Props) {
         <DraftField
           draft={draft}
           base={outline}
-          field={{ path: ['title'], label: 'Exercise', kind: 'text' }}
+          field={{ path: ['title'], label: tell('exercise-editor.exercise'), kind: 'text' }}
           context={`${index + 1}`}
           className="min-w-52 flex-1"
         />
@@ -87,17 +88,17 @@ export function ExerciseEditor({ draft, index, count, problems }: Props) {
         ))}
         <Button
           look="quiet"
-          aria-label={`Remove ${title}`}
+          aria-label={tell('exercise-editor.remove', { title })}
           disabled={count === 1}
           onClick={() => change((now) => removeExercise(now, index))}
         >
-          Remove
+          {tell('exercise-editor.remove-2')}
         </Button>
       </div>
       <DraftField
         draft={draft}
         base={outline}
-        field={{ path: ['text'], label: 'What it asks', kind: 'text' }}
+        field={{ path: ['text'], label: tell('exercise-editor.what-it-asks'), kind: 'text' }}
         context={title}
         className="w-full"
       />
@@ -125,7 +126,7 @@ function Parts({
   const path = ['exercises', index, 'parts'];
   return (
     <div className="mt-4">
-      <h3 className="border-b border-ink font-bold">Parts, in performing order</h3>
+      <h3 className="border-b border-ink font-bold">{tell('exercise-editor.parts-in-performing-order')}</h3>
       <ul className="grid gap-2 pt-2">
         {listAt(draft, path).map((part, i) => (
           <li key={textAt(part, ['id'])} className="border-b border-hair pb-2">
@@ -133,30 +134,38 @@ function Parts({
               <DraftField
                 draft={draft}
                 base={[...path, i]}
-                field={{ path: ['title'], label: `Part ${i + 1}`, kind: 'text' }}
+                field={{ path: ['title'], label: tell('exercise-editor.part', { i: i + 1 }), kind: 'text' }}
                 context={title}
                 className="min-w-40 flex-1"
               />
               <DraftField
                 draft={draft}
                 base={[...path, i]}
-                field={{ path: ['text'], label: 'What is judged', kind: 'text' }}
-                context={`part ${i + 1}, ${title}`}
+                field={{ path: ['text'], label: tell('exercise-editor.what-is-judged'), kind: 'text' }}
+                context={tell('exercise-editor.part-2', { i: i + 1, title })}
                 className="min-w-40 flex-2"
               />
               <Button
                 look="quiet"
-                aria-label={`Remove part ${i + 1} of ${title}`}
+                aria-label={tell('exercise-editor.remove-part-of', { i: i + 1, title })}
                 onClick={() => change((now) => remove(now, path, i))}
               >
-                Remove
+                {tell('exercise-editor.remove-2')}
               </Button>
             </div>
-            <Demands draft={draft} path={[...path, i, 'demands']} context={`part ${i + 1}, ${title}`} />
+            <Demands
+              draft={draft}
+              path={[...path, i, 'demands']}
+              context={tell('exercise-editor.part-2', { i: i + 1, title })}
+            />
           </li>
         ))}
       </ul>
-      <Adder label="New part" context={title} onAdd={(name) => change((now) => addPart(now, index, name))} />
+      <Adder
+        label={tell('exercise-editor.new-part')}
+        context={title}
+        onAdd={(name) => change((now) => addPart(now, index, name))}
+      />
     </div>
   );
 }
@@ -175,20 +184,20 @@ function Demands({ draft, path, context }: DemandsProps) {
     <div className="pl-4">
       {listAt(draft, path).map((demand, d) => {
         const base = [...path, d];
-        const name = `demand ${d + 1}, ${context}`;
+        const name = tell('exercise-editor.demand', { d: d + 1, context });
         return (
           // biome-ignore lint/suspicious/noArrayIndexKey: a demand is its place in the list
           <div key={d} className="flex flex-wrap items-end gap-2 pt-2">
             <DraftField
               draft={draft}
               base={base}
-              field={{ path: ['title'], label: 'Asked', kind: 'text' }}
+              field={{ path: ['title'], label: tell('exercise-editor.asked'), kind: 'text' }}
               context={name}
               className="min-w-32 flex-1"
             />
             <Choice
-              label={`Quantity, ${name}`}
-              shown="Quantity"
+              label={tell('exercise-editor.quantity', { name })}
+              shown={tell('exercise-editor.quantity-2')}
               value={textAt(demand, ['quantity'])}
               onChange={(value) =>
                 change((now) =>
@@ -199,8 +208,8 @@ function Demands({ draft, path, context }: DemandsProps) {
               {DEMAND_QUANTITIES.map((quantity) => [quantity, quantity] as const)}
             </Choice>
             <Choice
-              label={`Harder, ${name}`}
-              shown="Harder is"
+              label={tell('exercise-editor.harder', { name })}
+              shown={tell('exercise-editor.harder-is')}
               value={textAt(demand, ['harder'])}
               onChange={(value) => change((now) => put(now, [...base, 'harder'], value))}
             >
@@ -212,39 +221,45 @@ function Demands({ draft, path, context }: DemandsProps) {
             <DraftField
               draft={draft}
               base={base}
-              field={{ path: ['value'], label: 'Value', kind: 'number' }}
+              field={{ path: ['value'], label: tell('exercise-editor.value'), kind: 'number' }}
               context={name}
               className="w-20"
             />
             <DraftField
               draft={draft}
               base={base}
-              field={{ path: ['unit'], label: 'Unit', kind: 'text' }}
+              field={{ path: ['unit'], label: tell('exercise-editor.unit'), kind: 'text' }}
               context={name}
               className="w-16"
             />
             <Button
               look="quiet"
-              aria-label={`Remove ${name}`}
+              aria-label={tell('exercise-editor.remove-3', { name })}
               onClick={() => change((now) => remove(now, path, d))}
             >
-              Remove
+              {tell('exercise-editor.remove-2')}
             </Button>
           </div>
         );
       })}
       <Button
         look="quiet"
-        aria-label={`Add a demand, ${context}`}
+        aria-label={tell('exercise-editor.add-a-demand', { context })}
         onClick={() => change((now) => append(now, path, { ...NEW_DEMAND, axis: `axis-${count + 1}` }))}
       >
-        Add a demand
+        {tell('exercise-editor.add-a-demand-2')}
       </Button>
     </div>
   );
 }
 
-const NEW_DEMAND = { title: 'Distance', quantity: 'distance', harder: 'more', value: 10, unit: 'm' };
+const NEW_DEMAND = {
+  title: tell('exercise-editor.distance'),
+  quantity: 'distance',
+  harder: 'more',
+  value: 10,
+  unit: 'm',
+};
 const UNITS: Readonly<Record<string, string>> = {
   distance: 'm',
   duration: 's',
@@ -271,7 +286,7 @@ function Faults({
   const parts = listAt(draft, ['exercises', index, 'parts']);
   return (
     <div className="mt-4">
-      <h3 className="border-b border-ink font-bold">Faults</h3>
+      <h3 className="border-b border-ink font-bold">{tell('exercise-editor.faults')}</h3>
       <ul className="divide-y divide-hair">
         {listAt(draft, path).map((fault, i) => {
           const base = [...path, i];
@@ -283,14 +298,14 @@ function Faults({
               <DraftField
                 draft={draft}
                 base={base}
-                field={{ path: ['title'], label: 'Fault', kind: 'text' }}
+                field={{ path: ['title'], label: tell('exercise-editor.fault'), kind: 'text' }}
                 context={context}
                 className="min-w-44 flex-1"
                 list="fault-vocabulary"
               />
               <Choice
-                label={`Part, ${context}`}
-                shown="At"
+                label={tell('exercise-editor.part-3', { context })}
+                shown={tell('exercise-editor.at')}
                 value={textAt(fault, ['part'])}
                 onChange={(value) =>
                   change((now) => put(now, [...base, 'part'], value === '' ? null : value))
@@ -302,8 +317,8 @@ function Faults({
                 ]}
               </Choice>
               <Choice
-                label={`By, ${context}`}
-                shown="By"
+                label={tell('exercise-editor.by', { context })}
+                shown={tell('exercise-editor.by-2')}
                 value={textAt(fault, ['by'])}
                 onChange={(value) => change((now) => put(now, [...base, 'by'], value))}
               >
@@ -313,8 +328,8 @@ function Faults({
                 ]}
               </Choice>
               <Choice
-                label={`Cost, ${context}`}
-                shown="Costs"
+                label={tell('exercise-editor.cost', { context })}
+                shown={tell('exercise-editor.costs')}
                 value={kind}
                 onChange={(value) => change((now) => put(now, [...base, 'cost'], COST_STARTS[value] ?? null))}
               >
@@ -334,35 +349,35 @@ function Faults({
                 <DraftField
                   draft={draft}
                   base={base}
-                  field={{ path: ['ability'], label: 'Ability', kind: 'text' }}
+                  field={{ path: ['ability'], label: tell('exercise-editor.ability'), kind: 'text' }}
                   context={context}
                 />
               )}
               <DraftField
                 draft={draft}
                 base={base}
-                field={{ path: ['miss'], label: 'not done', kind: 'check' }}
+                field={{ path: ['miss'], label: tell('exercise-editor.not-done'), kind: 'check' }}
                 context={context}
               />
               <DraftField
                 draft={draft}
                 base={base}
-                field={{ path: ['stops'], label: 'stops', kind: 'check' }}
+                field={{ path: ['stops'], label: tell('exercise-editor.stops'), kind: 'check' }}
                 context={context}
               />
               <Button
                 look="quiet"
-                aria-label={`Remove fault ${name} of ${title}`}
+                aria-label={tell('exercise-editor.remove-fault-of', { name, title })}
                 onClick={() => change((now) => remove(now, path, i))}
               >
-                Remove
+                {tell('exercise-editor.remove-2')}
               </Button>
             </li>
           );
         })}
       </ul>
       <Adder
-        label="New fault"
+        label={tell('exercise-editor.new-fault')}
         context={title}
         list="fault-vocabulary"
         onAdd={(name) => change((now) => addFault(now, index, name))}
@@ -428,8 +443,8 @@ function Adder({ label, context, onAdd, list }: AdderProps) {
         onKeyDown={(event) => event.key === 'Enter' && add()}
         className="min-h-11 min-w-40 flex-1 border-b-2 border-rule bg-paper px-2 placeholder:text-ink-soft"
       />
-      <Button aria-label={`Add: ${label}, ${context}`} onClick={add}>
-        Add
+      <Button aria-label={tell('exercise-editor.add', { label, context })} onClick={add}>
+        {tell('exercise-editor.add-2')}
       </Button>
     </div>
   );

@@ -1,4 +1,5 @@
 import type { Rules } from '@/core/rulebooks';
+import { tell } from '../words';
 
 export type FieldSpec = {
   readonly path: readonly (string | number)[];
@@ -13,41 +14,44 @@ const number = (label: string, ...path: (string | number)[]): FieldSpec => ({ pa
  * their own editors.
  */
 export const RULE_FIELDS: Readonly<Record<Rules['family'], readonly FieldSpec[]>> = {
-  'points-off': [number('Smallest step of points', 'smallestPoint')],
+  'points-off': [number(tell('fields.smallest-step-of-points'), 'smallestPoint')],
   'weighted-marks': [
-    number('Smallest step of a mark', 'smallestMark'),
-    number('Judges', 'judges'),
-    { path: ['dropExtremes'], label: 'Highest and lowest mark do not count', kind: 'check' },
-    number('To pass: percent of all', 'pass', 'percent'),
-    number('To pass: least mark', 'pass', 'eachMark'),
+    number(tell('fields.smallest-step-of-a-mark'), 'smallestMark'),
+    number(tell('fields.judges'), 'judges'),
+    { path: ['dropExtremes'], label: tell('fields.highest-and-lowest-mark-do-not'), kind: 'check' },
+    number(tell('fields.to-pass-percent-of-all'), 'pass', 'percent'),
+    number(tell('fields.to-pass-least-mark'), 'pass', 'eachMark'),
   ],
-  abilities: [number('Smallest step of a mark', 'smallestMark'), number('To pass: mean over all', 'overall')],
+  abilities: [
+    number(tell('fields.smallest-step-of-a-mark'), 'smallestMark'),
+    number(tell('fields.to-pass-mean-over-all'), 'overall'),
+  ],
   retrieves: [
-    number('Smallest step of points', 'smallestPoint'),
-    number('A faultless retrieve', 'maximum'),
-    number('A major fault leaves', 'majorLeaves'),
-    number('Major faults allowed', 'majorsAllowed'),
-    number('To pass: points', 'pass', 'atLeast'),
+    number(tell('fields.smallest-step-of-points'), 'smallestPoint'),
+    number(tell('fields.a-faultless-retrieve'), 'maximum'),
+    number(tell('fields.a-major-fault-leaves'), 'majorLeaves'),
+    number(tell('fields.major-faults-allowed'), 'majorsAllowed'),
+    number(tell('fields.to-pass-points'), 'pass', 'atLeast'),
   ],
   checklist: [],
   'time-and-faults': [
-    number('Smallest step of faults', 'smallestFault'),
-    number('To pass: faults at most', 'pass', 'atMost'),
+    number(tell('fields.smallest-step-of-faults'), 'smallestFault'),
+    number(tell('fields.to-pass-faults-at-most'), 'pass', 'atMost'),
   ],
 };
 
 /** What each family asks of an exercise; paths are within its scoring. */
 export const EXERCISE_FIELDS: Readonly<Record<Rules['family'], readonly FieldSpec[]>> = {
-  'points-off': [number('Maximum', 'maximum')],
-  'weighted-marks': [number('Coefficient', 'coefficient')],
-  abilities: [{ path: ['judges'], label: 'Judged abilities (ids, with commas)', kind: 'list' }],
+  'points-off': [number(tell('fields.maximum'), 'maximum')],
+  'weighted-marks': [number(tell('fields.coefficient'), 'coefficient')],
+  abilities: [{ path: ['judges'], label: tell('fields.judged-abilities-ids-with-commas'), kind: 'list' }],
   retrieves: [],
   checklist: [
-    { path: ['group'], label: 'Group (id)', kind: 'text' },
-    number('Attempts', 'attempts'),
-    number('Extra cues allowed', 'extraCues'),
+    { path: ['group'], label: tell('fields.group-id'), kind: 'text' },
+    number(tell('fields.attempts'), 'attempts'),
+    number(tell('fields.extra-cues-allowed'), 'extraCues'),
   ],
-  'time-and-faults': [number('Faults at most', 'most')],
+  'time-and-faults': [number(tell('fields.faults-at-most'), 'most')],
 };
 
 export type ListSpec = {
@@ -60,9 +64,9 @@ export type ListSpec = {
 const text = (label: string, path: string): FieldSpec => ({ path: [path], label, kind: 'text' });
 const awards = (measure: string, label: string): ListSpec => ({
   path: ['awards'],
-  label: 'Awards',
-  fields: [text('Award', 'title'), number(label, measure)],
-  item: { title: 'Award', [measure]: 0 },
+  label: tell('fields.awards'),
+  fields: [text(tell('fields.award'), 'title'), number(label, measure)],
+  item: { title: tell('fields.award'), [measure]: 0 },
 });
 
 /**
@@ -70,72 +74,84 @@ const awards = (measure: string, label: string): ListSpec => ({
  * from.
  */
 export const RULE_LISTS: Readonly<Record<Rules['family'], readonly ListSpec[]>> = {
-  'points-off': [awards('atLeast', 'From points')],
-  'weighted-marks': [awards('percent', 'From percent')],
+  'points-off': [awards('atLeast', tell('fields.from-points'))],
+  'weighted-marks': [awards('percent', tell('fields.from-percent'))],
   abilities: [
     {
       path: ['abilities'],
-      label: 'Abilities',
-      fields: [text('Id', 'id'), text('Name', 'title'), number('Least mean', 'atLeast')],
-      item: { id: 'ability', title: 'Ability', atLeast: 5 },
+      label: tell('fields.abilities'),
+      fields: [
+        text(tell('fields.id'), 'id'),
+        text(tell('fields.name'), 'title'),
+        number(tell('fields.least-mean'), 'atLeast'),
+      ],
+      item: { id: 'ability', title: tell('fields.ability'), atLeast: 5 },
     },
-    awards('atLeast', 'From a mean of'),
+    awards('atLeast', tell('fields.from-a-mean-of')),
   ],
   retrieves: [
     {
       path: ['letters'],
-      label: 'Letters',
-      fields: [text('Letter', 'letter'), number('Points', 'points')],
+      label: tell('fields.letters'),
+      fields: [text(tell('fields.letter'), 'letter'), number(tell('fields.points'), 'points')],
       item: { letter: 'A', points: 20 },
     },
-    awards('atLeast', 'From points'),
+    awards('atLeast', tell('fields.from-points')),
   ],
   checklist: [
     {
       path: ['groups'],
-      label: 'Groups',
-      fields: [text('Id', 'id'), text('Name', 'title')],
-      item: { id: 'group', title: 'Group' },
+      label: tell('fields.groups'),
+      fields: [text(tell('fields.id'), 'id'), text(tell('fields.name'), 'title')],
+      item: { id: 'group', title: tell('fields.group') },
     },
   ],
-  'time-and-faults': [awards('atMost', 'Faults at most')],
+  'time-and-faults': [awards('atMost', tell('fields.faults-at-most'))],
 };
 
 /** The numbers of each kind of cost. */
 export const COST_FIELDS: Readonly<Record<string, readonly FieldSpec[]>> = {
-  each: [number('Points', 'points'), number('At most', 'cap')],
-  'per-extra-cue': [number('Points', 'points'), number('Usual number', 'usual'), number('At most', 'cap')],
+  each: [number(tell('fields.points'), 'points'), number(tell('fields.at-most'), 'cap')],
+  'per-extra-cue': [
+    number(tell('fields.points'), 'points'),
+    number(tell('fields.usual-number'), 'usual'),
+    number(tell('fields.at-most'), 'cap'),
+  ],
   'per-second': [
-    number('Points a second', 'points'),
-    number('Over (s)', 'beyond'),
-    number('Usual (s)', 'usual'),
-    number('At most', 'cap'),
+    number(tell('fields.points-a-second'), 'points'),
+    number(tell('fields.over-s'), 'beyond'),
+    number(tell('fields.usual-s'), 'usual'),
+    number(tell('fields.at-most'), 'cap'),
   ],
   'per-metre': [
-    number('Points a metre', 'points'),
-    number('Over (m)', 'beyond'),
-    number('Usual (m)', 'usual'),
-    number('At most', 'cap'),
+    number(tell('fields.points-a-metre'), 'points'),
+    number(tell('fields.over-m'), 'beyond'),
+    number(tell('fields.usual-m'), 'usual'),
+    number(tell('fields.at-most'), 'cap'),
   ],
   band: [
-    number('Over', 'bands', 0, 'over'),
-    number('Points', 'bands', 0, 'points'),
-    number('Over', 'bands', 1, 'over'),
-    number('Points', 'bands', 1, 'points'),
+    number(tell('fields.over'), 'bands', 0, 'over'),
+    number(tell('fields.points'), 'bands', 0, 'points'),
+    number(tell('fields.over'), 'bands', 1, 'over'),
+    number(tell('fields.points'), 'bands', 1, 'points'),
   ],
-  discretion: [number('Low', 'low'), number('Usual', 'usual'), number('High', 'high')],
+  discretion: [
+    number(tell('fields.low'), 'low'),
+    number(tell('fields.usual'), 'usual'),
+    number(tell('fields.high'), 'high'),
+  ],
 };
 
 export const COST_WORDS: Readonly<Record<string, string>> = {
-  each: 'each time',
-  'per-extra-cue': 'per extra cue',
-  'per-second': 'per second',
-  'per-metre': 'per metre',
-  band: 'by bands of degrees',
-  discretion: 'left to the judge',
-  zero: 'zeroes the exercise',
-  'end-run': 'ends the run',
-  major: 'major fault',
-  attempt: 'uses up an attempt',
-  cue: 'uses up a cue',
+  each: tell('fields.each-time'),
+  'per-extra-cue': tell('fields.per-extra-cue'),
+  'per-second': tell('fields.per-second'),
+  'per-metre': tell('fields.per-metre'),
+  band: tell('fields.by-bands-of-degrees'),
+  discretion: tell('fields.left-to-the-judge'),
+  zero: tell('fields.zeroes-the-exercise'),
+  'end-run': tell('fields.ends-the-run'),
+  major: tell('fields.major-fault'),
+  attempt: tell('fields.uses-up-an-attempt'),
+  cue: tell('fields.uses-up-a-cue'),
 };

@@ -1,5 +1,6 @@
 import type { Rules } from '@/core/rulebooks';
 import { Button } from '@/ui';
+import { tell } from '../words';
 import { append, type Draft, type Json, listAt, put, remove, textAt } from './draft';
 import { DraftField } from './draft-field';
 import { useEditor } from './editor-store';
@@ -21,12 +22,14 @@ function PointsOffPass({ draft }: { readonly draft: Draft }) {
   const path = ['rules', 'pass'];
   return (
     <div className="mt-4">
-      <h3 className="border-b border-ink font-bold">To pass</h3>
+      <h3 className="border-b border-ink font-bold">{tell('pass-editor.to-pass')}</h3>
       {listAt(draft, path).map((condition, i) => {
         const total = textAt(condition, ['kind']) === 'total';
         const field = {
           path: [total ? 'atLeast' : 'percent'],
-          label: total ? 'Points in all, at least' : 'Percent of each exercise',
+          label: total
+            ? tell('pass-editor.points-in-all-at-least')
+            : tell('pass-editor.percent-of-each-exercise'),
           kind: 'number' as const,
         };
         return (
@@ -36,25 +39,25 @@ function PointsOffPass({ draft }: { readonly draft: Draft }) {
               draft={draft}
               base={[...path, i]}
               field={field}
-              context={`condition ${i + 1}`}
+              context={tell('pass-editor.condition', { i: i + 1 })}
               className="w-52"
             />
             <Button
               look="quiet"
-              aria-label={`Remove condition ${i + 1}`}
+              aria-label={tell('pass-editor.remove-condition', { i: i + 1 })}
               onClick={() => change((now) => remove(now, path, i))}
             >
-              Remove
+              {tell('pass-editor.remove')}
             </Button>
           </div>
         );
       })}
       <div className="mt-2 flex flex-wrap gap-2">
         <Button onClick={() => change((now) => append(now, path, CONDITIONS.total ?? null))}>
-          Add a total
+          {tell('pass-editor.add-a-total')}
         </Button>
         <Button onClick={() => change((now) => append(now, path, CONDITIONS['share-of-each'] ?? null))}>
-          Add a share of each
+          {tell('pass-editor.add-a-share-of-each')}
         </Button>
       </div>
     </div>
@@ -70,7 +73,7 @@ function Levels({ draft }: { readonly draft: Draft }) {
   const [first] = groups;
   return (
     <div className="mt-4">
-      <h3 className="border-b border-ink font-bold">Levels, lowest first</h3>
+      <h3 className="border-b border-ink font-bold">{tell('pass-editor.levels-lowest-first')}</h3>
       {listAt(draft, path).map((level, l) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: a level is its place in the list
         <div key={l} className="border-b border-hair py-2">
@@ -78,16 +81,16 @@ function Levels({ draft }: { readonly draft: Draft }) {
             <DraftField
               draft={draft}
               base={[...path, l]}
-              field={{ path: ['title'], label: 'Level', kind: 'text' }}
+              field={{ path: ['title'], label: tell('pass-editor.level'), kind: 'text' }}
               context={`${l + 1}`}
               className="flex-1"
             />
             <Button
               look="quiet"
-              aria-label={`Remove level ${l + 1}`}
+              aria-label={tell('pass-editor.remove-level', { l: l + 1 })}
               onClick={() => change((now) => remove(now, path, l))}
             >
-              Remove
+              {tell('pass-editor.remove')}
             </Button>
           </div>
           {listAt(level, ['needs']).map((need, n) => (
@@ -96,26 +99,26 @@ function Levels({ draft }: { readonly draft: Draft }) {
               <DraftField
                 draft={draft}
                 base={[...path, l, 'needs', n]}
-                field={{ path: ['atLeast'], label: 'At least', kind: 'number' }}
-                context={`level ${l + 1}, need ${n + 1}`}
+                field={{ path: ['atLeast'], label: tell('pass-editor.at-least'), kind: 'number' }}
+                context={tell('pass-editor.level-need', { l: l + 1, n: n + 1 })}
                 className="w-24"
               />
               <NeedGroup
                 value={textAt(need, ['group'])}
                 path={[...path, l, 'needs', n, 'group']}
                 groups={groups}
-                context={`level ${l + 1}, need ${n + 1}`}
+                context={tell('pass-editor.level-need', { l: l + 1, n: n + 1 })}
               />
             </div>
           ))}
           <Button
             className="mt-2"
-            aria-label={`Add a need to level ${l + 1}`}
+            aria-label={tell('pass-editor.add-a-need-to-level', { l: l + 1 })}
             onClick={() =>
               change((now) => append(now, [...path, l, 'needs'], { group: first?.[0] ?? '', atLeast: 1 }))
             }
           >
-            Add a need
+            {tell('pass-editor.add-a-need')}
           </Button>
         </div>
       ))}
@@ -123,11 +126,14 @@ function Levels({ draft }: { readonly draft: Draft }) {
         className="mt-2"
         onClick={() =>
           change((now) =>
-            append(now, path, { title: 'Next level', needs: [{ group: first?.[0] ?? '', atLeast: 1 }] }),
+            append(now, path, {
+              title: tell('pass-editor.next-level'),
+              needs: [{ group: first?.[0] ?? '', atLeast: 1 }],
+            }),
           )
         }
       >
-        Add a level
+        {tell('pass-editor.add-a-level')}
       </Button>
     </div>
   );
@@ -144,8 +150,8 @@ function NeedGroup({ value, path, groups, context }: NeedProps) {
   const change = useEditor((state) => state.change);
   return (
     <Choice
-      label={`Group, ${context}`}
-      shown="Group"
+      label={tell('pass-editor.group', { context })}
+      shown={tell('pass-editor.group-2')}
       value={value}
       onChange={(group) => change((now) => put(now, path, group))}
     >

@@ -1,0 +1,1 @@
+export { tellerOf } from './catalogue';

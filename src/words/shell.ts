@@ -1,0 +1,5 @@
+import { tellerOf } from './catalogue';
+import en from './en/shell.json';
+
+/** The words around the rooms, and of what every room is built from. */
+export const tell = tellerOf(en);

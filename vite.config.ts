@@ -80,9 +80,10 @@ function notices(): Plugin {
 
 /**
  * What a phone has to load before the first tap in the field: the entry and all that it imports at once,
- * gzip, in bytes. The build fails above it.
+ * gzip, in bytes. The build fails above it. The words of the field and of the core, and what writes plurals
+ * and choices, are some 40 kB of it.
  */
-const FIRST_LOAD = 250_000;
+const FIRST_LOAD = 300_000;
 
 function firstLoad(): Plugin {
   return {

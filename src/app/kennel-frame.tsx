@@ -5,7 +5,7 @@ import type { DogId, Failure, Result } from '@/core/shared';
 import type { KennelContext } from '@/data/live';
 import { type Dog, type Kennel, type KennelName, listDogs } from '@/data/read';
 import { Button, Notice, PageHead, UndoLine } from '@/ui';
-import { tell } from '@/words/shell';
+import { tell, wordsOf } from '@/words/shell';
 import { useChosenDog } from './chosen-dog';
 import { now, todayOf } from './clock';
 import { useKeptFocus } from './keep-focus';
@@ -58,7 +58,7 @@ function Refused({ failure }: { readonly failure: Failure }) {
     <main className="mx-auto max-w-2xl p-6">
       <PageHead title={tell('kennel-frame.the-kennel-stays-closed')} />
       <Notice tone="alert" role="alert">
-        {failure.message}
+        {wordsOf(failure.message)}
       </Notice>
     </main>
   );

@@ -97,7 +97,7 @@ function DogName({ kennel, dogs, dog }: Props & { readonly dog: Dog }) {
   return (
     <SelectField
       label={tell('top-bar.dog')}
-      shown="with"
+      shown={tell('top-bar.beside')}
       beside
       className="text-lg"
       look="min-h-11 bg-sheet font-semibold"

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { fail, ok, type Result } from '@/core/shared';
+import { fail, ok, type Result, type Sentence, saidBySchema, say } from '@/core/shared';
 import type { KennelDatabase } from './database';
 import { migrateTables } from './migrations';
 import { TABLE_NAMES, type Tables, tablesSchema } from './records';
@@ -22,7 +22,7 @@ export async function carryOver(
   if (!tables.success) {
     const [first] = tables.issues;
     const path = v.getDotPath(first) ?? 'tables';
-    return fail('record', path, unreadable(path, first.message));
+    return fail('record', path, unreadable(path, saidBySchema(first)));
   }
   const dangling = checkReferences(tables.output);
   if (dangling) return { ...dangling, message: unreadable(dangling.path, dangling.message) };
@@ -31,8 +31,8 @@ export async function carryOver(
   return ok(null);
 }
 
-const unreadable = (place: string, why: string): string =>
-  `This kennel was kept by an older Regulon, and a record cannot be carried over (${place}: ${why}). Nothing was changed: open it with the older program and save a file.`;
+const unreadable = (place: string, why: Sentence): Sentence =>
+  say('data.carry-over.this-kennel-was-kept-by-an-older', { place, why });
 
 /** Replaces every record. */
 async function writeTables(database: KennelDatabase, tables: Tables): Promise<void> {

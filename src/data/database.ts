@@ -1,5 +1,5 @@
 import Dexie, { type Table } from 'dexie';
-import { fail, ok, type Result } from '@/core/shared';
+import { fail, ok, type Result, say } from '@/core/shared';
 import { CURRENT_VERSION, newerMessage } from './migrations/version';
 import { TABLE_NAMES, type TableName, type Tables } from './records';
 import type { KeptEvidence, KeptLog } from './records/kept-evidence';
@@ -68,7 +68,7 @@ export async function openDatabase(name: string): Promise<Result<KennelDatabase>
     return fail(
       'database',
       name,
-      `The browser could not open its storage (${error instanceof Error ? error.message : String(error)}). Free some space, or leave private mode.`,
+      say('data.database.not-opened', { why: error instanceof Error ? error.message : String(error) }),
     );
   }
 }

@@ -1,4 +1,4 @@
-import { asId, type DeviceId, fail, type Id, ok, type Result } from '@/core/shared';
+import { asId, type DeviceId, fail, type Id, type Name, ok, type Result, say } from '@/core/shared';
 import { type KennelDatabase, openDatabase } from './database';
 import { renewEvidence } from './write/keep-evidence';
 
@@ -35,7 +35,7 @@ export async function openKennel(
     return fail(
       'database',
       name,
-      `The browser could not write to its storage (${reasonOf(error)}). Free some space.`,
+      say('data.kennel.the-browser-could-not-write-to-its', { reasonOf: reasonOf(error) }),
     );
   }
 }
@@ -57,10 +57,10 @@ export function newId<T extends Id<string>>(): T {
 }
 
 /** Why the browser's storage failed, in words where a person can do something about it. */
-export function reasonOf(error: unknown): string {
+export function reasonOf(error: unknown): Name {
   if (!(error instanceof Error || error instanceof DOMException)) return String(error);
   const inner = 'inner' in error && error.inner instanceof Error ? error.inner : error;
   return [error.name, inner.name].includes('QuotaExceededError')
-    ? 'there is no room left on this device'
+    ? say('data.kennel.there-is-no-room-left-on-this')
     : inner.message;
 }

@@ -84,7 +84,9 @@ function optionsFor(
     plugins: {
       legend: { display: false },
       tooltip: {
-        callbacks: { label: (item) => tell('histogram-chart.of-runs', { raw: Number(item.raw).toFixed(1) }) },
+        callbacks: {
+          label: (item) => tell('histogram-chart.of-runs', { raw: { number: Number(item.raw), digits: 1 } }),
+        },
       },
       annotation: {
         annotations: {

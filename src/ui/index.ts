@@ -2,7 +2,6 @@ export { Button } from './button';
 export { buttonClass } from './button-class';
 export { CautionNote } from './caution-note';
 export { Chain, type ChainLink } from './chain';
-export { takeLocale, writeDay, writeInstant } from './days';
 export { Dialog } from './dialog';
 export { DismissSign, SignNote } from './dismiss-sign';
 export { FileButton } from './file-button';

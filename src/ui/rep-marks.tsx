@@ -23,12 +23,24 @@ type Judged = {
   readonly aided: boolean;
 };
 
+const OUTCOMES: Readonly<Record<Judged['outcome'], string>> = {
+  clean: tell('rep-marks.clean'),
+  flawed: tell('rep-marks.flawed'),
+  miss: tell('rep-marks.miss'),
+  none: tell('rep-marks.neither'),
+};
+const CAUSES: Readonly<Record<string, string>> = {
+  handler: tell('rep-marks.handler'),
+  apparatus: tell('rep-marks.kit'),
+  environment: tell('rep-marks.place'),
+};
+
 /** A rep's mark, with its words: "flawed: crept towards you, handler". */
 export function repMark(rep: Judged, fault: string | null): RepMark {
   const words = [
-    `${rep.outcome === 'none' ? 'neither' : rep.outcome}${fault ? `: ${fault.toLowerCase()}` : ''}`,
-    rep.cause === 'dog' ? '' : rep.cause,
-    rep.aided ? 'aided' : '',
+    `${OUTCOMES[rep.outcome]}${fault ? `: ${fault.toLowerCase()}` : ''}`,
+    CAUSES[rep.cause] ?? '',
+    rep.aided ? tell('rep-marks.aided') : '',
   ];
   return {
     key: rep.id,

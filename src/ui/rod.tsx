@@ -1,5 +1,5 @@
 import type { RodData } from '@/core/evidence';
-import { tell } from '@/words/shell';
+import { tell, wordsOf } from '@/words/shell';
 import { RodHandles } from './rod-handles';
 
 const LEFT = -0.12;
@@ -23,7 +23,7 @@ export function Rod({ data, compact = false, onMove = null }: Props) {
   const place = (at: number): number => ((Math.min(right, Math.max(LEFT, at)) - LEFT) / (right - LEFT)) * 100;
   const marks = [...new Set([0, ...data.rungs, 1].filter((at) => at >= 0 && at <= 1))].sort((a, b) => a - b);
   return (
-    <figure className="relative min-w-0" aria-label={data.sentence}>
+    <figure className="relative min-w-0" aria-label={wordsOf(data.sentence)}>
       <div aria-hidden="true">
         <div className="flex justify-between gap-2 text-sm leading-none">
           <span className="font-semibold">{data.title}</span>
@@ -42,7 +42,7 @@ export function Rod({ data, compact = false, onMove = null }: Props) {
             />
           )}
           <Flag at={place(1)} />
-          {data.here && <Here at={place(data.here.at)} label={data.here.label} />}
+          {data.here && <Here at={place(data.here.at)} label={wordsOf(data.here.label)} />}
           {data.reach && (
             <Reach low={place(data.reach.low)} mid={place(data.reach.mid)} high={place(data.reach.high)} />
           )}
@@ -50,13 +50,13 @@ export function Rod({ data, compact = false, onMove = null }: Props) {
             className="absolute top-[3.75rem] max-w-[45%] truncate text-sm leading-none"
             style={{ left: `${place(0)}%` }}
           >
-            {data.start}
+            {wordsOf(data.start)}
           </span>
           <span
-            className={`absolute top-[3.75rem] max-w-[50%] truncate text-sm font-bold leading-none ${data.demand.length > 9 ? '-translate-x-[85%]' : '-translate-x-1/2'}`}
+            className={`absolute top-[3.75rem] max-w-[50%] truncate text-sm font-bold leading-none ${wordsOf(data.demand).length > 9 ? '-translate-x-[85%]' : '-translate-x-1/2'}`}
             style={{ left: `${place(1)}%` }}
           >
-            {data.demand}
+            {wordsOf(data.demand)}
           </span>
         </div>
       </div>

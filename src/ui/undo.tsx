@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import type { Result } from '@/core/shared';
-import { tell } from '@/words/shell';
+import { tell, wordsOf } from '@/words/shell';
 import { Button } from './button';
 
 /** What was done last, and how to take it back; null where it cannot be. */
@@ -12,7 +12,7 @@ type Done = {
 
 type UndoState = {
   readonly last: Done | null;
-  readonly say: (words: string, back?: Done['back']) => void;
+  readonly done: (words: string, back?: Done['back']) => void;
   readonly fail: (words: string) => void;
   readonly clear: () => void;
 };
@@ -20,20 +20,20 @@ type UndoState = {
 /** The one undo of the application: what was done last stays until the next action. */
 export const useUndo = create<UndoState>((set) => ({
   last: null,
-  say: (words, back = null) => set({ last: { words, failed: false, back } }),
+  done: (words, back = null) => set({ last: { words, failed: false, back } }),
   fail: (words) => set({ last: { words, failed: true, back: null } }),
   clear: () => set({ last: null }),
 }));
 
 /** A line at the foot of every page, below its end when scrolled there: what was done, and Undo. */
 export function UndoLine() {
-  const { last, say, fail, clear } = useUndo();
+  const { last, done, fail, clear } = useUndo();
   const takeBack = async (): Promise<void> => {
     if (!last?.back) return;
     clear();
     const taken = await last.back();
-    if (taken.ok) say('Taken back.');
-    else fail(taken.message);
+    if (taken.ok) done(tell('undo.taken-back'));
+    else fail(wordsOf(taken.message));
   };
   return (
     <section

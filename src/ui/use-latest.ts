@@ -33,7 +33,12 @@ export function useLatest<T>(job: Job<T> | null): Latest<T> {
         if (!stop.signal.aborted)
           setLatest({
             state: 'failed',
-            failure: { ok: false, code: 'bug', path: '', message: String(error) },
+            failure: {
+              ok: false,
+              code: 'bug',
+              path: '',
+              message: { say: 'shared.name', with: { name: String(error) } },
+            },
           });
       },
     );

@@ -41,7 +41,10 @@ export function tellerOf<W extends Words>(words: W): Teller<keyof W & string> {
     typeof said === 'string' ? told(said, values) : toldSentence(said);
 }
 
-export const toldSentence = ({ say, with: values }: Sentence): string => told(say, values);
+const toldSentence = ({ say, with: values }: Sentence): string => told(say, values);
+
+/** A value of a sentence, or a name, as it is read. */
+export const wordsOf = (value: Value): string => writeValue(value, toldSentence);
 
 function told(key: string, values: Values = {}): string {
   const message = messages[key];

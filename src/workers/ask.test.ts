@@ -19,7 +19,7 @@ class PlayedWorker {
   settle(id: number, ok = true): void {
     const result = ok
       ? { ok: true as const, value: [] }
-      : { ok: false as const, code: 'x', path: '', message: '' };
+      : { ok: false as const, code: 'x', path: '', message: { say: 'shared.name', with: { name: '' } } };
     this.onmessage?.({ data: { kind: 'settled', id, result } });
   }
 }

@@ -1,4 +1,4 @@
-import { fail, type Result } from '@/core/shared';
+import { fail, type Result, say } from '@/core/shared';
 
 /** What goes to a worker: a task under a number, or that nobody waits for it any more. */
 export type ToWorker<T> =
@@ -58,7 +58,7 @@ export function openDesk<T extends { readonly kind: string }, S, A extends Recor
           fail(
             'timeout',
             '',
-            `The calculation did not answer in ${timeout / 1000} s and was stopped. Try again.`,
+            say('workers.desk.the-calculation-did-not-answer-in', { timeout: timeout / 1000 }),
           ),
         ),
       timeout,
@@ -73,7 +73,9 @@ export function openDesk<T extends { readonly kind: string }, S, A extends Recor
         fail(
           'crashed',
           '',
-          `The calculation stopped: ${event.message || 'the worker could not start'}. Your reps are safe.`,
+          say('workers.desk.the-calculation-stopped-your-reps', {
+            message: event.message || say('workers.desk.the-worker-could-not-start'),
+          }),
         ),
       );
     };
@@ -117,4 +119,4 @@ export function openDesk<T extends { readonly kind: string }, S, A extends Recor
   };
 }
 
-const cancelled = () => fail('cancelled', '', 'The calculation was stopped.');
+const cancelled = () => fail('cancelled', '', say('workers.desk.the-calculation-was-stopped'));

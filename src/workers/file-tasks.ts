@@ -1,3 +1,4 @@
+import type { Sentence } from '@/core/shared';
 import type { KennelCounts, KennelName } from '@/data/read';
 
 /** What the file worker can be asked. `now` is the page's clock, milliseconds since 1970. */
@@ -21,7 +22,7 @@ export type Brought = {
 } | null;
 
 /** A saved kennel; `aside` says of each record that could not be read back what it is, and why. */
-export type Saved = { readonly file: Blob; readonly aside: readonly string[] };
+export type Saved = { readonly file: Blob; readonly aside: readonly Sentence[] };
 
 export type FileAnswers = {
   save: Saved;
@@ -31,4 +32,4 @@ export type FileAnswers = {
 };
 
 /** How far it is: what is being done, and its share from 0 to 1 where that is known. */
-export type FileSaid = { readonly doing: string; readonly share: number | null };
+export type FileSaid = { readonly doing: Sentence; readonly share: number | null };

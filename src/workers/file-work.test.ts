@@ -9,6 +9,7 @@ import { kennelCounts } from '@/data/read';
 import { record, startBout } from '@/data/write';
 import { makeSampleKennel } from '@/demo/sample-kennel';
 import { TODAY } from '@/demo/sample-state.test-helper';
+import { wordsOf } from '@/words';
 import type { FileAnswers, FileSaid, FileTask } from './file-tasks';
 import { fileWork } from './file-work';
 
@@ -48,7 +49,9 @@ describe('work on whole kennels', () => {
       apart: 0,
     });
     expect(await kennelCounts(await open())).toEqual(looked.counts);
-    const shares = said.flatMap((one) => (one.doing === 'Bringing both together' ? (one.share ?? []) : []));
+    const shares = said.flatMap((one) =>
+      wordsOf(one.doing) === 'Bringing both together' ? (one.share ?? []) : [],
+    );
     expect(shares).toEqual([...shares].sort((a, b) => a - b));
     expect(shares.at(-1)).toBeCloseTo(1, 9);
 
@@ -98,7 +101,7 @@ describe('work on whole kennels', () => {
     const weather = { temperature: 99, wind: null, words: '' };
     await database.of('outings').put({ ...outing, weather } as never);
     const { file: whole, aside } = must(await run({ kind: 'save', ...to }));
-    expect(aside[0]).toBe('Outing: weather.temperature is 99; a number of 60 at most is wanted.');
+    expect(wordsOf(aside[0])).toBe('Outing: weather.temperature is 99; a number of 60 at most is wanted.');
     const read = must(readKennelFile(await whole.text()));
     expect(read.tables.outings).toHaveLength(sample.outings.length - 1);
     expect(read.tables.bouts).toHaveLength(sample.bouts.length - on.length);

@@ -1,5 +1,5 @@
 import { foldLog, inOrder } from '@/core/log';
-import { type Failure, fail, ok, type Result } from '@/core/shared';
+import { type Failure, fail, ok, type Result, say } from '@/core/shared';
 import { readTables } from '@/data/database';
 import { type KennelFile, kennelPieces, kennelText, readKennelFile, soundTables } from '@/data/files';
 import { openKennel } from '@/data/kennel';
@@ -31,13 +31,13 @@ export function fileWork(open: Open = openKennel) {
     }
   };
 
-  const save = async (kennel: Kennel, say: (said: FileSaid) => void): Promise<Result<Saved>> => {
+  const save = async (kennel: Kennel, report: (said: FileSaid) => void): Promise<Result<Saved>> => {
     const pieces = await kennelPieces(kennel, new Date(kennel.now()).toISOString(), (share) =>
-      say({ doing: 'Writing the file', share }),
+      report({ doing: say('workers.file-work.writing-the-file'), share }),
     );
     const file = new Blob(pieces, { type: 'application/json' });
     // Read back before it is offered: a backup that cannot be read is none.
-    say({ doing: 'Reading it back', share: null });
+    report({ doing: say('workers.file-work.reading-it-back'), share: null });
     if (readKennelFile(await file.text()).ok) return ok({ file, aside: [] });
     return setAside(kennel);
   };
@@ -48,15 +48,20 @@ export function fileWork(open: Open = openKennel) {
     const read = readKennelFile(text);
     if (!read.ok) return read;
     const file = new Blob([text], { type: 'application/json' });
-    return ok({ file, aside: aside.map(({ table, why }) => `${RECORD_TITLES[table]}: ${why}`) });
+    return ok({
+      file,
+      aside: aside.map(({ table, why }) =>
+        say('workers.file-work.aside', { record: RECORD_TITLES[table], why }),
+      ),
+    });
   };
 
-  const look = async (file: Blob, say: (said: FileSaid) => void): Promise<Result<FileAnswers['look']>> => {
-    say({ doing: 'Reading the file', share: null });
+  const look = async (file: Blob, report: (said: FileSaid) => void): Promise<Result<FileAnswers['look']>> => {
+    report({ doing: say('workers.file-work.reading-the-file'), share: null });
     const foreign = await encodingOf(file);
     if (foreign) return foreign;
     const text = await file.text();
-    say({ doing: 'Checking every record', share: null });
+    report({ doing: say('workers.file-work.checking-every-record'), share: null });
     const read = readKennelFile(text);
     looked = read.ok ? read.value : null;
     if (!read.ok) return read;
@@ -67,12 +72,15 @@ export function fileWork(open: Open = openKennel) {
   const bring = async (
     kennel: Kennel,
     how: 'add' | 'replace',
-    say: (said: FileSaid) => void,
+    report: (said: FileSaid) => void,
   ): Promise<Result<Brought>> => {
-    if (!looked) return fail('nothing', '', 'Choose the file again: it is no longer at hand.');
-    const doing = how === 'add' ? 'Bringing both together' : 'Putting it in the place of what is here';
-    say({ doing, share: null });
-    const onProgress = (share: number): void => say({ doing, share });
+    if (!looked) return fail('nothing', '', say('workers.file-work.choose-the-file-again-it-is-no'));
+    const doing =
+      how === 'add'
+        ? say('workers.file-work.bringing-both-together')
+        : say('workers.file-work.putting-it-in-the-place-of-what-is');
+    report({ doing, share: null });
+    const onProgress = (share: number): void => report({ doing, share });
     if (how === 'replace') {
       const replaced = await replaceTables(kennel, looked.tables, onProgress);
       if (!replaced.ok) return replaced;
@@ -88,21 +96,24 @@ export function fileWork(open: Open = openKennel) {
   };
 
   const back = async (kennel: Kennel): Promise<Result<null>> => {
-    if (!brought) return fail('nothing', '', 'There is nothing to take back any more.');
+    if (!brought) return fail('nothing', '', say('workers.file-work.there-is-nothing-to-take-back-any'));
     const taken = await takeBack(kennel, brought);
     if (!taken.ok) return taken;
     brought = null;
     return ok(null);
   };
 
-  return (task: FileTask, say: (said: FileSaid) => void): Promise<Result<FileAnswers[FileTask['kind']]>> => {
+  return (
+    task: FileTask,
+    report: (said: FileSaid) => void,
+  ): Promise<Result<FileAnswers[FileTask['kind']]>> => {
     switch (task.kind) {
       case 'save':
-        return withKennel(task, (kennel) => save(kennel, say));
+        return withKennel(task, (kennel) => save(kennel, report));
       case 'look':
-        return look(task.file, say);
+        return look(task.file, report);
       case 'bring':
-        return withKennel(task, (kennel) => bring(kennel, task.how, say));
+        return withKennel(task, (kennel) => bring(kennel, task.how, report));
       case 'take-back':
         return withKennel(task, back);
     }
@@ -114,11 +125,7 @@ async function encodingOf(file: Blob): Promise<Failure | null> {
   const bytes = new Uint8Array(await file.slice(0, 64).arrayBuffer());
   const marked = (bytes[0] === 0xff && bytes[1] === 0xfe) || (bytes[0] === 0xfe && bytes[1] === 0xff);
   return marked || bytes.includes(0)
-    ? fail(
-        'encoding',
-        '',
-        'This file is in UTF-16, or not a text at all. Open it in an editor and save it as UTF-8; then it can be read.',
-      )
+    ? fail('encoding', '', say('workers.file-work.this-file-is-in-utf-16-or-not-a'))
     : null;
 }
 

@@ -1,5 +1,4 @@
-/// <reference lib="webworker" />
-import { fail } from '@/core/shared';
+import { fail, say } from '@/core/shared';
 import type { FromWorker, ToWorker } from './desk';
 import type { FileAnswers, FileSaid, FileTask } from './file-tasks';
 import { fileWork } from './file-work';
@@ -18,7 +17,11 @@ self.onmessage = ({ data }: MessageEvent<ToWorker<FileTask>>) => {
       post({
         kind: 'settled',
         id,
-        result: fail('crashed', task.kind, `It stopped: ${String(error)}. Nothing was changed.`),
+        result: fail(
+          'crashed',
+          task.kind,
+          say('workers.files.worker.it-stopped-nothing-was-changed', { error: String(error) }),
+        ),
       }),
   );
 };

@@ -1,12 +1,14 @@
-import { type AxisKey, asId, asLevel } from '@/core/shared';
+import { type AxisKey, asId, asLevel, type Sentence, say } from '@/core/shared';
 import { GENERAL_STEP, type MethodAxis } from './methods';
 
-type Shape = Pick<MethodAxis['axis'], 'title' | 'quantity' | 'unit' | 'harder'> &
-  Partial<Pick<MethodAxis['axis'], 'levels' | 'role' | 'zeroScale' | 'measured'>>;
+type Shape = Pick<MethodAxis['axis'], 'quantity' | 'unit' | 'harder'> & {
+  readonly title: Sentence;
+} & Partial<Pick<MethodAxis['axis'], 'levels' | 'role' | 'zeroScale' | 'measured'>>;
 
-const kind = (id: string, shape: Shape, step: number | null, askStart: string, askDemand: string) => ({
+const kind = (id: string, shape: Shape, step: number | null, askStart: Sentence, askDemand: Sentence) => ({
   id,
-  make: (key: AxisKey): MethodAxis => ({
+  /** An axis of this kind, under the name that somebody gives it. */
+  make: (key: AxisKey, title: string): MethodAxis => ({
     axis: {
       key,
       role: 'criterion',
@@ -16,6 +18,7 @@ const kind = (id: string, shape: Shape, step: number | null, askStart: string, a
       eases: [],
       safety: null,
       ...shape,
+      title,
     },
     start: null,
     demand: null,
@@ -31,80 +34,92 @@ const kind = (id: string, shape: Shape, step: number | null, askStart: string, a
 export const AXIS_KINDS = [
   kind(
     'distance',
-    { title: 'Distance', quantity: 'distance', unit: 'm', harder: 'more' },
+    { title: say('breakdown.axis-kinds.distance'), quantity: 'distance', unit: 'm', harder: 'more' },
     GENERAL_STEP.ratio,
-    'e.g. 5 m',
-    'e.g. 40 m',
+    say('breakdown.axis-kinds.e-g-5-m'),
+    say('breakdown.axis-kinds.e-g-40-m'),
   ),
   kind(
     'time',
-    { title: 'Time', quantity: 'duration', unit: 's', harder: 'more' },
+    { title: say('breakdown.axis-kinds.time'), quantity: 'duration', unit: 's', harder: 'more' },
     GENERAL_STEP.ratio,
-    'e.g. 2 s',
-    'e.g. 1 min',
+    say('breakdown.axis-kinds.e-g-2-s'),
+    say('breakdown.axis-kinds.e-g-1-min'),
   ),
   kind(
     'latency',
-    { title: 'Time to answer', quantity: 'latency', unit: 's', harder: 'less' },
+    { title: say('breakdown.axis-kinds.time-to-answer'), quantity: 'latency', unit: 's', harder: 'less' },
     GENERAL_STEP.ratio,
-    'e.g. 4 s',
-    'e.g. 1.5 s',
+    say('breakdown.axis-kinds.e-g-4-s'),
+    say('breakdown.axis-kinds.e-g-1-5-s'),
   ),
   kind(
     'height',
-    { title: 'Height', quantity: 'height', unit: 'cm', harder: 'more' },
+    { title: say('breakdown.axis-kinds.height'), quantity: 'height', unit: 'cm', harder: 'more' },
     null,
-    'e.g. 10 cm',
-    'e.g. 40 cm',
+    say('breakdown.axis-kinds.e-g-10-cm'),
+    say('breakdown.axis-kinds.e-g-40-cm'),
   ),
   kind(
     'crooked',
-    { title: 'How crooked at most', quantity: 'angle', unit: '°', harder: 'less' },
+    { title: say('breakdown.axis-kinds.how-crooked-at-most'), quantity: 'angle', unit: '°', harder: 'less' },
     null,
-    'e.g. 30°',
-    'e.g. 5°',
+    say('breakdown.axis-kinds.e-g-30'),
+    say('breakdown.axis-kinds.e-g-5'),
   ),
   kind(
     'sides',
-    { title: 'Angle to either side', quantity: 'angle', unit: '°', harder: 'both' },
+    { title: say('breakdown.axis-kinds.angle-to-either-side'), quantity: 'angle', unit: '°', harder: 'both' },
     null,
-    'e.g. 0°',
-    'e.g. 60°',
+    say('breakdown.axis-kinds.e-g-0'),
+    say('breakdown.axis-kinds.e-g-60'),
   ),
   kind(
     'gap',
-    { title: 'Gap', quantity: 'offset', unit: 'cm', harder: 'less' },
+    { title: say('breakdown.axis-kinds.gap'), quantity: 'offset', unit: 'cm', harder: 'less' },
     GENERAL_STEP.ratio,
-    'e.g. 100 cm',
-    'e.g. 20 cm',
+    say('breakdown.axis-kinds.e-g-100-cm'),
+    say('breakdown.axis-kinds.e-g-20-cm'),
   ),
   kind(
     'size',
-    { title: 'Size', quantity: 'area', unit: 'cm²', harder: 'less' },
+    { title: say('breakdown.axis-kinds.size'), quantity: 'area', unit: 'cm²', harder: 'less' },
     GENERAL_STEP.ratio,
-    'e.g. 2500 cm²',
-    'e.g. 900 cm²',
+    say('breakdown.axis-kinds.e-g-2500-cm'),
+    say('breakdown.axis-kinds.e-g-900-cm'),
   ),
   kind(
     'choices',
-    { title: 'Choices', quantity: 'count', unit: '', harder: 'more' },
+    { title: say('breakdown.axis-kinds.choices'), quantity: 'count', unit: '', harder: 'more' },
     GENERAL_STEP.whole,
-    'e.g. 2',
-    'e.g. 6',
+    say('breakdown.axis-kinds.e-g-2'),
+    say('breakdown.axis-kinds.e-g-6'),
   ),
   kind(
     'place',
-    { title: 'Distance to the place', quantity: 'offset', unit: 'cm', harder: 'less', measured: true },
+    {
+      title: say('breakdown.axis-kinds.distance-to-the-place'),
+      quantity: 'offset',
+      unit: 'cm',
+      harder: 'less',
+      measured: true,
+    },
     GENERAL_STEP.ratio,
-    'e.g. 200 cm',
-    'e.g. 30 cm',
+    say('breakdown.axis-kinds.e-g-200-cm'),
+    say('breakdown.axis-kinds.e-g-30-cm'),
   ),
   kind(
     'cues',
-    { title: 'Cues allowed', quantity: 'count', unit: '', harder: 'less', role: 'help' },
+    {
+      title: say('breakdown.axis-kinds.cues-allowed'),
+      quantity: 'count',
+      unit: '',
+      harder: 'less',
+      role: 'help',
+    },
     GENERAL_STEP.whole,
-    'e.g. 3',
-    'e.g. 1',
+    say('breakdown.axis-kinds.e-g-3'),
+    say('breakdown.axis-kinds.e-g-1'),
   ),
 ] as const;
 

@@ -1,4 +1,4 @@
-import { fail, fromBase, must, ok, parseOne, type Result } from '@/core/shared';
+import { fail, fromBase, must, ok, parseOne, type Result, type Sentence, say } from '@/core/shared';
 import { type Axis, axisScale, isRatioAxis, parseValue } from './axis';
 import { axisFrom, type MethodAxis } from './methods';
 
@@ -29,10 +29,11 @@ export function readStep(axis: Pick<Axis, 'quantity' | 'unit'>, text: string): R
     const percent = match ? Number((match[1] ?? '').replace(',', '.')) : Number.NaN;
     return percent > 0
       ? ok(percent / 100)
-      : fail('step', '', `“${text}” is not a step. Here a step is a share of what stands, for example 25 %.`);
+      : fail('step', '', say('breakdown.axis-text.is-not-a-step-here-a-step-is-a', { text }));
   }
   const value = parseOne(text, axis.quantity, axis.unit);
-  if (value.ok && !(value.value > 0)) return fail('step', '', 'A step is more than 0.');
+  if (value.ok && !(value.value > 0))
+    return fail('step', '', say('breakdown.axis-text.a-step-is-more-than-0'));
   return value;
 }
 
@@ -50,7 +51,7 @@ export type AxisText = {
  */
 export function readAxis(draft: AxisText): {
   readonly axis: Axis | null;
-  readonly problems: Readonly<Record<string, string>>;
+  readonly problems: Readonly<Record<string, Sentence>>;
 } {
   const shape = draft.spec.axis;
   const plain = shape.harder === 'both' ? { ...shape, harder: 'more' as const } : shape;
@@ -81,11 +82,15 @@ export function readNewAxis(
   spec: MethodAxis | undefined,
   text: { readonly title: string; readonly start: string; readonly demand: string; readonly step: string },
 ): Result<Axis> {
-  if (!spec) return fail('kind', '', 'Choose a kind of criterion.');
+  if (!spec) return fail('kind', '', say('breakdown.axis-text.choose-a-kind-of-criterion'));
   const named = text.title === '' ? spec : { ...spec, axis: { ...spec.axis, title: text.title } };
   const step = text.step.trim() === '' && spec.step !== null ? stepText(spec.axis, spec.step) : text.step;
   const read = readAxis({ spec: named, start: text.start, demand: text.demand, step });
   return read.axis
     ? ok(read.axis)
-    : fail('axis', '', Object.values(read.problems)[0] ?? 'These values do not fit together.');
+    : fail(
+        'axis',
+        '',
+        Object.values(read.problems)[0] ?? say('breakdown.axis-text.these-values-do-not-fit-together'),
+      );
 }

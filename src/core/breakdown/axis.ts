@@ -6,15 +6,20 @@ import {
   type Failure,
   fail,
   findUnit,
-  NO_BREAK,
   ok,
   parseOne,
   type Quantity,
   type Result,
-  writeAmount,
+  type Sentence,
+  say,
+  schemaSays,
 } from '@/core/shared';
 
-const positive = v.pipe(v.number(), v.finite(), v.gtValue(0, 'must be more than 0'));
+const positive = v.pipe(
+  v.number(),
+  v.finite(),
+  v.gtValue(0, schemaSays('breakdown.axis.must-be-more-than-0')),
+);
 const finite = v.pipe(v.number(), v.finite());
 
 /** What an axis can be measured in. */
@@ -67,10 +72,10 @@ export const axisSchema = v.pipe(
             anchor: v.string(),
           }),
         ),
-        v.minLength(2, 'an ordered list needs two steps'),
+        v.minLength(2, schemaSays('breakdown.axis.an-ordered-list-needs-two-steps')),
         v.check(
           (levels) => new Set(levels.map((one) => one.id)).size === levels.length,
-          'two steps share an id',
+          schemaSays('breakdown.axis.two-steps-share-an-id'),
         ),
       ),
     ),
@@ -91,7 +96,7 @@ export const axisSchema = v.pipe(
     /** Up to two axes that ease for the rung on which this one is raised. */
     eases: v.pipe(
       v.array(v.pipe(v.string(), v.transform(asId<AxisKey>))),
-      v.maxLength(2, 'at most two axes ease at once'),
+      v.maxLength(2, schemaSays('breakdown.axis.at-most-two-axes-ease-at-once')),
     ),
     /**
      * A value this dog must not go beyond, and who says so (the vet, the rules); null where nobody
@@ -100,20 +105,27 @@ export const axisSchema = v.pipe(
     safety: v.nullable(
       v.strictObject({
         value: finite,
-        source: v.pipe(v.string(), v.trim(), v.minLength(1, 'say who set the limit')),
+        source: v.pipe(
+          v.string(),
+          v.trim(),
+          v.minLength(1, schemaSays('breakdown.axis.say-who-set-the-limit')),
+        ),
       }),
     ),
     /** An offset that is measured in each rep (how far from the place), not set up (a gap, a lane). */
     measured: v.exactOptional(v.boolean()),
   }),
-  v.check((axis) => findUnit(axis.quantity, axis.unit).ok, 'the unit is not one of the quantity'),
+  v.check(
+    (axis) => findUnit(axis.quantity, axis.unit).ok,
+    schemaSays('breakdown.axis.the-unit-is-not-one-of-the'),
+  ),
   v.check(
     (axis) => axis.levels === null || (axis.quantity === 'level' && axis.harder === 'more'),
-    'an ordered list is a level, listed from the easiest on',
+    schemaSays('breakdown.axis.an-ordered-list-is-a-level-listed'),
   ),
   v.check(
     (axis) => axis.harder !== 'both' || axis.quantity === 'angle' || axis.quantity === 'offset',
-    'only an angle or an offset has two sides',
+    schemaSays('breakdown.axis.only-an-angle-or-an-offset-has-two'),
   ),
 );
 
@@ -178,7 +190,11 @@ export function axisScale(axis: Axis): Result<Scale> {
       ),
     );
   if (Math.min(start, demand) < 0)
-    return fail('negative', axis.key, `${title}: a ${axis.quantity} cannot be below 0.`);
+    return fail(
+      'negative',
+      axis.key,
+      say('breakdown.axis.a-cannot-be-below-0', { title, quantity: axis.quantity }),
+    );
   if (axis.zeroScale !== null) {
     const zero = axis.zeroScale;
     return ok(
@@ -190,11 +206,7 @@ export function axisScale(axis: Axis): Result<Scale> {
     );
   }
   if (Math.min(start, demand) === 0)
-    return fail(
-      'zero-scale',
-      axis.key,
-      `${title}: the way from 0 has no ratio. Say what the first step is, or start above 0.`,
-    );
+    return fail('zero-scale', axis.key, say('breakdown.axis.the-way-from-0-has-no-ratio-say', { title }));
   return ok(between(axis, Math.log, Math.exp));
 }
 
@@ -216,11 +228,7 @@ function listScale(axis: Axis, levels: NonNullable<Axis['levels']>): Result<Scal
 }
 
 const tooHard = ({ key, title }: Axis): Failure =>
-  fail(
-    'direction',
-    key,
-    `${title}: the start is already harder than the demand. Make the start easier, or check the demand.`,
-  );
+  fail('direction', key, say('breakdown.axis.the-start-is-already-harder-than', { title }));
 
 /**
  * A signed axis is as hard as it is far from 0, on either side. Its values come back on the right;
@@ -228,19 +236,23 @@ const tooHard = ({ key, title }: Axis): Failure =>
  */
 function bothSides(axis: Axis): Result<Scale> {
   if (axis.start < 0 || axis.demand < 0)
-    return fail('negative', axis.key, `${axis.title}: say how far to each side; both sides are climbed.`);
+    return fail(
+      'negative',
+      axis.key,
+      say('breakdown.axis.say-how-far-to-each-side-both', { title: axis.title }),
+    );
   const scale = axisScale({ ...axis, harder: 'more' });
   if (!scale.ok) return scale;
   const { difficulty } = scale.value;
   return ok({ ...scale.value, difficulty: (value) => difficulty(Math.abs(value)) });
 }
 
-function levelProblem({ levels, start, demand, title }: Axis): string | null {
+function levelProblem({ levels, start, demand, title }: Axis): Sentence | null {
   if (levels === null) return null;
   const fits = (id: number): boolean => levelPlace(levels, id) >= 0;
   return fits(start) && fits(demand)
     ? null
-    : `${title}: start and demand must be steps of its list, of which there are ${levels.length}.`;
+    : say('breakdown.axis.start-and-demand-must-be-steps-of', { title, levelsCount: levels.length });
 }
 
 function between(axis: Axis, forward: (x: number) => number, back: (t: number) => number): Scale {
@@ -277,15 +289,20 @@ export function stepSize(axis: Axis, from: number, to: number): number {
   return sign > 0 ? ratio - 1 : 1 / ratio - 1;
 }
 
+const levelNamed = (name: string | undefined): Sentence =>
+  name === undefined ? say('breakdown.axis.a-step-that-is-gone') : say('shared.name', { name });
+
 /** A value of this axis as it is read: "20 m", "30° left", or the name of a step. */
 export function writeValue(
   axis: Pick<Axis, 'quantity' | 'unit' | 'levels' | 'harder'>,
   base: number,
-): string {
-  if (axis.levels !== null)
-    return axis.levels.find((level) => level.id === base)?.name ?? 'a step that is gone';
-  const amount = writeAmount(axis.quantity, axis.harder === 'both' ? Math.abs(base) : base, axis.unit);
-  return axis.harder !== 'both' || base === 0 ? amount : `${amount}${NO_BREAK}${base > 0 ? 'right' : 'left'}`;
+): Sentence {
+  if (axis.levels !== null) return levelNamed(axis.levels.find((level) => level.id === base)?.name);
+  const { quantity, unit } = axis;
+  const amount = { quantity, base: axis.harder === 'both' ? Math.abs(base) : base, unit };
+  return axis.harder !== 'both' || base === 0
+    ? say('shared.amount', { amount })
+    : say('breakdown.axis.to-a-side', { amount, right: base > 0 });
 }
 
 /**
@@ -308,7 +325,11 @@ export function parseValue(
       : fail(
           'level',
           '',
-          `“${text.trim()}” is not a step of ${axis.title.toLowerCase()}. These are: ${names}.`,
+          say('breakdown.axis.is-not-a-step-of-these-are', {
+            text: text.trim(),
+            title: axis.title.toLowerCase(),
+            names,
+          }),
         );
   }
   const side = axis.harder === 'both' ? /^(.*?)\s*(left|right|l|r)$/i.exec(text.trim()) : null;
@@ -321,11 +342,13 @@ export function parseValue(
  * What a rung asks on one axis, in words: `askedOf(latency, 2)` → "at most 2 s" where less is
  * harder, else the value alone.
  */
-export function askedOf(axis: Axis, value: number): string {
-  return axis.harder === 'less' ? `at most ${writeValue(axis, value)}` : writeValue(axis, value);
+export function askedOf(axis: Axis, value: number): Sentence {
+  return axis.harder === 'less'
+    ? say('breakdown.axis.at-most', { writeValue: writeValue(axis, value) })
+    : writeValue(axis, value);
 }
 
 /** The same with the axis's name: "Distance to you 15 m". */
-export function axisInWords(axis: Axis, value: number): string {
-  return `${axis.title} ${askedOf(axis, value)}`;
+export function axisInWords(axis: Axis, value: number): Sentence {
+  return say('breakdown.axis.in-words', { title: axis.title, asked: askedOf(axis, value) });
 }

@@ -36,7 +36,7 @@ export {
   waitingEdits,
 } from './ladder';
 export { checkKit, checkLadder } from './ladder-checks';
-export { describePlace, describeRung } from './ladder-words';
+export { changesOf, describePlace, describeRung } from './ladder-words';
 export { cuesAxis, gradeAxis, isBodyWork, type MeasuredAs, measuredAs } from './measured';
 export {
   type AxisAnswer,

@@ -1,4 +1,4 @@
-import { type AxisKey, type Failure, fail } from '@/core/shared';
+import { type AxisKey, type Failure, fail, type Sentence, say } from '@/core/shared';
 import { type Axis, axisScale, stepSize } from './axis';
 import { axisSeries, type Ladder, MAX_STEPS, type Rung } from './ladder';
 import { SLACK, valueAt, write, writeChange, writeStep } from './ladder-words';
@@ -20,7 +20,10 @@ export function checkLadder(ladder: Ladder): Failure[] {
       fail(
         'too-many-steps',
         axis.key,
-        `${axis.title}: so small a step needs ${MAX_STEPS} rungs or more. Take a larger one.`,
+        say('breakdown.ladder-checks.so-small-a-step-needs-rungs-or', {
+          title: axis.title,
+          MAXSTEPS: MAX_STEPS,
+        }),
       ),
     ),
     ...ladder.rungs.flatMap((rung, i) =>
@@ -34,9 +37,18 @@ export function checkLadder(ladder: Ladder): Failure[] {
 function checkSafety(ladder: Ladder, rung: Rung, index: number): Failure[] {
   return ladder.axes.flatMap((axis) => {
     if (axis.safety === null || stepSize(axis, axis.safety.value, valueAt(rung, axis)) <= SLACK) return [];
-    const words = `Rung ${index + 1}: ${axis.title.toLowerCase()} ${write(axis, valueAt(rung, axis))} goes beyond ${write(axis, axis.safety.value)}`;
+    const words = say('breakdown.ladder-checks.rung-goes-beyond', {
+      index: index + 1,
+      title: axis.title.toLowerCase(),
+      write: write(axis, valueAt(rung, axis)),
+      write2: write(axis, axis.safety.value),
+    });
     return [
-      fail('safety-limit', pathOf(index, axis), `${words}, the limit for this dog (${axis.safety.source}).`),
+      fail(
+        'safety-limit',
+        pathOf(index, axis),
+        say('breakdown.ladder-checks.the-limit-for-this-dog', { words, source: axis.safety.source }),
+      ),
     ];
   });
 }
@@ -49,11 +61,7 @@ export function checkKit(needs: readonly string[], owned: readonly string[]): Fa
   const have = new Set(owned.map((thing) => thing.trim().toLowerCase()));
   const missing = needs.filter((thing) => !have.has(thing.trim().toLowerCase()));
   return missing.map((thing) =>
-    fail(
-      'kit-missing',
-      thing,
-      `“${thing}” is not on your kit list. Add it under Kennel, or train without it on purpose.`,
-    ),
+    fail('kit-missing', thing, say('breakdown.ladder-checks.is-not-on-your-kit-list-add-it', { thing })),
   );
 }
 
@@ -74,7 +82,7 @@ function checkStep(ladder: Ladder, below: Rung, rung: Rung, index: number): Fail
           fail(
             'two-raised',
             `rungs[${index}]`,
-            `Rung ${index + 1} raises ${names} at once. Raise one, then the other.`,
+            say('breakdown.ladder-checks.rung-raises-at-once-raise-one-then', { index: index + 1, names }),
           ),
         ]
       : []),
@@ -89,7 +97,10 @@ function checkStep(ladder: Ladder, below: Rung, rung: Rung, index: number): Fail
       fail(
         'easier-unplanned',
         pathOf(index, change.axis),
-        `Rung ${index + 1} is easier in ${change.axis.title.toLowerCase()} than the one below, without a plan.`,
+        say('breakdown.ladder-checks.rung-is-easier-in-than-the-one', {
+          index: index + 1,
+          title: change.axis.title.toLowerCase(),
+        }),
       ),
     ),
   ];
@@ -103,9 +114,15 @@ function met(ladder: Ladder, index: number, axis: Axis): boolean {
   return ladder.rungs.slice(0, index).some((rung) => stepSize(axis, value, valueAt(rung, axis)) >= -SLACK);
 }
 
-function tooLarge(below: Rung, rung: Rung, index: number, axis: Axis, size: number): string {
+function tooLarge(below: Rung, rung: Rung, index: number, axis: Axis, size: number): Sentence {
   const step = writeChange(axis, valueAt(below, axis), valueAt(rung, axis));
-  return `Rung ${index + 1}: ${axis.title.toLowerCase()} ${step} is ${writeStep(axis, size)}; your limit is ${writeStep(axis, axis.limit)}. Put a rung between.`;
+  return say('breakdown.ladder-checks.rung-is-your-limit-is-put-a-rung', {
+    index: index + 1,
+    title: axis.title.toLowerCase(),
+    step,
+    writeStep: writeStep(axis, size),
+    writeStep2: writeStep(axis, axis.limit),
+  });
 }
 
 function checkDemand(ladder: Ladder): Failure[] {
@@ -124,7 +141,10 @@ function checkDemand(ladder: Ladder): Failure[] {
       fail(
         'demand-never-reached',
         axis.key,
-        `${axis.title}: ${write({ ...axis, harder: 'more' }, axis.demand)} is reached on one side only.`,
+        say('breakdown.ladder-checks.is-reached-on-one-side-only', {
+          title: axis.title,
+          write: write({ ...axis, harder: 'more' }, axis.demand),
+        }),
       ),
     );
   const best = ladder.rungs.at(-1);
@@ -138,7 +158,11 @@ function checkDemand(ladder: Ladder): Failure[] {
     fail(
       'demand-never-reached',
       short[0]?.key ?? '',
-      `No rung asks all that is demanded${names ? `: the last is short of ${names}` : ' at once'}.`,
+      say('breakdown.ladder-checks.no-rung-asks-all-that-is-demanded', {
+        names: names
+          ? say('breakdown.ladder-checks.the-last-is-short-of', { names })
+          : say('breakdown.ladder-checks.at-once'),
+      }),
     ),
   ];
 }

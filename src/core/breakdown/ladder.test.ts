@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ownFault } from '@/core/rulebooks';
-import { type AxisKey, asId, asLevel, must, NO_BREAK } from '@/core/shared';
+import { type AxisKey, asId, asLevel, must } from '@/core/shared';
+import { NO_BREAK, wordsOf } from '@/words';
 import {
   type Axis,
   axisScale,
@@ -107,8 +108,10 @@ describe('building', () => {
 
   it('says a step in words', () => {
     const ladder = buildLadder({ axes: [{ ...distance, start: 20, demand: 25 }] });
-    expect(describeRung(ladder, 1).replaceAll(NO_BREAK, ' ')).toBe('2 of 2: distance 20 → 25 m, +25 %');
-    expect(describeRung(ladder, 0)).toBe('1 of 2: the start');
+    expect(wordsOf(describeRung(ladder, 1)).replaceAll(NO_BREAK, ' ')).toBe(
+      '2 of 2: distance 20 → 25 m, +25 %',
+    );
+    expect(wordsOf(describeRung(ladder, 0))).toBe('1 of 2: the start');
   });
 });
 
@@ -239,7 +242,9 @@ describe('ordered lists and signed axes', () => {
       'dumbbell',
     ]);
     expect(checkLadder(ladder)).toEqual([]);
-    expect(describeRung(ladder, 1).replaceAll(NO_BREAK, ' ')).toBe('2 of 3: object fingers → dowel, 1 step');
+    expect(wordsOf(describeRung(ladder, 1)).replaceAll(NO_BREAK, ' ')).toBe(
+      '2 of 3: object fingers → dowel, 1 step',
+    );
     expect([proofValue(thing), must(parseValue(thing, 'Dowel')), must(parseValue(thing, '3'))]).toEqual([
       2, 1, 2,
     ]);
@@ -256,7 +261,9 @@ describe('ordered lists and signed axes', () => {
     expect(axisSeries(angle)).toEqual([0, 30, -30, 60, -60]);
     expect(checkLadder(ladder)).toEqual([]);
     expect(
-      ladder.rungs.map((rung) => writeValue(angle, rung.criteria[angle.key] ?? 0).replaceAll(NO_BREAK, ' ')),
+      ladder.rungs.map((rung) =>
+        wordsOf(writeValue(angle, rung.criteria[angle.key] ?? 0)).replaceAll(NO_BREAK, ' '),
+      ),
     ).toEqual(['0°', '30° right', '30° left', '60° right', '60° left']);
     expect([must(parseValue(angle, '30° left')), must(parseValue(angle, '15 r'))]).toEqual([-30, 15]);
     expect(must(axisScale(angle)).difficulty(-30)).toBe(0.5);
@@ -265,7 +272,7 @@ describe('ordered lists and signed axes', () => {
       edits: [{ on: { [angle.key]: -60 }, axis: angle.key, value: 60 }],
     });
     expect(checkLadder(oneSided)).toMatchObject([
-      { code: 'demand-never-reached', message: expect.stringContaining('one side only') },
+      { code: 'demand-never-reached', message: expect.saying('one side only') },
     ]);
   });
 
@@ -291,7 +298,7 @@ describe('limits, kit and faults that count', () => {
       {
         code: 'safety-limit',
         path: 'rungs[3].height',
-        message: expect.stringMatching(/40\scm goes beyond 30\scm.*your vet/),
+        message: expect.saying(/40\scm goes beyond 30\scm.*your vet/),
       },
     ]);
   });

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { type FaultRef, faultRefSchema } from '@/core/rulebooks';
-import { type AxisKey, asId, fail, fromBase, must, type Result, toBase } from '@/core/shared';
+import { type AxisKey, asId, fail, fromBase, must, type Result, say, toBase } from '@/core/shared';
 import { type Axis, axisScale, isRatioAxis, levelPlace, type Scale, stepSize } from './axis';
 import { type Criteria, placeOn, sameCriteria } from './place';
 
@@ -265,7 +265,11 @@ export function difficulties(axes: readonly Axis[], criteria: Criteria): Result<
       return fail(
         'value',
         axis.key,
-        `${axis.title}: ${value} has no place on this axis; a ${axis.quantity} by ratio must be more than 0.`,
+        say('breakdown.ladder.has-no-place-on-this-axis-a-by', {
+          title: axis.title,
+          value,
+          quantity: axis.quantity,
+        }),
       );
     found.push(difficulty);
   }

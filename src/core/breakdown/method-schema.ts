@@ -1,11 +1,15 @@
 import * as v from 'valibot';
+import { schemaSays } from '@/core/shared';
 import { AXIS_QUANTITIES } from './axis';
 import { SCHOOL_KEYS } from './schools';
 import { watchedFaultSchema } from './watched-fault';
 import { WORK_TAGS } from './work-tags';
 
 const text = v.pipe(v.string(), v.trim(), v.minLength(1));
-const key = v.pipe(v.string(), v.regex(/^[a-z0-9-]+$/, 'a short word in small letters'));
+const key = v.pipe(
+  v.string(),
+  v.regex(/^[a-z0-9-]+$/, schemaSays('breakdown.method-schema.a-short-word-in-small-letters')),
+);
 
 /**
  * An axis as a method's file says it: values as a person writes them ("5 m", "25 %"), left out

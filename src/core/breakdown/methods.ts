@@ -1,5 +1,17 @@
 import * as v from 'valibot';
-import { type AxisKey, asId, asLevel, fail, must, ok, parseOne, type Result } from '@/core/shared';
+import {
+  type AxisKey,
+  asId,
+  asLevel,
+  fail,
+  must,
+  ok,
+  parseOne,
+  type Result,
+  type Sentence,
+  saidBySchema,
+  say,
+} from '@/core/shared';
 import { type Axis, axisSchema, isRatioAxis, parseValue } from './axis';
 import { type MethodFile, methodSchema } from './method-schema';
 import { METHOD_FILES } from './methods/index';
@@ -23,8 +35,8 @@ export type MethodAxis = {
   readonly step: number | null;
   /** Whether the practice names the step, or this program's general one stands in. */
   readonly stepFrom: 'practice' | 'program';
-  readonly askStart: string;
-  readonly askDemand: string;
+  readonly askStart: string | Sentence;
+  readonly askDemand: string | Sentence;
 };
 
 export type MethodElement = {
@@ -70,7 +82,11 @@ export function readMethod(file: unknown): Result<Method> {
   const parsed = v.safeParse(methodSchema, file);
   if (!parsed.success) {
     const [first] = parsed.issues;
-    return fail('shape', v.getDotPath(first) ?? '', first.message);
+    return fail(
+      'shape',
+      v.getDotPath(first) ?? '',
+      say('breakdown.methods.shape', { problem: saidBySchema(first) }),
+    );
   }
   const elements: MethodElement[] = [];
   for (const [e, element] of parsed.output.elements.entries()) {
@@ -87,7 +103,10 @@ export function readMethod(file: unknown): Result<Method> {
       return fail(
         'needs',
         `elements.${e}.needs`,
-        `“${element.title}” needs “${lost.element}”, which does not come before it.`,
+        say('breakdown.methods.needs-which-does-not-come-before', {
+          title: element.title,
+          element: lost.element,
+        }),
       );
     elements.push({ ...element, axes, legs: element.legs ?? [], policy: element.policy ?? null });
   }
@@ -132,8 +151,8 @@ function readAxis(file: FileAxis): Result<MethodAxis> {
     demand: values.demand,
     step: step.value,
     stepFrom: file.step === undefined ? 'program' : 'practice',
-    askStart: file.askStart ?? 'what works now',
-    askDemand: file.askDemand ?? 'what you want in the end',
+    askStart: file.askStart ?? say('breakdown.methods.what-works-now'),
+    askDemand: file.askDemand ?? say('breakdown.methods.what-you-want-in-the-end'),
   });
 }
 
@@ -149,9 +168,17 @@ function readStep(
   if (percent)
     return isRatioAxis(axis)
       ? ok(Number(percent[1]) / 100)
-      : fail('step', 'step', `${axis.quantity} climbs by amounts, not by “${written}”.`);
+      : fail(
+          'step',
+          'step',
+          say('breakdown.methods.climbs-by-amounts-not-by', { quantity: axis.quantity, written }),
+        );
   if (isRatioAxis(axis))
-    return fail('step', 'step', `${axis.quantity} climbs by shares: write “25 %”, not “${written}”.`);
+    return fail(
+      'step',
+      'step',
+      say('breakdown.methods.climbs-by-shares-write-25-not', { quantity: axis.quantity, written }),
+    );
   return parseOne(written, axis.quantity, axis.unit);
 }
 
@@ -169,11 +196,12 @@ export type AxisAnswer = {
 export function axisFrom({ axis, start, demand, step }: MethodAxis, answer: AxisAnswer): Result<Axis> {
   const given = { start: answer.start ?? start, demand: answer.demand ?? demand, step: answer.step ?? step };
   for (const [field, words] of [
-    ['start', 'what works now'],
-    ['demand', 'what is wanted'],
-    ['step', 'how big a step is'],
+    ['start', say('breakdown.methods.what-works-now')],
+    ['demand', say('breakdown.methods.what-is-wanted')],
+    ['step', say('breakdown.methods.how-big-a-step-is')],
   ] as const)
-    if (given[field] === null) return fail(field, axis.key, `${axis.title}: say ${words}.`);
+    if (given[field] === null)
+      return fail(field, axis.key, say('breakdown.methods.say', { title: axis.title, words }));
   const whole = {
     ...axis,
     start: given.start,
@@ -184,7 +212,14 @@ export function axisFrom({ axis, start, demand, step }: MethodAxis, answer: Axis
   const parsed = v.safeParse(axisSchema, whole);
   return parsed.success
     ? ok(parsed.output)
-    : fail('axis', axis.key, `${axis.title}: ${parsed.issues[0].message}.`);
+    : fail(
+        'axis',
+        axis.key,
+        say('breakdown.methods.axis-problem', {
+          title: axis.title,
+          problem: saidBySchema(parsed.issues[0]),
+        }),
+      );
 }
 
 /**

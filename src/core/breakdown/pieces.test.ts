@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { asId, type ElementId, must, NO_BREAK } from '@/core/shared';
+import { asId, type ElementId, must } from '@/core/shared';
+import { NO_BREAK, wordsOf } from '@/words';
 import {
   type Axis,
   axisFrom,
@@ -54,9 +55,9 @@ describe('prerequisites', () => {
 
   it('say what is open, and what the rest waits for', () => {
     expect(nodes.map((one) => openness(one, nodes).open)).toEqual([true, true, false]);
-    expect(openness(nodes[2] as Node, nodes).waits.map((one) => one.replaceAll(NO_BREAK, ' '))).toEqual([
-      'not before “release” is at distance 12 m; it is at distance 8 m',
-    ]);
+    expect(
+      openness(nodes[2] as Node, nodes).waits.map((one) => wordsOf(one).replaceAll(NO_BREAK, ' ')),
+    ).toEqual(['not before “release” is at distance 12 m; it is at distance 8 m']);
     expect(layers(nodes)).toEqual([['hold'], ['release'], ['deliver']]);
   });
   it('find a circle, and none where there is none', () => {

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { asLevel, NO_BREAK } from '@/core/shared';
+import type { Sentence } from '@/core/shared';
+import { asLevel } from '@/core/shared';
+import { NO_BREAK, wordsOf } from '@/words';
 import { buildLadder, describePlace, placeOn, standingOn, waitingEdits } from '.';
 import { testAxis } from './axis.test-helper';
 import { atLeastAsHard } from './place';
@@ -17,7 +19,7 @@ const stay = testAxis({
   limit: 1.2,
 });
 const at = (metres: number, seconds: number) => ({ [distance.key]: metres, [stay.key]: seconds });
-const plain = (text: string): string => text.replaceAll(NO_BREAK, ' ');
+const plain = (said: Sentence): string => wordsOf(said).replaceAll(NO_BREAK, ' ');
 
 describe('where criteria meet a ladder', () => {
   const ladder = buildLadder({ axes: [distance] });

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { asId, type ElementId } from '@/core/shared';
+import { asId, type ElementId, type Sentence, say, type Value } from '@/core/shared';
 import { type Axis, axisInWords } from './axis';
 import { criteriaSchema } from './ladder';
 import { atLeastAsHard, type Criteria } from './place';
@@ -23,7 +23,7 @@ export type Node = {
  * Whether work may begin, and what it waits for, in words. A need whose element is gone asks
  * nothing.
  */
-export type Openness = { readonly open: boolean; readonly waits: readonly string[] };
+export type Openness = { readonly open: boolean; readonly waits: readonly Sentence[] };
 
 /**
  * A need is met where every axis of the other element stands at least as hard as asked. One whose
@@ -36,14 +36,22 @@ export function openness(node: Pick<Node, 'needs'>, nodes: readonly Node[]): Ope
     const lacking = other?.axes.filter((axis) => !atLeastAsHard([axis], stands, need.at)) ?? [];
     if (!other || lacking.length === 0) return [];
     return [
-      `not before “${other.title}” is at ${inWords(lacking, need.at)}; it is at ${inWords(lacking, stands)}`,
+      say('breakdown.prerequisites.not-before-is-at-it-is-at', {
+        title: other.title,
+        inWords: inWords(lacking, need.at),
+        inWords2: inWords(lacking, stands),
+      }),
     ];
   });
   return { open: waits.length === 0, waits };
 }
 
-const inWords = (axes: readonly Axis[], criteria: Criteria): string =>
-  axes.map((axis) => lowered(axisInWords(axis, criteria[axis.key] ?? axis.start))).join(', ');
+const inWords = (axes: readonly Axis[], criteria: Criteria): Value => ({
+  list: axes.map((axis) =>
+    axisInWords({ ...axis, title: lowered(axis.title) }, criteria[axis.key] ?? axis.start),
+  ),
+  between: ', ',
+});
 const lowered = (words: string): string => words.replace(/^./, (letter) => letter.toLowerCase());
 
 /**

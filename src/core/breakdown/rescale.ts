@@ -1,4 +1,4 @@
-import { type AxisKey, fail, ok, type Result } from '@/core/shared';
+import { type AxisKey, fail, ok, type Result, say } from '@/core/shared';
 import { type Axis, axisScale, type Scale } from './axis';
 import { friendly, type HandRung, type LadderPlan } from './ladder';
 import type { Criteria } from './place';
@@ -15,7 +15,12 @@ export function rescaleLadder<P extends LadderPlan>(plan: P, starts: Criteria): 
   for (const [i, axis] of axes.entries()) {
     const [old, now] = [axisScale(plan.axes[i] ?? axis), axisScale(axis)];
     if (!now.ok) return now;
-    if (!old.ok) return fail('source', axis.key, `The ladder it comes from is not sound: ${old.message}`);
+    if (!old.ok)
+      return fail(
+        'source',
+        axis.key,
+        say('breakdown.rescale.the-ladder-it-comes-from-is-not', { message: old.message }),
+      );
     moved.set(axis.key, (value) =>
       old.value.held ? value : carried(axis, old.value.difficulty(value), now.value, value < 0),
     );

@@ -1,123 +1,164 @@
-/**
- * Where schools disagree: both sides are settings here, each with what it gains and what it risks.
- * Nobody is scolded.
- */
+import { type Sentence, say } from '@/core/shared';
 export type School = {
-  readonly question: string;
-  readonly sides: readonly { readonly title: string; readonly gains: string; readonly risks: string }[];
+  readonly question: Sentence;
+  readonly sides: readonly {
+    readonly title: Sentence;
+    readonly gains: Sentence;
+    readonly risks: Sentence;
+  }[];
 };
 
-const side = (title: string, gains: string, risks: string) => ({ title, gains, risks });
+const side = (title: Sentence, gains: Sentence, risks: Sentence) => ({ title, gains, risks });
 
 export const SCHOOLS = {
   floor: {
-    question: 'A criterion was met, and now it fails',
+    question: say('breakdown.schools.a-criterion-was-met-and-now-it'),
     sides: [
       side(
-        'Never go below what was met',
-        'The dog learns that the standard stays.',
-        'It can fail many times in a row and lose heart.',
+        say('breakdown.schools.never-go-below-what-was-met'),
+        say('breakdown.schools.the-dog-learns-that-the-standard'),
+        say('breakdown.schools.it-can-fail-many-times-in-a-row'),
       ),
       side(
-        'Go back a step at once',
-        'The next rep is a success.',
-        'Some dogs learn that failing makes it easier.',
+        say('breakdown.schools.go-back-a-step-at-once'),
+        say('breakdown.schools.the-next-rep-is-a-success'),
+        say('breakdown.schools.some-dogs-learn-that-failing-makes'),
       ),
     ],
   },
   marker: {
-    question: 'How the right moment is marked',
+    question: say('breakdown.schools.how-the-right-moment-is-marked'),
     sides: [
-      side('A click', 'Sharp, and always the same.', 'Needs a hand.'),
-      side('A word or a touch', 'Always with you.', 'Changes with your mood, and is easily late.'),
+      side(
+        say('breakdown.schools.a-click'),
+        say('breakdown.schools.sharp-and-always-the-same'),
+        say('breakdown.schools.needs-a-hand'),
+      ),
+      side(
+        say('breakdown.schools.a-word-or-a-touch'),
+        say('breakdown.schools.always-with-you'),
+        say('breakdown.schools.changes-with-your-mood-and-is'),
+      ),
     ],
   },
   errors: {
-    question: 'When the dog is wrong',
+    question: say('breakdown.schools.when-the-dog-is-wrong'),
     sides: [
-      side('Say nothing', 'The dog goes on offering.', 'It may not notice for a while.'),
       side(
-        'A word that means “no reward”',
-        'It knows at once.',
-        'A sharp voice takes the drive out of soft dogs.',
+        say('breakdown.schools.say-nothing'),
+        say('breakdown.schools.the-dog-goes-on-offering'),
+        say('breakdown.schools.it-may-not-notice-for-a-while'),
+      ),
+      side(
+        say('breakdown.schools.a-word-that-means-no-reward'),
+        say('breakdown.schools.it-knows-at-once'),
+        say('breakdown.schools.a-sharp-voice-takes-the-drive-out'),
       ),
     ],
   },
   showing: {
-    question: 'How the dog finds out what is wanted',
+    question: say('breakdown.schools.how-the-dog-finds-out-what-is'),
     sides: [
-      side('Shape it freely', 'The dog owns what it has found.', 'Slow, and wants good timing.'),
       side(
-        'Lure, guide or prompt',
-        'Quick to the first success.',
-        'The help has to be taken away again, and that is its own work.',
+        say('breakdown.schools.shape-it-freely'),
+        say('breakdown.schools.the-dog-owns-what-it-has-found'),
+        say('breakdown.schools.slow-and-wants-good-timing'),
+      ),
+      side(
+        say('breakdown.schools.lure-guide-or-prompt'),
+        say('breakdown.schools.quick-to-the-first-success'),
+        say('breakdown.schools.the-help-has-to-be-taken-away'),
       ),
     ],
   },
   'cue-time': {
-    question: 'When the cue is added',
+    question: say('breakdown.schools.when-the-cue-is-added'),
     sides: [
       side(
-        'Once the behaviour is sure',
-        'The word never means a half-done thing.',
-        'The dog works for longer without a name for it.',
+        say('breakdown.schools.once-the-behaviour-is-sure'),
+        say('breakdown.schools.the-word-never-means-a-half-done'),
+        say('breakdown.schools.the-dog-works-for-longer-without-a'),
       ),
       side(
-        'From the start',
-        'Word and act grow together.',
-        'The word may come to mean the untidy first version.',
+        say('breakdown.schools.from-the-start'),
+        say('breakdown.schools.word-and-act-grow-together'),
+        say('breakdown.schools.the-word-may-come-to-mean-the'),
       ),
     ],
   },
   'second-cue': {
-    question: 'No answer to the first cue',
+    question: say('breakdown.schools.no-answer-to-the-first-cue'),
     sides: [
       side(
-        'One cue only',
-        'The cue keeps its worth, and rule books price a second one.',
-        'The dog may stand there, lost.',
+        say('breakdown.schools.one-cue-only'),
+        say('breakdown.schools.the-cue-keeps-its-worth-and-rule'),
+        say('breakdown.schools.the-dog-may-stand-there-lost'),
       ),
       side(
-        'Repeat it calmly',
-        'Less pressure on a young dog.',
-        'It learns to wait for the second. Extra cues are counted either way.',
+        say('breakdown.schools.repeat-it-calmly'),
+        say('breakdown.schools.less-pressure-on-a-young-dog'),
+        say('breakdown.schools.it-learns-to-wait-for-the-second'),
       ),
     ],
   },
   joining: {
-    question: 'When the pieces are joined',
+    question: say('breakdown.schools.when-the-pieces-are-joined'),
     sides: [
-      side('Late', 'Each piece stays clean, and nothing is anticipated.', 'Joining is new work of its own.'),
       side(
-        'From the start, or from the back',
-        'The dog knows where it leads; from the back it always runs into what it knows best.',
-        'It learns the order rather than the cues.',
+        say('breakdown.schools.late'),
+        say('breakdown.schools.each-piece-stays-clean-and-nothing'),
+        say('breakdown.schools.joining-is-new-work-of-its-own'),
+      ),
+      side(
+        say('breakdown.schools.from-the-start-or-from-the-back'),
+        say('breakdown.schools.the-dog-knows-where-it-leads-from'),
+        say('breakdown.schools.it-learns-the-order-rather-than'),
       ),
     ],
   },
   pay: {
-    question: 'How often it is paid',
+    question: say('breakdown.schools.how-often-it-is-paid'),
     sides: [
-      side('Every rep', 'Clear, and keeps a young dog keen.', 'The ring does not pay.'),
       side(
-        'Some, or the best',
-        'Holds up without pay, and raises the standard.',
-        'Too thin too soon, and the dog leaves.',
+        say('breakdown.schools.every-rep'),
+        say('breakdown.schools.clear-and-keeps-a-young-dog-keen'),
+        say('breakdown.schools.the-ring-does-not-pay'),
+      ),
+      side(
+        say('breakdown.schools.some-or-the-best'),
+        say('breakdown.schools.holds-up-without-pay-and-raises'),
+        say('breakdown.schools.too-thin-too-soon-and-the-dog'),
       ),
     ],
   },
   toy: {
-    question: 'Who has the toy in the end',
+    question: say('breakdown.schools.who-has-the-toy-in-the-end'),
     sides: [
-      side('The handler keeps it', 'The game has your rules.', 'A soft dog may stop pulling.'),
-      side('The dog wins it', 'Confidence, and a harder grip.', 'It may carry it off.'),
+      side(
+        say('breakdown.schools.the-handler-keeps-it'),
+        say('breakdown.schools.the-game-has-your-rules'),
+        say('breakdown.schools.a-soft-dog-may-stop-pulling'),
+      ),
+      side(
+        say('breakdown.schools.the-dog-wins-it'),
+        say('breakdown.schools.confidence-and-a-harder-grip'),
+        say('breakdown.schools.it-may-carry-it-off'),
+      ),
     ],
   },
   drive: {
-    question: 'What comes first in a young dog',
+    question: say('breakdown.schools.what-comes-first-in-a-young-dog'),
     sides: [
-      side('Steadiness', 'Nothing has to be undone later.', 'Damps some dogs.'),
-      side('Drive', 'The dog loves the work.', 'Steadiness has to be put on top of it.'),
+      side(
+        say('breakdown.schools.steadiness'),
+        say('breakdown.schools.nothing-has-to-be-undone-later'),
+        say('breakdown.schools.damps-some-dogs'),
+      ),
+      side(
+        say('breakdown.schools.drive'),
+        say('breakdown.schools.the-dog-loves-the-work'),
+        say('breakdown.schools.steadiness-has-to-be-put-on-top-of'),
+      ),
     ],
   },
 } as const satisfies Record<string, School>;

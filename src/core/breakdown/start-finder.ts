@@ -1,13 +1,13 @@
-import { fail, ok, type Result } from '@/core/shared';
+import { fail, ok, type Result, type Sentence, say } from '@/core/shared';
 import { type Axis, axisScale, levelPlace, stepSize } from './axis';
 import { friendly } from './ladder';
 
 export type Tried = { readonly value: number; readonly clean: boolean };
 /** Either the next value to try, with what is known so far, or the start that was found. */
 export type StartSearch =
-  | { readonly kind: 'try'; readonly value: number; readonly rep: number; readonly reason: string }
-  | { readonly kind: 'found'; readonly value: number; readonly reason: string }
-  | { readonly kind: 'easier'; readonly reason: string };
+  | { readonly kind: 'try'; readonly value: number; readonly rep: number; readonly reason: Sentence }
+  | { readonly kind: 'found'; readonly value: number; readonly reason: Sentence }
+  | { readonly kind: 'easier'; readonly reason: Sentence };
 
 /** Reps that a search may take: the dog should hardly notice it. */
 const MOST = 5;
@@ -32,10 +32,10 @@ export function nextStartTry(axis: Axis, guess: number, tried: readonly Tried[])
     return fail(
       'guess',
       axis.key,
-      `${axis.title}: that is the demand itself. Guess something the dog can surely do.`,
+      say('breakdown.start-finder.that-is-the-demand-itself-guess', { title: axis.title }),
     );
   const { difficulty, value } = scale.value;
-  const attempt = (at: number, rep: number, reason: string): StartSearch => ({
+  const attempt = (at: number, rep: number, reason: Sentence): StartSearch => ({
     kind: 'try',
     value: friendly(axis, at),
     rep,
@@ -46,15 +46,17 @@ export function nextStartTry(axis: Axis, guess: number, tried: readonly Tried[])
   const clean = tried
     .filter((one) => one.clean && difficulty(one.value) < failed)
     .map((one) => difficulty(one.value));
-  if (tried.length === 0) return ok(attempt(easiest, 1, 'Begin well inside what it can do.'));
+  if (tried.length === 0)
+    return ok(attempt(easiest, 1, say('breakdown.start-finder.begin-well-inside-what-it-can-do')));
   if (clean.length === 0) {
     if (tried.length >= 2)
       return ok({
         kind: 'easier',
-        reason:
-          'Not clean even where it should be easy. Look why before going on: pain, place, or a piece that is missing.',
+        reason: say('breakdown.start-finder.not-clean-even-where-it-should-be'),
       });
-    return ok(attempt(value(difficulty(easiest) * 2), 2, 'Easier still, to open with something clean.'));
+    return ok(
+      attempt(value(difficulty(easiest) * 2), 2, say('breakdown.start-finder.easier-still-to-open-with')),
+    );
   }
   const best = Math.max(...clean);
   const next = tried.length === 1 ? Math.max(0, best) : (best + failed) / 2;
@@ -63,15 +65,18 @@ export function nextStartTry(axis: Axis, guess: number, tried: readonly Tried[])
     return ok({
       kind: 'found',
       value: hardest(tried, best, difficulty),
-      reason: `Clean there, and ${failed < 1 ? 'not clean further on' : 'nothing failed'}, in ${tried.length} reps.`,
+      reason: say('breakdown.start-finder.clean-there-and-not-clean-further', {
+        failed: failed < 1,
+        triedCount: tried.length,
+      }),
     });
   return ok(
     attempt(
       value(next === best ? 0 : next),
       tried.length + 1,
       tried.length === 1
-        ? 'Clean. Now what you believe it can do.'
-        : 'Between what was clean and what was not.',
+        ? say('breakdown.start-finder.clean-now-what-you-believe-it-can')
+        : say('breakdown.start-finder.between-what-was-clean-and-what'),
     ),
   );
 }

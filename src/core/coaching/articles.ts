@@ -1,4 +1,4 @@
-import { fail, mixSeed, ok, type Random, type Result, seeded } from '@/core/shared';
+import { fail, mixSeed, ok, type Random, type Result, say, seeded } from '@/core/shared';
 import { type Laid, type LayoutShape, type Spot, spotsOf } from './article-layout';
 import { articlePlaces, gellermann, shuffled } from './sequences';
 
@@ -103,7 +103,7 @@ export function layOut(
   random: Random,
 ): Result<Layout> {
   if (!Number.isInteger(choices) || choices < 1)
-    return fail('choices', '', 'A run needs one article at least.');
+    return fail('choices', '', say('coaching.articles.a-run-needs-one-article-at-least'));
   const of = (state: ArticleState): string[] =>
     [...states].filter(([, one]) => one === state).map(([number]) => number);
   const places = choices === 1 ? [0] : articlePlaces(choices, run + 1, random);
@@ -116,7 +116,7 @@ export function layOut(
     return fail(
       'wash',
       '',
-      `Only ${of('clean').length} articles are clean: wash them and air them, or lay fewer.`,
+      say('coaching.articles.only-articles-are-clean-wash-them', { ofCount: of('clean').length }),
     );
   const laid = [...decoys.slice(0, target), right, ...decoys.slice(target)];
   return ok({ laid, target, scentIt: own === undefined });

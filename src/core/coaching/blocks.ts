@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { say, schemaSays } from '@/core/shared';
 import { type Advice, type Happening, hold, type PolicyStep, type Standing } from './events';
 
 /**
@@ -12,8 +13,8 @@ export const blockRule = v.pipe(
     pass: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(50)),
     fail: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(49)),
   }),
-  v.check((rule) => rule.pass <= rule.size, 'more clean reps are asked than the block has'),
-  v.check((rule) => rule.fail < rule.pass, 'the count that drops back must be below the one that advances'),
+  v.check((rule) => rule.pass <= rule.size, schemaSays('coaching.blocks.more-clean-reps-are-asked-than-the')),
+  v.check((rule) => rule.fail < rule.pass, schemaSays('coaching.blocks.the-count-that-drops-back-must-be')),
 );
 export type BlockRule = v.InferOutput<typeof blockRule>;
 
@@ -29,7 +30,10 @@ export const startTally = (): Tally => ({ clean: 0, done: 0 });
  */
 export function stepBlock(rule: BlockRule, tally: Tally, event: Happening, at: Standing): PolicyStep<Tally> {
   if (event.kind === 'moved')
-    return { state: startTally(), advice: [hold(`A new block of ${rule.size} begins.`)] };
+    return {
+      state: startTally(),
+      advice: [hold(say('coaching.blocks.a-new-block-of-begins', { size: rule.size }))],
+    };
   const full = tally.done >= rule.size;
   const state =
     event.kind === 'rep' && event.counts
@@ -44,19 +48,27 @@ const counted = (tally: Tally, clean: boolean): Tally => ({
 });
 
 function blockAdvice(rule: BlockRule, { clean, done }: Tally, at: Standing): Advice {
-  const grounds = `${clean} of ${done} clean in this block`;
-  if (done < rule.size) return hold(`${grounds}; it is judged at ${rule.size}.`);
+  const grounds = say('coaching.blocks.of-clean-in-this-block', { clean, done });
+  if (done < rule.size) return hold(say('coaching.blocks.it-is-judged-at', { grounds, size: rule.size }));
   if (clean >= rule.pass && at.rung >= at.top)
-    return { kind: 'done', reason: `${grounds}, on the top rung. End here, or prove it in a new place.` };
+    return { kind: 'done', reason: say('coaching.blocks.on-the-top-rung-end-here-or-prove', { grounds }) };
   if (clean >= rule.pass)
-    return { kind: 'advance', to: at.rung + 1, reason: `${grounds}; your rule advances at ${rule.pass}.` };
+    return {
+      kind: 'advance',
+      to: at.rung + 1,
+      reason: say('coaching.blocks.your-rule-advances-at', { grounds, pass: rule.pass }),
+    };
   if (clean > rule.fail)
-    return hold(`${grounds}: between ${rule.fail} and ${rule.pass}, so another block here.`);
-  if (at.rung === 0)
     return hold(
-      `${grounds}; your rule drops back at ${rule.fail}, and this is the lowest rung. Make the start easier.`,
+      say('coaching.blocks.between-and-so-another-block-here', { grounds, fail: rule.fail, pass: rule.pass }),
     );
-  return { kind: 'drop-back', to: at.rung - 1, reason: `${grounds}; your rule drops back at ${rule.fail}.` };
+  if (at.rung === 0)
+    return hold(say('coaching.blocks.your-rule-drops-back-at-and-this', { grounds, fail: rule.fail }));
+  return {
+    kind: 'drop-back',
+    to: at.rung - 1,
+    reason: say('coaching.blocks.your-rule-drops-back-at', { grounds, fail: rule.fail }),
+  };
 }
 
 const share = v.pipe(v.number(), v.gtValue(0), v.ltValue(1));
@@ -66,7 +78,7 @@ const risk = v.pipe(v.number(), v.minValue(0.001), v.maxValue(0.3));
 /** *Statistical test*: is the clean rate `p1` or better rather than `p0` or worse? (Wald 1945). */
 export const sequentialRule = v.pipe(
   v.strictObject({ kind: v.literal('sequential'), p0: share, p1: share, alpha: risk, beta: risk }),
-  v.check((rule) => rule.p0 < rule.p1, 'the rate that is good enough must be above the one that is not'),
+  v.check((rule) => rule.p0 < rule.p1, schemaSays('coaching.blocks.the-rate-that-is-good-enough-must')),
 );
 export type SequentialRule = v.InferOutput<typeof sequentialRule>;
 
@@ -125,28 +137,40 @@ function afterSequential(rule: SequentialRule, tally: Tally, event: Happening): 
 }
 
 function sequentialAdvice(rule: SequentialRule, tally: Tally, at: Standing): Advice {
-  const grounds = `${tally.clean} of ${tally.done} clean in this test`;
+  const grounds = say('coaching.blocks.of-clean-in-this-test', { clean: tally.clean, done: tally.done });
   const percent = (p: number): number => Math.round(p * 100);
   switch (decide(rule, tally)) {
     case 'good':
       if (at.rung >= at.top)
-        return { kind: 'done', reason: `${grounds}: ${percent(rule.p1)} in 100 or better, on the top rung.` };
+        return {
+          kind: 'done',
+          reason: say('coaching.blocks.in-100-or-better-on-the-top-rung', {
+            grounds,
+            percent: percent(rule.p1),
+          }),
+        };
       return {
         kind: 'advance',
         to: at.rung + 1,
-        reason: `${grounds}: rather ${percent(rule.p1)} in 100 or better. The test begins anew in each session.`,
+        reason: say('coaching.blocks.rather-in-100-or-better-the-test', {
+          grounds,
+          percent: percent(rule.p1),
+        }),
       };
     case 'not yet':
       if (at.rung === 0)
         return hold(
-          `${grounds}: rather ${percent(rule.p0)} in 100 or worse, on the lowest rung. Make the start easier.`,
+          say('coaching.blocks.rather-in-100-or-worse-on-the', { grounds, percent: percent(rule.p0) }),
         );
       return {
         kind: 'drop-back',
         to: at.rung - 1,
-        reason: `${grounds}: rather ${percent(rule.p0)} in 100 or worse. The test begins anew in each session.`,
+        reason: say('coaching.blocks.rather-in-100-or-worse-the-test', {
+          grounds,
+          percent: percent(rule.p0),
+        }),
       };
     case 'open':
-      return hold(`${grounds}; that does not settle it yet.`);
+      return hold(say('coaching.blocks.that-does-not-settle-it-yet', { grounds }));
   }
 }

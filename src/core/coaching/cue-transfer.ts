@@ -1,11 +1,10 @@
 import * as v from 'valibot';
-import { NO_BREAK, type RandomState, restored, seeded } from '@/core/shared';
+import { type RandomState, restored, type Sentence, say, seeded } from '@/core/shared';
 import {
   type Advice,
   type Happening,
   hold,
   type PolicyStep,
-  plural,
   type RepTold,
   type Stage,
   type Standing,
@@ -67,13 +66,21 @@ export function stepTransfer(
     case 'rep':
       return event.counts
         ? afterRep(rule, state, event.timing ?? timingOf(event.outcome))
-        : next(rule, state, 'It does not count.');
+        : next(rule, state, say('coaching.cue-transfer.it-does-not-count'));
     case 'unlogged':
       return state.stage === 'probe'
         ? next(rule, state)
-        : forward(rule, { ...state, count: state.count + event.count }, `${event.count} more, not logged.`);
+        : forward(
+            rule,
+            { ...state, count: state.count + event.count },
+            say('coaching.cue-transfer.more-not-logged', { count: event.count }),
+          );
     case 'staged':
-      return next(rule, tossed({ ...state, stage: event.stage, count: 0 }), 'Set by hand.');
+      return next(
+        rule,
+        tossed({ ...state, stage: event.stage, count: 0 }),
+        say('coaching.cue-transfer.set-by-hand'),
+      );
     case 'time-out':
       return state.stage === 'probe'
         ? {
@@ -81,7 +88,7 @@ export function stepTransfer(
             advice: [
               {
                 kind: 'help',
-                reason: `${rule.wait}${NO_BREAK}s of silence are over: prompt once, and do not pay it.`,
+                reason: say('coaching.cue-transfer.s-of-silence-are-over-prompt-once', { wait: rule.wait }),
               },
             ],
           }
@@ -105,22 +112,26 @@ function afterRep(
       return next(
         rule,
         { ...state, unprompted: 0 },
-        'Before the word is anticipation: not paid, and it counts for nothing.',
+        say('coaching.cue-transfer.before-the-word-is-anticipation'),
       );
     case 'reminded':
-      return next(rule, state, 'After a reminder counts for neither side.');
+      return next(rule, state, say('coaching.cue-transfer.after-a-reminder-counts-for'));
     case 'in-gap':
     case 'unprompted':
       return unprompted(rule, { ...state, unprompted: state.unprompted + 1 }, timing);
     case 'prompted':
       if (state.stage === 'probe') return failedProbe(rule, state);
-      return forward(rule, { ...state, unprompted: 0, count: state.count + 1 }, 'Answered the prompt.');
+      return forward(
+        rule,
+        { ...state, unprompted: 0, count: state.count + 1 },
+        say('coaching.cue-transfer.answered-the-prompt'),
+      );
     case 'none':
       if (state.stage === 'probe') return failedProbe(rule, state);
       return next(
         rule,
         { ...state, unprompted: 0, count: 0 },
-        'No answer even to the prompt: the row begins anew.',
+        say('coaching.cue-transfer.no-answer-even-to-the-prompt-the'),
       );
   }
 }
@@ -130,20 +141,26 @@ function unprompted(
   state: CueTransferState,
   timing: Timing,
 ): PolicyStep<CueTransferState> {
-  const words = timing === 'in-gap' ? 'Answered in the gap, before the prompt' : 'Answered the new cue alone';
+  const words =
+    timing === 'in-gap'
+      ? say('coaching.cue-transfer.answered-in-the-gap-before-the')
+      : say('coaching.cue-transfer.answered-the-new-cue-alone');
   if (state.unprompted >= OFFER_END)
     return {
       state,
       advice: [
         {
           kind: 'end',
-          reason: `${words}: always paid. That is ${state.unprompted} unprompted in a row; a good place to end.`,
+          reason: say('coaching.cue-transfer.always-paid-that-is-unprompted-in', {
+            words,
+            unprompted: state.unprompted,
+          }),
         },
       ],
     };
   // In the gap the row goes on as a success would; in a probe the next silence follows at once.
   const on = state.stage === 'probe' ? state : { ...state, count: state.count + 1 };
-  return forward(rule, on, `${words}: always paid.`);
+  return forward(rule, on, say('coaching.cue-transfer.always-paid', { words }));
 }
 
 function failedProbe(rule: CueTransferRule, state: CueTransferState): PolicyStep<CueTransferState> {
@@ -153,16 +170,16 @@ function failedProbe(rule: CueTransferRule, state: CueTransferState): PolicyStep
       return next(
         rule,
         { ...after, stage: 'A', paid: true },
-        'The silent test failed: the prompted answer is not paid, back to the first stage.',
+        say('coaching.cue-transfer.the-silent-test-failed-the'),
       );
     case 'one-back':
       return next(
         rule,
         tossed({ ...after, stage: 'B' }),
-        'The silent test failed: the prompted answer is not paid, back one stage.',
+        say('coaching.cue-transfer.the-silent-test-failed-the-2'),
       );
     case 'again':
-      return next(rule, after, 'The silent test failed: the prompted answer is not paid. Once more.');
+      return next(rule, after, say('coaching.cue-transfer.the-silent-test-failed-the-3'));
   }
 }
 
@@ -173,7 +190,7 @@ function failedProbe(rule: CueTransferRule, state: CueTransferState): PolicyStep
 function forward(
   rule: CueTransferRule,
   state: CueTransferState,
-  words: string,
+  words: Sentence | null,
 ): PolicyStep<CueTransferState> {
   if (state.stage === 'probe' || state.count < rule.before) return next(rule, tossed(state), words);
   const stage: Stage = state.stage === 'A' && state.failed ? 'B' : 'probe';
@@ -187,27 +204,49 @@ function tossed(state: CueTransferState): CueTransferState {
   return { ...state, paid, coin: coin.save() };
 }
 
-function next(rule: CueTransferRule, state: CueTransferState, words = ''): PolicyStep<CueTransferState> {
-  return { state, advice: [nextAdvice(rule, state, words === '' ? '' : `${words} `)] };
+function next(
+  rule: CueTransferRule,
+  state: CueTransferState,
+  words: Sentence | null = null,
+): PolicyStep<CueTransferState> {
+  return { state, advice: [nextAdvice(rule, state, words)] };
 }
 
-function nextAdvice(rule: CueTransferRule, state: CueTransferState, words: string): Advice {
-  const gap = `new cue, ${rule.gap}${NO_BREAK}s, old prompt`;
+function nextAdvice(rule: CueTransferRule, state: CueTransferState, words: Sentence | null): Advice {
+  const gap = say('coaching.cue-transfer.new-cue-s-old-prompt', { gap: rule.gap });
+  const said = words !== null;
   switch (state.stage) {
     case 'A':
       return hold(
-        `${words}Stage A: ${gap}, always paid. ${state.count} of ${plural(rule.before, 'answer')} before the next stage.`,
+        say('coaching.cue-transfer.stage-a-always-paid-of-answer', {
+          said,
+          words,
+          gap,
+          count: state.count,
+          before: rule.before,
+        }),
       );
     case 'B':
       return {
         kind: 'pay',
         paid: state.paid,
-        reason: `${words}Stage B: ${gap}; the coin says ${state.paid ? 'pay' : 'do not pay'} a prompted answer. ${state.count} of ${rule.before}.`,
+        reason: say('coaching.cue-transfer.stage-b-the-coin-says-pay', {
+          said,
+          words,
+          gap,
+          paid: Boolean(state.paid),
+          count: state.count,
+          before: rule.before,
+        }),
       };
     case 'probe':
       return {
         kind: 'probe',
-        reason: `${words}The new cue, then silence for up to ${rule.wait}${NO_BREAK}s. An answer is always paid.`,
+        reason: say('coaching.cue-transfer.the-new-cue-then-silence-for-up-to', {
+          said,
+          words,
+          wait: rule.wait,
+        }),
       };
   }
 }

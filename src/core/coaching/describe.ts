@@ -1,11 +1,12 @@
+import { type Sentence, say } from '@/core/shared';
 import type { RuleKind } from './policy';
 
 /** What a person reads when choosing a rule: what it does, what it gains, what it risks. */
 export type RuleWords = {
-  readonly title: string;
-  readonly does: string;
-  readonly gains: string;
-  readonly risks: string;
+  readonly title: Sentence;
+  readonly does: Sentence;
+  readonly gains: Sentence;
+  readonly risks: Sentence;
 };
 
 /** Offered first; the others stand under "more". */
@@ -13,63 +14,63 @@ export const FIRST_RULES: readonly RuleKind[] = ['run', 'stretch'];
 
 export const RULE_WORDS: Readonly<Record<RuleKind, RuleWords>> = {
   run: {
-    title: 'So many in a row',
-    does: 'Goes up after a run of clean reps, back after a run of misses.',
-    gains: 'Easy to keep in the head.',
-    risks: 'Runs are small samples: a dog that is right 6 times in 10 makes three in a row soon enough.',
+    title: say('coaching.describe.so-many-in-a-row'),
+    does: say('coaching.describe.goes-up-after-a-run-of-clean-reps'),
+    gains: say('coaching.describe.easy-to-keep-in-the-head'),
+    risks: say('coaching.describe.runs-are-small-samples-a-dog-that'),
   },
   stretch: {
-    title: 'Stretch and cut',
-    does: 'Longer on full drive. A refusal is asked about in one tap, and only “too far” shortens.',
-    gains: 'Drive stays high, and pain or chewing is not mistaken for distance.',
-    risks: 'A single good send is thin evidence; keep the steps few in a session.',
+    title: say('coaching.describe.stretch-and-cut'),
+    does: say('coaching.describe.longer-on-full-drive-a-refusal-is'),
+    gains: say('coaching.describe.drive-stays-high-and-pain-or'),
+    risks: say('coaching.describe.a-single-good-send-is-thin'),
   },
   block: {
-    title: 'Share of a block',
-    does: 'Counts a block of reps, and goes up, stays or goes back by how many were clean.',
-    gains: 'One slip does not begin everything anew.',
-    risks: 'A block on a wrong rung is trained to its end.',
+    title: say('coaching.describe.share-of-a-block'),
+    does: say('coaching.describe.counts-a-block-of-reps-and-goes-up'),
+    gains: say('coaching.describe.one-slip-does-not-begin-everything'),
+    risks: say('coaching.describe.a-block-on-a-wrong-rung-is-trained'),
   },
   sequential: {
-    title: 'Statistical test',
-    does: 'Weighs each rep until it is clear which of two clean rates fits better.',
-    gains: 'Says how often it is wrong, and takes few reps where the answer is plain.',
-    risks: 'Its error rates hold within one session only, and it takes reps to be alike.',
+    title: say('coaching.describe.statistical-test'),
+    does: say('coaching.describe.weighs-each-rep-until-it-is-clear'),
+    gains: say('coaching.describe.says-how-often-it-is-wrong-and'),
+    risks: say('coaching.describe.its-error-rates-hold-within-one'),
   },
   feel: {
-    title: 'By feel',
-    does: 'Gives no advice; you move the dog up and down.',
-    gains: 'Your eye sees what no count does.',
-    risks: 'Nobody counts along; long ago mastered goes unnoticed.',
+    title: say('coaching.describe.by-feel'),
+    does: say('coaching.describe.gives-no-advice-you-move-the-dog'),
+    gains: say('coaching.describe.your-eye-sees-what-no-count-does'),
+    risks: say('coaching.describe.nobody-counts-along-long-ago'),
   },
   'cue-transfer': {
-    title: 'From an old cue to a new one',
-    does: 'New cue, a short gap, old prompt. Silent probes find out whether the new cue works alone.',
-    gains: 'The dog learns to answer before the prompt, without being caught wrong.',
-    risks: 'Wants a clock and an honest silence.',
+    title: say('coaching.describe.from-an-old-cue-to-a-new-one'),
+    does: say('coaching.describe.new-cue-a-short-gap-old-prompt'),
+    gains: say('coaching.describe.the-dog-learns-to-answer-before'),
+    risks: say('coaching.describe.wants-a-clock-and-an-honest'),
   },
   'single-presentation': {
-    title: 'One presentation, one cue',
-    does: 'No answer: withdraw, breathe, present again. Never a second cue in one presentation.',
-    gains: 'The cue keeps its worth.',
-    risks: 'Slow at first with a dog that is used to being asked twice.',
+    title: say('coaching.describe.one-presentation-one-cue'),
+    does: say('coaching.describe.no-answer-withdraw-breathe-present'),
+    gains: say('coaching.describe.the-cue-keeps-its-worth'),
+    risks: say('coaching.describe.slow-at-first-with-a-dog-that-is'),
   },
   scenario: {
-    title: 'Scenario',
-    does: 'A fault stops the run: name it, repeat easier, succeed, go on.',
-    gains: 'Every fault ends well.',
-    risks: 'A dog can learn that the fault brings an easier turn.',
+    title: say('coaching.describe.scenario'),
+    does: say('coaching.describe.a-fault-stops-the-run-name-it'),
+    gains: say('coaching.describe.every-fault-ends-well'),
+    risks: say('coaching.describe.a-dog-can-learn-that-the-fault'),
   },
   strength: {
-    title: 'Strength',
-    does: 'Few reps a day, days between steps, nothing longer on a day with a break.',
-    gains: 'Muscle has time to grow.',
-    risks: 'Slow; two weeks at least.',
+    title: say('coaching.describe.strength'),
+    does: say('coaching.describe.few-reps-a-day-days-between-steps'),
+    gains: say('coaching.describe.muscle-has-time-to-grow'),
+    risks: say('coaching.describe.slow-two-weeks-at-least'),
   },
   distribution: {
-    title: 'Better than most',
-    does: 'Pays what is better than most of the last responses, so that about as many are paid as you choose.',
-    gains: 'The dog is never starved of pay while the standard rises.',
-    risks: 'Wants a grade for every response.',
+    title: say('coaching.describe.better-than-most'),
+    does: say('coaching.describe.pays-what-is-better-than-most-of'),
+    gains: say('coaching.describe.the-dog-is-never-starved-of-pay'),
+    risks: say('coaching.describe.wants-a-grade-for-every-response'),
   },
 };

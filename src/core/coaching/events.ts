@@ -1,4 +1,4 @@
-import type { Day } from '@/core/shared';
+import type { Day, Sentence } from '@/core/shared';
 
 export type Outcome = 'clean' | 'flawed' | 'miss';
 
@@ -95,17 +95,17 @@ export type Advice = Line & {
   readonly sign?: { readonly id: string; readonly stands: boolean };
 };
 type Line =
-  | { readonly kind: 'advance' | 'drop-back'; readonly to: number; readonly reason: string }
+  | { readonly kind: 'advance' | 'drop-back'; readonly to: number; readonly reason: Sentence }
   | {
       readonly kind: 'hold' | 'rest' | 'done' | 'probe' | 'help' | 'filler' | 'end' | 'stop';
-      readonly reason: string;
+      readonly reason: Sentence;
     }
   /** One question, in one tap. */
-  | { readonly kind: 'ask'; readonly about: string; readonly reason: string }
+  | { readonly kind: 'ask'; readonly about: string; readonly reason: Sentence }
   /**
    * Whether the next prompted answer is paid: by rule, or by a fair coin that was tossed for it.
    */
-  | { readonly kind: 'pay'; readonly paid: boolean; readonly reason: string };
+  | { readonly kind: 'pay'; readonly paid: boolean; readonly reason: Sentence };
 
 /**
  * What is known when a session begins. All of it comes from the log and the clock, none of it from
@@ -136,10 +136,4 @@ export type Standing = CoachStart & { readonly before?: number };
 export type PolicyStep<S> = { readonly state: S; readonly advice: readonly Advice[] };
 
 /** Advice to stay on the rung, with its grounds. */
-export const hold = (reason: string): Advice => ({ kind: 'hold', reason });
-
-/**
- * A number with its noun: `plural(1, 'rep')` → "1 rep", `plural(2, 'miss', 'misses')` → "2
- * misses".
- */
-export const plural = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
+export const hold = (reason: Sentence): Advice => ({ kind: 'hold', reason });

@@ -1,6 +1,7 @@
 import * as v from 'valibot';
+import { say } from '@/core/shared';
 import type { Advice, Happening } from './events';
-import { hold, plural } from './events';
+import { hold } from './events';
 import { afterSigns, type SeenSign, signAdvice, signLine } from './signs';
 
 const cap = v.nullable(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(200)));
@@ -118,7 +119,7 @@ export function withPace(
 /** Of the rule's own what a sign that stands leaves unsaid. */
 const UNSAID: ReadonlySet<Advice['kind']> = new Set(['hold', 'advance', 'done'] as const);
 
-const NO_STEP_UP = hold('No step up while a sign of the body stands.');
+const NO_STEP_UP = hold(say('coaching.pace.no-step-up-while-a-sign-of-the'));
 
 /** What the line of the sign says already. */
 const says = (advice: Advice): boolean => advice.kind === 'end' || advice.kind === 'stop';
@@ -127,16 +128,14 @@ const isWarm = (pace: Pace, state: PaceState, event: Happening): boolean =>
   event.kind === 'rep' && event.warmUp === true && pace.warmUpCap !== null && state.warmUps >= pace.warmUpCap;
 
 const warmed = (pace: Pace, state: PaceState): Advice =>
-  hold(
-    `${plural(state.warmUps, 'warm-up rep')}; your cap is ${pace.warmUpCap}. It is warm: begin with the first real one.`,
-  );
+  hold(say('coaching.pace.warm-up-rep', { warmUps: state.warmUps, warmUpCap: pace.warmUpCap }));
 
 function pauses(pace: Pace, state: PaceState, signs: readonly Advice[]): Advice[] {
   if (pace.sessionCap !== null && state.reps >= pace.sessionCap && !signs.some(says))
     return [
       {
         kind: 'end',
-        reason: `${plural(state.reps, 'rep')} today; your cap is ${pace.sessionCap}. End on something easy.`,
+        reason: say('coaching.pace.rep', { reps: state.reps, sessionCap: pace.sessionCap }),
       },
     ];
   const resting = signs.some((one) => one.kind === 'rest' || says(one));
@@ -144,7 +143,7 @@ function pauses(pace: Pace, state: PaceState, signs: readonly Advice[]): Advice[
     return [
       {
         kind: 'rest',
-        reason: `${plural(state.sinceRest, 'rep')} since the last rest; your set is ${pace.setSize}.`,
+        reason: say('coaching.pace.rep-2', { sinceRest: state.sinceRest, setSize: pace.setSize }),
       },
     ];
   return [];
@@ -152,12 +151,15 @@ function pauses(pace: Pace, state: PaceState, signs: readonly Advice[]): Advice[
 
 function tempered(pace: Pace, state: PaceState, rung: number, advice: Advice): Advice {
   if (advice.kind === 'advance' && state.upIn === setNumber(pace, state))
-    return hold(`${advice.reason} It went up in this set already: one step a set, so rest first.`);
+    return hold(say('coaching.pace.it-went-up-in-this-set-already-one', { reason: advice.reason }));
   const met = state.met[rung] ?? 0;
   if (advice.kind === 'drop-back' && pace.ratchet === 'keep')
     return {
       kind: 'help',
-      reason: `${advice.reason} You never lower what was met${met > 0 ? ` (${plural(met, 'time')} clean here today)` : ''}: help once, rest, or do something else, rather than go below it.`,
+      reason: say('coaching.pace.you-never-lower-what-was-met-help', {
+        reason: advice.reason,
+        met: met > 0 ? say('coaching.pace.time', { met }) : '',
+      }),
     };
   return advice;
 }

@@ -1,3 +1,4 @@
+import { wordsOf } from '@/words';
 import {
   type CoachEvent,
   type CoachStart,
@@ -53,7 +54,7 @@ export function run(
           'to' in one ? `${one.kind} ${one.to}` : one.kind === 'pay' ? `pay ${one.paid}` : one.kind,
         )
         .join('+'),
-      reason: step.advice[0]?.reason ?? '',
+      reason: wordsOf(step.advice[0]?.reason),
     };
   }
   return ran;

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
+import { wordsOf } from '@/words';
 import {
   BODY_SIGNS,
   type CoachEvent,
@@ -192,7 +193,7 @@ describe('any policy, any session', () => {
           const saved: CoachState = JSON.parse(JSON.stringify(step.state));
           expect(saved).toEqual(step.state);
           for (const line of step.advice) {
-            expect(line.reason.length).toBeGreaterThan(10);
+            expect(wordsOf(line.reason).length).toBeGreaterThan(10);
             if ('to' in line) expect(line.to >= 0 && line.to <= 4 && line.to !== step.state.rung).toBe(true);
           }
           state = saved;

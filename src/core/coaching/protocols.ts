@@ -1,6 +1,6 @@
 import * as v from 'valibot';
-import { daysBetween, NO_BREAK } from '@/core/shared';
-import { type Advice, type Happening, hold, type PolicyStep, plural, type Standing } from './events';
+import { daysBetween, say } from '@/core/shared';
+import { type Advice, type Happening, hold, type PolicyStep, type Standing } from './events';
 import { NO_ROWS, type Rows } from './runs';
 
 const few = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(20));
@@ -43,13 +43,14 @@ export function stepScenario(
       advice: [
         hold(
           now.fixingFor === null
-            ? 'Run it as it is meant.'
-            : 'The easier repeat: help it to succeed, then go on.',
+            ? say('coaching.protocols.run-it-as-it-is-meant')
+            : say('coaching.protocols.the-easier-repeat-help-it-to'),
         ),
       ],
     };
   }
-  if (event.kind !== 'rep' || !event.counts) return { state, advice: [hold('Run it as it is meant.')] };
+  if (event.kind !== 'rep' || !event.counts)
+    return { state, advice: [hold(say('coaching.protocols.run-it-as-it-is-meant'))] };
   if (event.outcome === 'clean') return afterClean(rule, state, at);
   const fixing = { ...state, fixingFor: state.fixingFor ?? at.rung, rows: NO_ROWS };
   if (at.rung === 0)
@@ -58,7 +59,7 @@ export function stepScenario(
       advice: [
         {
           kind: 'help',
-          reason: 'Stop and name it. This is the lowest rung: help it through once, then go on.',
+          reason: say('coaching.protocols.stop-and-name-it-this-is-the'),
         },
       ],
     };
@@ -68,7 +69,7 @@ export function stepScenario(
       {
         kind: 'drop-back',
         to: at.rung - 1,
-        reason: 'Stop and name it. Repeat it easier, succeed, then go on.',
+        reason: say('coaching.protocols.stop-and-name-it-repeat-it-easier'),
       },
     ],
   };
@@ -78,16 +79,27 @@ function afterClean(rule: ScenarioRule, state: ScenarioState, at: Standing): Pol
   if (state.fixingFor !== null && at.rung < state.fixingFor)
     return {
       state,
-      advice: [{ kind: 'advance', to: state.fixingFor, reason: 'Fixed. Go on where the run stopped.' }],
+      advice: [
+        {
+          kind: 'advance',
+          to: state.fixingFor,
+          reason: say('coaching.protocols.fixed-go-on-where-the-run-stopped'),
+        },
+      ],
     };
   const rows = { ...state.rows, clean: state.rows.clean + 1 };
   const now = { fixingFor: null, rows };
-  const grounds = `${rows.clean} clean in a row; your rule is ${rule.advanceAfter}.`;
+  const grounds = say('coaching.protocols.clean-in-a-row-your-rule-is', {
+    clean: rows.clean,
+    advanceAfter: rule.advanceAfter,
+  });
   if (rows.clean < rule.advanceAfter) return { state: now, advice: [hold(grounds)] };
   if (at.rung >= at.top)
     return {
       state: now,
-      advice: [{ kind: 'done', reason: `${grounds} This is the whole scenario: change the place next.` }],
+      advice: [
+        { kind: 'done', reason: say('coaching.protocols.this-is-the-whole-scenario-change', { grounds }) },
+      ],
     };
   return { state: now, advice: [{ kind: 'advance', to: at.rung + 1, reason: grounds }] };
 }
@@ -145,38 +157,57 @@ function strengthAdvice(rule: StrengthRule, state: StrengthState, at: Standing):
   if (breaks >= 2)
     return {
       kind: 'stop',
-      reason: `Broken ${breaks} times today: stop and rest. If rest days do not help, have a vet look. It is muscle, not will.`,
+      reason: say('coaching.protocols.broken-times-today-stop-and-rest', { breaks }),
     };
   if (reps >= rule.repsPerDay) return atDayEnd(rule, state, at);
-  const done = `${reps} of ${plural(rule.repsPerDay, 'rep')} for today.`;
+  const done = say('coaching.protocols.of-rep', { reps, repsPerDay: rule.repsPerDay });
   const rested = at.lastDay !== null && at.today !== null ? daysBetween(at.lastDay, at.today) - 1 : null;
   if (rested !== null && rested >= 0 && rested < rule.restDays)
     return {
       kind: 'end',
-      reason: `It worked ${rested === 0 ? 'yesterday' : `${rested + 1} days ago`}; your rule leaves ${plural(rule.restDays, 'rest day')} between. Muscle grows then: leave it for today.`,
+      reason: say('coaching.protocols.it-worked-your-rule-leaves-rest', {
+        rested: rested === 0 ? 'yesterday' : say('coaching.protocols.days-ago', { rested: rested + 1 }),
+        restDays: rule.restDays,
+      }),
     };
-  if (breaks === 1) return hold(`Broken once: no longer holds today. ${done}`);
+  if (breaks === 1) return hold(say('coaching.protocols.broken-once-no-longer-holds-today', { done }));
   return hold(done);
 }
 
 function atDayEnd(rule: StrengthRule, state: StrengthState, at: Standing): Advice {
   const { reps, clean, breaks } = state;
-  const full = `${reps} of ${rule.repsPerDay} for today: enough, and a rest day is training too.`;
+  const full = say('coaching.protocols.of-for-today-enough-and-a-rest-day', {
+    reps,
+    repsPerDay: rule.repsPerDay,
+  });
   if (breaks > 0 || clean < rule.cleanToAdvance)
-    return { kind: 'end', reason: `${full} ${clean} clean; longer comes another day.` };
-  if (at.rung >= at.top) return { kind: 'done', reason: `${full} All of the demand, clean.` };
+    return { kind: 'end', reason: say('coaching.protocols.clean-longer-comes-another-day', { full, clean }) };
+  if (at.rung >= at.top)
+    return { kind: 'done', reason: say('coaching.protocols.all-of-the-demand-clean', { full }) };
   const days = at.since !== null && at.today !== null ? daysBetween(at.since, at.today) : 0;
   const due = dueOn(rule, at.rung + 1, at.top);
   if (days < due)
     return {
       kind: 'end',
-      reason: `${full} Day ${days + 1} of the exercise; the next step is due on day ${due + 1}, so that the whole takes ${rule.minDays} days at least.`,
+      reason: say('coaching.protocols.day-of-the-exercise-the-next-step', {
+        full,
+        days: days + 1,
+        due: due + 1,
+        minDays: rule.minDays,
+      }),
     };
   const to = longerBy(rule, state, at, days);
   return {
     kind: 'advance',
     to,
-    reason: `${full} ${clean} clean and no break${to > at.rung + 1 ? `, held ${seconds(shortest(state))} each time` : ''}: next time longer.`,
+    reason: say('coaching.protocols.clean-and-no-break-next-time', {
+      full,
+      clean,
+      to:
+        to > at.rung + 1
+          ? say('coaching.protocols.held-each-time', { seconds: Number(shortest(state).toPrecision(2)) })
+          : '',
+    }),
   };
 }
 
@@ -185,7 +216,6 @@ const dueOn = (rule: StrengthRule, rung: number, top: number): number =>
   Math.ceil((rule.minDays * rung) / top);
 
 const shortest = ({ held }: StrengthState): number => Math.min(...held);
-const seconds = (value: number): string => `${Number(value.toPrecision(2))}${NO_BREAK}s`;
 
 /**
  * The next rung, or a wider step by what was held: the highest that asks no more than the shortest clean
@@ -240,7 +270,7 @@ export function stepDistribution(
   if (event.kind === 'moved')
     return {
       state: startDistribution(),
-      advice: [hold('A new rung: everything is paid until a few responses are seen.')],
+      advice: [hold(say('coaching.protocols.a-new-rung-everything-is-paid'))],
     };
   const fresh = event.kind === 'rep' && event.counts ? [event.grade ?? GRADE_OF[event.outcome]] : [];
   const grades = [...state.grades, ...fresh].slice(-rule.window);
@@ -249,20 +279,23 @@ export function stepDistribution(
 
 function distributionAdvice(rule: DistributionRule, grades: readonly number[], at: Standing): Advice {
   const level = criterionOf(rule.paidShare, grades);
-  const share = `about ${Math.round(rule.paidShare * 100)} in 100`;
+  const share = say('coaching.protocols.about-in-100', { round: Math.round(rule.paidShare * 100) });
   if (grades.length < FEW_GRADES)
-    return hold(`${plural(grades.length, 'response')} seen: pay every one until there are four.`);
+    return hold(say('coaching.protocols.response', { gradesCount: grades.length }));
   const asked = at.grades?.[at.rung] ?? null;
   if (asked === null) return ungraded(rule, grades, level, at);
   const good = grades.filter((grade) => grade >= asked).length;
-  const words = `${good} of the last ${grades.length} were as far as asked, or further`;
+  const words = say('coaching.protocols.of-the-last-were-as-far-as-asked', {
+    good,
+    gradesCount: grades.length,
+  });
   if (grades.length < rule.window || level < asked)
-    return hold(`${words}. Pay ${level >= asked ? 'those' : 'the best of them'}: ${share} should be paid.`);
-  if (at.rung >= at.top) return { kind: 'done', reason: `${words}: all of it.` };
+    return hold(say('coaching.protocols.pay-those', { words, level: level >= asked, share }));
+  if (at.rung >= at.top) return { kind: 'done', reason: say('coaching.protocols.all-of-it', { words }) };
   // The ladder goes on from the grade shown, not from the one asked.
   const shown = at.grades?.findLastIndex((grade) => grade <= level) ?? at.rung;
   const to = Math.max(at.rung + 1, shown);
-  return { kind: 'advance', to, reason: `${words}: ask for more.` };
+  return { kind: 'advance', to, reason: say('coaching.protocols.ask-for-more', { words }) };
 }
 
 const FEW_GRADES = 4;
@@ -272,8 +305,15 @@ function ungraded(rule: DistributionRule, grades: readonly number[], level: numb
   const best = Math.max(...grades);
   const good = grades.filter((grade) => grade >= level).length;
   if (grades.length < rule.window || best === 0 || level < best)
-    return hold(`Pay the better ones: ${good} of the last ${grades.length} were good enough.`);
-  const words = `The last ${grades.length} are all but alike`;
-  if (at.rung >= at.top) return { kind: 'done', reason: `${words}, on the top step.` };
-  return { kind: 'advance', to: at.rung + 1, reason: `${words}: nothing is left to choose from here.` };
+    return hold(
+      say('coaching.protocols.pay-the-better-ones-of-the-last', { good, gradesCount: grades.length }),
+    );
+  const words = say('coaching.protocols.the-last-are-all-but-alike', { gradesCount: grades.length });
+  if (at.rung >= at.top)
+    return { kind: 'done', reason: say('coaching.protocols.on-the-top-step', { words }) };
+  return {
+    kind: 'advance',
+    to: at.rung + 1,
+    reason: say('coaching.protocols.nothing-is-left-to-choose-from', { words }),
+  };
 }

@@ -1,13 +1,6 @@
 import * as v from 'valibot';
-import {
-  type Advice,
-  type Happening,
-  hold,
-  type PolicyStep,
-  plural,
-  type RepTold,
-  type Standing,
-} from './events';
+import { say } from '@/core/shared';
+import { type Advice, type Happening, hold, type PolicyStep, type RepTold, type Standing } from './events';
 
 const count = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(20));
 
@@ -65,25 +58,28 @@ function runAdvice(
   { clean, missed }: Rows,
   at: Pick<Standing, 'rung' | 'top'>,
 ): Advice {
-  const words = `your rule is ${rule.advanceAfter} in a row`;
+  const words = say('coaching.runs.your-rule-is-in-a-row', { advanceAfter: rule.advanceAfter });
   if (clean >= rule.advanceAfter) {
     if (at.rung >= at.top)
       return {
         kind: 'done',
-        reason: `${clean} clean in a row on the top rung. End here, or prove it in a new place.`,
+        reason: say('coaching.runs.clean-in-a-row-on-the-top-rung-end', { clean }),
       };
-    const late =
-      clean >= 2 * rule.advanceAfter ? ' It was mastered long ago, and staying bores a good dog.' : '';
-    return { kind: 'advance', to: at.rung + 1, reason: `${clean} clean in a row here; ${words}.${late}` };
+    const late = clean >= 2 * rule.advanceAfter ? say('coaching.runs.it-was-mastered-long-ago-and') : '';
+    return {
+      kind: 'advance',
+      to: at.rung + 1,
+      reason: say('coaching.runs.clean-in-a-row-here', { clean, words, late }),
+    };
   }
   if (missed >= rule.dropAfter) {
-    const grounds = `${missed} ${missed === 1 ? 'miss' : 'misses in a row'} here; your rule drops back after ${rule.dropAfter}.`;
-    if (at.rung === 0)
-      return hold(`${grounds} This is the lowest rung: make the start easier, or end on something sure.`);
+    const grounds = say('coaching.runs.miss', { missed, dropAfter: rule.dropAfter });
+    if (at.rung === 0) return hold(say('coaching.runs.this-is-the-lowest-rung-make-the', { grounds }));
     return { kind: 'drop-back', to: at.rung - 1, reason: grounds };
   }
-  if (missed > 0) return hold(`A miss. ${rule.dropAfter - missed} more in a row would drop back.`);
-  return hold(`${clean} clean in a row here; ${words}.`);
+  if (missed > 0)
+    return hold(say('coaching.runs.a-miss-more-in-a-row-would-drop', { dropAfter: rule.dropAfter - missed }));
+  return hold(say('coaching.runs.clean-in-a-row-here-2', { clean, words }));
 }
 
 /**
@@ -94,6 +90,6 @@ export function stepSingle(rule: SingleRule, rows: Rows, event: Happening, at: S
   const step = stepRun(rule, rows, event, at);
   const silent = event.kind === 'rep' && event.outcome === 'miss';
   if (!silent || step.advice.some((one) => one.kind !== 'hold')) return step;
-  const wait = `Withdraw, ${plural(rule.breath, 'second')} of nothing, then present again: one cue to a presentation, never two.`;
+  const wait = say('coaching.runs.withdraw-second', { breath: rule.breath });
   return { ...step, advice: [hold(wait)] };
 }

@@ -1,4 +1,4 @@
-import { fail, ok, type Random, type Result } from '@/core/shared';
+import { fail, ok, type Random, type Result, say } from '@/core/shared';
 
 /** A shuffled copy (Fisher & Yates 1938; Durstenfeld 1964). */
 export function shuffled<T>(items: readonly T[], random: Random): T[] {
@@ -18,13 +18,9 @@ export function shuffled<T>(items: readonly T[], random: Random): T[] {
  */
 export function fairOrder<T>(items: readonly T[], length: number, most: number, random: Random): Result<T[]> {
   if (items.length === 0 || !Number.isInteger(length) || length < 0 || !Number.isInteger(most) || most < 1)
-    return fail(
-      'order',
-      '',
-      'An order needs something to call, a whole length, and at least one allowed in a row.',
-    );
+    return fail('order', '', say('coaching.sequences.an-order-needs-something-to-call-a'));
   if (items.length === 1 && length > most)
-    return fail('order', '', `One thing cannot be called ${length} times with at most ${most} in a row.`);
+    return fail('order', '', say('coaching.sequences.one-thing-cannot-be-called-times', { length, most }));
   const extra = new Set(shuffled([...items.keys()], random).slice(0, length % items.length));
   const left = items.map((_, i) => Math.floor(length / items.length) + (extra.has(i) ? 1 : 0));
   const order: number[] = [];
@@ -111,7 +107,7 @@ export function returnOrCall(length: number, returnShare: number, random: Random
  */
 export function unknownDelays(low: number, high: number, length: number, random: Random): Result<number[]> {
   if (!(low >= 0 && high >= low))
-    return fail('range', '', 'The longest wait must not be shorter than the shortest, and neither below 0.');
+    return fail('range', '', say('coaching.sequences.the-longest-wait-must-not-be'));
   const parts = Array.from({ length }, (_, i) => low + ((i + random.uniform()) / length) * (high - low));
   return ok(shuffled(parts, random).map((seconds) => Math.round(seconds * 2) / 2));
 }

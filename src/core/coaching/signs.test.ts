@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { wordsOf } from '@/words';
 import { BODY_SIGNS, type BodySign, type CoachEvent, type Rule } from '.';
 import { rep, run } from './policy.test-helper';
 import { afterSigns, type SeenSign, signAdvice, signLine, standingSign } from './signs';
@@ -38,7 +39,7 @@ describe('signs of the body', () => {
   it('every sign says what to do, whether it stands or not, and never to go on or up', () => {
     for (const sign of BODY_SIGNS) {
       const line = signLine(seen(sign, sign)) ?? signAdvice({ id: '0', sign }, 3);
-      expect(line.reason.length).toBeGreaterThan(20);
+      expect(wordsOf(line.reason).length).toBeGreaterThan(20);
       expect(['stop', 'end', 'rest', 'filler', 'drop-back', 'help']).toContain(line.kind);
     }
     expect(signAdvice({ id: '0', sign: 'struck' }, 3)).toMatchObject({ kind: 'drop-back', to: 2 });

@@ -1,3 +1,4 @@
+import { type Sentence, say } from '@/core/shared';
 import type { Advice, BodySign, Happening } from './events';
 
 /** A sign of the body that was seen and not dismissed. */
@@ -11,18 +12,26 @@ const TIRED: readonly BodySign[] = ['panting', 'circling', 'slowing', 'sticky'];
 const STRESS: readonly BodySign[] = ['yawning', 'lip-licking', 'avoiding', 'barking', 'froze'];
 
 /** How a sign is named in a sentence: `signName('lip-licking')` → "lip licking". */
-const signName = (sign: BodySign): string =>
-  sign === 'fell'
-    ? 'a fall'
-    : sign === 'struck'
-      ? 'that it struck the kit'
-      : sign === 'growled'
-        ? 'a growl'
-        : sign === 'froze'
-          ? 'that it froze'
-          : sign === 'yelp'
-            ? 'a yelp'
-            : sign.replace('-', ' ');
+const SEEN: Readonly<Record<BodySign, Sentence>> = {
+  tremor: say('coaching.signs.tremor'),
+  stiffness: say('coaching.signs.stiffness'),
+  limping: say('coaching.signs.limping'),
+  yelp: say('coaching.signs.a-yelp'),
+  fell: say('coaching.signs.a-fall'),
+  struck: say('coaching.signs.that-it-struck-the-kit'),
+  panting: say('coaching.signs.panting'),
+  circling: say('coaching.signs.circling'),
+  slowing: say('coaching.signs.slowing'),
+  sticky: say('coaching.signs.sticky'),
+  yawning: say('coaching.signs.yawning'),
+  'lip-licking': say('coaching.signs.lip-licking'),
+  avoiding: say('coaching.signs.avoiding'),
+  barking: say('coaching.signs.barking'),
+  distracted: say('coaching.signs.distracted'),
+  growled: say('coaching.signs.a-growl'),
+  froze: say('coaching.signs.that-it-froze'),
+};
+const signName = (sign: BodySign): Sentence => SEEN[sign];
 
 /** The signs after one more event: a new one, one that somebody dismissed, one said otherwise. */
 export function afterSigns(signs: readonly SeenSign[], event: Happening): readonly SeenSign[] {
@@ -68,17 +77,13 @@ export function signLine(signs: readonly SeenSign[]): Advice | null {
   return { kind, reason: reasonOf(sign), sign: { id, stands: true } };
 }
 
-function reasonOf(sign: BodySign): string {
+function reasonOf(sign: BodySign): Sentence {
   const name = signName(sign);
-  if (PAIN.includes(sign))
-    return `You saw ${name}. That can be pain: stop now, and see a veterinary surgeon if it stays.`;
-  if (sign === 'growled')
-    return 'It growled: hands away, and end here. It may be pain or fear; find out which, away from the dog’s mouth, with a vet or a trainer.';
-  if (HURT.includes(sign))
-    return `You saw ${name}, the second time today. End here and look the dog over; if anything is sore, see a veterinary surgeon.`;
-  if (TIRED.includes(sign))
-    return `You saw ${name}, the second sign of tiredness today. End on something easy.`;
-  return `You saw ${name}, the second sign of stress today. End on something sure.`;
+  if (PAIN.includes(sign)) return say('coaching.signs.you-saw-that-can-be-pain-stop-now', { name });
+  if (sign === 'growled') return say('coaching.signs.it-growled-hands-away-and-end-here');
+  if (HURT.includes(sign)) return say('coaching.signs.you-saw-the-second-time-today-end', { name });
+  if (TIRED.includes(sign)) return say('coaching.signs.you-saw-the-second-sign-of', { name });
+  return say('coaching.signs.you-saw-the-second-sign-of-stress', { name });
 }
 
 /** What to do about a sign that does not stand: said once, when it is tapped. */
@@ -89,28 +94,32 @@ export function signAdvice(
   const name = signName(sign);
   const from = { sign: { id, stands: false } };
   if (HURT.includes(sign)) {
-    const reason = `You saw ${name}. Look it over; if nothing is sore, go on lower. A second time ends it.`;
+    const reason = say('coaching.signs.you-saw-look-it-over-if-nothing-is', { name });
     return rung > 0
       ? { kind: 'drop-back', to: rung - 1, reason, ...from }
       : { kind: 'help', reason, ...from };
   }
   if (TIRED.includes(sign))
-    return { kind: 'rest', reason: `You saw ${name}: tired. Shade and water, and a rest.`, ...from };
+    return {
+      kind: 'rest',
+      reason: say('coaching.signs.you-saw-tired-shade-and-water-and', { name }),
+      ...from,
+    };
   if (sign === 'froze')
     return {
       kind: 'filler',
-      reason: 'It froze: that is never calm. Room, something easy, and pay it.',
+      reason: say('coaching.signs.it-froze-that-is-never-calm-room'),
       ...from,
     };
   if (STRESS.includes(sign))
     return {
       kind: 'filler',
-      reason: `You saw ${name}: stress. Give something easy and pay it.`,
+      reason: say('coaching.signs.you-saw-stress-give-something-easy', { name }),
       ...from,
     };
   return {
     kind: 'filler',
-    reason: `You saw ${name}. Give an easy one, or go somewhere quieter.`,
+    reason: say('coaching.signs.you-saw-give-an-easy-one-or-go', { name }),
     ...from,
   };
 }

@@ -1,14 +1,6 @@
 import * as v from 'valibot';
-import { NO_BREAK } from '@/core/shared';
-import {
-  type Advice,
-  type Happening,
-  hold,
-  type PolicyStep,
-  plural,
-  type Refusal,
-  type Standing,
-} from './events';
+import { type Sentence, say } from '@/core/shared';
+import { type Advice, type Happening, hold, type PolicyStep, type Refusal, type Standing } from './events';
 
 /**
  * *Stretch*: longer on full drive; a refusal is asked about, and only "too far" cuts. Distances are
@@ -73,7 +65,8 @@ export function stepStretch(
       return { state: { ...now, last: advice }, advice: [advice] };
     }
     case 'answered': {
-      if (!state.asked) return { state, advice: [state.cut ?? hold('No refusal is open.')] };
+      if (!state.asked)
+        return { state, advice: [state.cut ?? hold(say('coaching.stretch.no-refusal-is-open'))] };
       const advice = afterAnswer(rule, event.why, at);
       const now: StretchState = {
         ...state,
@@ -88,14 +81,16 @@ export function stepStretch(
       const longer = state.longer + (event.rung > (at.before ?? event.rung) ? 1 : 0);
       return {
         state: { ...state, asked: false, longer, cut: null, last: null },
-        advice: [hold('Send at this distance, and look at the drive.')],
+        advice: [hold(say('coaching.stretch.send-at-this-distance-and-look-at'))],
       };
     }
     default:
       return {
         state,
         advice: [
-          state.asked ? question : (state.cut ?? state.last ?? hold('Look at the drive of the next send.')),
+          state.asked
+            ? question
+            : (state.cut ?? state.last ?? hold(say('coaching.stretch.look-at-the-drive-of-the-next-send'))),
         ],
       };
   }
@@ -104,16 +99,15 @@ export function stepStretch(
 const question: Advice = {
   kind: 'ask',
   about: 'refusal',
-  reason: 'It was refused. Too far is only one reason; without an answer nothing is changed.',
+  reason: say('coaching.stretch.it-was-refused-too-far-is-only-one'),
 };
 const SORE: Advice = {
   kind: 'stop',
-  reason: 'It may be sore: stop now. If it stays, see a veterinary surgeon before the next session.',
+  reason: say('coaching.stretch.it-may-be-sore-stop-now-if-it'),
 };
 const MOUTH_FEET_BACK: Advice = {
   kind: 'end',
-  reason:
-    'Two refusals that nobody can explain: end here, and look at its mouth, feet and back before the next one.',
+  reason: say('coaching.stretch.two-refusals-that-nobody-can'),
 };
 
 function afterSend(
@@ -126,17 +120,20 @@ function afterSend(
   if (state.unexplained >= UNEXPLAINED) return MOUTH_FEET_BACK;
   if (state.asked) return question;
   if (state.cut) return state.cut;
-  if (!counts || outcome !== 'clean') return hold('Not clean: the same distance again.');
-  if (typeof drive !== 'number')
-    return hold('It went; nothing was said of its drive. Only full drive makes it longer.');
-  if (drive < FULL) return hold('It went, not on full drive: the same distance again.');
+  if (!counts || outcome !== 'clean') return hold(say('coaching.stretch.not-clean-the-same-distance-again'));
+  if (typeof drive !== 'number') return hold(say('coaching.stretch.it-went-nothing-was-said-of-its'));
+  if (drive < FULL) return hold(say('coaching.stretch.it-went-not-on-full-drive-the-same'));
   if (at.rung >= at.top)
-    return { kind: 'done', reason: 'Full drive at the whole distance. End here, or send in a new place.' };
+    return { kind: 'done', reason: say('coaching.stretch.full-drive-at-the-whole-distance') };
   if (state.longer >= rule.perSession)
     return hold(
-      `Made longer ${plural(state.longer, 'time')} today; your rule is ${rule.perSession} a session. The rest belongs to other days.`,
+      say('coaching.stretch.made-longer-time', { longer: state.longer, perSession: rule.perSession }),
     );
-  return { kind: 'advance', to: at.rung + 1, reason: `Full drive${shown(at, at.rung)}: a little longer.` };
+  return {
+    kind: 'advance',
+    to: at.rung + 1,
+    reason: say('coaching.stretch.full-drive-a-little-longer', { shown: shown(at, at.rung) }),
+  };
 }
 
 function afterAnswer(rule: StretchRule, why: Refusal, at: Standing): Advice {
@@ -146,42 +143,45 @@ function afterAnswer(rule: StretchRule, why: Refusal, at: Standing): Advice {
     case 'sore':
       return SORE;
     case 'did-not-mark':
-      return hold('It did not see where: the same distance again, marked well.');
+      return hold(say('coaching.stretch.it-did-not-see-where-the-same'));
     case 'chewing':
-      return hold('Chewing is not distance: the same again, and be quicker to take it.');
+      return hold(say('coaching.stretch.chewing-is-not-distance-the-same'));
     case 'something-new':
-      return hold('Something new took its eyes: let it look, then the same again.');
+      return hold(say('coaching.stretch.something-new-took-its-eyes-let-it'));
     case 'unknown':
-      return hold('Not known why: stay here. Nothing is cut on a guess.');
+      return hold(say('coaching.stretch.not-known-why-stay-here-nothing-is'));
   }
 }
 
 /** The highest rung at or under the share; the shortest there is where even that is longer. */
 function cutBack(rule: StretchRule, at: Standing): Advice {
-  if (at.values === null)
-    return hold('No axis of this ladder is a length, so nothing can be cut. Make it easier by hand.');
+  if (at.values === null) return hold(say('coaching.stretch.no-axis-of-this-ladder-is-a-length'));
   const wanted = (at.values[at.rung] ?? 0) * rule.cut;
   const to = at.values.findLastIndex((value, i) => i < at.rung && value <= wanted + 1e-9);
   if (to >= 0)
     return {
       kind: 'drop-back',
       to,
-      reason: `Too far${shown(at, at.rung)}: cut to${shown(at, to).replace(' at', '')} and build it up again.`,
+      reason: say('coaching.stretch.too-far-cut-to-and-build-it-up', {
+        shown: shown(at, at.rung),
+        metres: Number((at.values[to] ?? 0).toPrecision(3)),
+      }),
     };
   const shortest = at.values[0] ?? 0;
-  const words = `Half of it or less would be ${Number(wanted.toPrecision(2))}${NO_BREAK}m; the ladder begins at ${Number(shortest.toPrecision(3))}${NO_BREAK}m.`;
+  const words = say('coaching.stretch.half-of-it-or-less-would-be-m-the', {
+    wanted: Number(wanted.toPrecision(2)),
+    shortest: Number(shortest.toPrecision(3)),
+  });
   if (at.rung > 0)
     return {
       kind: 'drop-back',
       to: 0,
-      reason: `Too far. ${words} Begin there, or nearer still: under 2${NO_BREAK}m if it must be.`,
+      reason: say('coaching.stretch.too-far-begin-there-or-nearer', { words }),
     };
-  return hold(
-    `Too far, on the lowest rung. ${words} Make the start nearer: under 2${NO_BREAK}m if it must be.`,
-  );
+  return hold(say('coaching.stretch.too-far-on-the-lowest-rung-make', { words }));
 }
 
-const shown = (at: Standing, rung: number): string => {
+const shown = (at: Standing, rung: number): Sentence | null => {
   const value = at.values?.[rung];
-  return value === undefined ? '' : ` at ${Number(value.toPrecision(3))}${NO_BREAK}m`;
+  return value === undefined ? null : say('coaching.stretch.at-m', { value: Number(value.toPrecision(3)) });
 };

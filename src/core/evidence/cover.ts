@@ -1,3 +1,4 @@
+import { type Sentence, say } from '@/core/shared';
 import type { BoutCell, BoutEvidence } from './bout-evidence';
 
 /**
@@ -5,15 +6,15 @@ import type { BoutCell, BoutEvidence } from './bout-evidence';
  * pooled towards that of all.
  */
 export type CoverCell = {
-  readonly option: string;
+  readonly option: string | Sentence;
   readonly reps: number;
   readonly clean: number;
   readonly rate: number | null;
 };
 export type CoverRow = {
-  readonly condition: string;
+  readonly condition: string | Sentence;
   readonly cells: readonly CoverCell[];
-  readonly never: readonly string[];
+  readonly never: readonly (string | Sentence)[];
 };
 
 /**
@@ -43,7 +44,7 @@ export function coverOf(
   };
   const all = sum(() => true);
   const overall = all.reps === 0 ? 0 : all.clean / all.reps;
-  const cell = (option: string, { reps, clean }: { reps: number; clean: number }): CoverCell => ({
+  const cell = (option: string | Sentence, { reps, clean }: { reps: number; clean: number }): CoverCell => ({
     option,
     reps,
     clean,
@@ -53,23 +54,26 @@ export function coverOf(
     reps: bouts.reduce((total, one) => total + one[which].reps, 0),
     clean: bouts.reduce((total, one) => total + one[which].clean, 0),
   });
-  const row = (condition: string, of: readonly CoverCell[]): CoverRow => ({
+  const row = (condition: string | Sentence, of: readonly CoverCell[]): CoverRow => ({
     condition,
     cells: of,
     never: of.filter((one) => one.reps === 0).map((one) => one.option),
   });
   return [
-    row('Place', [
+    row(say('evidence.cover.place'), [
       cell(
-        'usual',
+        say('evidence.cover.usual'),
         sum((one) => !one.away),
       ),
       cell(
-        'away',
+        say('evidence.cover.away'),
         sum((one) => one.away),
       ),
     ]),
-    row('Pay', [cell('paid', paid('paid')), cell('not paid', paid('unpaid'))]),
+    row(say('evidence.cover.pay'), [
+      cell(say('evidence.cover.paid'), paid('paid')),
+      cell(say('evidence.cover.not-paid'), paid('unpaid')),
+    ]),
     ...[...conditions, ...chipsOf(cells, conditions)].map(({ title, options }) =>
       row(
         title,

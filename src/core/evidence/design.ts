@@ -1,5 +1,5 @@
 import { type Axis, axisScale, type Criteria, difficulties } from '@/core/breakdown';
-import { type Day, daysBetween, fail, ok, type Result } from '@/core/shared';
+import { type Day, daysBetween, fail, ok, type Result, say } from '@/core/shared';
 import { EVIDENCE } from './settings';
 import { type Cell, cellsWithCold, type Summary } from './summary';
 
@@ -54,7 +54,8 @@ export function designOf(axes: readonly Axis[], summary: Summary, today: Day): R
   for (const [number, [, cells]] of sessions.entries()) {
     const [{ day, bout }] = cells as [Cell];
     const age = daysBetween(day, today);
-    if (age < 0) return fail('future', bout, `A session is dated ${day}, after today (${today}).`);
+    if (age < 0)
+      return fail('future', bout, say('evidence.design.a-session-is-dated-after-today', { day, today }));
     const kept = 2 ** (-age / EVIDENCE.halfLifeDays);
     if (kept < EVIDENCE.leastWeight) continue;
     for (const cell of cells) {

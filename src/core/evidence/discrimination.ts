@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '@/core/shared';
+import { fail, ok, type Result, say } from '@/core/shared';
 
 /**
  * One run of a discrimination: among `choices` articles the dog picked right or not. A corrected
@@ -87,12 +87,12 @@ export function positionBias(picks: readonly number[], places: number): Result<P
     places < 2 ||
     picks.some((pick) => !Number.isInteger(pick) || pick < 0 || pick >= places)
   )
-    return fail('places', 'picks', 'Each wrong pick needs a place, and there are two places at least.');
+    return fail('places', 'picks', say('evidence.discrimination.each-wrong-pick-needs-a-place-and'));
   if (picks.length > MOST_WRONG)
     return fail(
       'many',
       'picks',
-      `With more than ${MOST_WRONG} wrong picks the dog does not know yet; look at that first.`,
+      say('evidence.discrimination.with-more-than-wrong-picks-the-dog', { MOSTWRONG: MOST_WRONG }),
     );
   const counts = Array.from({ length: places }, (_, place) => picks.filter((pick) => pick === place).length);
   return ok({
@@ -127,9 +127,5 @@ const badRun = (runs: readonly PickRun[]) => {
   const at = runs.findIndex((run) => !Number.isInteger(run.choices) || run.choices < 2);
   return at < 0
     ? null
-    : fail(
-        'choices',
-        `runs[${at}]`,
-        'A run needs two articles at least: with one there is nothing to tell apart.',
-      );
+    : fail('choices', `runs[${at}]`, say('evidence.discrimination.a-run-needs-two-articles-at-least'));
 };

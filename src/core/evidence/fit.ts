@@ -1,5 +1,5 @@
 import type { Axis } from '@/core/breakdown';
-import { type Day, fail, ok, type Random, type Result } from '@/core/shared';
+import { type Day, fail, ok, type Random, type Result, say } from '@/core/shared';
 import { cholesky, drawGamma, inverseFromCholesky, type Matrix, solveCholesky } from '@/core/statistics';
 import { columnsOf, type Design, designOf, FIXED } from './design';
 import { type Bench, benchFor, marginalCurvature, marginalLog, type Swing, swingOf } from './marginal';
@@ -64,8 +64,7 @@ export function fitElement(
     (a, b) => Math.abs(a - EVIDENCE.swing.middle) - Math.abs(b - EVIDENCE.swing.middle),
   )) {
     const found = climb(design.value, prior, swingOf(tau), start);
-    if (!found)
-      return fail('no-mode', '', 'The evidence could not be weighed: its curvature is not positive.');
+    if (!found) return fail('no-mode', '', say('evidence.fit.the-evidence-could-not-be-weighed'));
     peaks.push(found.peak);
     iterations += found.iterations;
     start = [...found.peak.mode];

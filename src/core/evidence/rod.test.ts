@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { type Axis, buildLadder } from '@/core/breakdown';
 import { testAxis } from '@/core/breakdown/axis.test-helper';
-import { asLevel } from '@/core/shared';
+import { asLevel, type Value } from '@/core/shared';
+import { wordsOf } from '@/words';
 import { rodOf } from '.';
 
 const axis = testAxis({ step: 1, limit: 1.2 });
@@ -12,7 +13,7 @@ const rod = (change: Partial<Axis> = {}, rung = 0, reach: [number, number, numbe
   const found = reach && { axis: one.key, sides: null, low: reach[0], mid: reach[1], high: reach[2] };
   return rodOf(one, ladder, stands, found);
 };
-const plain = (text: string | undefined): string => (text ?? '').replaceAll('\u00a0', ' ');
+const plain = (said: Value): string => wordsOf(said).replaceAll('\u00a0', ' ');
 
 describe('the rod', () => {
   it('places start, rungs, demand and proof by difficulty', () => {
@@ -63,7 +64,7 @@ describe('the rod', () => {
       null,
       1,
     ]);
-    expect(list?.sentence).toContain('up to about some (between all and none)');
+    expect(wordsOf(list?.sentence)).toContain('up to about some (between all and none)');
     const sides = rod(
       { quantity: 'angle', unit: '°', harder: 'both', start: 0, demand: 60, step: 30, limit: 30 },
       2,

@@ -8,7 +8,7 @@ import {
   proofValue,
   writeValue,
 } from '@/core/breakdown';
-import type { AxisKey } from '@/core/shared';
+import { type AxisKey, type Sentence, say } from '@/core/shared';
 import type { Assessed } from './assess';
 import type { Interval, Reach } from './estimate';
 
@@ -20,16 +20,16 @@ export type RodData = {
   /** Two axes may have one title; this tells them apart. */
   readonly axis: AxisKey;
   readonly title: string;
-  readonly start: string;
-  readonly demand: string;
-  readonly proof: string | null;
+  readonly start: Sentence;
+  readonly demand: Sentence;
+  readonly proof: Sentence | null;
   /** Where the proof margin ends; 1 where there is none. */
   readonly proofAt: number;
   readonly rungs: readonly number[];
-  readonly here: { readonly at: number; readonly label: string } | null;
+  readonly here: { readonly at: number; readonly label: Sentence } | null;
   /** Where a rep is clean 8 times in 10, with its 80 % interval. */
   readonly reach: Interval | null;
-  readonly sentence: string;
+  readonly sentence: Sentence;
 };
 
 /**
@@ -40,10 +40,10 @@ export function rodOf(axis: Axis, ladder: Ladder, stands: Criteria, reach: Reach
   const scale = axisScale(axis);
   if (!scale.ok) return null;
   const { difficulty, held } = scale.value;
-  const write = (base: number): string => writeValue(axis, base);
+  const write = (base: number): Sentence => writeValue(axis, base);
   const value = stands[axis.key] ?? axis.start;
   const [start, demand, now] = [write(axis.start), write(axis.demand), write(value)];
-  const words = reach === null ? '' : ` ${reachInWords(axis, reach)}`;
+  const words = reach === null ? null : reachInWords(axis, reach);
   return {
     axis: axis.key,
     title: axis.title,
@@ -54,7 +54,14 @@ export function rodOf(axis: Axis, ladder: Ladder, stands: Criteria, reach: Reach
     rungs: held ? [] : ladder.rungs.map((one) => difficulty(one.criteria[axis.key] ?? axis.start)),
     here: { at: held ? 1 : difficulty(value), label: now },
     reach,
-    sentence: `${axis.title}: start ${start}, now ${now}, demanded ${demand}.${words}`,
+    sentence: say('evidence.rod.start-now-demanded', {
+      title: axis.title,
+      start,
+      now,
+      demand,
+      reached: words !== null,
+      words,
+    }),
   };
 }
 
@@ -62,18 +69,18 @@ export function rodOf(axis: Axis, ladder: Ladder, stands: Criteria, reach: Reach
  * Reach as a sentence. Ends outside the ladder are named, never given a value that nobody has
  * tried.
  */
-function reachInWords(axis: Axis, reach: Interval): string {
+function reachInWords(axis: Axis, reach: Interval): Sentence | null {
   const scale = axisScale(axis);
-  if (!scale.ok || scale.value.held) return '';
-  const name = (at: number): string => {
-    if (at < 0) return 'below the start';
-    if (at > scale.value.difficulty(proofValue(axis))) return 'beyond the proof margin';
+  if (!scale.ok || scale.value.held) return null;
+  const name = (at: number): Sentence => {
+    if (at < 0) return say('evidence.rod.below-the-start');
+    if (at > scale.value.difficulty(proofValue(axis))) return say('evidence.rod.beyond-the-proof-margin');
     const value = scale.value.value(at);
     return writeValue(axis, axis.levels === null ? value : value);
   };
   const [low, mid, high] = [name(reach.low), name(reach.mid), name(reach.high)];
-  if (low === high) return `Clean 8 times in 10 ${low}.`;
-  return `Clean 8 times in 10 up to about ${mid} (between ${low} and ${high}).`;
+  if (JSON.stringify(low) === JSON.stringify(high)) return say('evidence.rod.clean-8-times-in-10', { low });
+  return say('evidence.rod.clean-8-times-in-10-up-to-about', { mid, low, high });
 }
 
 /**

@@ -1,5 +1,5 @@
 import { faultText } from '@/core/rulebooks';
-import { type BoutId, type Day, fail, ok, type Result } from '@/core/shared';
+import { type BoutId, type Day, fail, ok, type Result, say } from '@/core/shared';
 import { type BoutCell, type BoutEvidence, cellText, type FaultCount } from './bout-evidence';
 
 /**
@@ -49,7 +49,7 @@ export function summarise(bouts: readonly BoutEvidence[], today: Day): Result<Su
     return fail(
       'future',
       ahead.bout,
-      `A session is dated ${ahead.day}, after today (${today}). Correct its date or the device's clock.`,
+      say('evidence.summary.a-session-is-dated-after-today', { day: ahead.day, today }),
     );
   const cells: Record<string, Cell> = {};
   const firsts: Record<string, First> = {};

@@ -1,3 +1,4 @@
+import { type Sentence, say } from '@/core/shared';
 import type { Assessed } from './assess';
 import type { Interval } from './estimate';
 
@@ -16,12 +17,21 @@ export const isThin = ({ low, high }: Pick<Interval, 'low' | 'high'>, counted: n
  * "62 in 100 clean at the demand (48–75, from 118 reps)"; with few reps the width says so, with
  * none the words do.
  */
-export function chanceInWords({ estimate, grounds }: Assessed): string {
-  if (grounds.counted === 0) return 'No rep yet: nothing is known.';
+export function chanceInWords({ estimate, grounds }: Assessed): Sentence {
+  if (grounds.counted === 0) return say('evidence.thin.no-rep-yet-nothing-is-known');
   const percent = (share: number): number => Math.round(share * 100);
   const { low, mid, high } = estimate.clean;
   const rests = `${grounds.counted} ${grounds.counted === 1 ? 'rep' : 'reps'}`;
   if (isThin(estimate.clean, grounds.counted))
-    return `${rests}: anything from ${percent(low)} to ${percent(high)} in 100 clean at the demand.`;
-  return `${percent(mid)} in 100 clean at the demand (${percent(low)}–${percent(high)}, from ${rests}).`;
+    return say('evidence.thin.anything-from-to-in-100-clean-at', {
+      rests,
+      percent: percent(low),
+      percent2: percent(high),
+    });
+  return say('evidence.thin.in-100-clean-at-the-demand-from', {
+    percent: percent(mid),
+    percent2: percent(low),
+    percent3: percent(high),
+    rests,
+  });
 }

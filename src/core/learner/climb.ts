@@ -78,7 +78,7 @@ function placeOf(axes: readonly Axis[], criteria: Criteria): readonly number[] {
   const x = difficulties(axes, criteria);
   // A ladder that can be climbed has a sound scale on every axis; its checks say so before anyone
   // gets here.
-  if (!x.ok) throw new Error(x.message);
+  if (!x.ok) throw new Error(x.message.say);
   return x.value;
 }
 

@@ -1,7 +1,7 @@
 import { buildLadder, checkLadder, type LadderPlan } from '@/core/breakdown';
 import type { Policy, RuleKind } from '@/core/coaching';
 import { columnsOf, DRAW, type ElementEvidence, type Posterior, weighElement } from '@/core/evidence';
-import { type Day, fail, mixSeed, ok, type Result, type Steps, seeded } from '@/core/shared';
+import { type Day, fail, mixSeed, ok, type Result, type Steps, say, seeded } from '@/core/shared';
 import { quantile } from '@/core/statistics';
 import { type Climb, climb, type Schedule } from './climb';
 import type { Skill, Temperament } from './simulated-dog';
@@ -83,13 +83,18 @@ export const isComparable = (kind: RuleKind): boolean => COMPARABLE.has(kind);
 export function* comparePolicies(question: PolicyQuestion): Steps<Result<PolicyOutcome[]>> {
   const ladder = buildLadder(question.plan);
   const broken = checkLadder(ladder).find((problem) => problem.code !== 'safety-limit');
-  if (broken) return fail('ladder', broken.path, `This ladder cannot be climbed as it is: ${broken.message}`);
+  if (broken)
+    return fail(
+      'ladder',
+      broken.path,
+      say('learner.compare-policies.this-ladder-cannot-be-climbed-as', { message: broken.message }),
+    );
   const odd = question.policies.find((policy) => !isComparable(policy.rule.kind));
   if (odd)
     return fail(
       'policies',
       odd.rule.kind,
-      'A clean rate alone does not decide this rule, so it cannot be compared.',
+      say('learner.compare-policies.a-clean-rate-alone-does-not-decide'),
     );
   const skills = drawSkills(question);
   if (!skills.ok) return skills;

@@ -1,5 +1,6 @@
 import { type Axis, type Criteria, cuesAxis, type MeasuredAs, measuredAs } from '@/core/breakdown';
 import { type FaultRef, ownFault, sameFault } from '@/core/rulebooks';
+import { type Sentence, say } from '@/core/shared';
 import type { Judged, Measured, Seen } from './entry';
 
 /** What a fault is charged for where it is measured: by the rule book, or by the method's own words. */
@@ -32,13 +33,13 @@ export type Judging = {
 const STAMP_ERROR: Readonly<Record<Measured['how'], number>> = { tap: 0.15, typed: 0, clip: 0.05, track: 1 };
 
 /** A fault made from the axis, where neither the rule book nor the method names one. */
-export const MADE_FAULTS: Readonly<Record<ChargedFor, { readonly key: string; readonly label: string }>> = {
-  latency: { key: 'measured-slow', label: 'Too slow' },
-  held: { key: 'measured-short', label: 'Ended too early' },
-  angle: { key: 'measured-crooked', label: 'Crooked' },
-  offset: { key: 'measured-off', label: 'Short of the place, or past it' },
-  count: { key: 'measured-fewer', label: 'Fewer than asked' },
-  cues: { key: 'measured-cues', label: 'More cues than allowed' },
+export const MADE_FAULTS: Readonly<Record<ChargedFor, { readonly key: string; readonly label: Sentence }>> = {
+  latency: { key: 'measured-slow', label: say('log.propose.too-slow') },
+  held: { key: 'measured-short', label: say('log.propose.ended-too-early') },
+  angle: { key: 'measured-crooked', label: say('log.propose.crooked') },
+  offset: { key: 'measured-off', label: say('log.propose.short-of-the-place-or-past-it') },
+  count: { key: 'measured-fewer', label: say('log.propose.fewer-than-asked') },
+  cues: { key: 'measured-cues', label: say('log.propose.more-cues-than-allowed') },
 };
 
 /** One thing that was measured past what was asked. */

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Day } from '@/core/shared';
+import { wordsOf } from '@/words';
 import { ageInMonths, type CautionContext, cautionsFor } from '.';
 
 const context = (
@@ -43,7 +44,9 @@ describe('cautions', () => {
 
   it('asks the vet about growth, says the age, and then repeats the vet', () => {
     expect(one('growth', { work: ['jump'] })).toMatchObject({ ask: 'growth', why: 'Otto is 8 months old.' });
-    expect(one('growth', { work: ['jump'], dog: { born: null } })?.why).toContain('not been written down');
+    expect(wordsOf(one('growth', { work: ['jump'], dog: { born: null } })?.why)).toContain(
+      'not been written down',
+    );
     expect(
       one('growth', {
         work: ['jump'],
@@ -56,15 +59,15 @@ describe('cautions', () => {
   });
 
   it('counts what was done, without a limit of its own', () => {
-    expect(one('jumps', { work: ['jump'], jumpsToday: 1 })?.why).toBe('1 jump logged today.');
-    expect(one('strength-days', { work: ['strength'], lastStrengthDay: '2026-06-29' as Day })?.why).toBe(
-      'Last strength work: yesterday.',
-    );
-    expect(one('heat', { work: ['run'], temperature: 27.4 })?.why).toContain('27 °C');
+    expect(wordsOf(one('jumps', { work: ['jump'], jumpsToday: 1 })?.why)).toBe('1 jump logged today.');
+    expect(
+      wordsOf(one('strength-days', { work: ['strength'], lastStrengthDay: '2026-06-29' as Day })?.why),
+    ).toBe('Last strength work: yesterday.');
+    expect(wordsOf(one('heat', { work: ['run'], temperature: 27.4 })?.why)).toContain('27 °C');
     const numbers = cautionsFor(
       context({ work: ['jump', 'upright', 'strength', 'tug', 'run', 'worn-kit', 'pull', 'birds'] }),
     ).map((caution) => caution.text);
-    expect(numbers.filter((text) => /\d/.test(text))).toEqual([]);
+    expect(numbers.map(wordsOf).filter((text) => /\d/.test(text))).toEqual([]);
   });
 
   it('tells the age in months', () => expect(ageInMonths('2024-04-30' as Day, '2026-06-30' as Day)).toBe(25));

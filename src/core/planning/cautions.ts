@@ -1,16 +1,16 @@
 import type { Axis, WorkTag } from '@/core/breakdown';
-import { type Day, daysBetween } from '@/core/shared';
+import { type Day, daysBetween, type Sentence, say } from '@/core/shared';
 
 /**
  * What a person can ask a vet about a dog, and write down; where an answer is known it is shown
  * instead of the question.
  */
 export const VET_TOPICS = {
-  growth: 'Is it grown: may it jump, turn sharply and stand upright?',
-  jumps: 'How high, and how many jumps a day?',
-  strength: 'Which strength work, how long, how many rest days?',
-  heat: 'From when on is it too warm to work?',
-  weight: 'Is its weight right for jumping?',
+  growth: say('planning.cautions.is-it-grown-may-it-jump-turn'),
+  jumps: say('planning.cautions.how-high-and-how-many-jumps-a-day'),
+  strength: say('planning.cautions.which-strength-work-how-long-how'),
+  heat: say('planning.cautions.from-when-on-is-it-too-warm-to'),
+  weight: say('planning.cautions.is-its-weight-right-for-jumping'),
 } as const;
 export type VetTopic = keyof typeof VET_TOPICS;
 
@@ -44,13 +44,13 @@ export type CautionContext = {
  */
 export type Caution = {
   readonly id: string;
-  readonly text: string;
-  readonly why: string;
+  readonly text: Sentence;
+  readonly why: Sentence;
   readonly must: boolean;
   readonly ask: VetTopic | null;
 };
 
-type Rule = { readonly id: string; readonly say: (context: CautionContext) => Omit<Caution, 'id'> | null };
+type Rule = { readonly id: string; readonly of: (context: CautionContext) => Omit<Caution, 'id'> | null };
 
 const told = (context: CautionContext, about: VetTopic): string | null =>
   context.dog.vet.find((one) => one.about === about)?.said ?? null;
@@ -67,9 +67,9 @@ export function ageInMonths(born: Day, today: Day): number {
   return Math.floor(daysBetween(born, today) / 30.44);
 }
 
-const say = (
-  text: string,
-  why: string,
+const caution = (
+  text: Sentence,
+  why: Sentence,
   more: Partial<Pick<Caution, 'must' | 'ask'>> = {},
 ): Omit<Caution, 'id'> => ({
   text,
@@ -80,121 +80,124 @@ const say = (
 });
 
 /** Asked where the vet has not spoken, repeated where the vet has. */
-function vetOr(context: CautionContext, about: VetTopic, question: string, why: string): Omit<Caution, 'id'> {
+function vetOr(
+  context: CautionContext,
+  about: VetTopic,
+  question: Sentence,
+  why: Sentence,
+): Omit<Caution, 'id'> {
   const said = told(context, about);
   return said === null
-    ? say(question, why, { ask: about })
-    : say(`Your vet said: ${said}${/[.!?]$/.test(said) ? '' : '.'}`, why);
+    ? caution(question, why, { ask: about })
+    : caution(say('planning.cautions.your-vet-said', { said, test: Boolean(/[.!?]$/.test(said)) }), why);
 }
 
 const RULES: readonly Rule[] = [
   {
     id: 'growth',
-    say: (context) => {
+    of: (context) => {
       if (!jumps(context) && !has(context, 'turn', 'upright', 'pull')) return null;
       const { born, name } = context.dog;
       const age =
         born === null
-          ? `How old ${name} is has not been written down.`
-          : `${name} is ${ageInMonths(born, context.today)} months old.`;
+          ? say('planning.cautions.how-old-is-has-not-been-written', { name })
+          : say('planning.cautions.is-months-old', { name, ageInMonths: ageInMonths(born, context.today) });
       const what = jumps(context)
-        ? 'Jumps'
+        ? say('planning.cautions.jumps')
         : has(context, 'upright')
-          ? 'Upright work'
+          ? say('planning.cautions.upright-work')
           : has(context, 'pull')
-            ? 'Pulling'
-            : 'Sharp turns';
-      return vetOr(
-        context,
-        'growth',
-        `${what} load joints that may still be growing. Ask your vet when it may begin.`,
-        age,
-      );
+            ? say('planning.cautions.pulling')
+            : say('planning.cautions.sharp-turns');
+      return vetOr(context, 'growth', say('planning.cautions.load-joints-that-may-still-be', { what }), age);
     },
   },
   {
     id: 'jumps',
-    say: (context) => {
+    of: (context) => {
       if (!jumps(context)) return null;
       const count =
         context.jumpsToday === null
-          ? 'This element jumps.'
-          : `${context.jumpsToday} ${context.jumpsToday === 1 ? 'jump' : 'jumps'} logged today.`;
-      return vetOr(
-        context,
-        'jumps',
-        'Few jumps in a day, after a warm-up, with days between. Ask your vet how high and how many.',
-        count,
-      );
+          ? say('planning.cautions.this-element-jumps')
+          : say('planning.cautions.jump', { jumpsToday: context.jumpsToday });
+      return vetOr(context, 'jumps', say('planning.cautions.few-jumps-in-a-day-after-a-warm-up'), count);
     },
   },
   {
     id: 'ground',
-    say: (context) =>
+    of: (context) =>
       jumps(context) || has(context, 'turn', 'run', 'upright')
-        ? say(
-            `Even ground that neither slips nor is hard${context.surface === null ? '' : `; you said: ${context.surface}`}.`,
-            'Jumps, turns and fast runs.',
+        ? caution(
+            say('planning.cautions.even-ground-that-neither-slips-nor', {
+              surface:
+                context.surface === null
+                  ? ''
+                  : say('planning.cautions.you-said', { surface: context.surface }),
+            }),
+            say('planning.cautions.jumps-turns-and-fast-runs'),
             { must: jumps(context) },
           )
         : null,
   },
   {
     id: 'warm-up',
-    say: (context) =>
+    of: (context) =>
       jumps(context) || has(context, 'run', 'pull', 'tug', 'turn')
-        ? say('Walk and trot it warm first, and walk it out after.', 'Fast or loaded work.')
+        ? caution(
+            say('planning.cautions.walk-and-trot-it-warm-first-and'),
+            say('planning.cautions.fast-or-loaded-work'),
+          )
         : null,
   },
   {
     id: 'strength-days',
-    say: (context) => {
+    of: (context) => {
       if (!has(context, 'strength', 'upright')) return null;
       const days =
         context.lastStrengthDay === null ? null : daysBetween(context.lastStrengthDay, context.today);
       const when =
         days === null
-          ? 'No strength work is logged yet.'
+          ? say('planning.cautions.no-strength-work-is-logged-yet')
           : days === 0
-            ? 'Strength work is logged for today.'
-            : `Last strength work: ${days === 1 ? 'yesterday' : `${days} days ago`}.`;
-      return vetOr(
-        context,
-        'strength',
-        'Muscle grows on rest days: not on days that follow each other. Trembling ends it for the day.',
-        when,
-      );
+            ? say('planning.cautions.strength-work-is-logged-for-today')
+            : say('planning.cautions.last-strength-work', {
+                days: days === 1 ? 'yesterday' : say('planning.cautions.days-ago', { days }),
+              });
+      return vetOr(context, 'strength', say('planning.cautions.muscle-grows-on-rest-days-not-on'), when);
     },
   },
   {
     id: 'heat',
-    say: (context) => {
-      const warm = context.temperature === null ? '' : ` You wrote ${Math.round(context.temperature)} °C.`;
+    of: (context) => {
+      const warm =
+        context.temperature === null
+          ? ''
+          : say('planning.cautions.you-wrote-c', { round: Math.round(context.temperature) });
       const short = context.dog.shortNosed === true;
       if (!short && !has(context, 'run', 'retrieve', 'pull', 'tug', 'birds', 'worn-kit')) return null;
       const question = short
-        ? 'A short nose cools badly: shade, water, early or late in the day, and stop at the first hard panting.'
-        : 'Shade and water in warmth; stop at hard panting.';
-      return vetOr(context, 'heat', question, `${short ? 'Short nose.' : 'Work that warms.'}${warm}`);
+        ? say('planning.cautions.a-short-nose-cools-badly-shade')
+        : say('planning.cautions.shade-and-water-in-warmth-stop-at');
+      return vetOr(context, 'heat', question, say('planning.cautions.warm-work', { short, warm }));
     },
   },
   {
     id: 'tug',
-    say: (context) =>
+    of: (context) =>
       has(context, 'tug')
-        ? say(
-            'Tug side to side, not up and down, and let the dog set the force. Not while teeth are changing.',
-            'A toy is pulled.',
+        ? caution(
+            say('planning.cautions.tug-side-to-side-not-up-and-down'),
+            say('planning.cautions.a-toy-is-pulled'),
           )
         : null,
   },
   {
     id: 'tether',
-    say: (context) =>
+    of: (context) =>
       has(context, 'tether', 'pull')
-        ? say(
-            'A harness that fits, never a collar, on a tether or line; somebody stays with the dog.',
-            'The dog works against a line.',
+        ? caution(
+            say('planning.cautions.a-harness-that-fits-never-a-collar'),
+            say('planning.cautions.the-dog-works-against-a-line'),
             {
               must: true,
             },
@@ -203,22 +206,22 @@ const RULES: readonly Rule[] = [
   },
   {
     id: 'worn-kit',
-    say: (context) =>
+    of: (context) =>
       has(context, 'worn-kit')
-        ? say(
-            'Worn over the nose it must let the dog pant and drink; look for rubbing, and never leave it on alone.',
-            'Kit is worn.',
+        ? caution(
+            say('planning.cautions.worn-over-the-nose-it-must-let-the'),
+            say('planning.cautions.kit-is-worn'),
             { must: true },
           )
         : null,
   },
   {
     id: 'biter',
-    say: (context) =>
+    of: (context) =>
       has(context, 'biter')
-        ? say(
-            'A dog that may bite works with a muzzle and a person who knows such dogs. Keep people and dogs away.',
-            'You marked this work so.',
+        ? caution(
+            say('planning.cautions.a-dog-that-may-bite-works-with-a'),
+            say('planning.cautions.you-marked-this-work-so'),
             {
               must: true,
             },
@@ -227,40 +230,41 @@ const RULES: readonly Rule[] = [
   },
   {
     id: 'retrieve',
-    say: (context) =>
+    of: (context) =>
       has(context, 'retrieve')
-        ? say(
-            'No dummies or birds towards roads, ice or water that you do not know.',
-            'Something is fetched.',
+        ? caution(
+            say('planning.cautions.no-dummies-or-birds-towards-roads'),
+            say('planning.cautions.something-is-fetched'),
             { must: true },
           )
         : null,
   },
   {
     id: 'birds',
-    say: (context) =>
+    of: (context) =>
       has(context, 'birds')
-        ? say(
-            'Firearms only by licensed people under local law. Mind livestock, wildlife and its seasons, and the lead law; ask the land owner.',
-            'Field work.',
+        ? caution(
+            say('planning.cautions.firearms-only-by-licensed-people'),
+            say('planning.cautions.field-work'),
             { must: true },
           )
         : null,
   },
   {
     id: 'water',
-    say: (context) =>
+    of: (context) =>
       has(context, 'water')
-        ? say('Know the bank, the current and the cold; dry the dog after.', 'Water work.', { must: true })
+        ? caution(
+            say('planning.cautions.know-the-bank-the-current-and-the'),
+            say('planning.cautions.water-work'),
+            { must: true },
+          )
         : null,
   },
   {
     id: 'pain',
-    say: () =>
-      say(
-        'At stiffness, limping, yelping or any sign of pain: stop, and see a veterinary surgeon.',
-        'Always.',
-      ),
+    of: () =>
+      caution(say('planning.cautions.at-stiffness-limping-yelping-or'), say('planning.cautions.always')),
   },
 ];
 
@@ -271,7 +275,7 @@ const RULES: readonly Rule[] = [
  */
 export function cautionsFor(context: CautionContext): Caution[] {
   const found = RULES.flatMap((rule): Caution[] => {
-    const said = rule.say(context);
+    const said = rule.of(context);
     return said ? [{ id: rule.id, ...said }] : [];
   });
   return [...found.filter((one) => one.must), ...found.filter((one) => !one.must)];

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { asId, type Day, type ElementId } from '@/core/shared';
+import { wordsOf } from '@/words';
 import { type Candidate, suggestSessions } from '.';
 
 const today = '2026-06-30' as Day;
@@ -31,11 +32,11 @@ describe('next session', () => {
   ])('%s', (_, list, expected) => expect(order(...list)).toEqual(expected));
 
   it('says its grounds', () => {
-    expect(suggestSessions([candidate('a', 0.62)], today)[0]?.reason).toBe(
+    expect(wordsOf(suggestSessions([candidate('a', 0.62)], today)[0]?.reason)).toBe(
       'About 62 in 100 clean at what is demanded (20 reps), and one fault can cost up to 10 points. Last trained 2 days ago.',
     );
     const thin = candidate('a', 0.3, { counted: 1, lastDay: today, stake: null });
-    expect(suggestSessions([thin], today)[0]?.reason).toBe(
+    expect(wordsOf(suggestSessions([thin], today)[0]?.reason)).toBe(
       '1 rep so far: anything from 20 to 40 in 100 clean at what is demanded. Already trained today.',
     );
   });

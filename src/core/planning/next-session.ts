@@ -1,5 +1,5 @@
 import { type Interval, isThin } from '@/core/evidence';
-import { type Day, daysBetween, type ElementId } from '@/core/shared';
+import { type Day, daysBetween, type ElementId, type Sentence, say } from '@/core/shared';
 
 /** What is known about an element when the day's work is chosen. */
 export type Candidate = {
@@ -13,7 +13,7 @@ export type Candidate = {
   readonly lastDay: Day | null;
 };
 
-export type Suggestion = { readonly element: ElementId; readonly title: string; readonly reason: string };
+export type Suggestion = { readonly element: ElementId; readonly title: string; readonly reason: Sentence };
 
 /**
  * Orders elements by what a session would serve: never trained first, then by points at risk = (1 −
@@ -37,15 +37,23 @@ export function suggestSessions(candidates: readonly Candidate[], today: Day): S
 
 const risk = (candidate: Candidate): number => (1 - candidate.clean.mid) * (candidate.stake ?? 1);
 
-function reasonFor(candidate: Candidate, today: Day): string {
-  if (candidate.counted === 0) return 'No rep of it is logged yet, so nothing is known.';
+function reasonFor(candidate: Candidate, today: Day): Sentence {
+  if (candidate.counted === 0) return say('planning.next-session.no-rep-of-it-is-logged-yet-so');
   const { clean, counted } = candidate;
   const [low, mid, high] = [clean.low, clean.mid, clean.high].map((share) => Math.round(share * 100));
-  const reps = `${counted} ${counted === 1 ? 'rep' : 'reps'}`;
-  const stake = candidate.stake === null ? '' : `, and one fault can cost up to ${candidate.stake} points`;
+  const stake =
+    candidate.stake === null
+      ? ''
+      : say('planning.next-session.and-one-fault-can-cost-up-to', { stake: candidate.stake });
   const chance = isThin(clean, counted)
-    ? `${reps} so far: anything from ${low} to ${high} in 100 clean at what is demanded${stake}.`
-    : `About ${mid} in 100 clean at what is demanded (${reps})${stake}.`;
+    ? say('planning.next-session.so-far-anything-from-to-in-100', { counted, low, high, stake })
+    : say('planning.next-session.about-in-100-clean-at-what-is', { mid, counted, stake });
   const days = candidate.lastDay === null ? 0 : daysBetween(candidate.lastDay, today);
-  return `${chance} ${days === 0 ? 'Already trained today.' : days === 1 ? 'Last trained yesterday.' : `Last trained ${days} days ago.`}`;
+  return say('planning.next-session.reason', { chance, last: lastTrained(days) });
 }
+
+const lastTrained = (days: number): Sentence =>
+  say('planning.next-session.last-trained', {
+    when: days === 0 ? 'today' : days === 1 ? 'yesterday' : 'before',
+    days,
+  });

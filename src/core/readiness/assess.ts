@@ -25,6 +25,7 @@ import {
   type PartKey,
   type Result,
   type Steps,
+  say,
   seeded,
   seedFromText,
 } from '@/core/shared';
@@ -183,7 +184,7 @@ export function* whatIf(
   const trial = drawn(fitted.value, WHAT_IF_SIZE.groups);
   const elements = trial.exercises.flatMap((exercise) => exercise.elements);
   const [one] = elements.filter(({ id }) => id === element);
-  if (!one) return fail('incomplete', element, 'This class does not use that element.');
+  if (!one) return fail('incomplete', element, say('readiness.assess.this-class-does-not-use-that'));
   const points: WhatIf['points'][number][] = [];
   for (const [i, lift] of WHAT_IF.entries()) {
     const lifts = elements.map(({ id }) => (id === element ? lift : 0));
@@ -233,12 +234,20 @@ function* fitClass(
   for (const [e, rule] of rules.exercises.entries()) {
     const exercise = input.exercises[e];
     if (exercise?.exercise !== rule.exercise)
-      return fail('incomplete', `exercises[${e}]`, `The exercise “${rule.exercise}” is not broken down yet.`);
+      return fail(
+        'incomplete',
+        `exercises[${e}]`,
+        say('readiness.assess.the-exercise-is-not-broken-down', { exercise: rule.exercise }),
+      );
     const parts: FittedClass['exercises'][number]['parts'][number][] = [];
     for (const { part, element, demands } of exercise.parts) {
       const evidence = input.elements.find((candidate) => candidate.id === element);
       if (!evidence)
-        return fail('incomplete', `exercises[${e}].${part}`, `Nothing trains the element “${part}”.`);
+        return fail(
+          'incomplete',
+          `exercises[${e}].${part}`,
+          say('readiness.assess.nothing-trains-the-element', { part }),
+        );
       const asked = Object.fromEntries(
         evidence.axes.map((axis) => [axis.key, demands[axis.key] ?? axis.demand]),
       );

@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '@/core/shared';
+import { fail, ok, type Result, type Sentence, say } from '@/core/shared';
 
 /** A forecast chance and what came of it. */
 export type Outcome = { readonly said: number; readonly passed: boolean };
@@ -23,12 +23,16 @@ export type Calibration = {
  */
 export function calibrate(outcomes: readonly Outcome[]): Result<Calibration> {
   const bad = outcomes.findIndex(({ said }) => !(said >= 0 && said <= 1));
-  if (bad >= 0) return fail('share', `[${bad}].said`, 'A chance lies between 0 and 1.');
+  if (bad >= 0)
+    return fail('share', `[${bad}].said`, say('readiness.calibration.a-chance-lies-between-0-and-1'));
   if (outcomes.length < ENOUGH_RESULTS)
     return fail(
       'few',
       '',
-      `${outcomes.length} of ${ENOUGH_RESULTS} results: too few to say how good the forecasts are.`,
+      say('readiness.calibration.of-results-too-few-to-say-how-good', {
+        outcomesCount: outcomes.length,
+        ENOUGHRESULTS: ENOUGH_RESULTS,
+      }),
     );
   const mean = (of: (one: Outcome) => number): number =>
     outcomes.reduce((sum, one) => sum + of(one), 0) / outcomes.length;
@@ -43,11 +47,18 @@ export function calibrate(outcomes: readonly Outcome[]): Result<Calibration> {
 }
 
 /** The calibration in a plain sentence. */
-export function calibrationInWords({ results, said, passed, brier, base }: Calibration): string {
+export function calibrationInWords({ results, said, passed, brier, base }: Calibration): Sentence {
   const percent = (share: number): string => `${Math.round(share * 100)} %`;
   const verdict =
     brier < base
-      ? 'better than saying the pass rate each time'
-      : 'no better than saying the pass rate each time';
-  return `${results} results: the forecasts said ${percent(said)} on average and ${percent(passed)} passed. Brier score ${brier.toFixed(2)} (0 is perfect; the pass rate alone scores ${base.toFixed(2)}): ${verdict}.`;
+      ? say('readiness.calibration.better-than-saying-the-pass-rate')
+      : say('readiness.calibration.no-better-than-saying-the-pass');
+  return say('readiness.calibration.results-the-forecasts-said-on', {
+    results,
+    percent: percent(said),
+    percent2: percent(passed),
+    brier: { number: brier, digits: 2 },
+    base: { number: base, digits: 2 },
+    verdict,
+  });
 }

@@ -1,6 +1,14 @@
 import type { Interval } from '@/core/evidence';
 import type { FaultRef, FaultStep } from '@/core/rulebooks';
-import { type ElementId, type ExerciseKey, NO_BREAK, type PartKey, type Steps, seeded } from '@/core/shared';
+import {
+  type ElementId,
+  type ExerciseKey,
+  type Name,
+  type PartKey,
+  type Sentence,
+  type Steps,
+  seeded,
+} from '@/core/shared';
 import { drawBeta, mean, quantile, variance } from '@/core/statistics';
 import type { Assumptions } from './assumptions';
 import { type Runs, type SimulationSize, simulateTrials, type TrialClass } from './simulate';
@@ -14,13 +22,13 @@ export type ElementLoss = {
 export type FaultLoss = {
   readonly exercise: ExerciseKey;
   readonly fault: FaultRef;
-  readonly label: string;
+  readonly label: Name;
   readonly units: number;
 };
 export type FailureShare = {
   readonly code: string;
   readonly exercise: ExerciseKey | null;
-  readonly message: string;
+  readonly message: Sentence;
   readonly share: number;
 };
 
@@ -203,15 +211,4 @@ function sum(values: ArrayLike<number>): number {
   let total = 0;
   for (let i = 0; i < values.length; i++) total += values[i] as number;
   return total;
-}
-
-/**
- * A share as people read it: "< 0.1 %", "> 99.9 %", else whole percent, one decimal below 10 and
- * above 90.
- */
-export function writeShare(share: number): string {
-  if (share < 0.001) return `<${NO_BREAK}0.1${NO_BREAK}%`;
-  if (share > 0.999) return `>${NO_BREAK}99.9${NO_BREAK}%`;
-  const percent = share * 100;
-  return `${percent < 10 || percent > 90 ? percent.toFixed(1) : Math.round(percent)}${NO_BREAK}%`;
 }

@@ -4,6 +4,7 @@ import { addDays, asId, type Day, type ElementId, must } from '@/core/shared';
 import { finish } from '@/core/shared/steps';
 import { classEvidence } from '@/data/read';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
+import { wordsOf } from '@/words';
 import {
   assessClass,
   calibrate,
@@ -122,9 +123,9 @@ describe('calibration', () => {
     const found = must(calibrate(outcomes(10, 0.8, 8)));
     expect(found.brier).toBeCloseTo((8 * 0.04 + 2 * 0.64) / 10, 12);
     expect(found).toMatchObject({ results: 10, passed: 0.8, base: expect.closeTo(0.16, 12) as number });
-    expect(calibrationInWords(must(calibrate([...outcomes(6, 0.9, 6), ...outcomes(6, 0.1, 0)])))).toContain(
-      'better than saying the pass rate',
-    );
+    expect(
+      wordsOf(calibrationInWords(must(calibrate([...outcomes(6, 0.9, 6), ...outcomes(6, 0.1, 0)])))),
+    ).toContain('better than saying the pass rate');
   });
 
   it('says nothing below ten results, and refuses what is no chance', () => {

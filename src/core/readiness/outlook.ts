@@ -1,5 +1,13 @@
 import type { Interval } from '@/core/evidence';
-import { addDays, type Day, daysBetween, type ElementId, type Steps } from '@/core/shared';
+import {
+  addDays,
+  type Day,
+  daysBetween,
+  type ElementId,
+  type Sentence,
+  type Steps,
+  say,
+} from '@/core/shared';
 import type { Assumptions } from './assumptions';
 import { passOf } from './forecast';
 import { type SimulationSize, simulateTrials, type TrialClass } from './simulate';
@@ -62,7 +70,7 @@ export function sessionsPerWeek(
   );
 }
 
-export type Advice = { readonly what: 'enter' | 'wait' | 'unsure' | 'over'; readonly reason: string };
+export type Advice = { readonly what: 'enter' | 'wait' | 'unsure' | 'over'; readonly reason: Sentence };
 
 /**
  * From this chance on entering is worth it, and below the other it is not: declared judgement, said
@@ -74,18 +82,35 @@ const ENTRY = { enter: 0.7, wait: 0.4 } as const;
 export function entryAdvice(outlook: readonly OutlookPoint[]): Advice {
   const last = outlook.at(-1);
   const first = outlook[0];
-  if (!last || !first) return { what: 'over', reason: 'The trial is over.' };
-  const at = (share: number): string => `${Math.round(share * 100)} in 100`;
-  const range = `${at(last.pass.mid)} on the day (${at(last.pass.low)} to ${at(last.pass.high)})`;
+  if (!last || !first) return { what: 'over', reason: say('readiness.outlook.the-trial-is-over') };
+  const at = (share: number): Sentence => say('readiness.outlook.in-100', { round: Math.round(share * 100) });
+  const range = say('readiness.outlook.on-the-day-to', {
+    at: at(last.pass.mid),
+    at2: at(last.pass.low),
+    at3: at(last.pass.high),
+  });
   if (last.pass.mid >= ENTRY.enter)
-    return { what: 'enter', reason: `${range}; ${at(ENTRY.enter)} or more is worth the entry.` };
+    return {
+      what: 'enter',
+      reason: say('readiness.outlook.or-more-is-worth-the-entry', { range, at: at(ENTRY.enter) }),
+    };
   if (last.pass.high < ENTRY.wait)
-    return { what: 'wait', reason: `${range}; even the upper end is under ${at(ENTRY.wait)}.` };
+    return {
+      what: 'wait',
+      reason: say('readiness.outlook.even-the-upper-end-is-under', { range, at: at(ENTRY.wait) }),
+    };
   if (last.pass.mid < ENTRY.wait)
-    return { what: 'wait', reason: `${range}; under ${at(ENTRY.wait)} in the middle.` };
+    return {
+      what: 'wait',
+      reason: say('readiness.outlook.under-in-the-middle', { range, at: at(ENTRY.wait) }),
+    };
   return {
     what: 'unsure',
-    reason: `${range}: between ${at(ENTRY.wait)} and ${at(ENTRY.enter)}, so decide by what an entry costs you.`,
+    reason: say('readiness.outlook.between-and-so-decide-by-what-an', {
+      range,
+      at: at(ENTRY.wait),
+      at2: at(ENTRY.enter),
+    }),
   };
 }
 

@@ -9,13 +9,13 @@ import {
   type ExerciseKey,
   type FaultKey,
   must,
-  NO_BREAK,
   type PartKey,
   seeded,
 } from '@/core/shared';
 import { finish } from '@/core/shared/steps';
 import { logistic } from '@/core/statistics';
-import { DEFAULT_ASSUMPTIONS, type TrialClass, type TrialElement, writeShare } from '.';
+import { NO_BREAK, writeShare } from '@/words';
+import { DEFAULT_ASSUMPTIONS, type TrialClass, type TrialElement } from '.';
 import { forecastOf, helpRanking } from './forecast';
 import { measuredShares } from './measured-faults';
 import { posteriorOf } from './posterior.test-helper';

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
+import { wordsOf } from '@/words';
 import { compareBooks, type RuleBook } from '.';
 import { BOOK_NAMES, bookNamed } from './sample-books.test-helper';
 
 const [one, two] = [bookNamed('vellmoor-obedience-two'), bookNamed('vellmoor-obedience-two-e2')];
 const words = (before: RuleBook, after: RuleBook): string[] =>
-  compareBooks(before, after).map((change) => `${change.kind} ${change.area}: ${change.words}`);
+  compareBooks(before, after).map((change) => `${change.kind} ${change.area}: ${wordsOf(change.words)}`);
 
 describe('comparing editions', () => {
   it.each(BOOK_NAMES)('%s has not changed from itself', (name) =>
@@ -54,7 +55,7 @@ describe('comparing editions', () => {
       'changed exercise: Send-away to the square: maximum 40 → 50',
     );
     expect(words(one, bookNamed('ravenholt-course'))[0]).toBe(
-      'changed pass: scored by points off → time and faults',
+      'changed pass: scored by “Points off” → “Time and faults”',
     );
   });
 });

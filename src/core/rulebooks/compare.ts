@@ -1,7 +1,7 @@
-import type { ExerciseKey, PartKey } from '@/core/shared';
+import { type ExerciseKey, type PartKey, type Sentence, say } from '@/core/shared';
 import { familyOf, prepareRules } from './families';
 import { describeCost } from './families/cost';
-import { cellTotal, type PreparedExercise, type PreparedRules, writePoints } from './families/family';
+import { cellTotal, type PreparedExercise, type PreparedRules, pointsOf } from './families/family';
 import type { Fault } from './families/fault-schema';
 import type { RuleBook, RuleExercise, RulePart } from './schema';
 
@@ -11,7 +11,7 @@ export type Change = {
   readonly area: 'exercise' | 'part' | 'demand' | 'fault' | 'pass' | 'award' | 'text';
   readonly exercise: ExerciseKey | null;
   readonly part: PartKey | null;
-  readonly words: string;
+  readonly words: Sentence;
 };
 
 type Where = Pick<Change, 'exercise' | 'part'>;
@@ -31,25 +31,28 @@ export function compareBooks(before: RuleBook, after: RuleBook): Change[] {
           changed(
             'pass',
             NOWHERE,
-            `scored by ${old.family.title.toLowerCase()} → ${now.family.title.toLowerCase()}`,
+            say('rulebooks.compare.scored-by', {
+              title: old.family.title,
+              title2: now.family.title,
+            }),
           ),
         ]),
     ...lists(
       old.family.passing(before.rules, before.exercises),
       now.family.passing(after.rules, after.exercises),
       'pass',
-      'to pass: ',
+      (line) => say('rulebooks.compare.to-pass-line', { line }),
     ),
-    ...lists(awardsOf(old), awardsOf(now), 'award', 'award: '),
+    ...lists(awardsOf(old), awardsOf(now), 'award', (line) => say('rulebooks.compare.award-line', { line })),
     ...after.exercises.flatMap((exercise) => {
       const known = before.exercises.find((one) => one.id === exercise.id);
       return known
         ? compareExercise(known, exercise, old, now)
-        : [added('exercise', at(exercise.id), `exercise “${exercise.title}”`)];
+        : [added('exercise', at(exercise.id), say('rulebooks.compare.exercise', { title: exercise.title }))];
     }),
     ...before.exercises
       .filter((one) => !after.exercises.some((exercise) => exercise.id === one.id))
-      .map((one) => removed('exercise', at(one.id), `exercise “${one.title}”`)),
+      .map((one) => removed('exercise', at(one.id), say('rulebooks.compare.exercise', { title: one.title }))),
     ...compareOrder(before, after),
   ];
 }
@@ -64,35 +67,55 @@ const sideOf = (book: RuleBook): Side => ({
   rules: prepareRules(book.rules, book.exercises),
   family: familyOf(book.rules),
 });
-const awardsOf = ({ book, family }: Side): string[] =>
-  family.awards(book.rules).map((award) => `${award.title} ${award.asks}`);
+const awardsOf = ({ book, family }: Side): Sentence[] =>
+  family.awards(book.rules).map(({ title, asks }) => say('rulebooks.compare.award-asks', { title, asks }));
 
 function compareExercise(before: RuleExercise, after: RuleExercise, old: Side, now: Side): Change[] {
   const [scoredBefore, scoredAfter] = [scoredOf(old, before.id), scoredOf(now, after.id)];
   const maxima = [
-    writePoints(old.rules, cellTotal(scoredBefore)),
-    writePoints(now.rules, cellTotal(scoredAfter)),
+    pointsOf(old.rules, cellTotal(scoredBefore)),
+    pointsOf(now.rules, cellTotal(scoredAfter)),
   ] as const;
   const name = after.title;
   return [
     ...(before.title === after.title
       ? []
-      : [changed('text', at(after.id), `“${before.title}” is now called “${after.title}”`)]),
+      : [
+          changed(
+            'text',
+            at(after.id),
+            say('rulebooks.compare.is-now-called', { title: before.title, title2: after.title }),
+          ),
+        ]),
     ...(before.text === after.text
       ? []
-      : [changed('text', at(after.id), `${name}, description: “${before.text}” → “${after.text}”`)]),
+      : [
+          changed(
+            'text',
+            at(after.id),
+            say('rulebooks.compare.description', { name, text: before.text, text2: after.text }),
+          ),
+        ]),
     ...(maxima[0] === maxima[1]
       ? []
-      : [changed('exercise', at(after.id), `${name}: maximum ${maxima[0]} → ${maxima[1]}`)]),
+      : [
+          changed(
+            'exercise',
+            at(after.id),
+            say('rulebooks.compare.maximum', { name, maxima: maxima[0], maxima2: maxima[1] }),
+          ),
+        ]),
     ...after.parts.flatMap((part) => {
       const known = before.parts.find((one) => one.id === part.id);
       return known
         ? comparePart(after, known, part)
-        : [added('part', at(after.id, part.id), `${name}: part “${part.title}”`)];
+        : [added('part', at(after.id, part.id), say('rulebooks.compare.part', { name, title: part.title }))];
     }),
     ...before.parts
       .filter((one) => !after.parts.some((part) => part.id === one.id))
-      .map((one) => removed('part', at(after.id, one.id), `${name}: part “${one.title}”`)),
+      .map((one) =>
+        removed('part', at(after.id, one.id), say('rulebooks.compare.part', { name, title: one.title })),
+      ),
     ...compareFaults(after, scoredBefore, scoredAfter, old.family.word, now.family.word),
   ];
 }
@@ -103,21 +126,29 @@ function comparePart(exercise: RuleExercise, before: RulePart, after: RulePart):
   return [
     ...(before.title === after.title
       ? []
-      : [changed('text', where, `${name}: was called “${before.title}”`)]),
+      : [changed('text', where, say('rulebooks.compare.was-called', { name, title: before.title }))]),
     ...after.demands.flatMap((demand) => {
       const known = before.demands.find((one) => one.axis === demand.axis);
       const [was, is] = [
         known ? `${known.value} ${known.unit}`.trim() : null,
         `${demand.value} ${demand.unit}`.trim(),
       ];
-      if (was === null) return [added('demand', where, `${name}: ${demand.title.toLowerCase()} ${is}`)];
+      const title = demand.title.toLowerCase();
+      if (was === null)
+        return [added('demand', where, say('rulebooks.compare.demand', { name, title, value: is }))];
       return was === is && known?.harder === demand.harder
         ? []
-        : [changed('demand', where, `${name}: ${demand.title.toLowerCase()} ${was} → ${is}`)];
+        : [changed('demand', where, say('rulebooks.compare.demand-changed', { name, title, was, is }))];
     }),
     ...before.demands
       .filter((one) => !after.demands.some((demand) => demand.axis === one.axis))
-      .map((one) => removed('demand', where, `${name}: ${one.title.toLowerCase()}`)),
+      .map((one) =>
+        removed(
+          'demand',
+          where,
+          say('rulebooks.compare.demand-gone', { name, title: one.title.toLowerCase() }),
+        ),
+      ),
   ];
 }
 
@@ -128,28 +159,59 @@ function compareFaults(
   wordBefore: string,
   wordAfter: string,
 ): Change[] {
-  const say = (fault: Fault, word: string): string =>
-    `${describeCost(fault.cost, word)}${fault.stops ? ', stops the exercise' : ''}`;
+  const costs = ({ cost, stops }: Fault, word: string): Sentence =>
+    say('rulebooks.compare.costs', { cost: describeCost(cost, word), stops: Boolean(stops) });
   const where = (fault: Fault): Where => at(exercise.id, fault.part);
-  const name = (fault: Fault): string => `${exercise.title}: “${fault.title}”`;
+  const of = (fault: Fault) => ({ exercise: exercise.title, fault: fault.title });
   return [
     ...after.faults.flatMap(({ fault }) => {
       const known = before.faults.find((one) => one.fault.id === fault.id)?.fault;
-      if (!known) return [added('fault', where(fault), `${name(fault)}, ${say(fault, wordAfter)}`)];
-      const [was, is] = [say(known, wordBefore), say(fault, wordAfter)];
+      if (!known)
+        return [
+          added(
+            'fault',
+            where(fault),
+            say('rulebooks.compare.fault', { ...of(fault), cost: costs(fault, wordAfter) }),
+          ),
+        ];
+      const [was, is] = [costs(known, wordBefore), costs(fault, wordAfter)];
       return [
-        ...(was === is ? [] : [changed('fault', where(fault), `${name(fault)}: ${was} → ${is}`)]),
+        ...(same(was, is)
+          ? []
+          : [
+              changed(
+                'fault',
+                where(fault),
+                say('rulebooks.compare.fault-changed', { ...of(fault), was, is }),
+              ),
+            ]),
         ...(known.title === fault.title
           ? []
-          : [changed('text', where(fault), `${exercise.title}: “${known.title}” is now “${fault.title}”`)]),
+          : [
+              changed(
+                'text',
+                where(fault),
+                say('rulebooks.compare.is-now', {
+                  title: exercise.title,
+                  title2: known.title,
+                  title3: fault.title,
+                }),
+              ),
+            ]),
         ...(known.part === fault.part
           ? []
-          : [changed('fault', where(fault), `${name(fault)} belongs to another part`)]),
+          : [changed('fault', where(fault), say('rulebooks.compare.belongs-to-another-part', of(fault)))]),
       ];
     }),
     ...before.faults
       .filter(({ fault }) => !after.faults.some((one) => one.fault.id === fault.id))
-      .map(({ fault }) => removed('fault', where(fault), `${name(fault)}, ${say(fault, wordBefore)}`)),
+      .map(({ fault }) =>
+        removed(
+          'fault',
+          where(fault),
+          say('rulebooks.compare.fault', { ...of(fault), cost: costs(fault, wordBefore) }),
+        ),
+      ),
   ];
 }
 
@@ -165,39 +227,45 @@ function compareOrder(before: RuleBook, after: RuleBook): Change[] {
         changed(
           'exercise',
           NOWHERE,
-          `running order: ${after.exercises.map((exercise) => exercise.title).join(', ')}`,
+          say('rulebooks.compare.running-order', {
+            exercises: { list: after.exercises.map((exercise) => exercise.title), between: ', ' },
+          }),
         ),
       ];
 }
 
 function lists(
-  before: readonly string[],
-  after: readonly string[],
+  before: readonly Sentence[],
+  after: readonly Sentence[],
   area: Change['area'],
-  head: string,
+  of: (line: Sentence) => Sentence,
 ): Change[] {
+  const has = (list: readonly Sentence[], line: Sentence): boolean => list.some((one) => same(one, line));
   return [
-    ...after.filter((line) => !before.includes(line)).map((line) => added(area, NOWHERE, head + line)),
-    ...before.filter((line) => !after.includes(line)).map((line) => removed(area, NOWHERE, head + line)),
+    ...after.filter((line) => !has(before, line)).map((line) => added(area, NOWHERE, of(line))),
+    ...before.filter((line) => !has(after, line)).map((line) => removed(area, NOWHERE, of(line))),
   ];
 }
+
+/** Two sentences say the same where they are the same message with the same values. */
+const same = (a: Sentence, b: Sentence): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 const scoredOf = (side: Side, id: ExerciseKey): PreparedExercise =>
   side.rules.exercises.find((one) => one.exercise === id) ?? { exercise: id, cells: [], faults: [] };
 const at = (exercise: ExerciseKey, part: PartKey | null = null): Where => ({ exercise, part });
-const added = (area: Change['area'], where: Where, words: string): Change => ({
+const added = (area: Change['area'], where: Where, words: Sentence): Change => ({
   kind: 'added',
   area,
   ...where,
   words,
 });
-const removed = (area: Change['area'], where: Where, words: string): Change => ({
+const removed = (area: Change['area'], where: Where, words: Sentence): Change => ({
   kind: 'removed',
   area,
   ...where,
   words,
 });
-const changed = (area: Change['area'], where: Where, words: string): Change => ({
+const changed = (area: Change['area'], where: Where, words: Sentence): Change => ({
   kind: 'changed',
   area,
   ...where,

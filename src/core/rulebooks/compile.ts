@@ -1,4 +1,4 @@
-import type { PartKey } from '@/core/shared';
+import type { Name, PartKey } from '@/core/shared';
 import { priceOf } from './families/cost';
 import {
   type Condition,
@@ -43,7 +43,7 @@ export type Tally = {
  */
 export type FaultStep = {
   readonly ref: FaultRef;
-  readonly label: string;
+  readonly label: Name;
   readonly part: PartKey | null;
   readonly by: 'dog' | 'handler';
   readonly miss: boolean;

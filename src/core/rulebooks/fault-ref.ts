@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { asId, type ExerciseKey, type FaultKey } from '@/core/shared';
+import { asId, type ExerciseKey, type FaultKey, say } from '@/core/shared';
 
 /**
  * Names a fault wherever one is stored or counted. `exercise` is the rule book's exercise that
@@ -41,4 +41,4 @@ export const isChargedAs = (logged: FaultRef, charged: FaultRef): boolean =>
   (logged.exercise === null || logged.exercise === charged.exercise);
 
 /** On a scale of responses: it went the other way, which lies below the lowest step. */
-export const BACKS_AWAY = { key: 'backs-away', label: 'Backs away' } as const;
+export const BACKS_AWAY = { key: 'backs-away', label: say('rulebooks.fault-ref.backs-away') } as const;

@@ -1,4 +1,4 @@
-import { type ExerciseKey, must, toBase } from '@/core/shared';
+import { type ExerciseKey, must, type Sentence, say, toBase } from '@/core/shared';
 import type { FaultStep } from './compile';
 import type { PreparedExercise } from './families/family';
 import type { Cost, Fault } from './families/fault-schema';
@@ -12,25 +12,26 @@ export function faultSteps(exercise: Pick<PreparedExercise, 'exercise' | 'faults
   return exercise.faults.flatMap(({ fault }) => stepsOf(exercise.exercise, fault));
 }
 
+/** What a judge gives at discretion, from the least on. */
+const SEVERITY = [
+  say('rulebooks.fault-steps.minor'),
+  say('rulebooks.fault-steps.usual'),
+  say('rulebooks.fault-steps.severe'),
+];
+
 function stepsOf(exercise: ExerciseKey, fault: Fault): FaultStep[] {
   const { cost } = fault;
-  if (cost.kind === 'discretion')
-    return ['minor', 'usual', 'severe'].map((word, i) =>
-      step(exercise, fault, i, `${fault.title}, ${word}`, i),
-    );
-  if (cost.kind !== 'band') return [step(exercise, fault, null, fault.title, usualAmount(cost))];
+  if (cost.kind === 'discretion') return SEVERITY.map((severity, i) => step(exercise, fault, i, severity, i));
+  if (cost.kind !== 'band') return [step(exercise, fault, null, null, usualAmount(cost))];
   return cost.bands.map((band, i) => {
     const above = cost.bands[i + 1]?.over;
     const inside = above === undefined ? band.over * 1.5 + 1 : (band.over + above) / 2;
     const unit = cost.unit === '°' ? '°' : ` ${cost.unit}`;
-    const words = above === undefined ? `over ${band.over}${unit}` : `${band.over}–${above}${unit}`;
-    return step(
-      exercise,
-      fault,
-      i,
-      `${fault.title}, ${words}`,
-      must(toBase(cost.quantity, inside, cost.unit)),
-    );
+    const words =
+      above === undefined
+        ? say('rulebooks.fault-steps.over', { over: band.over, unit })
+        : say('rulebooks.fault-steps.between', { low: band.over, high: above, unit });
+    return step(exercise, fault, i, words, must(toBase(cost.quantity, inside, cost.unit)));
   });
 }
 
@@ -43,14 +44,15 @@ function step(
   exercise: ExerciseKey,
   fault: Fault,
   place: number | null,
-  label: string,
+  which: Sentence | null,
   amount: number,
 ): FaultStep {
   const { part, by, miss, cost } = fault;
   const implied = cost.kind === 'zero' || cost.kind === 'end-run';
   return {
     ref: { exercise, key: fault.id, step: place },
-    label,
+    label:
+      which === null ? fault.title : say('rulebooks.fault-steps.step', { title: fault.title, step: which }),
     part,
     by,
     miss,

@@ -7,10 +7,10 @@ export {
   type Mark,
   type PreparedExercise,
   type PreparedRules,
+  pointsOf,
   rulesTotal,
   type ScoreSheet,
   type SheetLine,
-  writePoints,
 } from './families/family';
 export type { Cost, Fault } from './families/fault-schema';
 export {

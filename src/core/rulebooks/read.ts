@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { type Failure, fail, findUnit, ok, type Success } from '@/core/shared';
+import { type Failure, fail, findUnit, ok, type Success, saidBySchema, say } from '@/core/shared';
 import { familyOf } from './families';
 import { upgraded } from './older-files';
 import { RULE_BOOK_FORMAT, RULE_BOOK_VERSION, type RuleBook, ruleBookSchema } from './schema';
@@ -34,7 +34,9 @@ function parseJson(text: string): Success<unknown> | Failure {
     return fail(
       'json',
       '',
-      `This is not a JSON file, or it is cut off: ${error instanceof Error ? error.message : String(error)}.`,
+      say('rulebooks.read.this-is-not-a-json-file-or-it-is', {
+        error: error instanceof Error ? error.message : String(error),
+      }),
     );
   }
 }
@@ -45,14 +47,17 @@ function checkStamp(value: unknown): Failure | null {
     return fail(
       'foreign',
       'format',
-      `This is not a rule-book file: it does not say "format": "${RULE_BOOK_FORMAT}".`,
+      say('rulebooks.read.this-is-not-a-rule-book-file-it', { RULEBOOKFORMAT: RULE_BOOK_FORMAT }),
     );
   }
   if (typeof stamp.version === 'number' && stamp.version > RULE_BOOK_VERSION) {
     return fail(
       'newer',
       'version',
-      `This file is version ${stamp.version}; this program reads up to ${RULE_BOOK_VERSION}. Update the program.`,
+      say('rulebooks.read.this-file-is-version-this-program', {
+        version: stamp.version,
+        RULEBOOKVERSION: RULE_BOOK_VERSION,
+      }),
     );
   }
   return null;
@@ -62,14 +67,20 @@ function shapeProblem(issue: v.BaseIssue<unknown>): Failure {
   const path = (issue.path ?? [])
     .map((item) => (typeof item.key === 'number' ? `[${item.key}]` : `.${String(item.key)}`))
     .join('');
-  return fail('shape', path.replace(/^\./, ''), `${issue.message} (here: ${issue.received}).`);
+  return fail(
+    'shape',
+    path.replace(/^\./, ''),
+    say('rulebooks.read.here', { message: saidBySchema(issue), received: issue.received }),
+  );
 }
 
 function checkOutline(book: RuleBook): Failure[] {
   const ids = book.exercises.map((exercise) => exercise.id);
   const twice = ids.filter((id, i) => ids.indexOf(id) !== i);
   return [
-    ...twice.map((id) => fail('duplicate', 'exercises', `Two exercises are called “${id}”. Rename one.`)),
+    ...twice.map((id) =>
+      fail('duplicate', 'exercises', say('rulebooks.read.two-exercises-are-called-rename', { id })),
+    ),
     ...book.exercises.flatMap((exercise, i) => checkParts(exercise, `exercises[${i}].parts`)),
   ];
 }
@@ -84,7 +95,9 @@ function checkParts(exercise: RuleBook['exercises'][number], path: string): Fail
     }),
   );
   return [
-    ...twice.map((id) => fail('duplicate', path, `Two parts are called “${id}”. Rename one.`)),
+    ...twice.map((id) =>
+      fail('duplicate', path, say('rulebooks.read.two-parts-are-called-rename-one', { id })),
+    ),
     ...units,
   ];
 }

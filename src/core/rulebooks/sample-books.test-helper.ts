@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { asId, type FaultKey, must } from '@/core/shared';
+import { wordsOf } from '@/words';
 import {
   familyOf,
   type Mark,
@@ -61,7 +62,7 @@ export function run(
   const rules = prepareRules(book.rules, book.exercises);
   const score = must(scoreSheet(rules, sheetOf(rules, short)));
   return {
-    said: familyOf(book.rules).say(rules, score.units),
+    said: wordsOf(familyOf(book.rules).say(rules, score.units)),
     passed: score.passed,
     why: score.reasons.map((reason) => reason.code),
     score,

@@ -6,13 +6,14 @@ import {
   type PartKey,
   type Quantity,
   type RuleBookId,
+  schemaSays,
 } from '@/core/shared';
 import { rulesSchema } from './families';
 
 export const RULE_BOOK_FORMAT = 'regulon-rule-book';
 export const RULE_BOOK_VERSION = 2;
 
-const text = v.pipe(v.string(), v.trim(), v.minLength(1, 'must not be empty'));
+const text = v.pipe(v.string(), v.trim(), v.minLength(1, schemaSays('rulebooks.schema.must-not-be-empty')));
 
 /** What a class can ask of a part in numbers. */
 export const DEMAND_QUANTITIES = [
@@ -62,11 +63,11 @@ export const ruleBookSchema = v.strictObject({
               ),
             }),
           ),
-          v.minLength(1, 'needs at least one part'),
+          v.minLength(1, schemaSays('rulebooks.schema.needs-at-least-one-part')),
         ),
       }),
     ),
-    v.minLength(1, 'needs at least one exercise'),
+    v.minLength(1, schemaSays('rulebooks.schema.needs-at-least-one-exercise')),
   ),
   rules: rulesSchema,
 });

@@ -1,4 +1,4 @@
-import { type ExerciseKey, type FaultKey, fail, ok, type Result } from '@/core/shared';
+import { type ExerciseKey, type FaultKey, fail, ok, type Result, type Sentence, say } from '@/core/shared';
 import { amountFits, describeCost, priceOf } from './families/cost';
 import {
   cellTotal,
@@ -14,7 +14,7 @@ import {
 export type Deduction = {
   readonly fault: FaultKey;
   readonly title: string;
-  readonly rule: string;
+  readonly rule: Sentence;
   readonly units: number;
   readonly asked: number;
 };
@@ -30,7 +30,7 @@ export type ExerciseScore = {
 export type Reason = {
   readonly code: string;
   readonly exercise: ExerciseKey | null;
-  readonly message: string;
+  readonly message: Sentence;
 };
 export type Score = {
   /**
@@ -115,7 +115,7 @@ function notRun(exercise: PreparedExercise, by: PreparedFault, word: string): Ex
   const lost: Deduction = {
     fault: by.fault.id,
     title: by.fault.title,
-    rule: `not run: ${describeCost(by.fault.cost, word)}`,
+    rule: say('rulebooks.score.not-run', { describeCost: describeCost(by.fault.cost, word) }),
     units: maximum,
     asked: maximum,
   };
@@ -215,9 +215,18 @@ function checkSheet(rules: PreparedRules, sheet: ScoreSheet): Result<null> {
   let place = -1;
   for (const [i, line] of sheet.entries()) {
     const index = rules.exercises.findIndex((exercise) => exercise.exercise === line.exercise);
-    if (index < 0) return fail('unknown-exercise', `[${i}]`, `The class has no exercise “${line.exercise}”.`);
+    if (index < 0)
+      return fail(
+        'unknown-exercise',
+        `[${i}]`,
+        say('rulebooks.score.the-class-has-no-exercise', { exercise: line.exercise }),
+      );
     if (index <= place)
-      return fail('sheet-order', `[${i}]`, `“${line.exercise}” is out of running order or written twice.`);
+      return fail(
+        'sheet-order',
+        `[${i}]`,
+        say('rulebooks.score.is-out-of-running-order-or-written', { exercise: line.exercise }),
+      );
     place = index;
     for (const [j, mark] of line.marks.entries()) {
       const fault = rules.exercises[index]?.faults.find(
@@ -227,13 +236,16 @@ function checkSheet(rules: PreparedRules, sheet: ScoreSheet): Result<null> {
         return fail(
           'unknown-fault',
           `[${i}].marks[${j}]`,
-          `“${line.exercise}” has no fault “${mark.fault}”.`,
+          say('rulebooks.score.has-no-fault', { exercise: line.exercise, fault: mark.fault }),
         );
       if (!amountFits(fault.cost, mark.amount)) {
         return fail(
           'amount',
           `[${i}].marks[${j}]`,
-          `${mark.amount} is not an amount for “${fault.title}”: give a count of 1 or more, or a measured value.`,
+          say('rulebooks.score.is-not-an-amount-for-give-a-count', {
+            amount: mark.amount,
+            title: fault.title,
+          }),
         );
       }
     }

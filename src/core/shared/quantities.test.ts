@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { NO_BREAK, wordsOf } from '@/words';
 import {
   addDays,
   dayNumber,
@@ -7,13 +8,11 @@ import {
   fromBase,
   isDay,
   must,
-  NO_BREAK,
   parseAmount,
   parseOne,
   QUANTITIES,
   type Quantity,
   toBase,
-  writeAmount,
 } from '.';
 
 describe('parseAmount', () => {
@@ -45,7 +44,7 @@ describe('parseAmount', () => {
   ] as const)('refuses %j as %s', (text, quantity, code, words) => {
     const result = parseAmount(text, quantity, 'm');
     expect(result).toMatchObject({ ok: false, code });
-    expect(result.ok ? '' : result.message).toContain(words);
+    expect(wordsOf(result.ok ? '' : result.message)).toContain(words);
   });
 
   it('wants one value where one is needed', () => {
@@ -73,7 +72,7 @@ describe('units', () => {
     ['angle', 10, '°', '10°'],
     ['count', 3, '', '3'],
   ] as const)('writes %s %d', (quantity, base, unit, text) => {
-    expect(writeAmount(quantity, base, unit).replace(NO_BREAK, ' ')).toBe(text);
+    expect(wordsOf({ quantity, base, unit }).replace(NO_BREAK, ' ')).toBe(text);
   });
 });
 
@@ -121,7 +120,7 @@ describe('what a quantity can be', () => {
       quantity === 'temperature' ? '°C' : quantity === 'distance' ? 'm' : '',
     );
     expect(read.ok ? '' : read.code).toBe(code);
-    if (!read.ok) expect(read.message).not.toMatch(/NaN|Infinity|undefined/);
+    if (!read.ok) expect(wordsOf(read.message)).not.toMatch(/NaN|Infinity|undefined/);
   });
 
   it.each([
@@ -136,7 +135,7 @@ describe('what a quantity can be', () => {
 
   it('the bounds are said in the unit that was typed', () => {
     const read = parseOne('99999 yd', 'distance', 'm');
-    expect(read.ok ? '' : read.message.replaceAll('\u00a0', ' ')).toBe(
+    expect(read.ok ? '' : wordsOf(read.message).replaceAll('\u00a0', ' ')).toBe(
       'A distance here is from 0 yd to 21872 yd.',
     );
   });

@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from './result';
+import { say } from './say';
 
 /**
  * One table of quantities. Values are stored in the base unit (the first of each list: metres,
@@ -106,8 +107,10 @@ export function findUnit(quantity: Quantity, name: string): Result<Unit> {
     (unit) => unit.id.toLowerCase() === wanted || unit.names.includes(wanted),
   );
   if (found) return ok(found);
-  const fitting = QUANTITIES[quantity].map((unit) => unit.id || 'a plain number').join(', ');
-  return fail('unit', '', `“${name}” is not a unit of ${quantity}. These fit: ${fitting}.`);
+  const fitting = QUANTITIES[quantity]
+    .map((unit) => unit.id || say('shared.quantities.a-plain-number'))
+    .join(', ');
+  return fail('unit', '', say('shared.quantities.is-not-a-unit-of-these-fit', { name, quantity, fitting }));
 }
 
 // Unit factors add noise in the last bits. Stored values keep fifteen digits, shown ones twelve:
@@ -158,7 +161,12 @@ function readNumber(text: string): number {
  */
 export function parseAmount(text: string, quantity: Quantity, defaultUnit: string): Result<Amount> {
   const clean = text.trim();
-  if (clean === '') return fail('empty', '', `Write ${withArticle(quantity)}, for example 5 ${defaultUnit}.`);
+  if (clean === '')
+    return fail(
+      'empty',
+      '',
+      say('shared.quantities.write-for-example-5', { withArticle: withArticle(quantity), defaultUnit }),
+    );
   const primes = PRIMES.exec(clean);
   if (primes && (quantity === 'duration' || quantity === 'distance')) return parsePrimes(primes, quantity);
   const range = RANGE.exec(clean);
@@ -176,13 +184,21 @@ export function parseAmount(text: string, quantity: Quantity, defaultUnit: strin
     return fail(
       'unclear',
       '',
-      `“${clean}” can be read two ways. Write ${unclear[1]}${unclear[2]}, or ${unclear[1]}.${unclear[2]}.`,
+      say('shared.quantities.can-be-read-two-ways-write-or', {
+        clean,
+        unclear: unclear[1],
+        unclear2: unclear[2],
+      }),
     );
   if (!single)
     return fail(
       'number',
       '',
-      `“${clean}” is not ${withArticle(quantity)}. Write a number and a unit, for example 5 ${defaultUnit}.`,
+      say('shared.quantities.is-not-write-a-number-and-a-unit', {
+        clean,
+        withArticle: withArticle(quantity),
+        defaultUnit,
+      }),
     );
   const sign = single[1] === '-' || single[1] === '−' ? -1 : 1;
   const value = sign * readNumber(single[2] ?? '');
@@ -197,11 +213,11 @@ export function parseOne(text: string, quantity: Quantity, defaultUnit: string):
   const amount = parseAmount(text, quantity, defaultUnit);
   if (!amount.ok) return amount;
   if (amount.value.low !== amount.value.high)
-    return fail('range', '', `“${text.trim()}” is a range; one value is needed here.`);
+    return fail('range', '', say('shared.quantities.is-a-range-one-value-is-needed', { text: text.trim() }));
   return ok(amount.value.low);
 }
 
-const NOT_A_FRACTION = 'A fraction with 0 below the line is not a number.';
+const NOT_A_FRACTION = say('shared.quantities.a-fraction-with-0-below-the-line');
 
 function parsePrimes(match: RegExpExecArray, quantity: 'duration' | 'distance'): Result<Amount> {
   const [big, small] = quantity === 'duration' ? [minute, second] : [foot, inch];
@@ -214,35 +230,16 @@ function amountOf(quantity: Quantity, low: number, high: number, unitName: strin
   const unit = findUnit(quantity, unitName);
   if (!unit.ok) return unit;
   if (!Number.isFinite(low) || !Number.isFinite(high)) return fail('number', '', NOT_A_FRACTION);
-  if (low > high) return fail('number', '', `The range runs backwards: ${low} is more than ${high}.`);
+  if (low > high)
+    return fail('number', '', say('shared.quantities.the-range-runs-backwards-is-more', { low, high }));
   const scale = (value: number): number => tidy((value + (unit.value.shift ?? 0)) * unit.value.perBase);
   const [from, to] = [scale(low), scale(high)];
   const [least, most] = BOUNDS[quantity];
   if (from < least || to > most) {
-    const [a, b] = [least, most].map((bound) => writeAmount(quantity, bound, unit.value.id));
-    return fail('bounds', '', `A ${quantity} here is from ${a} to ${b}.`);
+    const [a, b] = [least, most].map((base) => ({ quantity, base, unit: unit.value.id }));
+    return fail('bounds', '', say('shared.quantities.a-here-is-from-to', { quantity, a, b }));
   }
   return ok({ low: from, high: to, unit: unit.value.id });
-}
-
-/** A space that no line breaks at, so that a number and its unit stay together. */
-export const NO_BREAK = '\u00a0';
-
-/**
- * Writes a base value in a unit, at most three significant digits below 100 and no trailing zeros:
- * `writeAmount('distance', 22.86, 'yd')` → "25 yd", the space unbreakable. A unit of another
- * quantity is a bug and throws.
- */
-export function writeAmount(quantity: Quantity, base: number, unitName: string): string {
-  const gap = unitName === '' || unitName.startsWith('°') || unitName.startsWith('/') ? '' : NO_BREAK;
-  return `${writeNumber(quantity, base, unitName)}${gap}${unitName}`;
-}
-
-/** The number alone, where the unit follows once for several: "20" of "20 → 25 m". */
-export function writeNumber(quantity: Quantity, base: number, unitName: string): string {
-  const value = fromBase(quantity, base, unitName);
-  if (!value.ok) throw new Error(value.message);
-  return Math.abs(value.value) >= 100 ? value.value.toFixed(0) : String(Number(value.value.toPrecision(3)));
 }
 
 /** `withArticle('area')` → "an area". */

@@ -1,14 +1,16 @@
+import type { Sentence } from './say';
+
 /**
  * Expected failure is a value; only a bug throws.
  *
  * `path` names the place in the input (`exercises[2].faults[0].cost`, or '' for the whole), `code`
- * is stable and for programs, `message` is for the person: what happened, why, and what to do.
+ * is stable and for programs, `message` says to the person what happened, why, and what to do.
  */
 export type Failure = {
   readonly ok: false;
   readonly code: string;
   readonly path: string;
-  readonly message: string;
+  readonly message: Sentence;
 };
 export type Success<T> = { readonly ok: true; readonly value: T };
 export type Result<T> = Success<T> | Failure;
@@ -18,8 +20,8 @@ export function ok<T>(value: T): Success<T> {
   return { ok: true, value };
 }
 
-/** A failure. `fail('range', 'step', 'Too long.')` → `{ ok: false, code: 'range', … }`. */
-export function fail(code: string, path: string, message: string): Failure {
+/** A failure. `fail('range', 'step', say('step.too-long'))` → `{ ok: false, code: 'range', … }`. */
+export function fail(code: string, path: string, message: Sentence): Failure {
   return { ok: false, code, path, message };
 }
 
@@ -28,7 +30,7 @@ export function fail(code: string, path: string, message: string): Failure {
  * failure's message.
  */
 export function must<T>(result: Result<T>): T {
-  if (!result.ok) throw new Error(`${result.code} at ${result.path || 'root'}: ${result.message}`);
+  if (!result.ok) throw new Error(`${result.code} at ${result.path || 'root'}: ${result.message.say}`);
   return result.value;
 }
 

@@ -7,8 +7,13 @@ import type { Quantity } from './quantities';
  */
 export type Sentence = { readonly say: string; readonly with?: Values };
 
-/** An amount of a quantity, base units, and the unit in which it is shown. */
-export type Measured = { readonly quantity: Quantity; readonly base: number; readonly unit: string };
+/** An amount of a quantity, base units, and the unit in which it is shown; `bare`: without that unit. */
+export type Measured = {
+  readonly quantity: Quantity;
+  readonly base: number;
+  readonly unit: string;
+  readonly bare?: true;
+};
 
 /**
  * What a sentence can hold: numbers and amounts, which are written as the person's language writes them;
@@ -22,11 +27,31 @@ export type Value =
   | undefined
   | Sentence
   | Measured
+  /** With so many digits after the point, noughts too. */
+  | { readonly number: number; readonly digits: number }
   | { readonly day: Day }
-  | { readonly list: readonly Value[]; readonly between: ', ' | '; ' | ' and ' | ' ' };
+  | { readonly list: readonly Value[]; readonly between: ', ' | '; ' | ' and ' | ' or ' | ' ' };
+/** A name that somebody gave, or one that the program has words for. */
+export type Name = string | Sentence;
 export type Values = Readonly<Record<string, Value>>;
 
 /** A sentence. `say('runs.clean', { run: 3 })` → `{ say: 'runs.clean', with: { run: 3 } }`. */
 export function say(key: string, values?: Values): Sentence {
   return values ? { say: key, with: values } : { say: key };
+}
+
+/** The key of a sentence that a schema says of a wrong value: `schemaSays('axis.two-steps')`. */
+export const schemaSays = (key: string): string => key;
+
+/**
+ * What a schema says of a wrong value: its own sentence, or what would fit as the schema writes it.
+ * `saidBySchema({ message: 'Invalid type: …', expected: 'string' })` → "string is wanted".
+ */
+export function saidBySchema(issue: {
+  readonly message: string;
+  readonly expected?: string | null;
+}): Sentence {
+  return issue.message.startsWith('Invalid ')
+    ? say('shared.say.is-wanted', { expected: issue.expected ?? '' })
+    : say(issue.message);
 }

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { type Failure, fail, ok, type Result } from '@/core/shared';
+import { type Failure, fail, ok, type Result, type Sentence, say, type Value } from '@/core/shared';
 import { CURRENT_VERSION, migrateTables } from '@/data/migrations';
 import { TABLE_NAMES, type Tables, tablesSchema } from '@/data/records';
 import { checkReferences } from '@/data/records/references';
@@ -41,12 +41,22 @@ export type KennelFile = { readonly savedAt: string; readonly tables: Tables };
  */
 export function readKennelFile(text: string): Result<KennelFile> {
   const read = readStages(text);
-  return read.ok ? read : { ...read, path: withShortWords(read.path), message: withShortWords(read.message) };
+  return read.ok ? read : { ...read, path: withShortWords(read.path), message: shortenedIn(read.message) };
 }
 
 /** What a file holds may be long beyond reading; it is named by its beginning. */
 const withShortWords = (text: string): string =>
   text.replaceAll(/[^\s]{60,}/g, (word) => `${word.slice(0, 40)}…`);
+
+function shortenedIn({ say: key, with: values = {} }: Sentence): Sentence {
+  const short = (value: Value): Value => {
+    if (typeof value === 'string') return withShortWords(value);
+    if (typeof value !== 'object' || value === null) return value;
+    if ('say' in value) return shortenedIn(value);
+    return 'list' in value ? { ...value, list: value.list.map(short) } : value;
+  };
+  return say(key, Object.fromEntries(Object.entries(values).map(([name, value]) => [name, short(value)])));
+}
 
 function readStages(text: string): Result<KennelFile> {
   const parsed = parse(text);
@@ -56,11 +66,11 @@ function readStages(text: string): Result<KennelFile> {
     return fail(
       'foreign',
       'format',
-      `This file was not saved by Regulon: it does not say "format": "${KENNEL_FORMAT}".`,
+      say('data.kennel-file.this-file-was-not-saved-by-regulon', { KENNELFORMAT: KENNEL_FORMAT }),
     );
   const version = (parsed.value as { version?: unknown }).version;
   if (typeof version !== 'number')
-    return fail('version', 'version', 'The file does not say which version it is. Was it edited by hand?');
+    return fail('version', 'version', say('data.kennel-file.the-file-does-not-say-which'));
   const known = migrateTables({}, version);
   if (!known.ok) return known;
   const shaped = v.safeParse(envelopeSchema, parsed.value);
@@ -82,7 +92,9 @@ function parse(text: string): Result<unknown> {
     return fail(
       'json',
       '',
-      `This file is damaged or cut off: it is not whole JSON (${error instanceof Error ? error.message : String(error)}).`,
+      say('data.kennel-file.this-file-is-damaged-or-cut-off-it', {
+        error: error instanceof Error ? error.message : String(error),
+      }),
     );
   }
 }
@@ -97,7 +109,11 @@ function checkCounts(
   return fail(
     'cut',
     `tables.${name}`,
-    `The file says ${count} ${name} and holds ${tables[name]?.length ?? 0}. Part of it is missing.`,
+    say('data.kennel-file.the-file-says-and-holds-part-of-it', {
+      count,
+      name,
+      nameCount: tables[name]?.length ?? 0,
+    }),
   );
 }
 

@@ -193,7 +193,7 @@ describe('bringing two kennels together', () => {
     expect(mergeTables(empty, { ...whole, bouts: [...whole.bouts, stray] })).toMatchObject({
       ok: false,
       code: 'reference',
-      message: expect.stringContaining('do not fit together'),
+      message: expect.saying('do not fit together'),
     });
     const gone = { id: 'dogs/ghost', changed: CHANGED };
     expect(

@@ -1,5 +1,5 @@
 import { type Entry, inOrder } from '@/core/log';
-import { fail, ok, type Result } from '@/core/shared';
+import { fail, ok, type Result, say } from '@/core/shared';
 import {
   type Apart,
   type Changed,
@@ -55,7 +55,12 @@ export function mergeTables(mine: Tables, theirs: Tables): Result<Merged> {
   }
   const tables: Tables = { ...merged, entries: byBout([...entries.values()]) };
   const misfit = checkReferences(tables);
-  if (misfit) return fail(misfit.code, misfit.path, `The two kennels do not fit together: ${misfit.message}`);
+  if (misfit)
+    return fail(
+      misfit.code,
+      misfit.path,
+      say('data.merge.the-two-kennels-do-not-fit', { message: misfit.message }),
+    );
   return ok({ tables, added: addedTo(mine, tables), changed, apart });
 }
 

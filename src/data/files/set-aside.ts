@@ -1,9 +1,10 @@
+import type { Sentence } from '@/core/shared';
 import { TABLE_NAMES, type TableName, type Tables } from '@/data/records';
 import { checkRecord } from '@/data/records/check';
 import { checkReferences } from '@/data/records/references';
 
 /** A record that could not be read back, as it is, and why. */
-export type SetAside = { readonly table: TableName; readonly record: unknown; readonly why: string };
+export type SetAside = { readonly table: TableName; readonly record: unknown; readonly why: Sentence };
 
 /**
  * What of a kennel can be read back, and what cannot: one bad record never refuses the whole backup. What
@@ -19,8 +20,7 @@ export function soundTables(tables: Tables): {
       name,
       (tables[name] as readonly unknown[]).filter((record) => {
         const wrong = checkRecord(name, record);
-        if (wrong)
-          aside.push({ table: name, record, why: wrong.message.replace(' Nothing was stored.', '') });
+        if (wrong) aside.push({ table: name, record, why: wrong.message });
         return !wrong;
       }),
     ]),

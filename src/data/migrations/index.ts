@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '@/core/shared';
+import { fail, ok, type Result, say } from '@/core/shared';
 
 import { elementsGrowUp } from './elements-grow-up';
 import { forecastsAreKept } from './forecasts-are-kept';
@@ -38,7 +38,7 @@ export function migrateTables(
   if (gap >= 0) throw new Error(`migration ${gap} should lead to version ${FIRST_VERSION + gap + 1}`);
   const newest = FIRST_VERSION + migrations.length;
   if (!Number.isInteger(version) || version < FIRST_VERSION)
-    return fail('version', 'version', `There never was a version ${version}.`);
+    return fail('version', 'version', say('data.migrations.never', { version }));
   if (version > newest) return fail('newer', 'version', newerMessage(version, newest));
   try {
     return ok(
@@ -48,10 +48,6 @@ export function migrateTables(
     );
   } catch {
     // Migrations take what their version promised: where that is not there, they cannot go on.
-    return fail(
-      'migrate',
-      'tables',
-      `A record is not as data version ${version} wrote it, so that it cannot be carried over. Was it changed by hand? Nothing was changed here.`,
-    );
+    return fail('migrate', 'tables', say('data.migrations.not-as-written', { version }));
   }
 }

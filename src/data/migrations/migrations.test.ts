@@ -347,7 +347,7 @@ describe('a database of version 3', () => {
     expect(opened).toMatchObject({
       ok: false,
       code: 'record',
-      message: expect.stringContaining('Nothing was changed'),
+      message: expect.saying('Nothing was changed'),
     });
     const plain = new KennelDatabase('spoilt-v3');
     expect((await plain.meta.get('version'))?.value).toBe(3);

@@ -2,7 +2,7 @@ import { buildLadder, type Criteria, completed, demandCriteria, demandOf } from 
 import { type BoutEvidence, EYE, type Question, type StudyQuestion } from '@/core/evidence';
 import type { ClassEvidence } from '@/core/readiness';
 import { prepareRules, type RuleBook } from '@/core/rulebooks';
-import { type Day, type ElementId, fail, ok, type Result } from '@/core/shared';
+import { type Day, type ElementId, fail, ok, type Result, say } from '@/core/shared';
 import { quantile } from '@/core/statistics';
 import type { Kennel } from '@/data/kennel';
 import type { Dog, ElementRecord, Trial } from '@/data/records';
@@ -178,7 +178,7 @@ export function classEvidence(
     return fail(
       'incomplete',
       'ruleBookId',
-      `The rule book “${trial.ruleBookId}” of this trial is not here. Read it in under Rule books.`,
+      say('data.class-evidence.the-rule-book-of-this-trial-is-not', { ruleBookId: trial.ruleBookId }),
     );
   const exercises: ClassEvidence['exercises'][number][] = [];
   for (const exercise of book.exercises) {
@@ -186,7 +186,11 @@ export function classEvidence(
       (candidate) => candidate.ruleBookId === book.id && candidate.exercise === exercise.id,
     );
     if (!breakdown)
-      return fail('incomplete', exercise.id, `“${exercise.title}” is not broken down for this dog yet.`);
+      return fail(
+        'incomplete',
+        exercise.id,
+        say('data.class-evidence.is-not-broken-down-for-this-dog', { title: exercise.title }),
+      );
     const parts = exercise.parts.flatMap((part) => {
       // A part that was split is trained by several elements; each of them has to hold at the
       // trial.
@@ -194,7 +198,11 @@ export function classEvidence(
       return links.map((link) => ({ part: part.id, element: link.element, demands: demandCriteria(part) }));
     });
     if (exercise.parts.some((part) => !parts.some((found) => found.part === part.id)))
-      return fail('incomplete', exercise.id, `Some links of “${exercise.title}” have no element yet.`);
+      return fail(
+        'incomplete',
+        exercise.id,
+        say('data.class-evidence.some-links-of-have-no-element-yet', { title: exercise.title }),
+      );
     exercises.push({ exercise: exercise.id, parts });
   }
   const elements = work.elements.map((element) => ({

@@ -1,5 +1,5 @@
 import { type SeenSign, signLine, standingSign } from '@/core/coaching';
-import type { Day, ElementId } from '@/core/shared';
+import type { Day, ElementId, Sentence } from '@/core/shared';
 import type { KeptEvidence } from '@/data/records/kept-evidence';
 
 /** A sign of the body that ended or stopped the work of a bout, and that nobody has dismissed. */
@@ -8,7 +8,7 @@ export type StandingSign = SeenSign & {
   readonly bout: KeptEvidence;
   readonly day: Day;
   /** What it may mean and what to do. */
-  readonly reason: string;
+  readonly reason: Sentence;
 };
 
 /** All of them, those that stopped the work first, then the newest. */

@@ -10,7 +10,7 @@ import {
   type RuleExercise,
   sameFault,
 } from '@/core/rulebooks';
-import type { DogId, ElementId } from '@/core/shared';
+import type { DogId, ElementId, Name } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import type {
   Apart,
@@ -136,13 +136,13 @@ export function namedFaults(element: ElementRecord, work: DogWork): NamedFault[]
 }
 
 /** What a fault is called; null where the element knows it no longer. */
-export const faultLabel = (faults: readonly NamedFault[], ref: FaultRef | null | undefined): string | null =>
+export const faultLabel = (faults: readonly NamedFault[], ref: FaultRef | null | undefined): Name | null =>
   ref === null || ref === undefined
     ? null
     : (faults.find((fault) => sameFault(fault.ref, ref))?.label ?? madeLabel(ref));
 
 /** The program's own words for a fault that was made from an axis, since nobody names one. */
-const madeLabel = ({ key }: FaultRef): string | null =>
+const madeLabel = ({ key }: FaultRef): Name | null =>
   [...Object.values(MADE_FAULTS), BACKS_AWAY].find((made) => made.key === key)?.label ?? null;
 
 /** What a method calls the fault of each measure, by the word of its key. */

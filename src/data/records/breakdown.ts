@@ -1,5 +1,13 @@
 import * as v from 'valibot';
-import type { BreakdownId, DogId, ElementId, ExerciseKey, PartKey, RuleBookId } from '@/core/shared';
+import {
+  type BreakdownId,
+  type DogId,
+  type ElementId,
+  type ExerciseKey,
+  type PartKey,
+  type RuleBookId,
+  schemaSays,
+} from '@/core/shared';
 import { changedSchema, idField } from './fields';
 
 /**
@@ -25,7 +33,7 @@ export const breakdownSchema = v.pipe(
   }),
   v.check(
     (record) => (record.ruleBookId === null) !== (record.own === null),
-    'an exercise is either of a rule book or one’s own',
+    schemaSays('data.breakdown.an-exercise-is-either-of-a-rule'),
   ),
 );
 export type Breakdown = v.InferOutput<typeof breakdownSchema>;

@@ -11,9 +11,5 @@ export function checkRecord(table: TableName, row: unknown): Failure | null {
   const read = v.safeParse(tablesSchema.entries[table].item, row);
   return read.success
     ? null
-    : fail(
-        'record',
-        `${table}.${placeOf(read.issues[0])}`,
-        `${issuesInWords(read.issues)} Nothing was stored.`,
-      );
+    : fail('record', `${table}.${placeOf(read.issues[0])}`, issuesInWords(read.issues));
 }

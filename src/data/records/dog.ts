@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { VET_TOPICS, type VetTopic } from '@/core/planning';
-import type { DogId, PersonId } from '@/core/shared';
+import { type DogId, type PersonId, schemaSays } from '@/core/shared';
 import { changedSchema, dayField, finiteField, idField, words } from './fields';
 
 /**
@@ -11,7 +11,12 @@ import { changedSchema, dayField, finiteField, idField, words } from './fields';
  */
 export const dogSchema = v.strictObject({
   id: idField<DogId>(),
-  name: v.pipe(v.string(), v.trim(), v.minLength(1, 'A dog needs a name.'), v.maxLength(60)),
+  name: v.pipe(
+    v.string(),
+    v.trim(),
+    v.minLength(1, schemaSays('data.dog.a-dog-needs-a-name')),
+    v.maxLength(60),
+  ),
   breed: v.string(),
   born: v.nullable(dayField),
   size: v.nullable(v.picklist(['small', 'medium', 'large', 'giant'])),

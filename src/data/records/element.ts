@@ -10,7 +10,7 @@ import {
   watchedFaultSchema,
 } from '@/core/breakdown';
 import { DEFAULT_PACE, LAID, LAYOUT_SHAPES, type Policy, policySchema, USUAL_RULES } from '@/core/coaching';
-import type { BoutId, DogId, ElementId } from '@/core/shared';
+import { type BoutId, type DogId, type ElementId, schemaSays } from '@/core/shared';
 import { changedSchema, idField } from './fields';
 
 const words = v.pipe(v.string(), v.trim(), v.minLength(1));
@@ -34,11 +34,17 @@ export const elementSchema = v.strictObject({
     v.strictObject({ kind: v.literal('piece') }),
     v.strictObject({
       kind: v.literal('chain'),
-      links: v.pipe(v.array(idField<ElementId>()), v.minLength(2, 'a chain has two links or more')),
+      links: v.pipe(
+        v.array(idField<ElementId>()),
+        v.minLength(2, schemaSays('data.element.a-chain-has-two-links-or-more')),
+      ),
     }),
     v.strictObject({ kind: v.literal('continuous'), legs: v.pipe(v.array(words), v.minLength(1)) }),
   ]),
-  axes: v.pipe(v.array(axisSchema), v.minLength(1, 'an element needs a criterion axis')),
+  axes: v.pipe(
+    v.array(axisSchema),
+    v.minLength(1, schemaSays('data.element.an-element-needs-a-criterion-axis')),
+  ),
   edits: v.array(cellEditSchema),
   ladderRule: v.picklist(LADDER_RULES),
   byHand: v.array(handRungSchema),
@@ -47,7 +53,10 @@ export const elementSchema = v.strictObject({
   conditions: v.array(
     v.strictObject({
       title: words,
-      options: v.pipe(v.array(words), v.minLength(2, 'a condition needs two options')),
+      options: v.pipe(
+        v.array(words),
+        v.minLength(2, schemaSays('data.element.a-condition-needs-two-options')),
+      ),
     }),
   ),
   needs: v.array(needSchema),

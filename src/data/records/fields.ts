@@ -1,11 +1,11 @@
 import * as v from 'valibot';
-import { asId, type Day, type DeviceId, type Id, isDay } from '@/core/shared';
+import { asId, type Day, type DeviceId, type Id, isDay, schemaSays } from '@/core/shared';
 
 /** Pieces that several records share. */
 export const idField = <T extends Id<string>>() => v.pipe(v.string(), v.minLength(1), v.transform(asId<T>));
 export const dayField = v.pipe(
   v.string(),
-  v.check(isDay, 'not a calendar day (YYYY-MM-DD)'),
+  v.check(isDay, schemaSays('data.fields.not-a-calendar-day-yyyy-mm-dd')),
   v.transform((text) => text as Day),
 );
 /** Milliseconds since 1970, as the device's clock gave them. */

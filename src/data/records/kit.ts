@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import type { KitId } from '@/core/shared';
+import { type KitId, schemaSays } from '@/core/shared';
 import { changedSchema, finiteField, idField } from './fields';
 
 /**
@@ -8,7 +8,12 @@ import { changedSchema, finiteField, idField } from './fields';
  */
 export const kitSchema = v.strictObject({
   id: idField<KitId>(),
-  title: v.pipe(v.string(), v.trim(), v.minLength(1, 'A thing needs a name.'), v.maxLength(80)),
+  title: v.pipe(
+    v.string(),
+    v.trim(),
+    v.minLength(1, schemaSays('data.kit.a-thing-needs-a-name')),
+    v.maxLength(80),
+  ),
   sizes: v.array(finiteField),
   quantity: v.nullable(v.picklist(['height', 'volume', 'area', 'offset', 'distance', 'mass'])),
   unit: v.string(),

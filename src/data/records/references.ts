@@ -1,7 +1,7 @@
 import { axisScale, findCircle } from '@/core/breakdown';
 import type { Entry } from '@/core/log';
 import { checkRuleBook } from '@/core/rulebooks';
-import { type Failure, fail } from '@/core/shared';
+import { type Failure, fail, say } from '@/core/shared';
 import { elementOf, type TableName, type Tables } from '.';
 import { shortened } from './words';
 
@@ -28,7 +28,7 @@ function checkIds(tables: Tables): Failure | null {
         return fail(
           'reference',
           `tables.${name}[${i}]`,
-          `The id “${shortened(id)}” is used twice in ${name}.`,
+          say('data.references.the-id-is-used-twice-in', { shortened: shortened(id), name }),
         );
       seen.add(id);
     }
@@ -45,7 +45,11 @@ function checkLadders({ elements }: Tables): Failure | null {
         return fail(
           'ladder',
           `tables.elements[${i}].axes[${a}]`,
-          `“${shortened(element.title)}”, ${shortened(axis.title)}: ${scale.message}`,
+          say('data.references.ladder', {
+            element: shortened(element.title),
+            axis: shortened(axis.title),
+            problem: scale.message,
+          }),
         );
     }
   return null;
@@ -59,7 +63,7 @@ function checkRuleBooks(tables: Tables): Failure | null {
       return fail(
         'reference',
         `${at}.id`,
-        `The record is called “${record.id}” and its rule book “${record.book.id}”.`,
+        say('data.references.the-record-is-called-and-its-rule', { id: record.id, id2: record.book.id }),
       );
     const checked = checkRuleBook(record.book);
     const first = checked.ok ? undefined : checked.problems[0];
@@ -67,7 +71,10 @@ function checkRuleBooks(tables: Tables): Failure | null {
       return fail(
         'rule-book',
         `${at}.book.${first.path}`,
-        `The rule book “${record.book.title}” is not sound: ${first.message}`,
+        say('data.references.the-rule-book-is-not-sound', {
+          title: record.book.title,
+          message: first.message,
+        }),
       );
   }
   return null;
@@ -80,7 +87,7 @@ function checkPrerequisites(tables: Tables): Failure | null {
   return fail(
     'reference',
     'tables.elements',
-    `Prerequisites go round in a circle: ${titles.join(' needs ')}.`,
+    say('data.references.prerequisites-go-round-in-a-circle', { titles: titles.join(' needs ') }),
   );
 }
 
@@ -161,7 +168,10 @@ function checkLinks(tables: Tables): Failure | null {
     return fail(
       'reference',
       `tables.${found.at}`,
-      `It points at “${shortened(found.id)}”, which is not among the ${found.to} of this file.`,
+      say('data.references.it-points-at-which-is-not-among', {
+        shortened: shortened(found.id),
+        to: found.to,
+      }),
     );
   const entry = tables.entries.findIndex((one) => lost({ to: 'bouts', id: one.boutId }));
   return entry < 0
@@ -169,7 +179,9 @@ function checkLinks(tables: Tables): Failure | null {
     : fail(
         'reference',
         `tables.entries[${entry}].boutId`,
-        `It points at “${shortened(tables.entries[entry]?.boutId ?? '')}”, which is not among the bouts of this file.`,
+        say('data.references.it-points-at-which-is-not-among-2', {
+          shortened: shortened(tables.entries[entry]?.boutId ?? ''),
+        }),
       );
 }
 
@@ -181,6 +193,8 @@ function checkLog(entries: readonly Entry[]): Failure | null {
     : fail(
         'reference',
         `tables.entries[${stray}]`,
-        `Entry “${shortened(entries[stray]?.id ?? '')}” names something that is not in its bout.`,
+        say('data.references.entry-names-something-that-is-not', {
+          shortened: shortened(entries[stray]?.id ?? ''),
+        }),
       );
 }

@@ -1,20 +1,21 @@
+import { type Sentence, say } from '@/core/shared';
 import type { TableName } from '.';
 
 /** What one record of each table is called on the screen. */
-export const RECORD_TITLES: Readonly<Record<TableName, string>> = {
-  dogs: 'Dog',
-  people: 'Person',
-  grounds: 'Ground',
-  kit: 'Kit',
-  ruleBooks: 'Rule book',
-  breakdowns: 'Exercise',
-  elements: 'Element',
-  outings: 'Outing',
-  bouts: 'Session',
-  entries: 'Entry of a log',
-  trials: 'Trial',
-  forecasts: 'Forecast',
-  results: 'Result',
-  gone: 'What was removed',
-  apart: 'What waits for a decision',
+export const RECORD_TITLES: Readonly<Record<TableName, Sentence>> = {
+  dogs: say('data.titles.dog'),
+  people: say('data.titles.person'),
+  grounds: say('data.titles.ground'),
+  kit: say('data.titles.kit'),
+  ruleBooks: say('data.titles.rule-book'),
+  breakdowns: say('data.titles.exercise'),
+  elements: say('data.titles.element'),
+  outings: say('data.titles.outing'),
+  bouts: say('data.titles.session'),
+  entries: say('data.titles.entry-of-a-log'),
+  trials: say('data.titles.trial'),
+  forecasts: say('data.titles.forecast'),
+  results: say('data.titles.result'),
+  gone: say('data.titles.what-was-removed'),
+  apart: say('data.titles.what-waits-for-a-decision'),
 };

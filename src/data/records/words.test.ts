@@ -1,10 +1,11 @@
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
+import { wordsOf } from '@/words';
 import { checkRecord } from './check';
 import { issuesInWords, shortened } from './words';
 
 const schema = v.strictObject({
-  name: v.pipe(v.string(), v.trim(), v.minLength(1, 'a dog needs a name.')),
+  name: v.pipe(v.string(), v.trim(), v.minLength(1, 'data.dog.a-dog-needs-a-name')),
   kind: v.picklist(['training', 'hunt']),
   grade: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(5)),
   list: v.array(v.boolean()),
@@ -13,13 +14,13 @@ const schema = v.strictObject({
 const whole = { name: 'Wren', kind: 'hunt', grade: 3, list: [true], inner: { on: null } };
 const said = (change: object): string => {
   const read = v.safeParse(schema, { ...whole, ...change });
-  return read.success ? '' : issuesInWords(read.issues);
+  return read.success ? '' : wordsOf(issuesInWords(read.issues));
 };
 
 describe('what is wrong with a record, in sentences', () => {
   it.each<[object, string]>([
     [{ name: 7 }, 'name is 7; a text is wanted.'],
-    [{ name: ' ' }, 'name is “”: a dog needs a name.'],
+    [{ name: ' ' }, 'name is “”: A dog needs a name.'],
     [{ kind: 'walk' }, 'kind is “walk”; “training” or “hunt” is wanted.'],
     [{ grade: -1 }, 'grade is -1; a number of 0 or more is wanted.'],
     [{ grade: 9 }, 'grade is 9; a number of 5 at most is wanted.'],

@@ -1,6 +1,6 @@
 import type { Criteria } from '@/core/breakdown';
 import { foldLog, plainRep, type RepSaid, type StandingRep } from '@/core/log';
-import { addDays, type BoutId, type Day, type OutingId, type Result } from '@/core/shared';
+import { addDays, type BoutId, type Day, type OutingId, type Result, say } from '@/core/shared';
 import { type Kennel, newId } from '@/data/kennel';
 import { isRecent } from '@/data/read/bouts';
 import type { Bout, ElementRecord, New, Outing } from '@/data/records';
@@ -124,7 +124,9 @@ async function end(write: Write, bout: Bout, at: number): Promise<void> {
 }
 
 async function stored(write: Write, id: BoutId): Promise<Bout> {
-  return (await write.get('bouts', id)) ?? refuse('gone', id, 'This bout is not in the log any more.');
+  return (
+    (await write.get('bouts', id)) ?? refuse('gone', id, say('data.bouts.this-bout-is-not-in-the-log-any'))
+  );
 }
 
 /** Ends a bout. Gives its standing reps: what a page has in hand may lack the last one. */
@@ -142,9 +144,9 @@ export function endBout(kennel: Kennel, id: BoutId): Promise<Result<Undo<readonl
  */
 export function redateOuting(kennel: Kennel, id: OutingId, day: Day, today: Day): Promise<Result<Undo>> {
   return transact(kennel, BOUT_TABLES, async (write) => {
-    if (day > today) refuse('ahead', 'day', 'The day must be today or before.');
+    if (day > today) refuse('ahead', 'day', say('data.bouts.the-day-must-be-today-or-before'));
     const outing = await write.get('outings', id);
-    if (!outing) return refuse('gone', id, 'This outing is not in the kennel any more.');
+    if (!outing) return refuse('gone', id, say('data.bouts.this-outing-is-not-in-the-kennel'));
     return write.put('outings', { ...outing, day });
   });
 }
@@ -170,7 +172,7 @@ export function typeInBout(
   return transact(kennel, BOUT_TABLES, async (write) => {
     const mine = await write.boutsBy('on.element', element.id);
     if (mine.some((one) => one.endedAt === null))
-      refuse('running', '', 'A bout of it is open: end that one first.');
+      refuse('running', '', say('data.bouts.a-bout-of-it-is-open-end-that-one'));
     const { start, noon } = paper;
     const bout = await begin({ ...kennel, now: () => noon }, write, element, paper, null);
     for (const [i, outcome] of outcomes.entries())

@@ -1,5 +1,5 @@
 import type { Axis, Method, MethodElement } from '@/core/breakdown';
-import type { DogId, ElementId, Result } from '@/core/shared';
+import { type DogId, type ElementId, type Result, say } from '@/core/shared';
 import { type Kennel, newId } from '@/data/kennel';
 import { elementFromMethod } from '@/data/make-element';
 import { type Dog, type ElementRecord, UNKNOWN_DOG } from '@/data/records';
@@ -34,7 +34,7 @@ type Change = Partial<Omit<Dog, 'id' | 'changed'>>;
 export function changeDog(kennel: Kennel, id: DogId, change: Change): Promise<Result<Undo<Dog>>> {
   return transact(kennel, ['dogs'], async (write) => {
     const stored =
-      (await write.get('dogs', id)) ?? refuse('gone', id, 'This dog is not in the kennel any more.');
+      (await write.get('dogs', id)) ?? refuse('gone', id, say('data.dogs.this-dog-is-not-in-the-kennel-any'));
     return write.put('dogs', { ...stored, ...change });
   });
 }

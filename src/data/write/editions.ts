@@ -1,6 +1,6 @@
 import { demandCriteria } from '@/core/breakdown';
 import type { RuleBook } from '@/core/rulebooks';
-import type { DogId, Result } from '@/core/shared';
+import { type DogId, type Result, type Sentence, say } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import type { Breakdown, ElementRecord } from '@/data/records';
 import { refuse, transact, type Undo } from './transact';
@@ -34,14 +34,22 @@ export function moveToEdition(
   });
 }
 
-function findGap(breakdowns: readonly Breakdown[], from: RuleBook, to: RuleBook): string | null {
+function findGap(breakdowns: readonly Breakdown[], from: RuleBook, to: RuleBook): Sentence | null {
   if (breakdowns.length === 0)
-    return `“${to.title}, ${to.edition}” has none of the exercises that are broken down from “${from.title}, ${from.edition}”.`;
+    return say('data.editions.has-none-of-the-exercises-that-are', {
+      title: to.title,
+      edition: to.edition,
+      title2: from.title,
+      edition2: from.edition,
+    });
   for (const breakdown of breakdowns) {
     const exercise = to.exercises.find((candidate) => candidate.id === breakdown.exercise);
     const missing = exercise?.parts.find((part) => !breakdown.links.some((link) => link.part === part.id));
     if (missing && exercise)
-      return `“${exercise.title}” has a new part, “${missing.title}”, that nothing trains yet. Break it down first.`;
+      return say('data.editions.has-a-new-part-that-nothing-trains', {
+        title: exercise.title,
+        title2: missing.title,
+      });
   }
   return null;
 }

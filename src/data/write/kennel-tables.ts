@@ -1,4 +1,4 @@
-import type { Result } from '@/core/shared';
+import { type Result, say } from '@/core/shared';
 import { readTables } from '@/data/database';
 import { type Merged, mergeTables } from '@/data/files/merge';
 import type { Kennel } from '@/data/kennel';
@@ -73,7 +73,7 @@ export function decide(kennel: Kennel, id: string, version: number): Promise<Res
   return transact(kennel, [table, 'apart'], async (write) => {
     const apart = await kennel.database.of('apart').get(id);
     const chosen = apart?.versions[version];
-    if (!apart || !chosen) return refuse('gone', id, 'This is decided already.');
+    if (!apart || !chosen) return refuse('gone', id, say('data.kennel-tables.this-is-decided-already'));
     const seen: Record<string, number> = {};
     for (const { changed } of apart.versions)
       for (const [device, count] of Object.entries(changed.seen))

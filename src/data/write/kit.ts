@@ -1,4 +1,4 @@
-import type { KitId, Result } from '@/core/shared';
+import { type KitId, type Result, say } from '@/core/shared';
 import { type Kennel, newId } from '@/data/kennel';
 import { type Kit, PLAIN_KIT } from '@/data/records';
 import { refuse, transact, type Undo } from './transact';
@@ -7,9 +7,9 @@ import { refuse, transact, type Undo } from './transact';
 export function addKit(kennel: Kennel, title: string): Promise<Result<Undo<Kit>>> {
   const clean = title.trim();
   return transact(kennel, ['kit'], async (write) => {
-    if (clean === '') refuse('empty', 'title', 'Write what you have.');
+    if (clean === '') refuse('empty', 'title', say('data.kit.write-what-you-have'));
     const known = (await write.all('kit')).some((one) => one.title.toLowerCase() === clean.toLowerCase());
-    if (known) refuse('twice', 'title', `“${clean}” is on the list already.`);
+    if (known) refuse('twice', 'title', say('data.kit.is-on-the-list-already', { clean }));
     return write.put('kit', { ...PLAIN_KIT, id: newId<KitId>(), title: clean });
   });
 }

@@ -148,7 +148,7 @@ describe('the log', () => {
       expect(await written).toMatchObject({
         ok: false,
         code: 'write',
-        message: expect.stringContaining('Nothing was stored: Database has been closed'),
+        message: expect.saying('Nothing was stored: Database has been closed'),
       });
   });
 });

@@ -1,6 +1,6 @@
 import type { BodySign } from '@/core/coaching';
 import { type Entry, foldLog, type Judged, plainRep, type RepSaid, type Said } from '@/core/log';
-import type { Result } from '@/core/shared';
+import { type Result, say } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import type { Bout } from '@/data/records';
 import { refuse, transact, type Undo } from './transact';
@@ -44,7 +44,7 @@ export function recordSet(
 export function recordUndo(kennel: Kennel, bout: InBout): Promise<Result<Undo>> {
   return transact(kennel, ['entries'], async (write) => {
     const target = foldLog(bout.start, await write.log(bout.id)).undoTarget;
-    if (!target) return refuse('nothing', '', 'There is nothing to take back in this bout.');
+    if (!target) return refuse('nothing', '', say('data.log.there-is-nothing-to-take-back-in'));
     return write.append(bout, { kind: 'undo', of: target.id });
   });
 }

@@ -9,6 +9,7 @@ import {
   type PartKey,
   type Result,
   type RuleBookId,
+  say,
 } from '@/core/shared';
 import { type Kennel, newId } from '@/data/kennel';
 import { type Breakdown, type ElementRecord, elementOf, type New, PLAIN_ELEMENT } from '@/data/records';
@@ -35,16 +36,16 @@ export type ExercisePlan = {
 export function makeExercise(kennel: Kennel, plan: ExercisePlan): Promise<Result<Undo<Breakdown>>> {
   return transact(kennel, ['elements', 'breakdowns'], async (write) => {
     const { source, dogId } = plan;
-    if (plan.links.length === 0) refuse('empty', 'links', 'An exercise needs one link at least.');
+    if (plan.links.length === 0) refuse('empty', 'links', say('data.reshape.an-exercise-needs-one-link-at'));
     const known = (await write.ofDog('breakdowns', dogId)).filter((one) => !one.putAway);
     if (
       'exercise' in source &&
       known.some((one) => one.ruleBookId === source.ruleBookId && one.exercise === source.exercise)
     )
-      refuse('exists', 'source', 'This exercise is broken down for this dog already.');
+      refuse('exists', 'source', say('data.reshape.this-exercise-is-broken-down-for'));
     const made = plan.links.flatMap((link) => (typeof link.element === 'string' ? [] : [link.element]));
     if (findCircle([...(await write.ofDog('elements', dogId)), ...made]))
-      refuse('circle', 'links', 'These prerequisites go round in a circle: nothing could be begun.');
+      refuse('circle', 'links', say('data.reshape.these-prerequisites-go-round-in-a'));
     const id = newId<BreakdownId>();
     const own = 'title' in source;
     for (const element of made) await write.put('elements', element);
@@ -73,7 +74,8 @@ export function changeBreakdown(
 ): Promise<Result<Undo<Breakdown>>> {
   return transact(kennel, ['breakdowns'], async (write) => {
     const stored =
-      (await write.get('breakdowns', id)) ?? refuse('gone', id, 'This exercise is not there any more.');
+      (await write.get('breakdowns', id)) ??
+      refuse('gone', id, say('data.reshape.this-exercise-is-not-there-any'));
     return write.put('breakdowns', {
       ...stored,
       ...(typeof change === 'function' ? change(stored) : change),
@@ -106,7 +108,8 @@ export function changeElement(
 ): Promise<Result<Undo<ElementRecord>>> {
   return transact(kennel, ['elements'], async (write) => {
     const stored =
-      (await write.get('elements', id)) ?? refuse('gone', id, 'This element is not there any more.');
+      (await write.get('elements', id)) ??
+      refuse('gone', id, say('data.reshape.this-element-is-not-there-any-more'));
     return write.put('elements', { ...stored, ...(typeof change === 'function' ? change(stored) : change) });
   });
 }
@@ -125,7 +128,7 @@ export function splitElement(
 ): Promise<Result<Undo>> {
   return transact(kennel, RESHAPED, async (write) => {
     if (portions.some((one) => one.title.trim() === '' || one.axes.length === 0))
-      refuse('part', '', 'Each part needs a name and a criterion axis.');
+      refuse('part', '', say('data.reshape.each-part-needs-a-name-and-a'));
     await reshape(write, [id], 'split', ([whole]) =>
       portions.map(
         (portion): New<ElementRecord> => ({
@@ -150,7 +153,7 @@ export function mergeElements(
   title: string,
 ): Promise<Result<Undo>> {
   return transact(kennel, RESHAPED, async (write) => {
-    if (title.trim() === '') refuse('part', '', 'The joined element needs a name.');
+    if (title.trim() === '') refuse('part', '', say('data.reshape.the-joined-element-needs-a-name'));
     await reshape(write, ids, 'merged', ([first, second]) =>
       first && second ? [joinedOf(first, second, title.trim())] : [],
     );
@@ -222,14 +225,10 @@ async function reshape(
     wholes.length < ids.length ||
     wholes.some((one) => one.retired !== null || one.dogId !== first.dogId)
   )
-    return refuse('gone', '', 'These elements are not (or no longer) elements of one dog.');
+    return refuse('gone', '', say('data.reshape.these-elements-are-not-or-no'));
   const bouts = await write.ofDog('bouts', first.dogId);
   if (bouts.some((bout) => bout.endedAt === null && ids.some((id) => elementOf(bout) === id)))
-    refuse(
-      'running',
-      '',
-      'A session of it is still open. End it first, so that its reps are where they belong.',
-    );
+    refuse('running', '', say('data.reshape.a-session-of-it-is-still-open-end'));
   const made: ElementRecord[] = [];
   for (const element of make(wholes)) made.push(await write.put('elements', element));
   const into = made.map((one) => one.id);

@@ -1,4 +1,4 @@
-import { type Day, fail, ok, type Result } from '@/core/shared';
+import { type Day, fail, ok, type Result, say } from '@/core/shared';
 import { type Kennel, reasonOf } from '@/data/kennel';
 import type { Tables } from '@/data/records';
 import { replaceTables } from './kennel-tables';
@@ -18,7 +18,11 @@ export async function ensureSample(kennel: Kennel, today: Day, make: () => Table
     const entries = await database.of('entries').count();
     if (made !== undefined && (made.day === today || entries !== made.entries)) return ok(null);
   } catch (error) {
-    return fail('database', 'sample', `The sample could not be read (${reasonOf(error)}).`);
+    return fail(
+      'database',
+      'sample',
+      say('data.sample.the-sample-could-not-be-read', { reasonOf: reasonOf(error) }),
+    );
   }
   return renewSample(kennel, today, make());
 }
@@ -32,6 +36,10 @@ export async function renewSample(kennel: Kennel, today: Day, tables: Tables): P
     await kennel.database.meta.put({ key: 'sample', value: made });
     return replaced;
   } catch (error) {
-    return fail('write', 'meta', `The sample is new, but its day is not noted (${reasonOf(error)}).`);
+    return fail(
+      'write',
+      'meta',
+      say('data.sample.the-sample-is-new-but-its-day-is', { reasonOf: reasonOf(error) }),
+    );
   }
 }

@@ -1,5 +1,15 @@
 import { type Entry, inOrder, type Said } from '@/core/log';
-import { type BoutId, type Day, type EntryId, type Failure, fail, ok, type Result } from '@/core/shared';
+import {
+  type BoutId,
+  type Day,
+  type EntryId,
+  type Failure,
+  fail,
+  ok,
+  type Result,
+  type Sentence,
+  say,
+} from '@/core/shared';
 import { type Kennel, newId, reasonOf } from '@/data/kennel';
 import type { Bout, Changed, KeptName, New, Outing, TableName, Tables } from '@/data/records';
 
@@ -65,10 +75,10 @@ export type When = { readonly at: number; readonly timed: boolean };
 /** Ends a command with a failure and writes nothing. */
 class Refused extends Error {
   constructor(readonly failure: Failure) {
-    super(failure.message);
+    super(failure.message.say);
   }
 }
-export const refuse = (code: string, path: string, message: string): never => {
+export const refuse = (code: string, path: string, message: Sentence): never => {
   throw new Refused(fail(code, path, message));
 };
 
@@ -110,7 +120,7 @@ export async function transact<T>(
     return fail(
       'write',
       names.join(', '),
-      `Nothing was stored: ${reasonOf(error)}. Try again; if it fails again, save the kennel to a file and make room.`,
+      say('data.transact.nothing-was-stored-try-again-if-it', { reasonOf: reasonOf(error) }),
     );
   }
 }
@@ -118,7 +128,8 @@ export async function transact<T>(
 /** What could not be read back is refused before it is written: no backup fails for it later. */
 function mustBeSound(table: TableName, row: unknown): void {
   const wrong = checkRecord(table, row);
-  if (wrong) throw new Refused(wrong);
+  if (wrong)
+    throw new Refused({ ...wrong, message: say('data.transact.nothing-was-stored', { why: wrong.message }) });
 }
 
 function writing(kennel: Kennel, rows: RowChange[], entries: Undo['entries'][number][]): Write {
@@ -185,11 +196,7 @@ function writing(kennel: Kennel, rows: RowChange[], entries: Undo['entries'][num
       mustBeSound('entries', entry);
       // Another tab may have put another kennel in the place of this one meanwhile.
       if (!(await database.of('bouts').get(boutId)))
-        refuse(
-          'gone',
-          boutId,
-          'This session is not in the kennel any more: another tab has changed it. Load the page again.',
-        );
+        refuse('gone', boutId, say('data.transact.this-session-is-not-in-the-kennel'));
       await database.of('entries').add(entry);
       entries.push({ boutId, dogId, id: entry.id });
       return entry;

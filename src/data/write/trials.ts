@@ -1,4 +1,4 @@
-import type { Day, ForecastId, Result, ResultId, TrialId } from '@/core/shared';
+import { type Day, type ForecastId, type Result, type ResultId, say, type TrialId } from '@/core/shared';
 import { type Kennel, newId } from '@/data/kennel';
 import { type ForecastRecord, type New, PLAIN_TRIAL, type ResultRecord, type Trial } from '@/data/records';
 import { refuse, transact, type Undo } from './transact';
@@ -21,7 +21,9 @@ export function changeTrial(
   change: Change | ((stored: Trial) => Change),
 ): Promise<Result<Undo<Trial>>> {
   return transact(kennel, ['trials'], async (write) => {
-    const stored = (await write.get('trials', id)) ?? refuse('gone', id, 'This trial is not there any more.');
+    const stored =
+      (await write.get('trials', id)) ??
+      refuse('gone', id, say('data.trials.this-trial-is-not-there-any-more'));
     return write.put('trials', { ...stored, ...(typeof change === 'function' ? change(stored) : change) });
   });
 }
@@ -53,7 +55,7 @@ export function addResult(
   today: Day,
 ): Promise<Result<Undo<ResultRecord>>> {
   return transact(kennel, ['forecasts', 'results'], async (write) => {
-    if (result.day > today) refuse('day', 'day', 'A result cannot be from a day to come.');
+    if (result.day > today) refuse('day', 'day', say('data.trials.a-result-cannot-be-from-a-day-to'));
     const given = (await write.ofDog('forecasts', result.dogId)).filter(
       (one) => one.trialId === result.trialId && one.day <= result.day,
     );

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { type DogState, useDog, useKennelWithDog } from '@/data/live';
 import { repsOn } from '@/data/read';
 import { buttonClass, Chain, Notice, newestOf, PageHead, Rod, Sheet } from '@/ui';
+import { wordsOf } from '@/words';
 import {
   type ElementView,
   type ExerciseView,
@@ -37,7 +38,7 @@ export function BreakdownRoom() {
           {tell('breakdown-room.what-needs-what')}
         </Link>
       </p>
-      {latest.state === 'failed' && <Notice tone="alert">{latest.failure.message}</Notice>}
+      {latest.state === 'failed' && <Notice tone="alert">{wordsOf(latest.failure.message)}</Notice>}
       <div className="grid gap-7">
         {exerciseViews(state, weighed).map((exercise) => (
           <ExerciseSheet key={exercise.key} exercise={exercise} state={state} />

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { assessElement, chanceInWords } from '@/core/evidence';
-import { asId, type BreakdownId, type ExerciseKey, must, type PartKey } from '@/core/shared';
+import { asId, type BreakdownId, type ExerciseKey, must, type PartKey, say } from '@/core/shared';
 import { type Breakdown, elementQuestions } from '@/data/read';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
+import { wordsOf } from '@/words';
 import { exerciseViews, ownElements, retiredElements } from './breakdown-view';
 
 const state = sampleState();
@@ -30,7 +31,7 @@ describe('exercises as chains', () => {
 
   it('have a rod for each axis, with where the dog is and what is demanded', () => {
     const rods = views[0]?.links[2]?.rods ?? [];
-    expect(rods.map((rod) => rod.sentence.split('.')[0])).toEqual([
+    expect(rods.map((rod) => wordsOf(rod.sentence).split('.')[0])).toEqual([
       'Distance from you: start 3\u00a0m, now 20\u00a0m, demanded 25\u00a0m',
       'Time to lie down: start 4\u00a0s, now 3',
     ]);
@@ -48,11 +49,13 @@ describe('exercises as chains', () => {
     const one = weighed[0] && must(weighed[0].found);
     if (!one) throw new Error('weighed');
     const told = (counted: number, low: number, high: number): string =>
-      chanceInWords({
-        ...one,
-        grounds: { ...one.grounds, counted },
-        estimate: { ...one.estimate, clean: { low, mid: 0.6, high } },
-      });
+      wordsOf(
+        chanceInWords({
+          ...one,
+          grounds: { ...one.grounds, counted },
+          estimate: { ...one.estimate, clean: { low, mid: 0.6, high } },
+        }),
+      );
     expect(told(0, 0.1, 0.9)).toBe('No rep yet: nothing is known.');
     expect(told(1, 0.5, 0.7)).toBe('1 rep: anything from 50 to 70 in 100 clean at the demand.');
     expect(told(80, 0.2, 0.9)).toContain('anything from 20 to 90');
@@ -62,7 +65,12 @@ describe('exercises as chains', () => {
 
 it('an element that cannot be weighed says why, and the others stay', () => {
   const [broken, ...others] = weighed;
-  const why = { ok: false, code: 'axis', path: '', message: 'The start is beyond the demand.' } as const;
+  const why = {
+    ok: false,
+    code: 'axis',
+    path: '',
+    message: say('shared.name', { name: 'The start is beyond the demand.' }),
+  } as const;
   const found = exerciseViews(state, [{ id: broken?.id ?? asId(''), found: why }, ...others]).flatMap(
     (view) => view.links,
   );

@@ -1,9 +1,10 @@
 import { buildLadder, checkLadder, describePlace, openness, standingOn } from '@/core/breakdown';
 import { chanceInWords, type RodData, rodsOf } from '@/core/evidence';
-import { cellTotal, partStakes, prepareRules, writePoints } from '@/core/rulebooks';
+import { cellTotal, partStakes, pointsOf, prepareRules } from '@/core/rulebooks';
 import type { ElementId, PartKey } from '@/core/shared';
 import type { DogState } from '@/data/live';
 import { activeElements, type Breakdown, type ElementRecord, prerequisiteGraph } from '@/data/read';
+import { wordsOf, writeNumber } from '@/words';
 import type { Weighed } from '@/workers/client';
 import { tell } from './words';
 
@@ -56,7 +57,7 @@ export function exerciseViews(state: DogState, weighed: readonly Weighed[] | nul
           ...elementView(element, state, weighed),
           part: link.part,
           weight: stake / maximum,
-          stake: writePoints(rules, stake),
+          stake: writeNumber(pointsOf(rules, stake)),
         },
       ];
     });
@@ -64,7 +65,7 @@ export function exerciseViews(state: DogState, weighed: readonly Weighed[] | nul
       {
         key: breakdown.id,
         title: exercise.title,
-        aside: tell('breakdown-view.points', { writePoints: writePoints(rules, maximum) }),
+        aside: tell('breakdown-view.points', { pointsOf: pointsOf(rules, maximum) }),
         own: null,
         links,
       },
@@ -120,15 +121,15 @@ function elementView(
   return {
     id: element.id,
     title: element.title,
-    rungInWords: describePlace(ladder, criteria),
+    rungInWords: wordsOf(describePlace(ladder, criteria)),
     rods: rodsOf(element, criteria, found?.ok ? found.value : null),
     problems: checkLadder(ladder).length,
     chance: found
       ? found.ok
-        ? chanceInWords(found.value)
+        ? wordsOf(chanceInWords(found.value))
         : tell('breakdown-view.cannot-be-weighed', { message: found.message })
       : null,
     strength: found?.ok && found.value.grounds.counted > 0 ? found.value.estimate.clean.mid : null,
-    waits: openness(element, prerequisiteGraph(state)).waits,
+    waits: openness(element, prerequisiteGraph(state)).waits.map(wordsOf),
   };
 }

@@ -4,6 +4,7 @@ import { type AxisKey, asId, type DogId, type ElementId, must } from '@/core/sha
 import type { ElementRecord } from '@/data/read';
 import type { LinkPlan } from '@/data/write';
 import { sampleState } from '@/demo/sample-state.test-helper';
+import { wordsOf } from '@/words';
 import { type LinkDraft, linkByHand, linksFromMethod, moved, readLinks } from './exercise-draft';
 import { sourceGroups, startingLinks } from './exercise-sources';
 
@@ -94,7 +95,7 @@ describe('from elsewhere', () => {
     ['a unit that does not fit', '5 s', '20 m', '25 %', 'start', 'not a unit of distance'],
     ['no number', '5 m', 'far', '25 %', 'demand', 'not a distance'],
   ])('by hand: %s is refused where it was typed', (_, start, demand, step, field, words) => {
-    const link = linkByHand(newId(), AXIS_KINDS[0].make(asId<AxisKey>('distance')));
+    const link = linkByHand(newId(), AXIS_KINDS[0].make(asId<AxisKey>('distance'), 'Distance'));
     const draft = { ...link, title: 'X', axes: link.axes.map((axis) => ({ ...axis, start, demand, step })) };
     expect(readLinks([draft], DOG).problems).toEqual({
       [`${link.id}.distance.${field}`]: expect.stringContaining(words),
@@ -106,12 +107,12 @@ describe('criteria by hand', () => {
   it.each(
     AXIS_KINDS.map((kind) => [kind.id, kind] as const),
   )('%s is a sound axis from three answers', (_, kind) => {
-    const spec = kind.make(asId<AxisKey>('k'));
+    const spec = kind.make(asId<AxisKey>('k'), wordsOf(kind.title));
     const [easy, hard] = spec.axis.harder === 'less' ? ['8', '2'] : ['2', '8'];
     expect(
       must(readNewAxis(spec, { title: '', start: easy, demand: hard, step: spec.step === null ? '2' : '' }))
         .title,
-    ).toBe(kind.title);
+    ).toBe(wordsOf(kind.title));
   });
 
   it('lists are read from words, and need two different steps', () => {

@@ -11,9 +11,10 @@ import {
   writeValue,
 } from '@/core/breakdown';
 import type { RulePart } from '@/core/rulebooks';
-import { asId, type DogId, type ElementId, must, NO_BREAK, type PartKey, toBase } from '@/core/shared';
+import { asId, type DogId, type ElementId, must, type PartKey, toBase } from '@/core/shared';
 import { criteriaAtShare, type ElementRecord, elementFromMethod, type New, PLAIN_ELEMENT } from '@/data/read';
 import type { LinkPlan } from '@/data/write';
+import { NO_BREAK, wordsOf } from '@/words';
 import { tell } from './words';
 
 /** An axis with the three values as they stand in its fields. */
@@ -30,7 +31,7 @@ export type LinkDraft = {
 
 export function axisDraft(spec: MethodAxis): AxisDraft {
   const text = (value: number | null): string =>
-    value === null ? '' : writeValue(spec.axis, value).replaceAll(NO_BREAK, ' ');
+    value === null ? '' : wordsOf(writeValue(spec.axis, value)).replaceAll(NO_BREAK, ' ');
   return {
     spec,
     start: text(spec.start),
@@ -119,7 +120,7 @@ export function readLinks(
     const axes = link.axes.flatMap((axis): Axis[] => {
       const read = readAxis(axis);
       for (const [field, message] of Object.entries(read.problems))
-        problems[`${link.id}.${axis.spec.axis.key}.${field}`] = message;
+        problems[`${link.id}.${axis.spec.axis.key}.${field}`] = wordsOf(message);
       return read.axis ? [read.axis] : [];
     });
     made.set(link, elementOf(link, dogId, axes));

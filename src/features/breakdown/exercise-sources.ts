@@ -3,6 +3,7 @@ import { AXIS_KINDS } from '@/core/breakdown';
 import type { RuleBook, RuleExercise } from '@/core/rulebooks';
 import { type AxisKey, asId } from '@/core/shared';
 import type { Breakdown, DogWork } from '@/data/read';
+import { wordsOf } from '@/words';
 import {
   freshKey,
   type LinkDraft,
@@ -90,7 +91,9 @@ function titleOf(breakdown: Breakdown, work: DogWork): string {
 export function startingLinks(source: Source, work: DogWork): LinkDraft[] {
   switch (source.kind) {
     case 'hand':
-      return [linkByHand(freshKey(), AXIS_KINDS[0].make(asId<AxisKey>('distance')))];
+      return [
+        linkByHand(freshKey(), AXIS_KINDS[0].make(asId<AxisKey>('distance'), wordsOf(AXIS_KINDS[0].title))),
+      ];
     case 'rule-book':
       return source.exercise.parts.map((part) => linkFromPart(part, freshKey()));
     case 'method':

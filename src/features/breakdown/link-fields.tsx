@@ -2,6 +2,7 @@ import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { AXIS_KINDS } from '@/core/breakdown';
 import type { ElementRecord } from '@/data/read';
 import { Button, SelectField, TextField } from '@/ui';
+import { wordsOf } from '@/words';
 import { type AxisDraft, axisDraft, type LinkDraft, type Problems } from './exercise-draft';
 import { tell } from './words';
 
@@ -142,11 +143,11 @@ function AxisFields({ axis, prefix, problems, byHand, onChange }: AxisProps) {
           label={tell('link-fields.criterion')}
           beside
           className="justify-start text-sm font-semibold"
-          value={(AXIS_KINDS.find((kind) => kind.title === title)?.id ?? AXIS_KINDS[0].id) as string}
-          options={AXIS_KINDS.map((kind) => ({ value: kind.id as string, words: kind.title }))}
+          value={(AXIS_KINDS.find((kind) => wordsOf(kind.title) === title)?.id ?? AXIS_KINDS[0].id) as string}
+          options={AXIS_KINDS.map((kind) => ({ value: kind.id as string, words: wordsOf(kind.title) }))}
           onChange={(id) => {
             const kind = AXIS_KINDS.find((one) => one.id === id);
-            if (kind) onChange(axisDraft(kind.make(key)));
+            if (kind) onChange(axisDraft(kind.make(key, wordsOf(kind.title))));
           }}
         />
       ) : (
@@ -167,7 +168,7 @@ function AxisFields({ axis, prefix, problems, byHand, onChange }: AxisProps) {
               label={label}
               aria-label={`${label}, ${title}`}
               value={axis[field]}
-              hint={axis[field] === '' ? HINTS[field](axis) : undefined}
+              hint={axis[field] === '' ? wordsOf(HINTS[field](axis)) : undefined}
               problem={problems[`${prefix}.${field}`]}
               onChange={(event) => onChange({ ...axis, [field]: event.target.value })}
             />

@@ -12,6 +12,7 @@ import { RULE_WORDS, type RuleKind } from '@/core/coaching';
 import { cautionsFor } from '@/core/planning';
 import { useKennelWithDog } from '@/data/live';
 import { buttonClass, CautionNote, Notice, PageHead, Sheet } from '@/ui';
+import { wordsOf } from '@/words';
 import { tell } from './words';
 
 /**
@@ -145,7 +146,7 @@ function Piece({
         {tell('method-page.rule', {
           dogsCount: dogs.length > 0 && tell('method-page.watch-for', { dogs: dogs.join(', ') }),
           yoursCount: yours.length > 0 && tell('method-page.yours-not-the-dogs', { yours: yours.join(', ') }),
-          title: RULE_WORDS[(element.policy?.kind ?? 'run') as RuleKind].title.toLowerCase(),
+          title: wordsOf(RULE_WORDS[(element.policy?.kind ?? 'run') as RuleKind].title).toLowerCase(),
         })}
       </p>
     </li>
@@ -167,7 +168,7 @@ function axisWords({ axis, start, demand, step, stepFrom }: MethodAxis): string 
         ? tell('method-page.harder-to-both-sides')
         : tell('method-page.more-is-harder');
   const value = (base: number | null, open: string): string =>
-    base === null ? open : writeValue(axis, base);
+    base === null ? open : wordsOf(writeValue(axis, base));
   const steps =
     step === null
       ? tell('method-page.you-say-the-step')
@@ -185,11 +186,11 @@ function Schools({ method }: { readonly method: Method }) {
       <div className="grid gap-4">
         {method.schools.map((key) => (
           <div key={key}>
-            <h3 className="font-semibold leading-snug">{SCHOOLS[key].question}</h3>
+            <h3 className="font-semibold leading-snug">{wordsOf(SCHOOLS[key].question)}</h3>
             <ul className="mt-1 grid gap-1">
               {SCHOOLS[key].sides.map((side) => (
-                <li key={side.title} className="leading-snug">
-                  <span className="font-semibold">{side.title}.</span> {side.gains}{' '}
+                <li key={wordsOf(side.title)} className="leading-snug">
+                  <span className="font-semibold">{wordsOf(side.title)}.</span> {wordsOf(side.gains)}{' '}
                   <span className="text-ink-soft">{tell('method-page.but', { risks: side.risks })}</span>
                 </li>
               ))}

@@ -6,6 +6,7 @@ import { type DogState, useDog, useKennelWithDog } from '@/data/live';
 import { activeElements } from '@/data/read';
 import { type ExercisePlan, makeExercise } from '@/data/write';
 import { Button, Notice, PageHead, SelectField, TextField } from '@/ui';
+import { wordsOf } from '@/words';
 import { freshKey, type LinkDraft, linkByHand, moved, type Problems, readLinks } from './exercise-draft';
 import { type Source, type SourceGroup, sourceGroups, startingLinks } from './exercise-sources';
 import { LinkFields } from './link-fields';
@@ -55,7 +56,7 @@ function Opened({ state }: { readonly state: DogState }) {
         : { title: title.trim(), goal: goal.trim() };
     const plan = { dogId: dog.id, source: from, links: read.plans };
     const made = await done(tell('new-exercise-page.broken-down'), makeExercise(kennel, plan));
-    if (!made.ok) return setProblems({ whole: made.message });
+    if (!made.ok) return setProblems({ whole: wordsOf(made.message) });
     await navigate('..', { relative: 'path' });
   };
   const count = Object.keys(problems).length;
@@ -125,7 +126,7 @@ function Opened({ state }: { readonly state: DogState }) {
 }
 
 const BY_HAND: Source = { kind: 'hand', id: 'hand', title: '' };
-const firstKind = () => AXIS_KINDS[0].make(asId<AxisKey>('distance'));
+const firstKind = () => AXIS_KINDS[0].make(asId<AxisKey>('distance'), wordsOf(AXIS_KINDS[0].title));
 
 function SourceChoice({
   groups,

@@ -4,6 +4,7 @@ import { type FaultRef, faultText, sameFault } from '@/core/rulebooks';
 import { useKit } from '@/data/live';
 import { type ElementRecord, namedFaults, prerequisiteGraph } from '@/data/read';
 import { ListField, Notice, SelectField, Sheet, TextField } from '@/ui';
+import { wordsOf } from '@/words';
 import { ArticlesFields, SetOutField } from './articles-fields';
 import { AssignSessions } from './assign-sessions';
 import { ConditionFields } from './condition-fields';
@@ -37,7 +38,7 @@ function Page(opened: Opened) {
       </Sheet>
       <Sheet
         title={tell('about-page.waits-for')}
-        aside={open ? tell('about-page.open-it-can-be-worked-on') : 'blocked'}
+        aside={open ? tell('about-page.open-it-can-be-worked-on') : tell('about-page.blocked')}
       >
         {waits.length > 0 && (
           <Notice tone="alert">{tell('about-page.it-waits', { waits: waits.join('; ') })}</Notice>
@@ -89,20 +90,20 @@ function Page(opened: Opened) {
 }
 
 const TAG_WORDS: Readonly<Record<WorkTag, string>> = {
-  jump: 'jumps',
+  jump: tell('about-page.jumps'),
   turn: tell('about-page.sharp-turns'),
-  upright: 'upright',
-  strength: 'strength',
-  pull: 'pulls',
-  tug: 'tug',
-  tether: 'tether',
+  upright: tell('about-page.upright'),
+  strength: tell('about-page.strength'),
+  pull: tell('about-page.pulls'),
+  tug: tell('about-page.tug'),
+  tether: tell('about-page.tether'),
   'worn-kit': tell('about-page.kit-worn-on-the-head'),
-  water: 'water',
-  retrieve: 'fetches',
+  water: tell('about-page.water'),
+  retrieve: tell('about-page.fetches'),
   laid: tell('about-page.never-sent-for-nothing-what-lies'),
   birds: tell('about-page.birds-field'),
   run: tell('about-page.fast-runs'),
-  scent: 'scent',
+  scent: tell('about-page.scent'),
   biter: tell('about-page.may-bite'),
 };
 
@@ -286,7 +287,7 @@ function FaultFields({ element, state }: Opened) {
             key={faultText(fault.ref)}
             className="flex flex-wrap items-center justify-between gap-2 border-b border-hair py-1.5"
           >
-            <span>{fault.label}</span>
+            <span>{wordsOf(fault.label)}</span>
             <SelectField
               label={tell('about-page.counts-from', { label: fault.label })}
               shown={tell('about-page.counts-from-2')}

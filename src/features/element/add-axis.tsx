@@ -4,6 +4,7 @@ import { useForm } from 'react-hook-form';
 import { AXIS_KINDS, type Axis } from '@/core/breakdown';
 import { type AxisKey, asId } from '@/core/shared';
 import { Button, SelectField, TextField } from '@/ui';
+import { wordsOf } from '@/words';
 import { type AxisFields, axisFields, EMPTY, isList, readAxisFields } from './axis-form';
 import { tell } from './words';
 
@@ -45,7 +46,7 @@ export function AddAxis({
           label={tell('add-axis.kind')}
           value={kind}
           options={[
-            ...AXIS_KINDS.map((one) => ({ value: one.id as string, words: one.title })),
+            ...AXIS_KINDS.map((one) => ({ value: one.id as string, words: wordsOf(one.title) })),
             { value: 'list', words: tell('add-axis.a-list-of-steps') },
             { value: 'help', words: tell('add-axis.help-that-fades') },
             { value: 'pay', words: tell('add-axis.pay-that-thins-out') },

@@ -8,7 +8,7 @@ import { tell } from './words';
 const SHAPES: Readonly<Record<(typeof LAYOUT_SHAPES)[number], string>> = {
   line: tell('articles-fields.in-a-line'),
   circle: tell('articles-fields.in-a-circle'),
-  scatter: 'scattered',
+  scatter: tell('articles-fields.scattered'),
 };
 const HOW: Readonly<Record<(typeof LAID)[number], string>> = {
   hidden: tell('articles-fields.out-of-the-dogs-sight'),

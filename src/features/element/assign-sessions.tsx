@@ -2,7 +2,8 @@ import type { BoutId, ElementId } from '@/core/shared';
 import { useKennelWithDog, useKeptLogs } from '@/data/live';
 import type { KeptEvidence } from '@/data/read';
 import { assignBout } from '@/data/write';
-import { keptMarks, LongList, Notice, RepMarks, Sheet, writeDay } from '@/ui';
+import { keptMarks, LongList, Notice, RepMarks, Sheet } from '@/ui';
+import { writeDay } from '@/words';
 import type { Opened } from './element-room';
 import { tell } from './words';
 

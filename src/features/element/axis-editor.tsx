@@ -3,6 +3,7 @@ import { type Axis, parseValue, writeValue } from '@/core/breakdown';
 import type { RodData } from '@/core/evidence';
 import { asLevel } from '@/core/shared';
 import { Button, Rod, TextField } from '@/ui';
+import { wordsOf } from '@/words';
 import { type AxisField, fieldText, valueAt, withField } from './ladder-edit';
 import { tell } from './words';
 
@@ -209,7 +210,7 @@ function MarginInput({ axis, onChange }: { readonly axis: Axis; readonly onChang
 
 /** "40 cm, our vet": a value and who says it, or nothing. */
 function SafetyInput({ axis, onChange }: { readonly axis: Axis; readonly onChange: (axis: Axis) => void }) {
-  const kept = axis.safety ? `${writeValue(axis, axis.safety.value)}, ${axis.safety.source}` : '';
+  const kept = axis.safety ? `${wordsOf(writeValue(axis, axis.safety.value))}, ${axis.safety.source}` : '';
   return (
     <CommitField
       label={tell('axis-editor.limit-for-this-dog-and-who-says-so')}
@@ -221,7 +222,7 @@ function SafetyInput({ axis, onChange }: { readonly axis: Axis; readonly onChang
           const source = comma < 0 ? '' : text.slice(comma + 1).trim();
           if (source === '') return tell('axis-editor.write-the-value-a-comma-and-who');
           const value = parseValue(axis, text.slice(0, comma).replace(/\u00a0/g, ' '));
-          if (!value.ok) return value.message;
+          if (!value.ok) return wordsOf(value.message);
           onChange({ ...axis, safety: { value: value.value, source } });
         }
         return null;
@@ -249,7 +250,7 @@ function AxisInput({
       onCommit={(text) => {
         const changed = withField(axis, field, text);
         if (changed.ok) onChange(changed.value);
-        return changed.ok ? null : changed.message;
+        return changed.ok ? null : wordsOf(changed.message);
       }}
     />
   );

@@ -1,7 +1,8 @@
+import './words';
 import * as v from 'valibot';
 import { AXIS_KINDS, type Axis, axisFrom, listAxis, readNewAxis } from '@/core/breakdown';
-import { type AxisKey, asId, fail, type Result } from '@/core/shared';
-import { tell } from './words';
+import { type AxisKey, asId, fail, type Result, say } from '@/core/shared';
+import { wordsOf } from '@/words';
 
 /** A further criterion as it is typed. */
 export type AxisFields = {
@@ -18,17 +19,22 @@ export const EMPTY: AxisFields = { kind: 'distance', title: '', start: '', deman
 export const isList = (kind: string): kind is 'list' | 'help' | 'pay' =>
   kind === 'list' || kind === 'help' || kind === 'pay';
 
+function kindNamed(key: AxisKey, id: string) {
+  const kind = AXIS_KINDS.find((one) => one.id === id);
+  return kind?.make(key, wordsOf(kind.title));
+}
+
 /** Reads the fields into an axis of this key. Fails at the field that has to be mended. */
 export function readAxisFields(key: AxisKey, fields: AxisFields): Result<Axis> {
   const title = fields.title.trim();
   if (!isList(fields.kind)) {
-    const spec = AXIS_KINDS.find((one) => one.id === fields.kind)?.make(key);
+    const spec = kindNamed(key, fields.kind);
     const read = readNewAxis(spec, { ...fields, title });
     return read.ok ? read : { ...read, path: 'start' };
   }
-  if (title === '') return fail('title', 'title', tell('axis-form.give-the-list-a-name'));
+  if (title === '') return fail('title', 'title', say('axis-form.give-the-list-a-name'));
   const list = listAxis(key, title, fields.list, fields.kind === 'list' ? 'criterion' : fields.kind);
-  if (!list) return fail('list', 'list', tell('axis-form.write-two-steps-or-more-with'));
+  if (!list) return fail('list', 'list', say('axis-form.write-two-steps-or-more-with'));
   return axisFrom(list, { start: null, demand: null, step: null });
 }
 
@@ -49,7 +55,7 @@ export const axisFields = v.pipe(
     if (read.ok) return;
     const key = read.path as keyof AxisFields;
     addIssue({
-      message: read.message,
+      message: wordsOf(read.message),
       path: [{ type: 'object', origin: 'value', input, key, value: input[key] }],
     });
   }),

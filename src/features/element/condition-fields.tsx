@@ -21,7 +21,12 @@ export function ConditionFields({ element }: { readonly element: ElementRecord }
     if (clean === '' || element.conditions.some((one) => one.title.toLowerCase() === clean.toLowerCase()))
       return;
     change(
-      { conditions: [...element.conditions, { title: clean, options: ['usual', 'another'] }] },
+      {
+        conditions: [
+          ...element.conditions,
+          { title: clean, options: [tell('condition-fields.usual'), tell('condition-fields.another')] },
+        ],
+      },
       tell('condition-fields.condition-added-write-its-options'),
     );
     setTitle('');

@@ -11,11 +11,11 @@ import {
   writeValue,
 } from '@/core/breakdown';
 import { rodOf } from '@/core/evidence';
-import { NO_BREAK } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import { type Dog, type ElementRecord, sameWorkOf } from '@/data/read';
 import { copyForDog } from '@/data/write';
 import { Button, Notice, Rod, Sheet, TextField } from '@/ui';
+import { NO_BREAK, wordsOf } from '@/words';
 import { type Opened, useOpened } from './element-room';
 import { tell } from './words';
 
@@ -121,7 +121,7 @@ function CopyForm({ dog, element }: { readonly dog: Dog; readonly element: Eleme
   const { kennel, done } = useKennelWithDog();
   const [starts, setStarts] = useState<Readonly<Record<string, string>>>(() =>
     Object.fromEntries(
-      element.axes.map((axis) => [axis.key, writeValue(axis, axis.start).replaceAll(NO_BREAK, ' ')]),
+      element.axes.map((axis) => [axis.key, wordsOf(writeValue(axis, axis.start)).replaceAll(NO_BREAK, ' ')]),
     ),
   );
   const [problem, setProblem] = useState<string>();
@@ -132,7 +132,7 @@ function CopyForm({ dog, element }: { readonly dog: Dog; readonly element: Eleme
       tell('dogs-page.has-this-ladder-now', { name: dog.name }),
       copyForDog(kennel, element, dog.id, read),
     );
-    setProblem(copied.ok ? undefined : copied.message);
+    setProblem(copied.ok ? undefined : wordsOf(copied.message));
   };
   return (
     <Sheet title={tell('dogs-page.copy-it-to', { name: dog.name })}>

@@ -5,6 +5,7 @@ import { type Assessed, chanceInWords } from '@/core/evidence';
 import { type DogState, type KennelContext, useDog, useKennel } from '@/data/live';
 import { type ElementRecord, elementQuestion } from '@/data/read';
 import { buttonClass, type Latest, Notice, newestOf, PageHead, useLatest } from '@/ui';
+import { wordsOf } from '@/words';
 import { ask, type Weighed } from '@/workers/client';
 import { tell } from './words';
 
@@ -107,8 +108,9 @@ export function ElementRoom() {
 
 function subtitle(element: ElementRecord, latest: Latest<unknown>, weighed: Weighed | undefined): string {
   if (element.retired) return RETIRED[element.retired.how];
-  if (weighed) return weighed.found.ok ? chanceInWords(weighed.found.value) : weighed.found.message;
-  return latest.state === 'failed' ? latest.failure.message : tell('element-room.weighing-the-reps');
+  if (weighed)
+    return weighed.found.ok ? wordsOf(chanceInWords(weighed.found.value)) : wordsOf(weighed.found.message);
+  return latest.state === 'failed' ? wordsOf(latest.failure.message) : tell('element-room.weighing-the-reps');
 }
 
 const RETIRED = {

@@ -4,7 +4,8 @@ import type { CoverRow } from '@/core/evidence';
 import { rodsOf } from '@/core/evidence';
 import { useKennel, useKeptLogs } from '@/data/live';
 import { faultLabel, type KeptEvidence, type KeptLog, namedFaults, studyQuestion } from '@/data/read';
-import { keptMarks, Notice, newestOf, RepMarkKey, RepMarks, Rod, Sheet, useLatest, writeDay } from '@/ui';
+import { keptMarks, Notice, newestOf, RepMarkKey, RepMarks, Rod, Sheet, useLatest } from '@/ui';
+import { wordsOf, writeDay } from '@/words';
 import { ask } from '@/workers/client';
 import { type Opened, useOpened } from './element-room';
 import { EvidencePlots } from './evidence-plots';
@@ -28,7 +29,7 @@ function Page({ element, state, stands }: Opened) {
   }, [element, state, today]);
   const latest = useLatest(job);
   const studied = newestOf(latest);
-  if (latest.state === 'failed') return <Notice tone="alert">{latest.failure.message}</Notice>;
+  if (latest.state === 'failed') return <Notice tone="alert">{wordsOf(latest.failure.message)}</Notice>;
   if (!studied) return <p className="text-lg">{tell('evidence-page.weighing-the-reps')}</p>;
   return (
     <div className="grid grid-cols-1 gap-6">
@@ -108,7 +109,9 @@ function History({ element, state, bouts }: HistoryProps) {
             </span>
             <span className="text-sm leading-snug">{rungsInWords(ladder, logs?.get(bout.id))}</span>
             <RepMarks
-              marks={keptMarks(logs?.get(bout.id)?.marks ?? [], (fault) => faultLabel(faults, fault))}
+              marks={keptMarks(logs?.get(bout.id)?.marks ?? [], (fault) =>
+                wordsOf(faultLabel(faults, fault)),
+              )}
               label={tell('evidence-page.reps-of', { writeDay: writeDay(bout.day) })}
             />
           </li>
@@ -155,15 +158,15 @@ function Coverage({ rows }: { readonly rows: readonly CoverRow[] }) {
       <table className="w-full text-left leading-snug">
         <tbody>
           {rows.map((row) => (
-            <tr key={row.condition} className="border-b border-hair align-top">
+            <tr key={wordsOf(row.condition)} className="border-b border-hair align-top">
               <th scope="row" className="py-1.5 pr-4">
-                {CHIP_TITLES[row.condition] ?? row.condition}
+                {(typeof row.condition === 'string' && CHIP_TITLES[row.condition]) || wordsOf(row.condition)}
               </th>
               <td className="py-1.5">
                 <ul className="flex flex-wrap gap-x-6 gap-y-1">
                   {row.cells.map((cell) => (
-                    <li key={cell.option}>
-                      {cell.option}:{' '}
+                    <li key={wordsOf(cell.option)}>
+                      {wordsOf(cell.option)}:{' '}
                       {cell.rate === null ? (
                         <span className="font-bold text-signal-ink">{tell('evidence-page.never')}</span>
                       ) : (

@@ -43,7 +43,7 @@ export function EvidencePlots({
             yLabel="s"
             sentence={tell('evidence-plots.response-times-of-the-last-timed', {
               timesCount: times.length,
-              mid: latency.median.mid.toFixed(1),
+              mid: { number: latency.median.mid, digits: 1 },
             })}
             table={{ head: ['rep', 'day', 'seconds'], rows: times.map((one, i) => [i + 1, one.day, one.y]) }}
           />
@@ -81,7 +81,7 @@ export function EvidencePlots({
                 i + 1,
                 one.day,
                 one.y,
-                one.measured ? 'measured' : tell('evidence-plots.by-eye'),
+                one.measured ? tell('evidence-plots.measured') : tell('evidence-plots.by-eye'),
               ]),
             }}
           />

@@ -13,10 +13,10 @@ import {
   type ElementId,
   type EntryId,
   must,
-  NO_BREAK,
 } from '@/core/shared';
 import { CHANGED } from '@/data/kennel.test-helper';
 import { type ElementRecord, PLAIN_ELEMENT } from '@/data/read';
+import { NO_BREAK } from '@/words';
 import { elementSentence, findings } from './evidence-words';
 
 const TODAY = '2026-06-30' as Day;

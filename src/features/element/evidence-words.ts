@@ -10,9 +10,10 @@ import {
   writeValue,
 } from '@/core/breakdown';
 import type { Interval, Studied } from '@/core/evidence';
-import { type Day, daysBetween, NO_BREAK } from '@/core/shared';
+import { type Day, daysBetween } from '@/core/shared';
 import { logistic, logit } from '@/core/statistics';
 import type { ElementRecord } from '@/data/read';
+import { NO_BREAK, wordsOf, writeDigits } from '@/words';
 import { tell } from './words';
 
 /**
@@ -44,8 +45,8 @@ export function elementSentence(
   if (grounds.counted === 0)
     return tell('evidence-words.no-rep-yet-so-nothing-is-known', { title: element.title, place });
   const rests = tell('evidence-words.in', {
-    plural: plural(grounds.counted, 'rep'),
-    plural2: plural(grounds.sessions, 'session'),
+    plural: tell('evidence-words.n-rep', { n: grounds.counted }),
+    plural2: tell('evidence-words.n-session', { n: grounds.sessions }),
   });
   const gap = grounds.lastDay === null ? 0 : daysBetween(grounds.lastDay, today);
   const away = gap > LONG_AGO ? tell('evidence-words.not-trained-for-days-begin-below', { gap }) : '';
@@ -102,7 +103,7 @@ function topWords({ here: { reps, clean } }: Pick<Studied, 'here'>): string {
     ? tell('evidence-words.it-stands-on-the-top-rung-keep-it')
     : tell('evidence-words.it-stands-on-the-top-rung-of-clean', {
         clean,
-        plural: plural(reps, 'rep'),
+        plural: tell('evidence-words.n-rep', { n: reps }),
         FEW: FEW - reps,
       });
 }
@@ -140,16 +141,15 @@ const BEYOND = tell('evidence-words.beyond-the-proof-margin');
 /** A difficulty as a value; outside the ladder it is named, never given one that nobody tried. */
 function valueAt(axis: Axis, at: number): string {
   const scale = axisScale(axis);
-  if (!scale.ok || scale.value.held) return writeValue(axis, axis.start);
+  if (!scale.ok || scale.value.held) return wordsOf(writeValue(axis, axis.start));
   if (at < 0) return tell('evidence-words.below-the-start');
   if (at > scale.value.difficulty(proofValue(axis))) return BEYOND;
   const value = scale.value.value(at);
-  return writeValue(axis, axis.levels === null ? rounded(value) : Math.round(value));
+  return wordsOf(writeValue(axis, axis.levels === null ? rounded(value) : Math.round(value)));
 }
 
 /** Two significant digits: more would claim what an estimate has not. */
 const rounded = (value: number): number => Number(value.toPrecision(2));
-const plural = (n: number, one: string): string => `${n} ${n === 1 ? one : `${one}s`}`;
 /** Whole percents; never a certainty, which no number of reps gives. */
 function percent(share: number): string {
   if (share > 0.99) return tell('evidence-words.over-99');
@@ -158,9 +158,9 @@ function percent(share: number): string {
 
 const range = ({ low, high }: Interval, write: (value: number) => string): string =>
   tell('evidence-words.to', { write: write(low), write2: write(high) });
-const seconds = (value: number): string => `${value.toFixed(1)}${NO_BREAK}s`;
+const seconds = (value: number): string => `${writeDigits(value, 1)}${NO_BREAK}s`;
 const degrees = (value: number): string =>
-  `${Math.abs(value).toFixed(0)}°${value > 0.5 ? tell('evidence-words.right') : value < -0.5 ? tell('evidence-words.left') : ''}`;
+  `${writeDigits(Math.abs(value), 0)}°${value > 0.5 ? tell('evidence-words.right') : value < -0.5 ? tell('evidence-words.left') : ''}`;
 /** What a shift in logits makes of eight in ten. */
 const fromEighty = (logits: number): string => percent(logistic(logit(0.8) + logits));
 
@@ -193,7 +193,7 @@ export function findings(
       title: tell('evidence-words.holding'),
       words: tell('evidence-words.of-were-broken-by-the-dog-would', {
         broken: holding.broken,
-        plural: plural(holding.holds, 'hold'),
+        plural: tell('evidence-words.n-hold', { n: holding.holds }),
         range: range(holding.lasts, percent),
       }),
     },
@@ -205,7 +205,7 @@ export function findings(
         percent: percent(latency.within.mid),
         seconds2: seconds(latency.limit),
         asked: Boolean(latency.asked),
-        plural: plural(latency.timed - latency.late, 'time'),
+        plural: tell('evidence-words.n-time', { n: latency.timed - latency.late }),
         late: latency.late > 0 ? tell('evidence-words.and-that-did-not-come', { late: latency.late }) : '',
       }),
     },
@@ -226,7 +226,7 @@ export function findings(
           title: tell('evidence-words.after-a-gap'),
           words: tell('evidence-words.of-clean-shown-apart-since-a-test', {
             count: habits.probes.count,
-            plural: plural(habits.probes.of, tell('evidence-words.silent-test')),
+            plural: tell('evidence-words.n-silent-tests', { n: habits.probes.of }),
           }),
         }
       : null,
@@ -253,7 +253,10 @@ export function findings(
               habits.instead
                 .map(({ word, did, count }) =>
                   tell('evidence-words.did', {
-                    word: word === '' ? 'asked' : tell('evidence-words.asked', { word }),
+                    word:
+                      word === ''
+                        ? tell('evidence-words.asked-word')
+                        : tell('evidence-words.asked', { word }),
                     did,
                     times: times(count),
                   }),
@@ -287,7 +290,8 @@ export function findings(
             pay: habits.pay
               .map(({ what, rate }) => tell('evidence-words.of-2', { what, count: rate.count, of: rate.of }))
               .join(', '),
-            jackpots: habits.jackpots > 0 ? ` ${plural(habits.jackpots, 'jackpot')}.` : '',
+            jackpots:
+              habits.jackpots > 0 ? ` ${tell('evidence-words.n-jackpot', { n: habits.jackpots })}.` : '',
           }),
         }
       : null,
@@ -299,7 +303,7 @@ export function findings(
           title: tell('evidence-words.the-handlers'),
           words: tell('evidence-words.of-were-your-doing-not-counted', {
             count: habits.handlers.count,
-            plural: plural(habits.handlers.of, 'rep'),
+            plural: tell('evidence-words.n-rep', { n: habits.handlers.of }),
           }),
         }
       : null,
@@ -312,14 +316,14 @@ export function findings(
     retention && {
       title: tell('evidence-words.keeping-it'),
       words: tell('evidence-words.after-half-of-it-would-be-gone-in', {
-        plural: plural(retention.tries.length, tell('evidence-words.cold-try')).replace('trys', 'tries'),
-        plural2: plural(Math.round(retention.halfLife), 'day'),
+        plural: tell('evidence-words.n-cold-tries', { n: retention.tries.length }),
+        plural2: tell('evidence-words.n-day', { n: Math.round(retention.halfLife) }),
         percent: percent(retention.today),
         due:
           retention.due <= today
             ? tell('evidence-words.due-now')
             : tell('evidence-words.due-again-in', {
-                plural: plural(daysBetween(today, retention.due), 'day'),
+                plural: tell('evidence-words.n-day', { n: daysBetween(today, retention.due) }),
               }),
       }),
     },
@@ -341,8 +345,8 @@ function precisionWords(precision: NonNullable<Studied['precision']>): string {
   return tell('evidence-words.its-middle-is-its-spread-from', {
     degrees: degrees(precision.bias.mid),
     range: range(precision.bias, degrees),
-    mid: precision.spread.mid.toFixed(0),
-    plural: plural(precision.judged, 'rep'),
+    mid: { number: precision.spread.mid, digits: 0 },
+    plural: tell('evidence-words.n-rep', { n: precision.judged }),
     measured: precision.measured,
     inside,
     advice,
@@ -407,7 +411,7 @@ function aloneWords(
     title: tell('evidence-words.to-the-new-cue-alone'),
     words: tell('evidence-words.of-4', {
       alone,
-      plural: plural(chances, 'chance'),
+      plural: tell('evidence-words.n-chance', { n: chances }),
       restCount: rest.length > 0 ? `; ${rest.join(', ')}` : '',
       early: early > 0 ? tell('evidence-words.came-before-the-word-and-count-for', { early }) : '',
     }),
@@ -421,7 +425,10 @@ function cueWords({
 }: Studied['habits']['cues']): { readonly title: string; readonly words: string } | null {
   if (needed.of === 0) return null;
   const parts = [
-    tell('evidence-words.of-needed-another-cue', { count: needed.count, plural: plural(needed.of, 'rep') }),
+    tell('evidence-words.of-needed-another-cue', {
+      count: needed.count,
+      plural: tell('evidence-words.n-rep', { n: needed.of }),
+    }),
     slip.count > 0 ? tell('evidence-words.slipped-from-you-which-costs-at-a', { count: slip.count }) : '',
     meant.count > 0 ? tell('evidence-words.were-meant-as-an-answer-to-a-miss', { count: meant.count }) : '',
   ].filter(Boolean);
@@ -448,7 +455,7 @@ function mixWords(
 }
 
 const HANDLED_WORDS: Readonly<Record<Studied['habits']['handled'][number]['handled'], string>> = {
-  nothing: 'nothing',
+  nothing: tell('evidence-words.nothing'),
   'error-word': tell('evidence-words.an-error-word'),
   again: tell('evidence-words.again-at-once'),
   'put-back': tell('evidence-words.putting-it-back'),
@@ -463,13 +470,17 @@ const CALM_WORDS = {
   off: tell('evidence-words.after-it-came-off'),
 } as const;
 const times = (n: number): string =>
-  n === 1 ? 'once' : n === 2 ? 'twice' : tell('evidence-words.times', { n });
+  n === 1
+    ? tell('evidence-words.once')
+    : n === 2
+      ? tell('evidence-words.twice')
+      : tell('evidence-words.times', { n });
 const capital = (words: string): string => words.replace(/^./, (letter) => letter.toUpperCase());
 
 const LANDED_WORDS = {
   spot: tell('evidence-words.at-the-spot'),
-  ahead: 'ahead',
-  behind: 'behind',
+  ahead: tell('evidence-words.ahead'),
+  behind: tell('evidence-words.behind'),
   hand: tell('evidence-words.to-hand'),
   reset: tell('evidence-words.to-reset'),
 } as const;

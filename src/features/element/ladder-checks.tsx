@@ -3,6 +3,7 @@ import { type AxisKey, asId, type Failure } from '@/core/shared';
 import { useKit } from '@/data/live';
 import type { ElementRecord } from '@/data/read';
 import { Button, Notice, Sheet } from '@/ui';
+import { wordsOf } from '@/words';
 import { tell } from './words';
 
 type Props = { readonly element: ElementRecord; readonly onPlan: (rung: number, axis: AxisKey) => void };
@@ -33,7 +34,7 @@ export function LadderChecks({ element, onPlan }: Props) {
               return (
                 <li key={`${problem.path}${problem.code}`}>
                   <Notice tone="alert">
-                    {problem.message}
+                    {wordsOf(problem.message)}
                     {cell && (
                       <Button
                         look="quiet"

@@ -1,3 +1,4 @@
+import './words';
 import {
   type Axis,
   amountText,
@@ -12,9 +13,9 @@ import {
   stepText,
   writeValue,
 } from '@/core/breakdown';
-import { type AxisKey, fail, NO_BREAK, ok, type Result } from '@/core/shared';
+import { type AxisKey, fail, ok, type Result, say } from '@/core/shared';
 import type { ElementRecord } from '@/data/read';
-import { tell } from './words';
+import { NO_BREAK, wordsOf } from '@/words';
 
 export type AxisField = 'start' | 'step' | 'limit' | 'demand';
 
@@ -24,7 +25,7 @@ export type AxisField = 'start' | 'step' | 'limit' | 'demand';
  */
 export function fieldText(axis: Axis, field: AxisField): string {
   if (field === 'step' || field === 'limit') return stepText(axis, axis[field]);
-  if (axis.levels !== null) return writeValue(axis, axis[field]);
+  if (axis.levels !== null) return wordsOf(writeValue(axis, axis[field]));
   return amountText(axis, axis[field]);
 }
 
@@ -64,7 +65,7 @@ export function readCell(axis: Axis, text: string): Result<number> {
   if (!value.ok) return value;
   const zero = axis.zeroScale ?? 0;
   if (isRatioAxis(axis) && axis.harder !== 'both' && value.value + zero <= 0)
-    return fail('cell', '', tell('ladder-edit.a-here-must-be-more-than-0', { quantity: axis.quantity }));
+    return fail('cell', '', say('ladder-edit.a-here-must-be-more-than-0', { quantity: axis.quantity }));
   return value;
 }
 

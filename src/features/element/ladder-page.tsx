@@ -4,6 +4,7 @@ import { rodsOf } from '@/core/evidence';
 import { type AxisKey, asId } from '@/core/shared';
 import { type ElementRecord, namedFaults } from '@/data/read';
 import { Button, CautionNote, SelectField, Sheet } from '@/ui';
+import { wordsOf } from '@/words';
 import { AddAxis } from './add-axis';
 import { AxisEditor } from './axis-editor';
 import { type Opened, useOpened } from './element-room';
@@ -47,7 +48,7 @@ function Page({ element, state, ladder, place, stands, found }: Opened) {
           ? tell('ladder-page.back-to-the-planned-value')
           : tell('ladder-page.rung-set-by-hand', { index: index + 1 }),
       );
-    return edits.ok ? null : edits.message;
+    return edits.ok ? null : wordsOf(edits.message);
   };
   const searched = element.axes.find((axis) => axis.key === finding);
   return (
@@ -191,7 +192,9 @@ function Waiting({
       <ul>
         {waiting.map((edit) => {
           const axis = element.axes.find((one) => one.key === edit.axis);
-          const on = element.axes.map((one) => axisInWords(one, edit.on[one.key] ?? one.start)).join(', ');
+          const on = element.axes
+            .map((one) => wordsOf(axisInWords(one, edit.on[one.key] ?? one.start)))
+            .join(', ');
           return (
             <li key={JSON.stringify(edit)} className="flex flex-wrap items-center gap-3">
               <span>
@@ -222,7 +225,7 @@ function setHandCell(
   text: string,
 ): string | null {
   const value = readCell(axis, text);
-  if (!value.ok) return value.message;
+  if (!value.ok) return wordsOf(value.message);
   const byHand = element.byHand.map((rung, i) =>
     i === index ? { ...rung, criteria: { ...rung.criteria, [axis.key]: value.value } } : rung,
   );

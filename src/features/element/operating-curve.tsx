@@ -1,5 +1,6 @@
 import { operatingPoint, type Rule } from '@/core/coaching';
 import { Sheet } from '@/ui';
+import { writeDigits } from '@/words';
 import { tell } from './words';
 
 const RATES = [0.5, 0.6, 0.7, 0.8, 0.9, 0.95];
@@ -38,7 +39,7 @@ export function OperatingCurve({ rule }: { readonly rule: Rule }) {
                   </th>
                   <td className="py-1 pr-3 text-right">{Math.round(point.atOnce * 100)} %</td>
                   <td className="py-1 pr-3 text-right">{Math.round(point.advances * 100)} %</td>
-                  <td className="py-1 text-right">{point.reps.toFixed(1)}</td>
+                  <td className="py-1 text-right">{writeDigits(point.reps, 1)}</td>
                 </tr>
               ))}
             </tbody>

@@ -12,6 +12,7 @@ import { seedFromText } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import { repsOn } from '@/data/read';
 import { Button, Notice, newestOf, Sheet, useLatest } from '@/ui';
+import { wordsOf, writeDigits } from '@/words';
 import { ask } from '@/workers/client';
 import type { Opened } from './element-room';
 import { tell } from './words';
@@ -60,7 +61,7 @@ export function PolicyComparison({ element, state }: Opened) {
           repsOn: repsOn(state.evidence, element.id),
         })}
       </p>
-      {latest.state === 'failed' && <Notice tone="alert">{latest.failure.message}</Notice>}
+      {latest.state === 'failed' && <Notice tone="alert">{wordsOf(latest.failure.message)}</Notice>}
       {latest.state === 'working' ? (
         <p className="flex flex-wrap items-center gap-4" role="status">
           {tell('policy-comparison.climbing', { round: Math.round(latest.share * 100) })}
@@ -134,7 +135,7 @@ type MeasureProps = {
 function Measure({ measure, found, own }: MeasureProps) {
   const scale = measure.percent ? 1 : Math.max(1, ...found.map((one) => one[measure.key]?.high ?? 0));
   const write = (value: number): string =>
-    measure.percent ? `${Math.round(value * 100)} %` : value.toFixed(measure.digits);
+    measure.percent ? `${Math.round(value * 100)} %` : writeDigits(value, measure.digits);
   return (
     <section>
       <h3 className="mb-1 font-semibold">{measure.title}</h3>
@@ -142,7 +143,7 @@ function Measure({ measure, found, own }: MeasureProps) {
         {found.map((one) => (
           <li key={one.kind} className="grid grid-cols-[9.5rem_1fr] items-center gap-3">
             <span className="text-sm leading-tight">
-              {RULE_WORDS[one.kind].title}
+              {wordsOf(RULE_WORDS[one.kind].title)}
               {one.kind === own && (
                 <span className="block text-ink-soft">{tell('policy-comparison.your-rule')}</span>
               )}

@@ -5,6 +5,7 @@ import { useKennel } from '@/data/live';
 import { activeElements } from '@/data/read';
 import { mergeElements, splitElement } from '@/data/write';
 import { Button, Notice, SelectField, Sheet, TextField } from '@/ui';
+import { wordsOf } from '@/words';
 import type { Opened } from './element-room';
 import { tell } from './words';
 
@@ -18,7 +19,7 @@ export function Reshape(opened: Opened) {
   const [problem, setProblem] = useState<string>();
   const settle = async (words: string, reshaping: ReturnType<typeof splitElement>): Promise<void> => {
     const made = await done(words, reshaping);
-    setProblem(made.ok ? undefined : made.message);
+    setProblem(made.ok ? undefined : wordsOf(made.message));
     if (made.ok) await navigate(`/${kennel.name}/breakdown`);
   };
   return (

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { FIRST_RULES, RULE_WORDS, type Rule, type RuleKind, USUAL_RULES } from '@/core/coaching';
 import { Button, SelectField, Sheet } from '@/ui';
+import { wordsOf } from '@/words';
 import { type Opened, useOpened } from './element-room';
 import { FeelSheet } from './feel-sheet';
 import { JudgedBy } from './judged-by';
@@ -51,14 +52,14 @@ function Page(opened: Opened) {
         )}
       </div>
       <div className="grid gap-6">
-        <Sheet title={RULE_WORDS[rule.kind].title}>
+        <Sheet title={wordsOf(RULE_WORDS[rule.kind].title)}>
           <p className="leading-snug">
             <span className="font-semibold">{tell('rule-page.gains')} </span>
-            {RULE_WORDS[rule.kind].gains}
+            {wordsOf(RULE_WORDS[rule.kind].gains)}
           </p>
           <p className="mt-1 leading-snug">
             <span className="font-semibold">{tell('rule-page.risks')} </span>
-            {RULE_WORDS[rule.kind].risks}
+            {wordsOf(RULE_WORDS[rule.kind].risks)}
           </p>
           <RuleFields
             key={JSON.stringify(rule)}
@@ -119,8 +120,8 @@ function RuleOption({
         onChange={() => onChoose(kind)}
       />
       <span>
-        <span className="block text-lg font-semibold leading-snug">{RULE_WORDS[kind].title}</span>
-        <span className="block leading-snug text-ink-soft">{RULE_WORDS[kind].does}</span>
+        <span className="block text-lg font-semibold leading-snug">{wordsOf(RULE_WORDS[kind].title)}</span>
+        <span className="block leading-snug text-ink-soft">{wordsOf(RULE_WORDS[kind].does)}</span>
       </span>
     </label>
   );

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { type Rule, type RuleKind, ruleSchema } from '@/core/coaching';
-import { fail, ok, type Result } from '@/core/shared';
+import { fail, ok, type Result, saidBySchema, say } from '@/core/shared';
 import { tell } from './words';
 
 type Field = { readonly key: string; readonly label: string; readonly percent?: boolean };
@@ -57,14 +57,18 @@ export function readRule(kind: RuleKind, texts: Readonly<Record<string, string>>
     const text = (texts[key] ?? '').replace(',', '.').replace('%', '').trim();
     const number = Number(text);
     if (text === '' || Number.isNaN(number))
-      return fail('number', key, tell('rule-texts.write-a-number', { label }));
+      return fail('number', key, say('rule-texts.write-a-number', { label }));
     values[key] = percent ? number / 100 : number;
   }
   const parsed = v.safeParse(ruleSchema, values);
   if (parsed.success) return ok(parsed.output);
   const [first] = parsed.issues;
   const field = RULE_FIELDS[kind].find((one) => one.key === v.getDotPath(first));
-  return fail('rule', v.getDotPath(first) ?? '', `${field ? `${field.label}: ` : ''}${first.message}.`);
+  return fail(
+    'rule',
+    v.getDotPath(first) ?? '',
+    say('rule-texts.does-not-fit', { label: field?.label ?? '', problem: saidBySchema(first) }),
+  );
 }
 
 /** The fields of a rule for a form: what does not fit is said beside its field. */

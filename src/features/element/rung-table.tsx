@@ -1,8 +1,9 @@
-import { describeRung, type Ladder, type Place, writeValue } from '@/core/breakdown';
+import { changesOf, type Ladder, type Place, writeValue } from '@/core/breakdown';
 import { type BoutEvidence, tallyAt } from '@/core/evidence';
 import type { FaultRef } from '@/core/rulebooks';
 import type { AxisKey } from '@/core/shared';
 import { type ElementRecord, faultLabel, type NamedFault } from '@/data/read';
+import { wordsOf } from '@/words';
 import { CellInput } from './cell-input';
 import { isEdited } from './ladder-edit';
 import { MARKS } from './staircase';
@@ -20,7 +21,7 @@ type Props = {
 
 /** Every rung with every value, which can be set by hand, and what changes from the one below. */
 export function RungTable({ element, ladder, place, bouts, faults, onCell }: Props) {
-  const label = (fault: FaultRef): string => faultLabel(faults, fault) ?? fault.key;
+  const label = (fault: FaultRef): string => wordsOf(faultLabel(faults, fault) ?? fault.key);
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
     <section className="overflow-x-auto" aria-label={tell('rung-table.rungs-of-the-ladder')} tabIndex={0}>
@@ -60,7 +61,7 @@ export function RungTable({ element, ladder, place, bouts, faults, onCell }: Pro
                   <td key={axis.key} className="py-1 pr-3">
                     <CellInput
                       label={tell('rung-table.rung-2', { index: index + 1, title: axis.title })}
-                      value={writeValue(axis, rung.criteria[axis.key] ?? axis.start)}
+                      value={wordsOf(writeValue(axis, rung.criteria[axis.key] ?? axis.start))}
                       wide={axis.levels !== null}
                       raised={rung.raises === axis.key}
                       edited={isEdited(element, rung, axis.key)}
@@ -69,7 +70,7 @@ export function RungTable({ element, ladder, place, bouts, faults, onCell }: Pro
                   </td>
                 ))}
                 <td className="py-1.5 pr-3 text-sm leading-snug text-ink-soft">
-                  {describeRung(ladder, index).replace(/^[^:]*: /, '')}
+                  {wordsOf(changesOf(ladder, index))}
                   {rung.noted.length > 0 && (
                     <span className="block">
                       {tell('rung-table.noted-only', {
@@ -79,7 +80,7 @@ export function RungTable({ element, ladder, place, bouts, faults, onCell }: Pro
                   )}
                 </td>
                 <td className="py-1.5 text-right">
-                  {reps === 0 ? 'none' : tell('rung-table.of', { clean, reps })}
+                  {reps === 0 ? tell('rung-table.none') : tell('rung-table.of', { clean, reps })}
                 </td>
               </tr>
             );

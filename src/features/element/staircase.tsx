@@ -1,12 +1,13 @@
 import { type Axis, describeRung, difficulties, type Ladder, type Place, writeValue } from '@/core/breakdown';
 import { type BoutEvidence, tallyAt } from '@/core/evidence';
+import { wordsOf } from '@/words';
 import { tell } from './words';
 
 type Props = { readonly ladder: Ladder; readonly place: Place; readonly bouts: readonly BoutEvidence[] };
 
 /** What is written at the rung that is marked, by where the dog's own values lie. */
 export const MARKS = {
-  on: 'here',
+  on: tell('staircase.here'),
   between: tell('staircase.just-past-it'),
   below: tell('staircase.not-yet-on-it'),
 } as const;
@@ -59,7 +60,7 @@ export function Staircase({ ladder, place, bouts }: Props) {
                   // biome-ignore lint/suspicious/noArrayIndexKey: a rung is its place on the ladder
                   key={i}
                   className="px-0.5 pt-1 text-center text-xs leading-tight"
-                  title={describeRung(ladder, i)}
+                  title={wordsOf(describeRung(ladder, i))}
                 >
                   {reps === 0 ? <span className="text-ink-soft">–</span> : `${clean}/${reps}`}
                 </td>
@@ -112,7 +113,7 @@ function AxisRow({
         return (
           // biome-ignore lint/suspicious/noArrayIndexKey: a rung is its place on the ladder
           <td key={i} className="border-b border-ink px-0.5 align-bottom" style={{ height: HEIGHT + 18 }}>
-            <span className="block text-center text-[0.6875rem] leading-none">{short(value)}</span>
+            <span className="block text-center text-[0.6875rem] leading-none">{short(wordsOf(value))}</span>
             <span
               aria-hidden="true"
               className={`mt-0.5 block w-full ${tone}`}

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { type Axis, nextStartTry, parseValue, type Tried, writeValue } from '@/core/breakdown';
 import { Button, Dialog, Notice, TextField } from '@/ui';
+import { wordsOf } from '@/words';
 import { tell } from './words';
 
 type Props = { readonly axis: Axis; readonly onClose: () => void; readonly onFound: (start: number) => void };
@@ -18,7 +19,7 @@ export function StartFinder({ axis, onClose, onFound }: Props) {
   const begin = (): void => {
     const value = parseValue(axis.harder === 'both' ? { ...axis, harder: 'more' } : axis, text);
     const first = value.ok ? nextStartTry(axis, value.value, []) : value;
-    setProblem(first.ok ? undefined : first.message);
+    setProblem(first.ok ? undefined : wordsOf(first.message));
     if (value.ok && first.ok) setGuess(value.value);
   };
   return (
@@ -37,25 +38,25 @@ export function StartFinder({ axis, onClose, onFound }: Props) {
           </Button>
         </div>
       ) : !next.ok ? (
-        <Notice tone="alert">{next.message}</Notice>
+        <Notice tone="alert">{wordsOf(next.message)}</Notice>
       ) : next.value.kind === 'try' ? (
         <Try
           axis={axis}
           value={next.value.value}
           rep={next.value.rep}
-          reason={next.value.reason}
+          reason={wordsOf(next.value.reason)}
           onDone={(clean, value) => setTried([...tried, { value, clean }])}
         />
       ) : next.value.kind === 'found' ? (
         <Found
           axis={axis}
           value={next.value.value}
-          reason={next.value.reason}
+          reason={wordsOf(next.value.reason)}
           onTake={onFound}
           onClose={onClose}
         />
       ) : (
-        <Notice tone="alert">{next.value.reason}</Notice>
+        <Notice tone="alert">{wordsOf(next.value.reason)}</Notice>
       )}
     </Dialog>
   );
@@ -73,7 +74,7 @@ function Try({ axis, value, rep, reason, onDone }: TryProps) {
   return (
     <div className="grid gap-3" aria-live="polite">
       <p className="leading-snug">{tell('start-finder.rep-of-at-most-5', { rep, reason })}</p>
-      <p className="text-4xl font-extrabold">{writeValue(axis, value)}</p>
+      <p className="text-4xl font-extrabold">{wordsOf(writeValue(axis, value))}</p>
       <div className="grid grid-cols-2 gap-2">
         <Button size="big" look="signal" onClick={() => onDone(true, value)}>
           {tell('start-finder.clean')}
@@ -98,7 +99,8 @@ function Found({ axis, value, reason, onTake, onClose }: FoundProps) {
   return (
     <div className="grid gap-3" aria-live="polite">
       <p className="text-lg leading-snug">
-        {tell('start-finder.start-at')} <span className="font-bold">{writeValue(axis, value)}</span>. {reason}
+        {tell('start-finder.start-at')} <span className="font-bold">{wordsOf(writeValue(axis, value))}</span>.{' '}
+        {reason}
       </p>
       <Button
         look="signal"

@@ -1,9 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
-import { type Advice, REFUSALS, type Refusal } from '@/core/coaching';
+import { REFUSALS, type Refusal } from '@/core/coaching';
 import { asId, type EntryId } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import { Button, DismissSign, RepMarks } from '@/ui';
-import { adviceLines } from './advice-lines';
+import { wordsOf } from '@/words';
+import { ADVICE_NAMES, adviceLines } from './advice-lines';
 import { useHand } from './hand-store';
 import type { PadView } from './pad-view';
 import { restIsOver } from './signal';
@@ -34,20 +35,20 @@ export function AdviceLine({ view, actions }: Props) {
           key={line.sign?.id}
           className={`text-base leading-snug lg:text-lg ${line.sign?.stands ? 'border-2 border-ink px-2 py-1' : ''}`}
         >
-          <span className="font-bold">{NAMES[line.kind]} </span>
-          {line.reason}
+          <span className="font-bold">{ADVICE_NAMES[line.kind]} </span>
+          {wordsOf(line.reason)}
         </p>
       ))}
       {rule.map((line) => (
         <p key={line.kind} className="text-base leading-snug lg:text-lg">
-          <span className="font-bold">{NAMES[line.kind]} </span>
-          {line.reason}
+          <span className="font-bold">{ADVICE_NAMES[line.kind]} </span>
+          {wordsOf(line.reason)}
         </p>
       ))}
       {rest && (
         <p className="text-base leading-snug lg:text-lg">
-          <span className="font-bold">{NAMES.rest} </span>
-          {rest.reason}
+          <span className="font-bold">{ADVICE_NAMES.rest} </span>
+          {wordsOf(rest.reason)}
         </p>
       )}
       {main?.kind === 'ask' && <RefusalAnswers actions={actions} />}
@@ -79,7 +80,7 @@ export function AdviceLine({ view, actions }: Props) {
       {standing?.sign && (
         <DismissSign
           open={dismissing}
-          words={standing.reason}
+          words={wordsOf(standing.reason)}
           onClose={() => setDismissing(false)}
           onDismiss={(why) =>
             actions.tap({ tap: 'sign-over', of: asId<EntryId>(standing.sign?.id ?? ''), why })
@@ -103,21 +104,6 @@ function GoThere({ to, view, actions }: Props & { readonly to: number }) {
     </Button>
   );
 }
-
-const NAMES: Readonly<Record<Advice['kind'], string>> = {
-  hold: tell('advice-line.stay-here'),
-  advance: tell('advice-line.advance'),
-  'drop-back': tell('advice-line.drop-back'),
-  rest: tell('advice-line.rest'),
-  done: tell('advice-line.done'),
-  probe: tell('advice-line.silent-test'),
-  help: tell('advice-line.help'),
-  filler: tell('advice-line.something-easy'),
-  end: tell('advice-line.end-here'),
-  stop: tell('advice-line.stop-now'),
-  ask: tell('advice-line.why'),
-  pay: tell('advice-line.pay-or-not'),
-};
 
 const REFUSAL_WORDS: Readonly<Record<Refusal, string>> = {
   'too-far': tell('advice-line.too-far'),

@@ -1,9 +1,10 @@
 import type { Advice } from '@/core/coaching';
+import { say } from '@/core/shared';
 import { tell } from './words';
 
 const OPENING: Advice = {
   kind: 'hold',
-  reason: tell('advice-lines.set-up-stamp-the-cue-if-a-hand-is'),
+  reason: say('advice-lines.set-up-stamp-the-cue-if-a-hand-is'),
 };
 
 /**
@@ -24,3 +25,19 @@ export function adviceLines(advice: readonly Advice[]): {
   const said = signs.length > 0 || end !== null;
   return { signs, main: main ?? (said ? null : OPENING), end, rest };
 }
+
+/** What each kind of advice begins with. */
+export const ADVICE_NAMES: Readonly<Record<Advice['kind'], string>> = {
+  hold: tell('advice-line.stay-here'),
+  advance: tell('advice-line.advance'),
+  'drop-back': tell('advice-line.drop-back'),
+  rest: tell('advice-line.rest'),
+  done: tell('advice-line.done'),
+  probe: tell('advice-line.silent-test'),
+  help: tell('advice-line.help'),
+  filler: tell('advice-line.something-easy'),
+  end: tell('advice-line.end-here'),
+  stop: tell('advice-line.stop-now'),
+  ask: tell('advice-line.why'),
+  pay: tell('advice-line.pay-or-not'),
+};

@@ -6,6 +6,7 @@ import { seedFromText } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import { articlesBefore, type DatedBout, type ElementRecord } from '@/data/read';
 import { Button, Notice, SelectField } from '@/ui';
+import { wordsOf } from '@/words';
 import { ArticleVerdict } from './article-verdict';
 import type { PadView } from './pad-view';
 import type { PadActions } from './use-pad-actions';
@@ -76,7 +77,7 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
     return (
       <div className="grid gap-2.5">
         <Notice tone="alert" role="alert">
-          {next.message}
+          {wordsOf(next.message)}
         </Notice>
         <Button
           size="big"

@@ -1,5 +1,6 @@
 import { evidenceAgainstLuck, luckOf, type PickRun, positionBias, SETTLED } from '@/core/evidence';
 import type { ArticlesSeen, StandingRep } from '@/core/log';
+import { wordsOf } from '@/words';
 import { tell } from './words';
 
 type Props = {
@@ -51,7 +52,7 @@ function runningVerdict(runs: readonly PickRun[]): string {
     : evidence.value >= SETTLED
       ? tell('article-verdict.settled-it-knows-luck-gets-this')
       : tell('article-verdict.of-not-settled-yet-it-may-be-luck', {
-          value: evidence.value.toFixed(1),
+          value: { number: evidence.value, digits: 1 },
           SETTLED,
         });
   return tell('article-verdict.of-hidden-runs-right', {
@@ -70,7 +71,7 @@ function fixedVerdict(all: readonly PickRun[], fixed: number): string {
   if (runs.length < fixed)
     return tell('article-verdict.of-the-runs-fixed-beforehand-are', { runsCount: runs.length, fixed });
   const luck = luckOf(runs);
-  if (!luck.ok) return luck.message;
+  if (!luck.ok) return wordsOf(luck.message);
   const share =
     luck.value < 0.001
       ? tell('article-verdict.fewer-than-1-of-1000')

@@ -23,7 +23,8 @@ import {
   startToday,
 } from '@/data/read';
 import { record, startBout } from '@/data/write';
-import { Button, buttonClass, SelectField, Sheet, SIGN_WORDS, SignNote, TextField, writeDay } from '@/ui';
+import { Button, buttonClass, SelectField, Sheet, SIGN_WORDS, SignNote, TextField } from '@/ui';
+import { wordsOf, writeDay } from '@/words';
 import { GapNote, OffWork } from './before-notes';
 import { Debrief } from './debrief';
 import { TickedCautions } from './ticked-cautions';
@@ -109,7 +110,7 @@ export function BeforeCard({ element, work, evidence, stands, last, dogs }: Prop
         {standing.map(({ id, day, reason, bout }) => (
           <SignNote
             key={id}
-            words={`${writeDay(day)}: ${reason}`}
+            words={`${writeDay(day)}: ${wordsOf(reason)}`}
             onDismiss={(why) =>
               void done(
                 tell('before-card.it-no-longer-holds'),
@@ -199,7 +200,7 @@ export function BeforeCard({ element, work, evidence, stands, last, dogs }: Prop
               label={tell('before-card.temperature')}
               hint={tell('before-card.for-example-18-c-or-65-f')}
               value={weather.temperature}
-              problem={temperature.ok ? undefined : temperature.message}
+              problem={temperature.ok ? undefined : wordsOf(temperature.message)}
               onChange={(event) => setWeather({ ...weather, temperature: event.target.value })}
             />
           </div>
@@ -226,7 +227,7 @@ function SetOut({ element, criteria }: { readonly element: ElementRecord; readon
   return (
     <p className="leading-snug">
       <span className="font-semibold">{tell('before-card.set-out')} </span>
-      {element.axes.map((axis) => axisInWords(axis, criteria[axis.key] ?? axis.start)).join('; ')}.
+      {element.axes.map((axis) => wordsOf(axisInWords(axis, criteria[axis.key] ?? axis.start))).join('; ')}.
       {element.setOut !== '' && ` ${element.setOut}`}
     </p>
   );

@@ -1,6 +1,7 @@
 import { isBodyWork } from '@/core/breakdown';
 import type { Dog, ElementRecord, Gap } from '@/data/read';
-import { Notice, writeDay } from '@/ui';
+import { Notice } from '@/ui';
+import { writeDay } from '@/words';
 import { tell } from './words';
 
 /** A dog that is off work is asked nothing; what it waits for stands here. */

@@ -3,6 +3,7 @@ import { CALLS, CALLS_AHEAD, type CallKind, callOrder } from '@/core/coaching';
 import type { WordReach } from '@/core/evidence';
 import type { Call, Paid, StandingRep } from '@/core/log';
 import { mixSeed, type Result, seeded, seedFromText } from '@/core/shared';
+import { wordsOf } from '@/words';
 import type { ChipRow } from './chips';
 import { tell } from './words';
 
@@ -79,7 +80,7 @@ function ownReach(
 ): { readonly asks: Criteria; readonly words: string } | null {
   const own = reach?.words.find((one) => one.word === word);
   if (!reach || !own || own.value >= reach.asked) return null;
-  return { asks: { [reach.axis.key]: own.value }, words: writeValue(reach.axis, own.value) };
+  return { asks: { [reach.axis.key]: own.value }, words: wordsOf(writeValue(reach.axis, own.value)) };
 }
 
 const seconds = (words: string): number => Number.parseFloat(words);

@@ -24,7 +24,7 @@ export type ChipRow = {
 export const ROWS_SHOWN = 2;
 
 const ACTION_WORDS: Readonly<Record<string, string>> = {
-  stood: 'stood',
+  stood: tell('chips.stood'),
   'walked-off': tell('chips.walked-off'),
   'came-back': tell('chips.came-back'),
   'out-of-sight': tell('chips.went-out-of-sight'),
@@ -114,6 +114,21 @@ export function chipsSaid(
     ),
   );
 }
+
+/** What was said of a rep by its chips, in the words of their rows: "you walked off", "side left hand". */
+export function chipsInWords(
+  element: ElementRecord,
+  bout: Pick<DatedBout, 'conditions' | 'away'>,
+  { asked }: Pick<StandingRep, 'asked'>,
+): string[] {
+  const rows = chipRows(element, bout, asked.criteria, true, asked.chips, []);
+  return Object.entries(asked.chips).map(([key, value]) => {
+    const row = rows.find((one) => one.key === key);
+    const words = row?.options.find((one) => one.value === value)?.words ?? value;
+    return `${(row?.title ?? CHIP_TITLES[key] ?? key).toLowerCase()} ${words}`;
+  });
+}
+const CHIP_TITLES: Readonly<Record<string, string>> = { [WORD_CHIP]: tell('chips.word') };
 
 const NEVER_INSTEAD: ReadonlySet<string> = new Set([PLACE_CHIP, HANDLER_CHIP, ACTION_CHIP]);
 

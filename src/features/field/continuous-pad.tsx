@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import type { LegsSeen } from '@/core/log';
 import { type FaultRef, faultText, sameFault } from '@/core/rulebooks';
 import { Button } from '@/ui';
+import { wordsOf } from '@/words';
 import type { PadView } from './pad-view';
 import type { PadActions } from './use-pad-actions';
 import { tell } from './words';
@@ -71,7 +72,7 @@ export function ContinuousPad({ legs, view, actions }: Props) {
               className="justify-between px-3 text-left"
               onClick={() => stamp(fault.ref)}
             >
-              {fault.label}
+              {wordsOf(fault.label)}
               {times > 0 && <span className="font-bold">{times}</span>}
             </Button>
           );

@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { useKennel } from '@/data/live';
 import type { DatedBout } from '@/data/read';
 import { debriefBout } from '@/data/write';
-import { TextField, writeDay } from '@/ui';
+import { TextField } from '@/ui';
+import { writeDay } from '@/words';
 import { tell } from './words';
 
 /**

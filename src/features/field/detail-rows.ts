@@ -263,11 +263,11 @@ const cuesRow = (title: string, why: 'needed' | 'slip' | 'meant', judging: Judge
     ],
   );
 const PURPOSE_WORDS: Readonly<Record<(typeof PURPOSES)[number], string>> = {
-  training: 'training',
-  'warm-up': 'warm-up',
-  filler: 'filler',
+  training: tell('detail-rows.training'),
+  'warm-up': tell('detail-rows.warm-up'),
+  filler: tell('detail-rows.an-easy-one'),
   probe: tell('detail-rows.a-probe'),
-  rehearsal: 'rehearsal',
+  rehearsal: tell('detail-rows.rehearsal'),
 };
 const PURPOSE = row(
   tell('detail-rows.this-was'),

@@ -1,6 +1,7 @@
 import { type Criteria, describePlace } from '@/core/breakdown';
 import { faultText, sameFault } from '@/core/rulebooks';
 import type { NamedFault } from '@/data/read';
+import { wordsOf } from '@/words';
 import { adviceLines } from './advice-lines';
 import type { PadView } from './pad-view';
 
@@ -28,9 +29,10 @@ export function endOf(view: PadView): EndView {
     tally: view.tally,
     dogs: timesOf(view, (fault) => fault.by !== 'handler'),
     handlers: timesOf(view, (fault) => fault.by === 'handler'),
-    stands: describePlace(view.ladder, view.criteria),
-    step: main && to ? { to, place: describePlace(view.ladder, to), why: main.reason } : null,
-    halt: halt?.reason ?? null,
+    stands: wordsOf(describePlace(view.ladder, view.criteria)),
+    step:
+      main && to ? { to, place: wordsOf(describePlace(view.ladder, to)), why: wordsOf(main.reason) } : null,
+    halt: wordsOf(halt?.reason ?? null),
   };
 }
 
@@ -38,7 +40,7 @@ function timesOf({ flaws, misses, reps }: PadView, whose: (fault: NamedFault) =>
   const named = new Map([...flaws, ...misses].filter(whose).map((fault) => [faultText(fault.ref), fault]));
   return [...named.values()]
     .map(({ label, ref }) => ({
-      label,
+      label: wordsOf(label),
       count: reps.filter(({ judged }) => judged.faults.some((one) => sameFault(one, ref))).length,
     }))
     .filter(({ count }) => count > 0)

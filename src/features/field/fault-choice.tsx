@@ -2,6 +2,7 @@ import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { type FaultRef, faultText, sameFault } from '@/core/rulebooks';
 import type { NamedFault } from '@/data/read';
 import { Button } from '@/ui';
+import { wordsOf } from '@/words';
 import { letGo } from './tap-button';
 import type { PadActions } from './use-pad-actions';
 import { tell } from './words';
@@ -52,7 +53,7 @@ export function FaultChoice({ faults, noted, actions, of, onBack }: Props) {
           >
             <span className="min-w-6 text-ink-soft">{i + 1}</span>
             <span>
-              {fault.label}
+              {wordsOf(fault.label)}
               {fault.by === 'handler' && tell('fault-choice.handler')}
               {noted.some((one) => sameFault(one, fault.ref)) && tell('fault-choice.only-noted-here')}
             </span>

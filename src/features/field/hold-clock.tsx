@@ -42,7 +42,7 @@ export function HoldClock({ asked }: { readonly asked: number }) {
         ) : held === null ? (
           ''
         ) : (
-          tell('hold-clock.held-s', { held: held.toFixed(1) })
+          tell('hold-clock.held-s', { held: { number: held, digits: 1 } })
         )}
       </span>
     </button>

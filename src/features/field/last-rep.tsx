@@ -2,6 +2,7 @@ import { ToggleGroup } from 'radix-ui';
 import type { Cause } from '@/core/log';
 import { faultText, sameFault } from '@/core/rulebooks';
 import { Button } from '@/ui';
+import { wordsOf } from '@/words';
 import { othersOf } from './chips';
 import { useHand } from './hand-store';
 import type { PadView } from './pad-view';
@@ -158,7 +159,7 @@ function MoreFaults({ view, actions }: Props) {
             className={CHIP}
             onClick={() => actions.tap({ tap: 'also', fault: fault.ref })}
           >
-            {fault.label}
+            {wordsOf(fault.label)}
           </button>
         ))}
       </div>

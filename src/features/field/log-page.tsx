@@ -29,8 +29,9 @@ import {
   Sheet,
   SIGN_WORDS,
   TextField,
-  writeDay,
 } from '@/ui';
+import { wordsOf, writeDay } from '@/words';
+import { ADVICE_NAMES } from './advice-lines';
 import { RepRow } from './rep-row';
 import { TypeIn } from './type-in';
 import { tell } from './words';
@@ -121,7 +122,7 @@ function BoutSheet({ element, faults, logged, facts }: SheetProps) {
       title={writeDay(bout.day)}
       aside={[
         tell('log-page.reps', { repsCount: folded.reps.length }),
-        bout.away ? 'away' : '',
+        bout.away ? tell('log-page.away') : '',
         ...conditions,
       ]
         .filter(Boolean)
@@ -276,7 +277,7 @@ function AdviceThen({ advice }: { readonly advice: readonly Advice[] }) {
   return (
     <p className="text-sm leading-snug text-ink-soft">
       {tell('log-page.advice-then', {
-        told: told.map((one) => `${one.kind.replace('-', ' ')}. ${one.reason}`).join(' '),
+        told: told.map((one) => `${ADVICE_NAMES[one.kind]} ${wordsOf(one.reason)}`).join(' '),
       })}
     </p>
   );

@@ -25,6 +25,7 @@ import {
   namedFaults,
 } from '@/data/read';
 import { type RepMark, standingMark } from '@/ui';
+import { wordsOf } from '@/words';
 import { type ChipRow, chipRows } from './chips';
 import { probeOf, withProbe } from './probe-view';
 import { type Proposal, proposalOf } from './proposal';
@@ -150,7 +151,7 @@ export function padView(
     asked: element.axes.map((axis) => ({
       key: axis.key,
       title: axis.title,
-      value: askedOf(axis, criteria[axis.key] ?? axis.start),
+      value: wordsOf(askedOf(axis, criteria[axis.key] ?? axis.start)),
     })),
     marks: reps.map((rep) => standingMark(rep, label(rep))),
     tally: tallyOf(reps),
@@ -195,7 +196,7 @@ function byFrequency(faults: readonly NamedFault[], seen: readonly FaultCount[])
 }
 
 function faultsInWords({ judged }: StandingRep, faults: readonly NamedFault[]): string | null {
-  const names = judged.faults.flatMap((fault) => faultLabel(faults, fault) ?? []);
+  const names = judged.faults.flatMap((fault) => faultLabel(faults, fault) ?? []).map(wordsOf);
   return names.length === 0 ? null : names.join(' and ');
 }
 

@@ -7,6 +7,7 @@ import type { CoachFacts, Entry } from '@/core/log';
 import { useKennelWithDog } from '@/data/live';
 import { type DatedBout, type Dog, type DogWork, type ElementRecord, keptOn } from '@/data/read';
 import { Button, Notice, RepMarks, Rod, SIGN_WORDS, saveText } from '@/ui';
+import { wordsOf } from '@/words';
 import { AdviceLine } from './advice-line';
 import { CalledNow, Caller } from './caller';
 import { useCaller } from './caller-store';
@@ -230,7 +231,7 @@ function Unsaved({ actions, day }: { readonly actions: Actions; readonly day: st
     saveText(`regulon-rep-${day}.json`, JSON.stringify(unsaved, null, 1), 'application/json');
   return (
     <Notice tone="alert" role="alert">
-      {failure.message}
+      {wordsOf(failure.message)}
       {unsaved && (
         <Button size="big" className="mt-2" onClick={keep}>
           {tell('pad.keep-this-rep-in-a-file')}

@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import type { Judged } from '@/core/log';
-import { type Day, fail, isDay, ok, type Result } from '@/core/shared';
+import { type Day, fail, isDay, ok, type Result, say } from '@/core/shared';
+import { wordsOf } from '@/words';
 import { tell } from './words';
 
 const LETTERS: Readonly<Record<string, Judged['outcome']>> = { c: 'clean', f: 'flawed', m: 'miss' };
@@ -13,14 +14,14 @@ const MOST = 200;
  */
 export function readPaper(text: string): Result<Judged['outcome'][]> {
   const letters = text.toLowerCase().replace(/[\s,;/|]+/g, '');
-  if (letters === '') return fail('empty', '', tell('paper.write-the-reps-in-order-c-for'));
+  if (letters === '') return fail('empty', '', say('paper.write-the-reps-in-order-c-for'));
   const strange = [...letters].find((letter) => !(letter in LETTERS));
-  if (strange) return fail('letter', '', tell('paper.is-none-of-c-clean-f-flawed-m-miss', { strange }));
+  if (strange) return fail('letter', '', say('paper.is-none-of-c-clean-f-flawed-m-miss', { strange }));
   if (letters.length > MOST)
     return fail(
       'many',
       '',
-      tell('paper.reps-in-one-session-at-most-please', { lettersCount: letters.length, MOST }),
+      say('paper.reps-in-one-session-at-most-please', { lettersCount: letters.length, MOST }),
     );
   return ok([...letters].map((letter) => LETTERS[letter] as Judged['outcome']));
 }
@@ -38,7 +39,7 @@ export const paperFields = (today: Day) =>
       v.string(),
       v.rawCheck(({ dataset, addIssue }) => {
         const read = dataset.typed ? readPaper(dataset.value) : null;
-        if (read && !read.ok) addIssue({ message: read.message });
+        if (read && !read.ok) addIssue({ message: wordsOf(read.message) });
       }),
     ),
   });

@@ -25,6 +25,7 @@ import {
 } from '@/data/read';
 import { factsOf } from '@/data/read/coach-facts';
 import { keptOf } from '@/data/records/kept-evidence';
+import { wordsOf } from '@/words';
 import { adviceLines } from './advice-lines';
 import { confusedIn, nextCall } from './calls';
 import { type Grade, padView } from './pad-view';
@@ -173,7 +174,7 @@ export class Play {
       asks: this.called()?.asks ?? {},
     };
     const found = tapped(this.view, hand, tap);
-    this.refused = found.ok ? null : found.message;
+    this.refused = found.ok ? null : wordsOf(found.message);
     if (!found.ok || 'choose' in found) return this;
     this.write(found.said);
     if (found.said.kind === 'rep') {
@@ -293,7 +294,7 @@ export class Play {
     const { signs, main, end, rest } = adviceLines(this.view.advice);
     return [...signs, main, end, rest]
       .filter((one) => one !== null)
-      .map((one) => `${one.kind}: ${one.reason}`)
+      .map((one) => `${one.kind}: ${wordsOf(one.reason)}`)
       .join('\n')
       .replaceAll('\u00a0', ' ');
   }

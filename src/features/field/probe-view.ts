@@ -1,6 +1,7 @@
 import { describePlace, type Ladder, placeOn } from '@/core/breakdown';
 import { type Advice, type ColdProbe, coldProbe, PROBE_REPS } from '@/core/coaching';
 import type { StandingRep } from '@/core/log';
+import { say } from '@/core/shared';
 import { tell } from './words';
 
 /**
@@ -31,7 +32,7 @@ function probeAdvice(probe: ColdProbe, ladder: Ladder): Advice {
   if (probe.kind === 'asking')
     return {
       kind: 'probe',
-      reason: tell('probe-view.what-is-left-rep-of-at-most-here', {
+      reason: say('probe-view.what-is-left-rep-of-at-most-here', {
         done: probe.done + 1,
         PROBEREPS: PROBE_REPS,
         describePlace: describePlace(ladder, ladder.rungs[probe.rung]?.criteria ?? {}),
@@ -42,11 +43,11 @@ function probeAdvice(probe: ColdProbe, ladder: Ladder): Advice {
     return {
       kind: 'drop-back',
       to: 0,
-      reason: tell('probe-view.nothing-that-counts-on-is-left-so', { of }),
+      reason: say('probe-view.nothing-that-counts-on-is-left-so', { of }),
     };
   return {
     kind: 'drop-back',
     to: probe.survived,
-    reason: tell('probe-view.what-is-left-reaches-to-step-so', { of, survived: probe.survived + 1 }),
+    reason: say('probe-view.what-is-left-reaches-to-step-so', { of, survived: probe.survived + 1 }),
   };
 }

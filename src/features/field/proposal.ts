@@ -1,6 +1,7 @@
 import { askedOf, measuredAs, writeValue } from '@/core/breakdown';
 import { type Judging, missedOf, type StandingRep } from '@/core/log';
 import { type ElementRecord, faultLabel, type NamedFault } from '@/data/read';
+import { wordsOf } from '@/words';
 import { measuredInWords } from './rep-words';
 import { tell } from './words';
 
@@ -21,7 +22,8 @@ export function proposalOf(
   if (judged.proposed === null) return null;
   const missed = missedOf(judging, asked.criteria, seen);
   const words = missed.map(({ what, value, asked: limit, fault }) => {
-    const name = faultLabel(faults, fault)?.toLowerCase() ?? tell('proposal.past-what-is-asked');
+    const label = faultLabel(faults, fault);
+    const name = label === null ? tell('proposal.past-what-is-asked') : wordsOf(label).toLowerCase();
     if (what === 'cues') return tell('proposal.cues-allowed', { value, limit, name });
     const axis = element.axes.find((one) => measuredAs(one) === what);
     return tell('proposal.asked', {

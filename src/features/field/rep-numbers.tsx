@@ -3,6 +3,7 @@ import { measuredAs } from '@/core/breakdown';
 import type { Measure, StandingRep } from '@/core/log';
 import { parseOne, type Quantity } from '@/core/shared';
 import { Button, TextField } from '@/ui';
+import { wordsOf } from '@/words';
 import type { PadView } from './pad-view';
 import type { Tap } from './tap';
 import { tell } from './words';
@@ -92,7 +93,7 @@ function NumberLine({ field, rep, onSay }: Pick<Props, 'rep' | 'onSay'> & { read
           inputMode="decimal"
           value={text}
           placeholder={`e.g. 4.5 ${field.unit}`}
-          problem={read && !read.ok ? read.message : undefined}
+          problem={read && !read.ok ? wordsOf(read.message) : undefined}
           onChange={(event) => setText(event.target.value)}
           onKeyDown={(event) => event.key === 'Enter' && take()}
         />

@@ -5,8 +5,9 @@ import { faultText } from '@/core/rulebooks';
 import { useKennelWithDog } from '@/data/live';
 import { type DatedBout, type ElementRecord, judgingOf, type NamedFault } from '@/data/read';
 import { record } from '@/data/write';
-import { SelectField, writeDay } from '@/ui';
-import { chipRows } from './chips';
+import { SelectField } from '@/ui';
+import { wordsOf, writeDay, writeDigits } from '@/words';
+import { chipRows, chipsInWords } from './chips';
 import { Details, type DetailsProps } from './details';
 import { gradedBy, holdOf, isAngled, isWorn } from './pad-view';
 import { whyNotCounted } from './rep-words';
@@ -73,7 +74,9 @@ export function RepRow({ rep, place, element, faults, bout, rewards }: RowProps)
     <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
       <span className="w-8 font-semibold">{place}</span>
       <span className="w-44 text-sm leading-tight text-ink-soft">
-        {element.axes.map((axis) => writeValue(axis, asked.criteria[axis.key] ?? axis.start)).join(', ')}
+        {element.axes
+          .map((axis) => wordsOf(writeValue(axis, asked.criteria[axis.key] ?? axis.start)))
+          .join(', ')}
       </span>
       {select('outcome', judged.outcome, outcomesOf(judged), (outcome) =>
         amend({ judged: { outcome, faults: [] } }),
@@ -84,7 +87,7 @@ export function RepRow({ rep, place, element, faults, bout, rewards }: RowProps)
           named ? faultText(named) : '',
           [
             ['', tell('rep-row.not-named')],
-            ...fitting.map((fault) => [faultText(fault.ref), fault.label] as const),
+            ...fitting.map((fault) => [faultText(fault.ref), wordsOf(fault.label)] as const),
           ],
           nameFault,
         )}
@@ -101,9 +104,9 @@ export function RepRow({ rep, place, element, faults, bout, rewards }: RowProps)
       </label>
       <span className="text-sm text-ink-soft">
         {[
-          latency === undefined ? '' : `${latency.toFixed(1)} s`,
-          ...Object.entries(asked.chips).map(([key, value]) => `${key.toLowerCase()} ${value}`),
-          rep.corrected ? 'corrected' : '',
+          latency === undefined ? '' : `${writeDigits(latency, 1)} s`,
+          ...chipsInWords(element, bout, rep),
+          rep.corrected ? tell('rep-row.corrected') : '',
           why === null ? '' : tell('rep-row.does-not-count', { why }),
         ]
           .filter(Boolean)

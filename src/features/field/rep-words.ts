@@ -1,7 +1,7 @@
 import type { Timing } from '@/core/coaching';
 import type { Aid, Cause, Handled, StandingRep } from '@/core/log';
 import { repCounts } from '@/core/log';
-import { NO_BREAK } from '@/core/shared';
+import { NO_BREAK, writeDigits, writeNumber } from '@/words';
 import type { Link } from './pad-view';
 import { tell } from './words';
 
@@ -45,14 +45,25 @@ const PURPOSE_REASONS: Readonly<Record<Exclude<StandingRep['purpose'], 'training
 };
 
 const secondsInWords = (before: string, seconds: number | undefined): string =>
-  seconds === undefined ? '' : `${before}${seconds.toFixed(1)} s`;
+  seconds === undefined ? '' : `${before}${writeDigits(seconds, 1)} s`;
+
+export const OUTCOME_WORDS = {
+  clean: tell('rep-words.outcome-clean'),
+  flawed: tell('rep-words.outcome-flawed'),
+  miss: tell('rep-words.outcome-miss'),
+  none: tell('rep-words.neither'),
+} as const;
 
 /** A rep as it stands, in words. */
 export function repInWords(rep: StandingRep, fault: string | null, links: readonly Link[]): string {
   const { seen, judged } = rep;
   const { outcome, cause, aids } = judged;
   const said =
-    outcome === 'none' ? (seen.endedBy === 'handler' ? tell('rep-words.ended-by-you') : 'neither') : outcome;
+    outcome === 'none'
+      ? seen.endedBy === 'handler'
+        ? tell('rep-words.ended-by-you')
+        : tell('rep-words.neither')
+      : OUTCOME_WORDS[outcome];
   const broke = seen.run?.kind === 'chain' ? seen.run.brokeAt : null;
   const why = whyNotCounted(rep);
   const parts = [
@@ -76,12 +87,12 @@ export function repInWords(rep: StandingRep, fault: string | null, links: readon
 }
 
 export const AID_WORDS: Readonly<Record<Exclude<Aid, 'unsaid'>, string>> = {
-  hand: 'hand',
-  lead: 'lead',
+  hand: tell('rep-words.hand'),
+  lead: tell('rep-words.lead'),
   food: tell('rep-words.food-shown'),
-  nearer: 'nearer',
+  nearer: tell('rep-words.nearer'),
   line: tell('rep-words.a-line-to-follow'),
-  voice: 'voice',
+  voice: tell('rep-words.voice'),
   person: tell('rep-words.a-second-person'),
   guide: tell('rep-words.platform-poles-wall'),
 };
@@ -92,7 +103,7 @@ const aidsInWords = (aids: readonly Aid[]): string => {
 };
 
 export const HANDLED_WORDS: Readonly<Record<Handled, string>> = {
-  nothing: 'nothing',
+  nothing: tell('rep-words.nothing'),
   'error-word': tell('rep-words.error-word'),
   again: tell('rep-words.again-at-once'),
   'put-back': tell('rep-words.put-it-back'),
@@ -119,8 +130,8 @@ function runInWords({ seen, asked }: StandingRep): string {
     .flatMap((way) => {
       const time = seen.measured[way]?.value;
       if (time === undefined) return [];
-      const speed = metres && time > 0 ? ` (${(metres / time).toFixed(1)}${NO_BREAK}m/s)` : '';
-      return [tell('rep-words.in-s', { way, time: time.toFixed(1), speed })];
+      const speed = metres && time > 0 ? ` (${writeDigits(metres / time, 1)}${NO_BREAK}m/s)` : '';
+      return [tell('rep-words.in-s', { out: way === 'out', time: { number: time, digits: 1 }, speed })];
     })
     .join(', ');
 }
@@ -154,7 +165,7 @@ export const TIMING_WORDS: Readonly<Record<Timing, string>> = {
 /** A measured value: degrees, or centimetres from the place, or seconds. */
 export const measuredInWords = (what: string, value: number): string =>
   what === 'angle'
-    ? `${Number(Math.abs(value).toPrecision(3))}°`
+    ? `${writeNumber(Number(Math.abs(value).toPrecision(3)))}°`
     : what === 'offset'
-      ? `${Number((Math.abs(value) * 100).toPrecision(3))}${NO_BREAK}cm`
-      : `${value.toFixed(1)}${NO_BREAK}s`;
+      ? `${writeNumber(Number((Math.abs(value) * 100).toPrecision(3)))}${NO_BREAK}cm`
+      : `${writeDigits(value, 1)}${NO_BREAK}s`;

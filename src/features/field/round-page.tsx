@@ -25,7 +25,8 @@ import {
   workOf,
 } from '@/data/read';
 import { record, startBout } from '@/data/write';
-import { Button, buttonClass, Notice, PageHead, SignNote, writeDay } from '@/ui';
+import { Button, buttonClass, Notice, PageHead, SignNote } from '@/ui';
+import { writeDay } from '@/words';
 import { Pad } from './pad';
 import { usePad } from './pad-store';
 import { RoundBoard } from './round-board';

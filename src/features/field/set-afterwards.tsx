@@ -3,6 +3,7 @@ import type { Judged } from '@/core/log';
 import { faultText, sameFault } from '@/core/rulebooks';
 import type { NamedFault } from '@/data/read';
 import { Button, Dialog, RepMarks, repMark, SelectField, SIGN_WORDS } from '@/ui';
+import { wordsOf } from '@/words';
 import { judgementFor } from './judgements';
 import { usePad } from './pad-store';
 import type { PadView } from './pad-view';
@@ -122,7 +123,7 @@ function FaultOf({
             className="min-h-14 border-2 border-ink bg-sheet px-2 text-base leading-tight aria-pressed:bg-ink aria-pressed:font-bold aria-pressed:text-paper"
             onClick={() => onName(fault)}
           >
-            {fault.label}
+            {wordsOf(fault.label)}
           </button>
         ))}
       </div>

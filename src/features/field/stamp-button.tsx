@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { writeDigits } from '@/words';
 import { KeyHint } from './keys';
 import { latencyOf, markerOf, type Stamps, usePad } from './pad-store';
 import { letGo } from './tap-button';
@@ -43,11 +44,11 @@ function Stamped({ stamps }: { readonly stamps: Stamps }) {
     marker === null
       ? ''
       : latency === null
-        ? tell('stamp-button.marked-at-s', { marker: marker.toFixed(1) })
-        : tell('stamp-button.marked-s-after', { marker: (marker - latency).toFixed(1) });
+        ? tell('stamp-button.marked-at-s', { marker: { number: marker, digits: 1 } })
+        : tell('stamp-button.marked-s-after', { marker: { number: marker - latency, digits: 1 } });
   return (
     <>
-      {latency === null ? '' : `${latency.toFixed(2)} s`}
+      {latency === null ? '' : `${writeDigits(latency, 2)} s`}
       {after !== '' && <span className="block text-right text-base font-normal">{after}</span>}
     </>
   );
@@ -59,5 +60,5 @@ export function Running({ since }: { readonly since: number }) {
     const timer = setInterval(() => setNow(performance.now()), 100);
     return () => clearInterval(timer);
   }, []);
-  return <span aria-hidden="true">{Math.max(0, (now - since) / 1000).toFixed(1)} s</span>;
+  return <span aria-hidden="true">{writeDigits(Math.max(0, (now - since) / 1000), 1)} s</span>;
 }

@@ -1,3 +1,4 @@
+import './words';
 import { type Criteria, measuredAs } from '@/core/breakdown';
 import type { BodySign, Refusal, Stage, Timing } from '@/core/coaching';
 import {
@@ -16,7 +17,7 @@ import {
   type Seen,
 } from '@/core/log';
 import { type FaultRef, sameFault } from '@/core/rulebooks';
-import { type EntryId, type Failure, fail, type LevelId } from '@/core/shared';
+import { type EntryId, type Failure, fail, type LevelId, say } from '@/core/shared';
 import type { NamedFault } from '@/data/read';
 import { filledBy, paidBy } from './calls';
 import { chipsSaid } from './chips';
@@ -24,7 +25,6 @@ import { gradedJudgement, judgement, judgementFor, pickJudgement, timedJudgement
 import { latencyOf, markerOf, type Stamps, secondsFrom } from './pad-store';
 import { onlyMiss, type PadView } from './pad-view';
 import { amended } from './said-again';
-import { tell } from './words';
 
 /** What is on the pad and not yet in the log when somebody taps; `now` is the page's own clock. */
 export type InHand = Stamps & {
@@ -82,10 +82,10 @@ export type Tapped =
 const said = (one: Said): Tapped => ({ ok: true, said: one });
 
 /** A send for nothing teaches the dog that there is nothing: it is refused rather than logged. */
-const NOTHING_THERE = fail('nothing-laid', '', tell('tap.nothing-lies-there-lay-one-look'));
+const NOTHING_THERE = fail('nothing-laid', '', say('tap.nothing-lies-there-lay-one-look'));
 /** A pad of another kind said it: nothing is logged by guessing. */
-const NOT_HERE = fail('not-judged-so', '', tell('tap.this-element-is-not-judged-in-that'));
-const NO_REP = fail('no-rep', '', tell('tap.there-is-no-rep-yet-of-which-that'));
+const NOT_HERE = fail('not-judged-so', '', say('tap.this-element-is-not-judged-in-that'));
+const NO_REP = fail('no-rep', '', say('tap.there-is-no-rep-yet-of-which-that'));
 
 /**
  * What one tap says, from what the pad shows and what is in hand: pure, so that a whole lesson can be

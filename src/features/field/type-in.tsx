@@ -5,7 +5,8 @@ import type { Day } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import type { ElementRecord } from '@/data/read';
 import { typeInBout } from '@/data/write';
-import { Button, SelectField, Sheet, TextField, writeDay } from '@/ui';
+import { Button, SelectField, Sheet, TextField } from '@/ui';
+import { wordsOf, writeDay } from '@/words';
 import { type PaperFields, paperFields, readPaper } from './paper';
 import { tell } from './words';
 
@@ -45,7 +46,10 @@ export function TypeIn({ element }: { readonly element: ElementRecord }) {
         <SelectField
           label={tell('type-in.rung')}
           value={watch('rung')}
-          options={ladder.rungs.map((_, i) => ({ value: String(i), words: describeRung(ladder, i) }))}
+          options={ladder.rungs.map((_, i) => ({
+            value: String(i),
+            words: wordsOf(describeRung(ladder, i)),
+          }))}
           onChange={(rung) => setValue('rung', rung)}
         />
         <SelectField

@@ -2,7 +2,8 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useKennel } from '@/data/live';
 import { listApart, RECORD_TITLES, type Tables } from '@/data/read';
 import { decide } from '@/data/write';
-import { Button, Sheet, writeInstant } from '@/ui';
+import { Button, Sheet } from '@/ui';
+import { wordsOf, writeInstant } from '@/words';
 import { tell } from './words';
 
 type Apart = Tables['apart'][number];
@@ -58,7 +59,7 @@ function nameOf({ id, versions }: Apart): string {
   const record = versions.find((one) => one.record !== null)?.record ?? {};
   const called = [record.title, record.name, record.day].find((one) => typeof one === 'string');
   const table = RECORD_TITLES[id.slice(0, id.indexOf('/')) as keyof Tables] ?? tell('apart-sheet.record');
-  return called === undefined ? table : `${table} “${String(called)}”`;
+  return called === undefined ? wordsOf(table) : `${table} “${String(called)}”`;
 }
 
 const dayOf = ({ changed }: Version): string => writeInstant(changed.at);

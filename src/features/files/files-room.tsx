@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { type Failure, ok } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import { type KennelCounts, kennelCounts } from '@/data/read';
-import { Button, Dialog, FileButton, Notice, PageHead, Sheet, saveBlob, writeInstant } from '@/ui';
+import { Button, Dialog, FileButton, Notice, PageHead, Sheet, saveBlob } from '@/ui';
+import { wordsOf, writeInstant } from '@/words';
 import { type Brought, type FileAnswers, fileDesk } from '@/workers/client';
 import { ApartSheet } from './apart-sheet';
 import { type FileWork, useFileWork } from './use-file-work';
@@ -25,7 +26,7 @@ export function FilesRoom() {
     const file = await work.run({ kind: 'save', kennel: kennel.name, now: now() });
     if (!file.ok) return refuse('The kennel', file);
     saveBlob(`regulon-${kennel.name}-${today}.json`, file.value.file);
-    setAside(file.value.aside);
+    setAside(file.value.aside.map(wordsOf));
   };
   const look = async (file: File): Promise<void> => {
     setRefused(null);
@@ -65,7 +66,7 @@ export function FilesRoom() {
             <Notice tone="alert" role="alert">
               <span className="font-semibold">
                 {tell('files-room.the-file-is-whole-but-for-that', {
-                  count: count(aside.length, 'record'),
+                  count: tell('files-room.n-record', { n: aside.length }),
                 })}{' '}
               </span>
               {tell('files-room.they-lie-in-it-apart-as-they-are', { aside: aside.slice(0, 5).join(' ') })}
@@ -91,7 +92,7 @@ export function FilesRoom() {
                 <span className="font-semibold">
                   {tell('files-room.nothing-has-changed', { name: refused.name })}
                 </span>{' '}
-                {refused.failure.message}
+                {wordsOf(refused.failure.message)}
               </Notice>
             </div>
           )}
@@ -164,7 +165,7 @@ function Working({ work: { said, stop } }: { readonly work: FileWork }) {
   if (!said) return null;
   return (
     <p role="status" className="mt-4 flex flex-wrap items-center gap-3 leading-snug">
-      {said.doing} …{said.share === null ? '' : ` ${Math.round(said.share * 100)} %`}
+      {wordsOf(said.doing)} …{said.share === null ? '' : ` ${Math.round(said.share * 100)} %`}
       <Button onClick={stop}>{tell('files-room.stop')}</Button>
     </p>
   );
@@ -174,10 +175,10 @@ function Contents({ counts }: { readonly counts: KennelCounts }) {
   const { dogs, elements, bouts, reps, ruleBooks, trials } = counts;
   const lines = [
     `${dogs.length === 1 ? tell('files-room.1-dog') : tell('files-room.dogs', { dogsCount: dogs.length })}${dogs.length > 0 ? `: ${dogs.join(', ')}` : ''}`,
-    count(elements, 'element'),
-    `${count(bouts, 'session')}, ${count(reps, 'rep')}`,
-    count(ruleBooks, tell('files-room.rule-book')),
-    count(trials, 'trial'),
+    tell('files-room.n-element', { n: elements }),
+    `${tell('files-room.n-session', { n: bouts })}, ${tell('files-room.n-rep', { n: reps })}`,
+    tell('files-room.n-rule-book', { n: ruleBooks }),
+    tell('files-room.n-trial', { n: trials }),
   ];
   return (
     <ul className="text-lg leading-snug">
@@ -195,15 +196,19 @@ function inWords({ bouts, entries, changed, apart }: NonNullable<Brought>): stri
     bouts === 0 && entries === 0
       ? tell('files-room.no-session-in-it-is-new')
       : tell('files-room.added-and', {
-          count: count(bouts, 'session'),
-          count2: count(entries, 'entry').replace('entrys', 'entries'),
+          count: tell('files-room.n-session', { n: bouts }),
+          count2: tell('files-room.n-entries', { n: entries }),
         }),
     changed > 0
-      ? tell('files-room.had-been-changed-or-removed-there', { count: count(changed, 'record') })
+      ? tell('files-room.had-been-changed-or-removed-there', {
+          count: tell('files-room.n-record', { n: changed }),
+        })
       : '',
-    apart > 0 ? tell('files-room.had-been-changed-on-both-sides', { count: count(apart, 'record') }) : '',
+    apart > 0
+      ? tell('files-room.had-been-changed-on-both-sides', {
+          count: tell('files-room.n-record', { n: apart }),
+        })
+      : '',
   ];
   return parts.filter(Boolean).join(' ');
 }
-
-const count = (n: number, word: string): string => `${n.toLocaleString('en')} ${word}${n === 1 ? '' : 's'}`;

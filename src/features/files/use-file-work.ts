@@ -1,7 +1,7 @@
+import './words';
 import { useRef, useState } from 'react';
-import type { Result } from '@/core/shared';
+import { type Result, say } from '@/core/shared';
 import { type FileAnswers, type FileSaid, type FileTask, fileDesk } from '@/workers/client';
-import { tell } from './words';
 
 export type FileWork = {
   /** What is being done; null when nothing is. */
@@ -21,7 +21,7 @@ export function useFileWork(): FileWork {
       stop.current?.abort();
       const mine = new AbortController();
       stop.current = mine;
-      setSaid({ doing: tell('use-file-work.beginning'), share: null });
+      setSaid({ doing: say('use-file-work.beginning'), share: null });
       const result = await fileDesk.ask(task, {
         signal: mine.signal,
         onSaid: (one) => stop.current === mine && setSaid(one),

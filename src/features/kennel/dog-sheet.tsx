@@ -8,15 +8,15 @@ import { useDogChange } from './use-dog-change';
 import { tell } from './words';
 
 const SIZES: readonly (readonly [NonNullable<Dog['size']>, string])[] = [
-  ['small', 'small'],
-  ['medium', 'medium'],
-  ['large', 'large'],
-  ['giant', 'giant'],
+  ['small', tell('dog-sheet.small')],
+  ['medium', tell('dog-sheet.medium')],
+  ['large', tell('dog-sheet.large')],
+  ['giant', tell('dog-sheet.giant')],
 ];
 const SIDES: readonly (readonly [NonNullable<Dog['betterSide']>, string])[] = [
-  ['left', 'left'],
-  ['right', 'right'],
-  ['neither', 'neither'],
+  ['left', tell('dog-sheet.left')],
+  ['right', tell('dog-sheet.right')],
+  ['neither', tell('dog-sheet.neither')],
 ];
 
 /** Who the dog is. What is not known stays open; nothing is assumed for it. */
@@ -59,8 +59,8 @@ export function DogSheet({ dog }: { readonly dog: Dog }) {
           label={tell('dog-sheet.short-nose')}
           value={dog.shortNosed === null ? null : dog.shortNosed ? 'yes' : 'no'}
           options={[
-            ['yes', 'yes'],
-            ['no', 'no'],
+            ['yes', tell('dog-sheet.yes')],
+            ['no', tell('dog-sheet.no')],
           ]}
           onTake={(answer) =>
             change({ shortNosed: answer === null ? null : answer === 'yes' }, tell('dog-sheet.build-changed'))

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useKennel, useKit } from '@/data/live';
 import { addKit, removeKit } from '@/data/write';
 import { Button, Sheet, TextField } from '@/ui';
+import { wordsOf } from '@/words';
 import { tell } from './words';
 
 /** What there is to train with. A ladder that needs something else says so. */
@@ -13,14 +14,11 @@ export function KitSheet() {
   const [problem, setProblem] = useState<string>();
   const add = async (): Promise<void> => {
     const added = await addKit(kennel, title);
-    setProblem(added.ok ? undefined : added.message);
+    setProblem(added.ok ? undefined : wordsOf(added.message));
     if (added.ok) setTitle('');
   };
   return (
-    <Sheet
-      title={tell('kit-sheet.kit')}
-      aside={kit ? `${kit.length} ${kit.length === 1 ? 'thing' : 'things'}` : ''}
-    >
+    <Sheet title={tell('kit-sheet.kit')} aside={kit ? tell('kit-sheet.things', { n: kit.length }) : ''}>
       <ul className="flex flex-wrap gap-2">
         {(kit ?? []).map((thing) => (
           <li key={thing.id} className="flex items-center border-2 border-rule pl-3">

@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { isDay } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import { type Dog, isOffWork } from '@/data/read';
-import { Button, Sheet, TextField, writeDay } from '@/ui';
+import { Button, Sheet, TextField } from '@/ui';
+import { writeDay } from '@/words';
 import { useDogChange } from './use-dog-change';
 import { tell } from './words';
 

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { VET_TOPICS, type VetTopic } from '@/core/planning';
 import type { Dog } from '@/data/read';
 import { Sheet, TextField } from '@/ui';
+import { wordsOf } from '@/words';
 import { useDogChange } from './use-dog-change';
 import { tell } from './words';
 
@@ -39,7 +40,7 @@ function Answer({ dog, topic }: { readonly dog: Dog; readonly topic: VetTopic })
   };
   return (
     <TextField
-      label={VET_TOPICS[topic]}
+      label={wordsOf(VET_TOPICS[topic])}
       value={text}
       placeholder={tell('vet-sheet.not-asked-yet')}
       onChange={(event) => setText(event.target.value)}

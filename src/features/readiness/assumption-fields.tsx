@@ -68,7 +68,7 @@ const FIELDS: readonly Field[] = [
     label: tell('assumption-fields.your-own-slips'),
     words: (a) =>
       tell('assumption-fields.of-the-elements-a-guess-worth-reps', {
-        handlerRate: (a.handlerRate * 100).toFixed(1),
+        handlerRate: { number: a.handlerRate * 100, digits: 1 },
         handlerWeight: a.handlerWeight,
       }),
     value: (a) => a.handlerRate,

@@ -31,13 +31,13 @@ export function HelpList({ help, state, sessions, pointsPerUnit }: Props) {
             </span>
             <span className="shrink-0 text-right leading-snug">
               <span className="font-semibold">
-                {tell('help-list.in-100', { gain: (one.gain * 100).toFixed(1) })}
+                {tell('help-list.in-100', { gain: { number: one.gain * 100, digits: 1 } })}
               </span>
               <span className="block text-sm text-ink-soft">
                 {tell('help-list.points-an-hour', {
-                  error: (one.error * 100).toFixed(1),
-                  units: (one.units * pointsPerUnit).toFixed(1),
-                  gainPerHour: (one.gainPerHour * 100).toFixed(1),
+                  error: { number: one.error * 100, digits: 1 },
+                  units: { number: one.units * pointsPerUnit, digits: 1 },
+                  gainPerHour: { number: one.gainPerHour * 100, digits: 1 },
                 })}
               </span>
             </span>

@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import { Sheet } from '@/ui';
+import { writeDigits } from '@/words';
 import type { LedgerExercise, LedgerRow } from './readiness-view';
 import { tell } from './words';
 
@@ -23,10 +24,13 @@ export function Ledger({ exercises, expected, maximum, line }: Props) {
             <span>{exercise.title}</span>
             <span>
               {exercise.kept >= 0
-                ? tell('ledger.kept-of', { kept: exercise.kept.toFixed(1), maximum: exercise.maximum })
+                ? tell('ledger.kept-of', {
+                    kept: { number: exercise.kept, digits: 1 },
+                    maximum: exercise.maximum,
+                  })
                 : tell('ledger.its-and-of-later-ones-lost', {
                     maximum: exercise.maximum,
-                    kept: (-exercise.kept).toFixed(1),
+                    kept: { number: -exercise.kept, digits: 1 },
                   })}
             </span>
           </h3>
@@ -65,7 +69,7 @@ function Row({ row }: { readonly row: LedgerRow }) {
               style={{ width: `${row.bar * 100}%` }}
             />
           </span>
-          <span className="text-right font-semibold">−{row.lost.toFixed(1)}</span>
+          <span className="text-right font-semibold">−{writeDigits(row.lost, 1)}</span>
         </summary>
         <div className="pb-3 pl-3">
           <p className="text-sm text-ink-soft">
@@ -84,7 +88,7 @@ function Row({ row }: { readonly row: LedgerRow }) {
             {row.faults.map((fault) => (
               <li key={fault.key} className="flex justify-between gap-4">
                 <span>{fault.label}</span>
-                <span>−{fault.lost.toFixed(2)}</span>
+                <span>−{writeDigits(fault.lost, 2)}</span>
               </li>
             ))}
           </ul>

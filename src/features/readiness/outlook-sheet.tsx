@@ -2,6 +2,7 @@ import { entryAdvice, type Readiness, readyBy } from '@/core/readiness';
 import { addDays, type Day, daysBetween } from '@/core/shared';
 import type { Trial } from '@/data/read';
 import { Plot, Sheet } from '@/ui';
+import { wordsOf } from '@/words';
 import { outlookInWords } from './readiness-view';
 import { tell } from './words';
 
@@ -45,7 +46,7 @@ export function OutlookSheet({
           tell('outlook-sheet.rehearse-what-is-missing-first-an')
         ) : (
           <>
-            <span className="font-bold">{ADVICE[advice.what]}</span> {advice.reason}
+            <span className="font-bold">{ADVICE[advice.what]}</span> {wordsOf(advice.reason)}
           </>
         )}
       </p>
@@ -57,7 +58,7 @@ export function OutlookSheet({
               : ready === today
                 ? tell('outlook-sheet.it-stands-at-70-in-100-or-more')
                 : tell('outlook-sheet.it-comes-to-70-in-100-about-in', { ready, x: x(ready) }),
-          average: average.toFixed(1),
+          average: { number: average, digits: 1 },
           sessionsPerWeek: trial.assumptions.sessionsPerWeek === null,
         })}
       </p>

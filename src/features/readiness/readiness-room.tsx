@@ -1,11 +1,12 @@
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { type Forecast, missingRehearsals, type Readiness, writeShare } from '@/core/readiness';
+import { type Forecast, missingRehearsals, type Readiness } from '@/core/readiness';
 import { prepareRules, type RuleBook, rulesTotal } from '@/core/rulebooks';
 import { daysBetween, type TrialId } from '@/core/shared';
 import { type DogState, useDog, useKennelWithDog } from '@/data/live';
 import type { Trial } from '@/data/read';
-import { Button, buttonClass, Histogram, Notice, PageHead, SelectField, Sheet, writeDay } from '@/ui';
+import { Button, buttonClass, Histogram, Notice, PageHead, SelectField, Sheet } from '@/ui';
+import { writeDay, writeDigits, writeShare } from '@/words';
 import { AssumptionFields } from './assumption-fields';
 import { HelpList } from './help-list';
 import { Ledger } from './ledger';
@@ -147,7 +148,7 @@ function FirstLook({ forecast, book }: { readonly forecast: Forecast; readonly b
       </p>
       <p className="mt-2 text-lg leading-snug">
         {tell('readiness-room.expected-score-of-the-finer-figure', {
-          expectedUnits: (forecast.expectedUnits * rules.pointsPerUnit).toFixed(0),
+          expectedUnits: { number: forecast.expectedUnits * rules.pointsPerUnit, digits: 0 },
           rulesTotal: rulesTotal(rules) * rules.pointsPerUnit,
         })}
       </p>
@@ -185,7 +186,7 @@ function Answer({ readiness, forecasting, book, trial, state, fresh }: AnswerPro
   const { forecast } = readiness;
   const rules = useMemo(() => prepareRules(book.rules, book.exercises), [book]);
   const { bins, lineAfter, line } = useMemo(() => histogramBins(forecast, rules), [forecast, rules]);
-  const points = (units: number): string => (units * rules.pointsPerUnit).toFixed(1);
+  const points = (units: number): string => writeDigits(units * rules.pointsPerUnit, 1);
   const maximum = rulesTotal(rules) * rules.pointsPerUnit;
   const runs = forecast.size.groups * forecast.size.runs;
   return (
@@ -209,8 +210,8 @@ function Answer({ readiness, forecasting, book, trial, state, fresh }: AnswerPro
           </p>
           <p className="mt-1 text-sm leading-snug text-ink-soft">
             {tell('readiness-room.simulated-trials-scored-by-the', {
-              toLocaleString: runs.toLocaleString('en'),
-              monteCarloError: (forecast.monteCarloError * 100).toFixed(1),
+              runs,
+              monteCarloError: { number: forecast.monteCarloError * 100, digits: 1 },
             })}
           </p>
           <h3 className="mt-4 border-b border-ink font-bold">

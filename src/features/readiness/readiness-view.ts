@@ -1,23 +1,23 @@
 import { buildLadder, placeOn } from '@/core/breakdown';
 import { coverOf } from '@/core/evidence';
-import { type Forecast, type OutlookPoint, type Readiness, writeShare } from '@/core/readiness';
+import type { Forecast, OutlookPoint, Readiness } from '@/core/readiness';
 import {
   cellTotal,
   type Fault,
   faultText,
   type PreparedExercise,
   type PreparedRules,
+  pointsOf,
   prepareRules,
   type RuleBook,
   type RuleExercise,
-  writePoints,
 } from '@/core/rulebooks';
 import type { ElementId } from '@/core/shared';
 import { logistic, logit } from '@/core/statistics';
 import type { DogState } from '@/data/live';
 import { type ElementRecord, faultLabel, namedFaults } from '@/data/read';
 import type { HistogramBin } from '@/ui';
-import { writeDay } from '@/ui';
+import { wordsOf, writeDay, writeNumber, writeShare } from '@/words';
 import { tell } from './words';
 
 export type LedgerRow = {
@@ -127,7 +127,11 @@ function faultRows(
         loss.exercise === scored.exercise &&
         scored.faults.some(({ fault }) => wanted(fault) && loss.fault.key === fault.id),
     )
-    .map((loss) => ({ key: faultText(loss.fault), label: loss.label, lost: loss.units * pointsPerUnit }))
+    .map((loss) => ({
+      key: faultText(loss.fault),
+      label: wordsOf(loss.label),
+      lost: loss.units * pointsPerUnit,
+    }))
     .sort((a, b) => b.lost - a.lost);
 }
 
@@ -151,7 +155,9 @@ export function histogramBins(
     if (low === line) lineAfter = bins.length - 0.5;
     const count = forecast.histogram.slice(low, high + 1).reduce((sum, one) => sum + one, 0);
     const label =
-      low === high ? writePoints(rules, low) : `${writePoints(rules, low)}–${writePoints(rules, high)}`;
+      low === high
+        ? writeNumber(pointsOf(rules, low))
+        : `${writeNumber(pointsOf(rules, low))}–${writeNumber(pointsOf(rules, high))}`;
     bins.push({ label, share: count / runs, passes: low >= line });
   }
   return { bins, lineAfter, line: rules.line === null ? null : rules.line * rules.pointsPerUnit };
@@ -246,8 +252,8 @@ export function failureReasons(
     .filter((failure) => failure.share > 0)
     .toSorted((a, b) => b.share - a.share)
     .map((failure) => ({
-      key: `${failure.code}${failure.exercise}${failure.message}`,
-      words: failure.message,
+      key: `${failure.code}${failure.exercise}${failure.message.say}`,
+      words: wordsOf(failure.message),
       share: writeShare(failure.share),
     }));
 }
@@ -280,7 +286,9 @@ function conditionsNeverMet(readiness: Readiness, state: DogState): string[] {
   return trainedElements(readiness, state).flatMap((element) => {
     const never = coverOf(state.evidence.get(element.id) ?? [], element.conditions)
       .filter((row) => element.conditions.some((condition) => condition.title === row.condition))
-      .flatMap((row) => row.never.map((option) => `${row.condition.toLowerCase()} ${option}`));
+      .flatMap((row) =>
+        row.never.map((option) => `${wordsOf(row.condition).toLowerCase()} ${wordsOf(option)}`),
+      );
     return never.length > 0
       ? [tell('readiness-view.never-with', { title: element.title, never: never.join(', ') })]
       : [];
@@ -296,8 +304,8 @@ function faultsOnlyNoted(readiness: Readiness, state: DogState): string[] {
     const named = namedFaults(element, state.work);
     const ladder = buildLadder(element);
     const { rung } = placeOn(ladder, state.stands.get(element.id) ?? {});
-    const noted = (ladder.rungs[rung]?.noted ?? []).map(
-      (fault) => faultLabel(named, fault)?.toLowerCase() ?? fault.key,
+    const noted = (ladder.rungs[rung]?.noted ?? []).map((fault) =>
+      wordsOf(faultLabel(named, fault) ?? fault.key).toLowerCase(),
     );
     return noted.length > 0
       ? [

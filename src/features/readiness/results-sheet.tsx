@@ -1,12 +1,13 @@
 import { valibotResolver } from '@hookform/resolvers/valibot';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useForm } from 'react-hook-form';
-import { calibrate, calibrationInWords, writeShare } from '@/core/readiness';
+import { calibrate, calibrationInWords } from '@/core/readiness';
 import type { Day } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import { type ForecastRecord, keptForecasts, type ResultRecord, type Trial } from '@/data/read';
 import { addResult, removeResult } from '@/data/write';
-import { Button, SelectField, Sheet, TextField, writeDay } from '@/ui';
+import { Button, SelectField, Sheet, TextField } from '@/ui';
+import { wordsOf, writeDay, writeShare } from '@/words';
 import { type ResultFields, readPoints, resultFields } from './trial-form';
 import { tell } from './words';
 
@@ -48,7 +49,7 @@ export function ResultsSheet({ trial }: { readonly trial: Trial }) {
         aria-label={tell('results-sheet.how-good-the-forecasts-are')}
         className="mb-3 leading-snug"
       >
-        {calibration.ok ? calibrationInWords(calibration.value) : calibration.message}
+        {wordsOf(calibration.ok ? calibrationInWords(calibration.value) : calibration.message)}
       </p>
       <NewResult trial={trial} />
     </Sheet>
@@ -85,7 +86,7 @@ function ResultLine({
                 points:
                   forecast.points === null
                     ? ''
-                    : tell('results-sheet.points', { points: forecast.points.toFixed(1) }),
+                    : tell('results-sheet.points', { points: { number: forecast.points, digits: 1 } }),
                 reps: forecast.reps,
               })
             : tell('results-sheet.no-forecast-had-been-given-before')}

@@ -1,10 +1,11 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
-import { DEFAULT_ASSUMPTIONS, type Readiness, writeShare } from '@/core/readiness';
+import { DEFAULT_ASSUMPTIONS, type Readiness } from '@/core/readiness';
 import { ok, type Result } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import { type ClassOfDog, classesOfDogs } from '@/data/read';
 import { newestOf, Sheet, useLatest } from '@/ui';
+import { writeShare } from '@/words';
 import { ask } from '@/workers/client';
 import { saferClasses } from './readiness-view';
 import { tell } from './words';

@@ -6,6 +6,7 @@ import { type DogState, useKennelWithDog } from '@/data/live';
 import { classEvidence, type Trial } from '@/data/read';
 import { keepForecast } from '@/data/write';
 import { type Latest, newestOf, useLatest } from '@/ui';
+import { wordsOf } from '@/words';
 import { ask, type Task } from '@/workers/client';
 
 /**
@@ -89,9 +90,9 @@ export function useForecast(trial: Trial, state: DogState, stopped: boolean): Fo
     });
     void done(null, kept);
   }, [latest, task, book, kennel, dog.id, trial, today, now, done]);
-  const failure = latest.state === 'failed' ? latest.failure.message : null;
+  const failure = latest.state === 'failed' ? wordsOf(latest.failure.message) : null;
   return {
-    problem: input.ok ? failure : input.message,
+    problem: input.ok ? failure : wordsOf(input.message),
     latest,
     readiness: newestOf(latest)?.readiness ?? null,
     first: latest.state === 'ready' ? null : first,

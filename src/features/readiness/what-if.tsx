@@ -1,9 +1,10 @@
 import { useMemo, useState } from 'react';
-import { type Readiness, type WhatIf, writeShare } from '@/core/readiness';
+import type { Readiness, WhatIf } from '@/core/readiness';
 import type { ElementId } from '@/core/shared';
 import type { DogState } from '@/data/live';
 import type { Trial } from '@/data/read';
 import { newestOf, SelectField, Sheet, useLatest } from '@/ui';
+import { wordsOf, writeShare } from '@/words';
 import { ask } from '@/workers/client';
 import type { Forecasting } from './use-forecast';
 import { tell } from './words';
@@ -51,7 +52,9 @@ export function WhatIfSheet({ readiness, forecasting, trial, state }: Props) {
       {element !== null && latest.state === 'working' && curve?.element !== element && (
         <p className="mt-3">{tell('what-if.working-it-out')}</p>
       )}
-      {element !== null && latest.state === 'failed' && <p className="mt-3">{latest.failure.message}</p>}
+      {element !== null && latest.state === 'failed' && (
+        <p className="mt-3">{wordsOf(latest.failure.message)}</p>
+      )}
       {curve && curve.element === element && <Slider key={element} curve={curve} />}
     </Sheet>
   );
@@ -92,7 +95,7 @@ function Slider({ curve }: { readonly curve: WhatIf }) {
             writeShare: writeShare(at.low),
             writeShare2: writeShare(at.high),
             change: change >= 0,
-            abs: Math.abs(change * 100).toFixed(1),
+            abs: { number: Math.abs(change * 100), digits: 1 },
           })}
         </span>
       </p>

@@ -4,13 +4,14 @@ import {
   type Fault,
   familyOf,
   partStakes,
+  pointsOf,
   prepareRules,
   type RuleBook,
   type RuleExercise,
   stakesOfClass,
-  writePoints,
 } from '@/core/rulebooks';
-import type { PartKey } from '@/core/shared';
+import { type PartKey, say } from '@/core/shared';
+import { wordsOf } from '@/words';
 import { tell } from './words';
 
 export type FaultLine = {
@@ -43,7 +44,7 @@ export function classView(book: RuleBook): ExerciseView[] {
   const rules = prepareRules(book.rules, book.exercises);
   const { word } = familyOf(book.rules);
   const counted = (units: number): string =>
-    `${writePoints(rules, units)} ${units * rules.pointsPerUnit === 1 ? word : `${word}s`}`;
+    wordsOf(say('rulebooks.cost.points', { count: pointsOf(rules, units), word }));
   return book.exercises.flatMap((exercise) => {
     const scored = rules.exercises.find((candidate) => candidate.exercise === exercise.id);
     if (!scored) return [];
@@ -51,7 +52,7 @@ export function classView(book: RuleBook): ExerciseView[] {
     const line = ({ id, title, cost, by }: Fault): FaultLine => ({
       key: id,
       title,
-      cost: describeCost(cost, word),
+      cost: wordsOf(describeCost(cost, word)),
       handler: by === 'handler',
     });
     const parts = exercise.parts.map((part): PartLines => {
@@ -99,13 +100,17 @@ export function stakeLines(book: RuleBook): StakeLine[] {
   const stakes = stakesOfClass(rules, book.exercises);
   const most = stakes[0]?.units ?? 1;
   return stakes.map((stake) => {
-    const counted = writePoints(rules, stake.units);
-    const words = `${counted} ${counted === '1' ? word : `${word}s`}${stake.exercises > 1 ? tell('class-view.in-exercises', { exercises: stake.exercises }) : ''}`;
+    const count = pointsOf(rules, stake.units);
+    const points = say('rulebooks.cost.points', { count, word });
+    const words =
+      stake.exercises > 1
+        ? tell('class-view.in-exercises', { points, exercises: stake.exercises })
+        : wordsOf(points);
     return { key: stake.part, title: stake.title, words, bar: stake.units / most };
   });
 }
 
 /** What passing asks, as sentences. */
 export function passInWords(book: RuleBook): string[] {
-  return familyOf(book.rules).passing(book.rules, book.exercises);
+  return familyOf(book.rules).passing(book.rules, book.exercises).map(wordsOf);
 }

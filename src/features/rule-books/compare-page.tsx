@@ -7,6 +7,7 @@ import { useKennel } from '@/data/live';
 import { listRuleBooks, type Touched, touchedBy, trialsOf, workOf } from '@/data/read';
 import { moveToEdition } from '@/data/write';
 import { Button, buttonClass, Notice, PageHead, SelectField, Sheet } from '@/ui';
+import { wordsOf } from '@/words';
 import { tell } from './words';
 
 /**
@@ -54,6 +55,11 @@ export function ComparePage() {
   );
 }
 
+const KIND_WORDS: Readonly<Record<Change['kind'], string>> = {
+  added: tell('compare-page.added'),
+  removed: tell('compare-page.removed'),
+  changed: tell('compare-page.changed'),
+};
 const SIGNS: Readonly<Record<Change['kind'], string>> = { added: '+', removed: '−', changed: '→' };
 
 function Comparison({ before, after }: { readonly before: RuleBook; readonly after: RuleBook }) {
@@ -70,21 +76,21 @@ function Comparison({ before, after }: { readonly before: RuleBook; readonly aft
         title={
           changes.length === 0
             ? tell('compare-page.nothing-changed')
-            : `${changes.length} ${changes.length === 1 ? 'change' : 'changes'}`
+            : tell('compare-page.changes', { n: changes.length })
         }
       >
         <ul>
           {changes.map((change) => (
             <li
-              key={`${change.kind}${change.words}`}
+              key={`${change.kind}${JSON.stringify(change.words)}`}
               className="grid grid-cols-[1.5rem_1fr] border-b border-hair py-1.5 leading-snug"
             >
               <span aria-hidden="true" className="font-bold">
                 {SIGNS[change.kind]}
               </span>
               <span>
-                <span className="sr-only">{change.kind}: </span>
-                {change.words}
+                <span className="sr-only">{KIND_WORDS[change.kind]}: </span>
+                {wordsOf(change.words)}
               </span>
             </li>
           ))}

@@ -7,6 +7,7 @@ import { useKennel } from '@/data/live';
 import { listRuleBooks, trialsOf } from '@/data/read';
 import { putRuleBook } from '@/data/write';
 import { Button, buttonClass, Chain, FileButton, Notice, PageHead, Sheet } from '@/ui';
+import { wordsOf } from '@/words';
 import { classView, type ExerciseView, type FaultLine, passInWords, stakeLines } from './class-view';
 import { tell } from './words';
 
@@ -135,8 +136,8 @@ function Problems({ problems }: { readonly problems: readonly Failure[] }) {
         </p>
         <ul className="mt-1 grid gap-1">
           {problems.map((problem) => (
-            <li key={`${problem.path}${problem.message}`}>
-              <code className="font-semibold">{problem.path || 'file'}</code> {problem.message}
+            <li key={`${problem.path}${problem.message.say}`}>
+              <code className="font-semibold">{problem.path || 'file'}</code> {wordsOf(problem.message)}
             </li>
           ))}
         </ul>
@@ -167,7 +168,7 @@ function ClassSheet({ book }: { readonly book: RuleBook }) {
             </ul>
             <p className="mt-2 text-ink-soft">
               {tell('rule-books-room.scored-by', {
-                title: familyOf(book.rules).title.toLowerCase(),
+                title: wordsOf(familyOf(book.rules).title).toLowerCase(),
                 note: book.note,
               })}
             </p>
@@ -180,7 +181,7 @@ function ClassSheet({ book }: { readonly book: RuleBook }) {
                 .map((award) => (
                   <li key={award.title} className="flex justify-between border-b border-hair py-0.5">
                     <span>{award.title}</span>
-                    <span>{award.asks}</span>
+                    <span>{wordsOf(award.asks)}</span>
                   </li>
                 ))}
             </ul>

@@ -1,14 +1,15 @@
 import { useState } from 'react';
 import type { RuleBook } from '@/core/rulebooks';
 import { Button, Sheet, TextField } from '@/ui';
+import { wordsOf } from '@/words';
 import { useSheet } from './sheet-store';
 import { type FaultButton, givenLabel, readGiven, readMeasure, type SheetExercise } from './sheet-view';
 import { tell } from './words';
 
 const STATES: Readonly<Record<SheetExercise['state'], string>> = {
   open: tell('sheet-exercise.not-run-yet'),
-  scored: 'run',
-  zeroed: 'zeroed',
+  scored: tell('sheet-exercise.run'),
+  zeroed: tell('sheet-exercise.zeroed'),
   'not-run': tell('sheet-exercise.not-reached'),
 };
 
@@ -115,7 +116,7 @@ function Measure({ label, measured, onAdd }: MeasureProps) {
   const [problem, setProblem] = useState<string | null>(null);
   const take = (): void => {
     const value = readMeasure(measured, text);
-    setProblem(value.ok ? null : value.message);
+    setProblem(value.ok ? null : wordsOf(value.message));
     if (!value.ok) return;
     onAdd(value.value);
     setText('');
@@ -154,7 +155,7 @@ function Given({ exercise, book }: { readonly exercise: SheetExercise; readonly 
   if (label === null) return null;
   const take = (): void => {
     const given = readGiven(book, text);
-    setProblem(given.ok ? undefined : given.message);
+    setProblem(given.ok ? undefined : wordsOf(given.message));
     if (given.ok) give(exercise.key, given.value);
   };
   return (

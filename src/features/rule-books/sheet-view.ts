@@ -7,13 +7,14 @@ import {
   faultSteps,
   faultText,
   type PreparedRules,
+  pointsOf,
   prepareRules,
   type RuleBook,
   type Score,
   scoreSheet,
-  writePoints,
 } from '@/core/rulebooks';
-import { type ExerciseKey, fail, ok, parseOne, type Result } from '@/core/shared';
+import { type ExerciseKey, fail, ok, parseOne, type Result, say } from '@/core/shared';
+import { wordsOf, writeNumber } from '@/words';
 import type { Lines } from './sheet-store';
 import { tell } from './words';
 
@@ -74,15 +75,16 @@ export function sheetView(book: RuleBook, lines: Lines): Result<SheetView> {
   const score = scored.value;
   const title = (key: ExerciseKey): string =>
     book.exercises.find((exercise) => exercise.id === key)?.title ?? key;
+  const written = (units: number): string => writeNumber(pointsOf(rules, units));
   return ok({
     rules,
     score,
-    said: family.say(rules, score.units),
-    full: family.say(rules, score.maximum),
-    sure: writePoints(rules, score.units - score.open),
-    open: score.open > 0 ? writePoints(rules, score.open) : null,
+    said: wordsOf(family.say(rules, score.units)),
+    full: wordsOf(family.say(rules, score.maximum)),
+    sure: written(score.units - score.open),
+    open: score.open > 0 ? written(score.open) : null,
     verdict: verdictOf(score),
-    reasons: score.reasons.map((reason) => reason.message),
+    reasons: score.reasons.map((reason) => wordsOf(reason.message)),
     exercises: rules.exercises.map((exercise, e) =>
       sheetExercise(book, rules, score, lines, exercise.exercise, e),
     ),
@@ -91,8 +93,8 @@ export function sheetView(book: RuleBook, lines: Lines): Result<SheetView> {
         key: `${exercise.exercise}${i}`,
         exercise: title(exercise.exercise),
         title: deduction.title,
-        rule: deduction.rule,
-        units: writePoints(rules, deduction.units),
+        rule: wordsOf(deduction.rule),
+        units: written(deduction.units),
       })),
     ),
   });
@@ -112,6 +114,7 @@ function sheetExercise(
   key: ExerciseKey,
   e: number,
 ): SheetExercise {
+  const written = (units: number): string => writeNumber(pointsOf(rules, units));
   const prepared = rules.exercises[e] as PreparedRules['exercises'][number];
   const outline = book.exercises.find((exercise) => exercise.id === key);
   const found = score.exercises[e] as Score['exercises'][number];
@@ -136,8 +139,8 @@ function sheetExercise(
   return {
     key,
     title: outline?.title ?? key,
-    maximum: writePoints(rules, cellTotal(prepared)),
-    kept: writePoints(rules, found.units),
+    maximum: written(cellTotal(prepared)),
+    kept: written(found.units),
     state: found.state,
     groups: groups.filter((group) => group.faults.length > 0),
     cells:
@@ -146,7 +149,7 @@ function sheetExercise(
         : prepared.cells.map((cell, c) => ({
             key: cell.key,
             title: cell.title,
-            kept: writePoints(rules, found.kept[c] ?? 0),
+            kept: written(found.kept[c] ?? 0),
           })),
   };
 }
@@ -160,13 +163,14 @@ function faultButton(
   const steps = faultSteps(prepared).filter((step) => step.ref.key === fault.id);
   const taps = steps.map((step) => ({
     key: faultText(step.ref),
-    label: step.label === fault.title ? tell('sheet-view.add') : step.label.slice(fault.title.length + 2),
+    label:
+      step.label === fault.title ? tell('sheet-view.add') : wordsOf(step.label).slice(fault.title.length + 2),
     amount: step.amount,
   }));
   return {
     fault,
     label: fault.title,
-    cost: describeCost(fault.cost, word),
+    cost: wordsOf(describeCost(fault.cost, word)),
     taps: isMeasured(fault.cost) && fault.cost.kind !== 'band' ? [] : taps,
     measured: isMeasured(fault.cost),
     times,
@@ -200,7 +204,7 @@ export function readGiven(book: RuleBook, text: string): Result<readonly number[
     .map((part) => Number(part.replace(',', '.')));
   return marks.length > 0 && marks.every(Number.isFinite)
     ? ok(marks)
-    : fail('given', '', tell('sheet-view.is-not-a-list-of-marks-such-as-8-8', { text }));
+    : fail('given', '', say('sheet-view.is-not-a-list-of-marks-such-as-8-8', { text }));
 }
 
 /** Whether a family knows marks that are given outright, and how to ask for them. */

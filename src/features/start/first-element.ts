@@ -10,6 +10,7 @@ import {
 } from '@/core/breakdown';
 import type { Result } from '@/core/shared';
 import type { FirstElement } from '@/data/write';
+import { wordsOf } from '@/words';
 import { tell } from './words';
 
 /** What can be begun on the first evening: one axis, two answers, no helper and little kit. */
@@ -64,11 +65,11 @@ export const firstElementFields = v.pipe(
     const values = { start: read(first, start), goal: read(first, goal) };
     for (const key of ['start', 'goal'] as const) {
       const value = values[key];
-      if (!value.ok) at(key, value.message);
+      if (!value.ok) at(key, wordsOf(value.message));
     }
     if (!values.start.ok || !values.goal.ok) return;
     const scale = climbable(first, values.start.value, values.goal.value);
-    if (!scale.ok) at('goal', scale.message);
+    if (!scale.ok) at('goal', wordsOf(scale.message));
   }),
 );
 export type FirstElementFields = v.InferOutput<typeof firstElementFields>;

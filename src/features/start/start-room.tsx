@@ -5,6 +5,7 @@ import { buildLadder } from '@/core/breakdown';
 import { useKennel } from '@/data/live';
 import { addDogWithElement, startBout } from '@/data/write';
 import { Button, buttonClass, PageHead, Sheet, TextField } from '@/ui';
+import { wordsOf } from '@/words';
 import {
   choiceById,
   FIRST_CHOICES,
@@ -77,7 +78,7 @@ export function StartRoom() {
             <div className="grid gap-5 sm:grid-cols-2">
               <TextField
                 label={tell('start-room.now', { title: chosen?.axis.axis.title ?? tell('start-room.value') })}
-                hint={chosen?.axis.askStart}
+                hint={wordsOf(chosen?.axis.askStart)}
                 autoComplete="off"
                 {...register('start')}
                 problem={errors.start?.message}
@@ -86,7 +87,7 @@ export function StartRoom() {
                 label={tell('start-room.wanted', {
                   title: chosen?.axis.axis.title ?? tell('start-room.value'),
                 })}
-                hint={chosen?.axis.askDemand}
+                hint={wordsOf(chosen?.axis.askDemand)}
                 autoComplete="off"
                 {...register('goal')}
                 problem={errors.goal?.message}

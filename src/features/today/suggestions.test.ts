@@ -6,6 +6,7 @@ import type { DogState } from '@/data/live';
 import { elementQuestions } from '@/data/read';
 import { makeSampleKennel } from '@/demo/sample-kennel';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
+import { wordsOf } from '@/words';
 import type { Weighed } from '@/workers/client';
 import { inDays, suggestedSessions, trialInWords } from './suggestions';
 
@@ -28,12 +29,14 @@ describe('what Today suggests', () => {
       element: 'sample-stop-down',
       rungInWords: expect.stringMatching(/^\d+ of 16: /),
     });
-    expect(sessions[0]?.reason).toContain('one fault can cost up to 22 points');
+    expect(wordsOf(sessions[0]?.reason)).toContain('one fault can cost up to 22 points');
     expect(sessions[0]?.rods).toHaveLength(2);
     expect(
-      sessions
-        .find((session) => session.element === 'sample-jump-out')
-        ?.cautions.find((one) => one.id === 'jumps')?.text,
+      wordsOf(
+        sessions
+          .find((session) => session.element === 'sample-jump-out')
+          ?.cautions.find((one) => one.id === 'jumps')?.text,
+      ),
     ).toContain('Your vet said: up to 40 cm');
   });
 

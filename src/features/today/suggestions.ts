@@ -17,6 +17,7 @@ import {
   startToday,
   type Trial,
 } from '@/data/read';
+import { wordsOf } from '@/words';
 import type { Weighed } from '@/workers/client';
 import { tell } from './words';
 
@@ -84,7 +85,7 @@ function withRung(
   return {
     ...suggestion,
     start,
-    rungInWords: describePlace(ladder, start),
+    rungInWords: wordsOf(describePlace(ladder, start)),
     rods: rodsOf(element, start, found ?? null),
     bring: element.kit.length > 0 ? element.kit.join(', ') : null,
     cautions: cautionsOf(element, dog, state.evidence, state.work, today),
@@ -103,7 +104,7 @@ export function unweighed(
           {
             element: id,
             title: work.elements.find((one) => one.id === id)?.title ?? id,
-            why: found.message,
+            why: wordsOf(found.message),
           },
         ],
   );
@@ -140,7 +141,8 @@ export function trialInWords(
 }
 
 export function inDays(days: number): string {
-  if (days < 0) return days === -1 ? 'yesterday' : tell('suggestions.days-ago', { days: -days });
-  if (days === 0) return 'today';
-  return days === 1 ? 'tomorrow' : tell('suggestions.in-days', { days });
+  if (days < 0)
+    return days === -1 ? tell('suggestions.yesterday') : tell('suggestions.days-ago', { days: -days });
+  if (days === 0) return tell('suggestions.today');
+  return days === 1 ? tell('suggestions.tomorrow') : tell('suggestions.in-days', { days });
 }

@@ -33,8 +33,8 @@ import {
   SIGN_WORDS,
   SignNote,
   useLatest,
-  writeDay,
 } from '@/ui';
+import { wordsOf, writeDay } from '@/words';
 import { ask } from '@/workers/client';
 import { inDays, type SuggestedSession, suggestedSessions, trialInWords, unweighed } from './suggestions';
 import { tell } from './words';
@@ -63,7 +63,7 @@ export function TodayRoom() {
       >
         {trial ? trialInWords(trial, today).closes : null}
       </PageHead>
-      {assessed.state === 'failed' && <Notice tone="alert">{assessed.failure.message}</Notice>}
+      {assessed.state === 'failed' && <Notice tone="alert">{wordsOf(assessed.failure.message)}</Notice>}
       {found &&
         unweighed(state, found).map(({ element, title, why }) => (
           <Notice key={element} tone="alert">
@@ -244,7 +244,7 @@ function Next({
         <div className="grid gap-3 px-4 py-4">
           <h2 className="text-2xl font-extrabold leading-tight">{first.title}</h2>
           <LastLine line={lines?.get(first.element)} />
-          <p className="text-lg leading-snug">{first.reason}</p>
+          <p className="text-lg leading-snug">{wordsOf(first.reason)}</p>
           <p className="leading-snug">
             <span className="font-semibold">{tell('today-room.rung')} </span>
             {first.rungInWords}
@@ -279,7 +279,7 @@ function Next({
                 <div>
                   <p className="text-lg font-semibold leading-snug">{session.title}</p>
                   <LastLine line={lines?.get(session.element)} />
-                  <p className="leading-snug text-ink-soft">{session.reason}</p>
+                  <p className="leading-snug text-ink-soft">{wordsOf(session.reason)}</p>
                 </div>
                 <Button
                   aria-label={tell('today-room.begin', { title: session.title })}
@@ -343,7 +343,9 @@ function Recent({ state }: { readonly state: DogState }) {
                 label={tell('today-room.reps-of', {
                   title: element?.title ?? tell('today-room.a-session-2'),
                 })}
-                marks={keptMarks(logs?.get(bout.id)?.marks ?? [], (fault) => faultLabel(faults, fault))}
+                marks={keptMarks(logs?.get(bout.id)?.marks ?? [], (fault) =>
+                  wordsOf(faultLabel(faults, fault)),
+                )}
               />
             </li>
           );

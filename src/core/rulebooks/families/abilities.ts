@@ -1,7 +1,7 @@
 import * as v from 'valibot';
-import { fail, ok } from '@/core/shared';
+import { fail, ok, say, schemaSays } from '@/core/shared';
 import { checkFaults, checkMultiple, repeated } from './checks';
-import { type Family, failing, writePoints } from './family';
+import { type Family, failing, pointsOf } from './family';
 import { deductiveCost, exerciseKey, faultEntries, points, text } from './fault-schema';
 import { bestAward, prepareFault, sum } from './prepare-faults';
 
@@ -14,7 +14,7 @@ export const abilitiesSchema = v.strictObject({
   /** What is judged in every series, each with the least mean over the series. */
   abilities: v.pipe(
     v.array(v.strictObject({ id: text, title: text, atLeast: mark })),
-    v.minLength(1, 'needs at least one ability'),
+    v.minLength(1, schemaSays('rulebooks.abilities.needs-at-least-one-ability')),
   ),
   /** The least mean over all abilities and series. */
   overall: mark,
@@ -22,7 +22,10 @@ export const abilitiesSchema = v.strictObject({
     v.strictObject({
       exercise: exerciseKey,
       /** Which abilities this series judges. */
-      judges: v.pipe(v.array(text), v.minLength(1, 'a series judges at least one ability')),
+      judges: v.pipe(
+        v.array(text),
+        v.minLength(1, schemaSays('rulebooks.abilities.a-series-judges-at-least-one')),
+      ),
       faults: v.array(v.strictObject({ ...faultEntries, ability: text, cost: deductiveCost })),
     }),
   ),
@@ -37,7 +40,7 @@ export type Abilities = v.InferOutput<typeof abilitiesSchema>;
  */
 export const abilities: Family<Abilities> = {
   id: 'abilities',
-  title: 'Abilities',
+  title: say('rulebooks.abilities.abilities'),
   word: 'mark',
   check: (rules, outline) => {
     const known = rules.abilities.map((ability) => ability.id);
@@ -52,10 +55,14 @@ export const abilities: Family<Abilities> = {
       ),
       ...checkMultiple(rules.overall, rules.smallestMark, 'overall'),
       ...repeated(known).map((id) =>
-        fail('duplicate', 'abilities', `Two abilities are called “${id}”. Rename one.`),
+        fail('duplicate', 'abilities', say('rulebooks.abilities.two-abilities-are-called-rename', { id })),
       ),
       ...unjudged.map((ability) =>
-        fail('unjudged', 'abilities', `No series judges “${ability.id}”; nobody could reach its mean.`),
+        fail(
+          'unjudged',
+          'abilities',
+          say('rulebooks.abilities.no-series-judges-nobody-could', { id: ability.id }),
+        ),
       ),
       ...rules.exercises.flatMap((series, e) => [
         ...series.judges.flatMap((id, j) =>
@@ -65,12 +72,19 @@ export const abilities: Family<Abilities> = {
                 fail(
                   'unknown-ability',
                   `exercises[${e}].judges[${j}]`,
-                  `There is no ability “${id}”. These are: ${known.join(', ')}.`,
+                  say('rulebooks.abilities.there-is-no-ability-these-are', {
+                    id,
+                    known: { list: known, between: ', ' },
+                  }),
                 ),
               ],
         ),
         ...repeated(series.judges).map((id) =>
-          fail('duplicate', `exercises[${e}].judges`, `“${id}” is judged twice in one series.`),
+          fail(
+            'duplicate',
+            `exercises[${e}].judges`,
+            say('rulebooks.abilities.is-judged-twice-in-one-series', { id }),
+          ),
         ),
         ...series.faults.flatMap((fault, f) =>
           series.judges.includes(fault.ability)
@@ -79,7 +93,10 @@ export const abilities: Family<Abilities> = {
                 fail(
                   'unknown-ability',
                   `exercises[${e}].faults[${f}].ability`,
-                  `This series does not judge “${fault.ability}”. It judges: ${series.judges.join(', ')}.`,
+                  say('rulebooks.abilities.this-series-does-not-judge-it', {
+                    ability: fault.ability,
+                    judges: { list: series.judges, between: ', ' },
+                  }),
                 ),
               ],
         ),
@@ -110,12 +127,19 @@ export const abilities: Family<Abilities> = {
         ),
       })),
       conditions: [
-        { code: 'ended', exercise: null, message: 'an automatic fail' },
-        { code: 'total', exercise: null, message: `a mean under ${rules.overall} over all` },
+        { code: 'ended', exercise: null, message: say('rulebooks.abilities.an-automatic-fail') },
+        {
+          code: 'total',
+          exercise: null,
+          message: say('rulebooks.abilities.a-mean-under-over-all', { overall: rules.overall }),
+        },
         ...rules.abilities.map((ability) => ({
           code: 'ability',
           exercise: null,
-          message: `a mean under ${ability.atLeast} in ${ability.title.toLowerCase()}`,
+          message: say('rulebooks.abilities.a-mean-under-in', {
+            atLeast: ability.atLeast,
+            title: ability.title.toLowerCase(),
+          }),
         })),
       ],
       judge: (kept, ended) =>
@@ -139,25 +163,44 @@ export const abilities: Family<Abilities> = {
           return fail(
             'given',
             '',
-            `This series judges ${judged} abilities; there are ${marks.length} marks.`,
+            say('rulebooks.abilities.this-series-judges-abilities-there', {
+              judged,
+              marksCount: marks.length,
+            }),
           );
         const wrong = marks.find(
           (one) => !(one >= 0 && one <= TOP) || checkMultiple(one, rules.smallestMark, '').length > 0,
         );
         return wrong === undefined
           ? ok(marks.map((one) => Math.round(one * step)))
-          : fail('given', '', `${wrong} is not a mark: 0 to ${TOP} in steps of ${rules.smallestMark}.`);
+          : fail(
+              'given',
+              '',
+              say('rulebooks.abilities.is-not-a-mark-0-to-in-steps-of', {
+                wrong,
+                TOP,
+                smallestMark: rules.smallestMark,
+              }),
+            );
       },
     };
   },
   passing: (rules) => [
-    `a mean of ${rules.overall} or more over all marks`,
+    say('rulebooks.abilities.a-mean-of-or-more-over-all-marks', { overall: rules.overall }),
     ...rules.abilities
       .filter((ability) => ability.atLeast > 0)
-      .map((ability) => `a mean of ${ability.atLeast} or more in ${ability.title.toLowerCase()}`),
-    'no automatic fail',
+      .map((ability) =>
+        say('rulebooks.abilities.a-mean-of-or-more-in', {
+          atLeast: ability.atLeast,
+          title: ability.title.toLowerCase(),
+        }),
+      ),
+    say('rulebooks.abilities.no-automatic-fail'),
   ],
   awards: (rules) =>
-    rules.awards.map((award) => ({ title: award.title, asks: `mean from ${award.atLeast}` })),
-  say: (prepared, units) => `${writePoints(prepared, units)} marks in all`,
+    rules.awards.map((award) => ({
+      title: award.title,
+      asks: say('rulebooks.abilities.mean-from', { atLeast: award.atLeast }),
+    })),
+  say: (prepared, units) => say('rulebooks.abilities.marks-in-all', { pointsOf: pointsOf(prepared, units) }),
 };

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { fail } from '@/core/shared';
+import { fail, say, schemaSays } from '@/core/shared';
 import { checkFaults, repeated } from './checks';
 import { type Family, failing } from './family';
 import { checklistCost, exerciseKey, faultEntries, text } from './fault-schema';
@@ -12,7 +12,7 @@ export const checklistSchema = v.strictObject({
   family: v.literal('checklist'),
   groups: v.pipe(
     v.array(v.strictObject({ id: text, title: text })),
-    v.minLength(1, 'needs at least one group'),
+    v.minLength(1, schemaSays('rulebooks.checklist.needs-at-least-one-group')),
   ),
   exercises: v.array(
     v.strictObject({
@@ -32,7 +32,7 @@ export const checklistSchema = v.strictObject({
         needs: v.pipe(v.array(v.strictObject({ group: text, atLeast: atLeastOne })), v.minLength(1)),
       }),
     ),
-    v.minLength(1, 'needs at least one level'),
+    v.minLength(1, schemaSays('rulebooks.checklist.needs-at-least-one-level')),
   ),
 });
 export type Checklist = v.InferOutput<typeof checklistSchema>;
@@ -47,18 +47,27 @@ const sizeOf = (rules: Checklist, group: string): number =>
  */
 export const checklist: Family<Checklist> = {
   id: 'checklist',
-  title: 'Checklist',
+  title: say('rulebooks.checklist.checklist'),
   word: 'item',
   check: (rules, outline) => {
     const known = rules.groups.map((group) => group.id);
     const unknown = (id: string, path: string) =>
       known.includes(id)
         ? []
-        : [fail('unknown-group', path, `There is no group “${id}”. These are: ${known.join(', ')}.`)];
+        : [
+            fail(
+              'unknown-group',
+              path,
+              say('rulebooks.checklist.there-is-no-group-these-are', {
+                id,
+                known: { list: known, between: ', ' },
+              }),
+            ),
+          ];
     return [
       ...checkFaults(rules.exercises, outline, { smallest: 1, maximum: () => 1 }),
       ...repeated(known).map((id) =>
-        fail('duplicate', 'groups', `Two groups are called “${id}”. Rename one.`),
+        fail('duplicate', 'groups', say('rulebooks.checklist.two-groups-are-called-rename-one', { id })),
       ),
       ...rules.exercises.flatMap((item, i) => unknown(item.group, `exercises[${i}].group`)),
       ...rules.levels.flatMap((level, l) =>
@@ -73,7 +82,11 @@ export const checklist: Family<Checklist> = {
                   fail(
                     'impossible-pass',
                     `${path}.atLeast`,
-                    `${need.atLeast} items are asked and “${need.group}” has ${size}.`,
+                    say('rulebooks.checklist.items-are-asked-and-has', {
+                      atLeast: need.atLeast,
+                      group: need.group,
+                      size,
+                    }),
                   ),
                 ]
               : []),
@@ -108,11 +121,14 @@ export const checklist: Family<Checklist> = {
         }),
       })),
       conditions: [
-        { code: 'ended', exercise: null, message: 'the test is ended' },
+        { code: 'ended', exercise: null, message: say('rulebooks.checklist.the-test-is-ended') },
         ...lowest.map((need) => ({
           code: 'group',
           exercise: null,
-          message: `fewer than ${need.atLeast} items of ${title(need.group).toLowerCase()}`,
+          message: say('rulebooks.checklist.fewer-than-items-of', {
+            atLeast: need.atLeast,
+            title: title(need.group).toLowerCase(),
+          }),
         })),
       ],
       judge: (kept, ended) =>
@@ -120,7 +136,7 @@ export const checklist: Family<Checklist> = {
       award: (kept) =>
         rules.levels.findLast((level) => level.needs.every((need) => done(kept, need.group) >= need.atLeast))
           ?.title ?? null,
-      given: () => fail('given', '', 'A checklist knows no marks that are given outright.'),
+      given: () => fail('given', '', say('rulebooks.checklist.a-checklist-knows-no-marks-that')),
     };
   },
   passing: (rules) =>
@@ -128,13 +144,20 @@ export const checklist: Family<Checklist> = {
       const size = sizeOf(rules, need.group);
       const title = rules.groups.find((group) => group.id === need.group)?.title.toLowerCase() ?? need.group;
       return need.atLeast === size
-        ? `all ${size} items of ${title}`
-        : `${need.atLeast} of ${size} items of ${title}`;
+        ? say('rulebooks.checklist.all-items-of', { size, title })
+        : say('rulebooks.checklist.of-items-of', { atLeast: need.atLeast, size, title });
     }),
   awards: (rules) =>
     rules.levels.map((level) => ({
       title: level.title,
-      asks: level.needs.map((need) => `${need.atLeast} of ${need.group}`).join(', '),
+      asks: say('rulebooks.checklist.asks', {
+        asks: {
+          list: level.needs.map((need) =>
+            say('rulebooks.checklist.of', { atLeast: need.atLeast, group: need.group }),
+          ),
+          between: ', ',
+        },
+      }),
     })),
-  say: (_, units) => `${units} ${units === 1 ? 'item' : 'items'}`,
+  say: (_, count) => say('rulebooks.cost.points', { count, word: 'item' }),
 };

@@ -1,4 +1,4 @@
-import { type ExerciseKey, type Failure, fail, findUnit } from '@/core/shared';
+import { type ExerciseKey, type Failure, fail, findUnit, say } from '@/core/shared';
 import type { Outline } from './family';
 import type { Cost, Fault } from './fault-schema';
 
@@ -30,20 +30,14 @@ function checkList(exercises: Scored, outline: Outline): Failure[] {
       fail(
         'unscored',
         'exercises',
-        `Exercise “${exercise.id}” has no faults and no maximum. Add it to the rules.`,
+        say('rulebooks.checks.exercise-has-no-faults-and-no', { id: exercise.id }),
       ),
     ),
     ...repeated(scored).map((id) =>
-      fail('duplicate', 'exercises', `Exercise “${id}” is scored twice. Keep one.`),
+      fail('duplicate', 'exercises', say('rulebooks.checks.exercise-is-scored-twice-keep-one', { id })),
     ),
     ...(disordered
-      ? [
-          fail(
-            'order',
-            'exercises',
-            'The rules list the exercises in another order than the class runs them. Use the running order.',
-          ),
-        ]
+      ? [fail('order', 'exercises', say('rulebooks.checks.the-rules-list-the-exercises-in'))]
       : []),
   ];
 }
@@ -61,7 +55,7 @@ function checkExercise(
       fail(
         'unknown-exercise',
         `${path}.exercise`,
-        `There is no exercise “${exercise.exercise}” in this rule book.`,
+        say('rulebooks.checks.there-is-no-exercise-in-this-rule', { exercise: exercise.exercise }),
       ),
     ];
   const unmissed = known.parts.filter(
@@ -69,13 +63,13 @@ function checkExercise(
   );
   return [
     ...repeated(exercise.faults.map((fault) => fault.id)).map((id) =>
-      fail('duplicate', `${path}.faults`, `Two faults are called “${id}”. Rename one.`),
+      fail('duplicate', `${path}.faults`, say('rulebooks.checks.two-faults-are-called-rename-one', { id })),
     ),
     ...unmissed.map((part) =>
       fail(
         'no-miss',
         `${path}.faults`,
-        `Nothing says what is charged when “${part.id}” is not done. Add a fault of the dog with "miss": true.`,
+        say('rulebooks.checks.nothing-says-what-is-charged-when', { id: part.id }),
       ),
     ),
     ...exercise.faults.flatMap((fault, i) => [
@@ -88,7 +82,13 @@ function checkExercise(
 function checkOwner(fault: Fault, parts: Outline[number]['parts'], path: string): Failure[] {
   if (fault.part === null)
     return fault.by === 'dog'
-      ? [fail('unowned', `${path}.part`, `A fault of the dog belongs to a part; “${fault.id}” names none.`)]
+      ? [
+          fail(
+            'unowned',
+            `${path}.part`,
+            say('rulebooks.checks.a-fault-of-the-dog-belongs-to-a', { id: fault.id }),
+          ),
+        ]
       : [];
   if (parts.some((part) => part.id === fault.part)) return [];
   const ids = parts.map((part) => part.id).join(', ');
@@ -96,7 +96,7 @@ function checkOwner(fault: Fault, parts: Outline[number]['parts'], path: string)
     fail(
       'unknown-part',
       `${path}.part`,
-      `“${fault.part}” is not a part of this exercise. These are: ${ids}.`,
+      say('rulebooks.checks.is-not-a-part-of-this-exercise', { part: fault.part, ids }),
     ),
   ];
 }
@@ -118,13 +118,7 @@ function checkCost(cost: Cost, setting: CheckSetting, maximum: number, path: str
         ),
         ...(cost.low <= cost.usual && cost.usual <= cost.high
           ? []
-          : [
-              fail(
-                'discretion',
-                path,
-                'The low price must not be above the usual one, nor that above the high one.',
-              ),
-            ]),
+          : [fail('discretion', path, say('rulebooks.checks.the-low-price-must-not-be-above'))]),
       ];
     default:
       return [
@@ -145,10 +139,16 @@ function checkCap(
   return [
     ...checkMultiple(cap, setting.smallest, `${path}.cap`),
     ...(cap < points
-      ? [fail('cap', `${path}.cap`, `The cap ${cap} is below the price of one fault, ${points}.`)]
+      ? [
+          fail(
+            'cap',
+            `${path}.cap`,
+            say('rulebooks.checks.the-cap-is-below-the-price-of-one', { cap, points }),
+          ),
+        ]
       : []),
     ...(cap > maximum
-      ? [fail('cap', `${path}.cap`, `The cap ${cap} is above the exercise's maximum, ${maximum}.`)]
+      ? [fail('cap', `${path}.cap`, say('rulebooks.checks.the-cap-is-above-the-exercises', { cap, maximum }))]
       : []),
   ];
 }
@@ -160,13 +160,7 @@ function checkBands(cost: Extract<Cost, { kind: 'band' }>, setting: CheckSetting
     const rises = !before || (band.over > before.over && band.points > before.points);
     return rises
       ? []
-      : [
-          fail(
-            'bands',
-            `${path}.bands[${i}]`,
-            'Bands must rise in both the limit and the price; this one overlaps the one before it.',
-          ),
-        ];
+      : [fail('bands', `${path}.bands[${i}]`, say('rulebooks.checks.bands-must-rise-in-both-the-limit'))];
   });
   return [
     ...(unit.ok ? [] : [fail(unit.code, `${path}.unit`, unit.message)]),
@@ -182,18 +176,20 @@ export function checkMultiple(value: number, smallest: number, path: string): Fa
   const steps = value / smallest;
   if (Math.abs(steps - Math.round(steps)) < 1e-9) return [];
   return [
-    fail(
-      'multiple',
-      path,
-      `${value} is not a whole number of steps of ${smallest}. Change it or the smallest step.`,
-    ),
+    fail('multiple', path, say('rulebooks.checks.is-not-a-whole-number-of-steps-of', { value, smallest })),
   ];
 }
 
 /** A line that nobody can reach. */
 export function checkReachable(line: number, maximum: number, path: string, word: string): Failure[] {
   return line > maximum
-    ? [fail('impossible-pass', path, `The pass line ${line} is above the maximum of ${maximum} ${word}.`)]
+    ? [
+        fail(
+          'impossible-pass',
+          path,
+          say('rulebooks.checks.the-pass-line-is-above-the-maximum', { line, maximum, word }),
+        ),
+      ]
     : [];
 }
 

@@ -1,4 +1,4 @@
-import { must, toBase, unreachable } from '@/core/shared';
+import { must, type Sentence, say, toBase, unreachable } from '@/core/shared';
 import type { Cost } from './fault-schema';
 
 // Seconds and metres are charged per started step. Measured values carry float noise of some 1e-12;
@@ -55,37 +55,55 @@ export function amountFits(cost: Cost, amount: number): boolean {
  * The price in words, the same wherever a fault is shown: "2.5 points each, at most 5". `word` is
  * the family's measure.
  */
-export function describeCost(cost: Cost, word: string): string {
-  const cap = 'cap' in cost && cost.cap !== undefined ? `, at most ${cost.cap}` : '';
-  const many = (value: number): string => `${value} ${value === 1 ? word : `${word}s`}`;
+export function describeCost(cost: Cost, word: string): Sentence {
+  const cap = 'cap' in cost && cost.cap !== undefined ? say('rulebooks.cost.at-most', { cap: cost.cap }) : '';
+  const many = (count: number): Sentence => say('rulebooks.cost.points', { count, word });
   switch (cost.kind) {
     case 'each':
-      return `${many(cost.points)} each${cap}`;
+      return say('rulebooks.cost.each', { many: many(cost.points), cap });
     case 'per-extra-cue':
-      return `${many(cost.points)} per extra cue${cap}`;
+      return say('rulebooks.cost.per-extra-cue', { many: many(cost.points), cap });
     case 'per-second':
-      return `${many(cost.points)} per started second${beyond(cost.beyond, 's')}${cap}`;
+      return say('rulebooks.cost.per-started-second', {
+        many: many(cost.points),
+        beyond: beyond(cost.beyond, 's'),
+        cap,
+      });
     case 'per-metre':
-      return `${many(cost.points)} per started metre${beyond(cost.beyond, 'm')}${cap}`;
+      return say('rulebooks.cost.per-started-metre', {
+        many: many(cost.points),
+        beyond: beyond(cost.beyond, 'm'),
+        cap,
+      });
     case 'discretion':
-      return `${cost.low} to ${many(cost.high)}, usually ${cost.usual}`;
+      return say('rulebooks.cost.to-usually', { low: cost.low, many: many(cost.high), usual: cost.usual });
     case 'band':
-      return cost.bands
-        .map((band) => `over ${band.over}${cost.unit === '°' ? '°' : ` ${cost.unit}`}: ${band.points}`)
-        .join('; ');
+      return say('rulebooks.cost.bands', {
+        bands: {
+          list: cost.bands.map((band) =>
+            say('rulebooks.cost.over', {
+              over: band.over,
+              unit: cost.unit === '°' ? '°' : ` ${cost.unit}`,
+              points: band.points,
+            }),
+          ),
+          between: '; ',
+        },
+      });
     case 'zero':
-      return 'exercise zeroed';
+      return say('rulebooks.cost.exercise-zeroed');
     case 'end-run':
-      return 'run ended';
+      return say('rulebooks.cost.run-ended');
     case 'major':
-      return 'major fault';
+      return say('rulebooks.cost.major-fault');
     case 'attempt':
-      return 'uses up an attempt';
+      return say('rulebooks.cost.uses-up-an-attempt');
     case 'cue':
-      return 'uses up a cue';
+      return say('rulebooks.cost.uses-up-a-cue');
     default:
       return unreachable(cost);
   }
 }
 
-const beyond = (limit: number, unit: string): string => (limit === 0 ? '' : ` over ${limit} ${unit}`);
+const beyond = (limit: number, unit: string): Sentence | null =>
+  limit === 0 ? null : say('rulebooks.cost.over-2', { limit, unit });

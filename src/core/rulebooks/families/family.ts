@@ -1,4 +1,4 @@
-import type { ExerciseKey, Failure, FaultKey, PartKey, Result } from '@/core/shared';
+import type { ExerciseKey, Failure, FaultKey, PartKey, Result, Sentence } from '@/core/shared';
 import type { Cost, Fault } from './fault-schema';
 
 export type Outline = readonly {
@@ -60,7 +60,7 @@ export type PreparedExercise = {
 export type Condition = {
   readonly code: string;
   readonly exercise: ExerciseKey | null;
-  readonly message: string;
+  readonly message: Sentence;
 };
 
 /** Rules of any family in one flat shape: what both the readable and the compiled scorer run on. */
@@ -95,18 +95,18 @@ type RulesShape = {
  */
 export type Family<R extends RulesShape = RulesShape> = {
   readonly id: R['family'];
-  readonly title: string;
+  readonly title: Sentence;
   /** What one point is called: "point", "mark", "fault", "item". */
   readonly word: string;
   /** Everything wrong with well-formed rules; paths relative to `rules`. */
   readonly check: (rules: R, outline: Outline) => Failure[];
   readonly prepare: (rules: R, outline: Outline) => PreparedRules;
   /** What passing asks, as sentences. */
-  readonly passing: (rules: R, outline: Outline) => string[];
+  readonly passing: (rules: R, outline: Outline) => Sentence[];
   /** Awards and what each asks. */
-  readonly awards: (rules: R) => { readonly title: string; readonly asks: string }[];
+  readonly awards: (rules: R) => { readonly title: string; readonly asks: Sentence }[];
   /** A score as people of this family say it: "62.5 of 80 points", "3.5 faults". */
-  readonly say: (prepared: PreparedRules, units: number) => string;
+  readonly say: (prepared: PreparedRules, units: number) => Sentence;
 };
 
 /** The places of the tests that fail. `failing([true, false, true])` → [0, 2]. */
@@ -126,7 +126,7 @@ export function rulesTotal(prepared: PreparedRules): number {
   return prepared.exercises.reduce((sum, exercise) => sum + cellTotal(exercise), 0);
 }
 
-/** Units → the number that people see: 77 units of half a point → "38.5". */
-export function writePoints(prepared: Pick<PreparedRules, 'pointsPerUnit'>, units: number): string {
-  return String(Number((units * prepared.pointsPerUnit).toFixed(4)));
+/** Units → the number that people see: 77 units of half a point → 38.5. */
+export function pointsOf(prepared: Pick<PreparedRules, 'pointsPerUnit'>, units: number): number {
+  return Number((units * prepared.pointsPerUnit).toFixed(4));
 }

@@ -1,8 +1,16 @@
 import * as v from 'valibot';
-import { asId, type ExerciseKey, type FaultKey, type PartKey } from '@/core/shared';
+import { asId, type ExerciseKey, type FaultKey, type PartKey, schemaSays } from '@/core/shared';
 
-export const text = v.pipe(v.string(), v.trim(), v.minLength(1, 'must not be empty'));
-export const points = v.pipe(v.number(), v.finite(), v.gtValue(0, 'must be more than 0'));
+export const text = v.pipe(
+  v.string(),
+  v.trim(),
+  v.minLength(1, schemaSays('rulebooks.fault-schema.must-not-be-empty')),
+);
+export const points = v.pipe(
+  v.number(),
+  v.finite(),
+  v.gtValue(0, schemaSays('rulebooks.fault-schema.must-be-more-than-0')),
+);
 export const percent = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(100));
 export const exerciseKey = v.pipe(text, v.transform(asId<ExerciseKey>));
 const limit = v.pipe(v.number(), v.finite(), v.minValue(0));
@@ -35,7 +43,7 @@ const priced = [
     unit: v.string(),
     bands: v.pipe(
       v.array(v.strictObject({ over: limit, points })),
-      v.minLength(1, 'needs at least one band'),
+      v.minLength(1, schemaSays('rulebooks.fault-schema.needs-at-least-one-band')),
     ),
   }),
   /** Left to the judge: a low, a usual and a high price. */

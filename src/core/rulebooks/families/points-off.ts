@@ -1,7 +1,7 @@
 import * as v from 'valibot';
-import { fail } from '@/core/shared';
+import { fail, say, schemaSays } from '@/core/shared';
 import { checkFaults, checkMultiple, checkReachable } from './checks';
-import { type Family, failing, writePoints } from './family';
+import { type Family, failing, pointsOf } from './family';
 import { deductiveCost, exerciseKey, faultEntries, percent, points, text } from './fault-schema';
 import { bestAward, oneCell, prepareFault, sum } from './prepare-faults';
 
@@ -23,7 +23,7 @@ export const pointsOffSchema = v.strictObject({
         v.strictObject({ kind: v.literal('share-of-each'), percent }),
       ]),
     ),
-    v.minLength(1, 'needs at least one condition'),
+    v.minLength(1, schemaSays('rulebooks.points-off.needs-at-least-one-condition')),
   ),
   awards: v.array(v.strictObject({ title: text, atLeast: points })),
 });
@@ -38,7 +38,7 @@ const total = (rules: PointsOff): number =>
  */
 export const pointsOff: Family<PointsOff> = {
   id: 'points-off',
-  title: 'Points off',
+  title: say('rulebooks.points-off.points-off'),
   word: 'point',
   check: (rules, outline) => [
     ...checkFaults(rules.exercises, outline, {
@@ -84,16 +84,18 @@ export const pointsOff: Family<PointsOff> = {
         faults: exercise.faults.map((fault) => prepareFault(fault, { unit })),
       })),
       conditions: [
-        { code: 'ended', exercise: null, message: 'the run is ended' },
+        { code: 'ended', exercise: null, message: say('rulebooks.points-off.the-run-is-ended') },
         {
           code: 'total',
           exercise: null,
-          message: `fewer than ${(line ?? 0) * rules.smallestPoint} points in all`,
+          message: say('rulebooks.points-off.fewer-than-points-in-all', {
+            line: (line ?? 0) * rules.smallestPoint,
+          }),
         },
         ...rules.exercises.map((exercise, e) => ({
           code: 'share',
           exercise: exercise.exercise,
-          message: `under ${share} % in ${titles[e]?.toLowerCase()}`,
+          message: say('rulebooks.points-off.under-in', { share, e: titles[e]?.toLowerCase() }),
         })),
       ],
       // Cross-multiplied, so that no share is ever rounded.
@@ -109,15 +111,19 @@ export const pointsOff: Family<PointsOff> = {
           (award) => award.atLeast,
           (award) => sum(kept) >= units(award.atLeast),
         ),
-      given: () => fail('given', '', 'Points off knows no marks that are given outright.'),
+      given: () => fail('given', '', say('rulebooks.points-off.points-off-knows-no-marks-that-are')),
     };
   },
   passing: (rules) =>
     rules.pass.map((condition) =>
       condition.kind === 'total'
-        ? `at least ${condition.atLeast} of ${total(rules)} points`
-        : `at least ${condition.percent} % of the points of each exercise`,
+        ? say('rulebooks.points-off.at-least-of-points', { atLeast: condition.atLeast, total: total(rules) })
+        : say('rulebooks.points-off.at-least-of-the-points-of-each', { percent: condition.percent }),
     ),
-  awards: (rules) => rules.awards.map((award) => ({ title: award.title, asks: `from ${award.atLeast}` })),
-  say: (prepared, units) => `${writePoints(prepared, units)} points`,
+  awards: (rules) =>
+    rules.awards.map((award) => ({
+      title: award.title,
+      asks: say('rulebooks.points-off.from', { atLeast: award.atLeast }),
+    })),
+  say: (prepared, units) => say('rulebooks.points-off.points', { pointsOf: pointsOf(prepared, units) }),
 };

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
-import { type Failure, fail, ok } from '@/core/shared';
+import { type Failure, fail, ok, say } from '@/core/shared';
 import { checkFaults, checkMultiple, checkReachable } from './checks';
-import { type Family, failing, writePoints } from './family';
+import { type Family, failing, pointsOf } from './family';
 import { exerciseKey, faultEntries, points, retrieveCost, text } from './fault-schema';
 import { bestAward, oneCell, prepareFault, sum } from './prepare-faults';
 
@@ -41,7 +41,7 @@ function checkLetters(rules: Retrieves): Failure[] {
             fail(
               'letter',
               `letters[${i}].points`,
-              `“${letter.letter}” stands for more than a faultless retrieve.`,
+              say('rulebooks.retrieves.stands-for-more-than-a-faultless', { letter: letter.letter }),
             ),
           ]
         : []),
@@ -50,7 +50,10 @@ function checkLetters(rules: Retrieves): Failure[] {
             fail(
               'letter',
               `letters[${i}].points`,
-              `“${letter.letter}” must stand for less than “${before.letter}” before it.`,
+              say('rulebooks.retrieves.must-stand-for-less-than-before-it', {
+                letter: letter.letter,
+                letter2: before.letter,
+              }),
             ),
           ]
         : []),
@@ -65,14 +68,14 @@ function checkLetters(rules: Retrieves): Failure[] {
  */
 export const retrieves: Family<Retrieves> = {
   id: 'retrieves',
-  title: 'Retrieves',
+  title: say('rulebooks.retrieves.retrieves'),
   word: 'point',
   check: (rules, outline) => [
     ...checkFaults(rules.exercises, outline, { smallest: rules.smallestPoint, maximum: () => rules.maximum }),
     ...checkMultiple(rules.maximum, rules.smallestPoint, 'maximum'),
     ...checkMultiple(rules.majorLeaves, rules.smallestPoint, 'majorLeaves'),
     ...(rules.majorLeaves >= rules.maximum
-      ? [fail('major', 'majorLeaves', 'A major fault must leave less than a faultless retrieve earns.')]
+      ? [fail('major', 'majorLeaves', say('rulebooks.retrieves.a-major-fault-must-leave-less-than'))]
       : []),
     ...checkMultiple(rules.pass.atLeast, rules.smallestPoint, 'pass.atLeast'),
     ...checkReachable(rules.pass.atLeast, rules.maximum * rules.exercises.length, 'pass.atLeast', 'points'),
@@ -95,12 +98,16 @@ export const retrieves: Family<Retrieves> = {
         faults: exercise.faults.map((fault) => prepareFault(fault, setting)),
       })),
       conditions: [
-        { code: 'ended', exercise: null, message: 'an eliminating fault' },
-        { code: 'total', exercise: null, message: `fewer than ${rules.pass.atLeast} points in all` },
+        { code: 'ended', exercise: null, message: say('rulebooks.retrieves.an-eliminating-fault') },
+        {
+          code: 'total',
+          exercise: null,
+          message: say('rulebooks.retrieves.fewer-than-points-in-all', { atLeast: rules.pass.atLeast }),
+        },
         {
           code: 'majors',
           exercise: null,
-          message: `more than ${rules.majorsAllowed} major ${rules.majorsAllowed === 1 ? 'fault' : 'faults'}`,
+          message: say('rulebooks.retrieves.more-than-major-fault', { majorsAllowed: rules.majorsAllowed }),
         },
       ],
       judge: (kept, ended, majors) => failing([ended, sum(kept) < line, majors > rules.majorsAllowed]),
@@ -123,18 +130,31 @@ export const retrieves: Family<Retrieves> = {
           : fail(
               'given',
               '',
-              `A retrieve has one mark, from 0 to ${rules.maximum} in steps of ${rules.smallestPoint}.`,
+              say('rulebooks.retrieves.a-retrieve-has-one-mark-from-0-to', {
+                maximum: rules.maximum,
+                smallestPoint: rules.smallestPoint,
+              }),
             );
       },
     };
   },
   passing: (rules) => [
-    `at least ${rules.pass.atLeast} of ${rules.maximum * rules.exercises.length} points`,
-    'no eliminating fault',
+    say('rulebooks.retrieves.at-least-of-points', {
+      atLeast: rules.pass.atLeast,
+      maximum: rules.maximum * rules.exercises.length,
+    }),
+    say('rulebooks.retrieves.no-eliminating-fault'),
     rules.majorsAllowed === 0
-      ? 'no major fault'
-      : `at most ${rules.majorsAllowed} major ${rules.majorsAllowed === 1 ? 'fault' : 'faults'}, each leaving ${rules.majorLeaves} points or fewer`,
+      ? say('rulebooks.retrieves.no-major-fault')
+      : say('rulebooks.retrieves.at-most-major-fault', {
+          majorsAllowed: rules.majorsAllowed,
+          majorLeaves: rules.majorLeaves,
+        }),
   ],
-  awards: (rules) => rules.awards.map((award) => ({ title: award.title, asks: `from ${award.atLeast}` })),
-  say: (prepared, units) => `${writePoints(prepared, units)} points`,
+  awards: (rules) =>
+    rules.awards.map((award) => ({
+      title: award.title,
+      asks: say('rulebooks.retrieves.from', { atLeast: award.atLeast }),
+    })),
+  say: (prepared, units) => say('rulebooks.retrieves.points', { pointsOf: pointsOf(prepared, units) }),
 };

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
-import { fail } from '@/core/shared';
+import { fail, say } from '@/core/shared';
 import { checkFaults, checkMultiple } from './checks';
-import { type Family, failing, rulesTotal, writePoints } from './family';
+import { type Family, failing, pointsOf, rulesTotal } from './family';
 import { deductiveCost, exerciseKey, faultEntries, points, text } from './fault-schema';
 import { bestAward, oneCell, prepareFault, sum } from './prepare-faults';
 
@@ -33,7 +33,7 @@ export type TimeAndFaults = v.InferOutput<typeof timeAndFaultsSchema>;
  */
 export const timeAndFaults: Family<TimeAndFaults> = {
   id: 'time-and-faults',
-  title: 'Time and faults',
+  title: say('rulebooks.time-and-faults.time-and-faults'),
   word: 'fault',
   check: (rules, outline) => [
     ...checkFaults(rules.exercises, outline, {
@@ -47,7 +47,13 @@ export const timeAndFaults: Family<TimeAndFaults> = {
     ...rules.awards.flatMap((award, i) => [
       ...checkMultiple(award.atMost, rules.smallestFault, `awards[${i}].atMost`),
       ...(award.atMost > rules.pass.atMost
-        ? [fail('award', `awards[${i}].atMost`, `“${award.title}” allows more faults than passing does.`)]
+        ? [
+            fail(
+              'award',
+              `awards[${i}].atMost`,
+              say('rulebooks.time-and-faults.allows-more-faults-than-passing', { title: award.title }),
+            ),
+          ]
         : []),
     ]),
   ],
@@ -65,8 +71,12 @@ export const timeAndFaults: Family<TimeAndFaults> = {
         faults: exercise.faults.map((fault) => prepareFault(fault, { unit })),
       })),
       conditions: [
-        { code: 'ended', exercise: null, message: 'the run is ended' },
-        { code: 'total', exercise: null, message: `more than ${rules.pass.atMost} faults` },
+        { code: 'ended', exercise: null, message: say('rulebooks.time-and-faults.the-run-is-ended') },
+        {
+          code: 'total',
+          exercise: null,
+          message: say('rulebooks.time-and-faults.more-than-faults', { atMost: rules.pass.atMost }),
+        },
       ],
       judge: (kept, ended) => failing([ended, total - sum(kept) > units(rules.pass.atMost)]),
       award: (kept) =>
@@ -75,14 +85,20 @@ export const timeAndFaults: Family<TimeAndFaults> = {
           (award) => -award.atMost,
           (award) => total - sum(kept) <= units(award.atMost),
         ),
-      given: () => fail('given', '', 'Time and faults knows no marks that are given outright.'),
+      given: () => fail('given', '', say('rulebooks.time-and-faults.time-and-faults-knows-no-marks')),
     };
   },
-  passing: (rules) => [`at most ${rules.pass.atMost} faults, time faults included`, 'within the time limit'],
+  passing: (rules) => [
+    say('rulebooks.time-and-faults.at-most-faults-time-faults', { atMost: rules.pass.atMost }),
+    say('rulebooks.time-and-faults.within-the-time-limit'),
+  ],
   awards: (rules) =>
-    rules.awards.map((award) => ({ title: award.title, asks: `at most ${award.atMost} faults` })),
+    rules.awards.map((award) => ({
+      title: award.title,
+      asks: say('rulebooks.time-and-faults.at-most-faults', { atMost: award.atMost }),
+    })),
   say: (prepared, units) => {
-    const faults = writePoints(prepared, rulesTotal(prepared) - units);
-    return `${faults} ${faults === '1' ? 'fault' : 'faults'}`;
+    const count = pointsOf(prepared, rulesTotal(prepared) - units);
+    return say('rulebooks.cost.points', { count, word: 'fault' });
   },
 };

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
-import { fail, ok } from '@/core/shared';
+import { fail, ok, say, schemaSays } from '@/core/shared';
 import { checkFaults, checkMultiple } from './checks';
-import { type Family, failing, writePoints } from './family';
+import { type Family, failing, pointsOf } from './family';
 import { deductiveCost, exerciseKey, faultEntries, percent, points, text } from './fault-schema';
 import { bestAward, oneCell, prepareFault, sum } from './prepare-faults';
 
@@ -19,8 +19,8 @@ export const weightedMarksSchema = v.strictObject({
       exercise: exerciseKey,
       coefficient: v.pipe(
         v.number(),
-        v.integer('must be a whole number'),
-        v.minValue(1, 'must be 1 or more'),
+        v.integer(schemaSays('rulebooks.weighted-marks.must-be-a-whole-number')),
+        v.minValue(1, schemaSays('rulebooks.weighted-marks.must-be-1-or-more')),
         v.maxValue(20),
       ),
       faults: v.array(v.strictObject({ ...faultEntries, cost: deductiveCost })),
@@ -41,7 +41,7 @@ const counted = (rules: WeightedMarks): number => (rules.dropExtremes ? rules.ju
  */
 export const weightedMarks: Family<WeightedMarks> = {
   id: 'weighted-marks',
-  title: 'Weighted marks',
+  title: say('rulebooks.weighted-marks.weighted-marks'),
   word: 'mark',
   check: (rules, outline) => [
     ...checkFaults(rules.exercises, outline, { smallest: rules.smallestMark, maximum: () => TOP }),
@@ -50,13 +50,7 @@ export const weightedMarks: Family<WeightedMarks> = {
       ? []
       : checkMultiple(rules.pass.eachMark, rules.smallestMark, 'pass.eachMark')),
     ...(counted(rules) < 1
-      ? [
-          fail(
-            'judges',
-            'dropExtremes',
-            'Dropping the highest and the lowest mark needs three judges or more.',
-          ),
-        ]
+      ? [fail('judges', 'dropExtremes', say('rulebooks.weighted-marks.dropping-the-highest-and-the'))]
       : []),
   ],
   prepare: (rules, outline) => {
@@ -81,12 +75,19 @@ export const weightedMarks: Family<WeightedMarks> = {
         ),
       })),
       conditions: [
-        { code: 'ended', exercise: null, message: 'the run is ended' },
-        { code: 'total', exercise: null, message: `under ${rules.pass.percent} % in all` },
+        { code: 'ended', exercise: null, message: say('rulebooks.weighted-marks.the-run-is-ended') },
+        {
+          code: 'total',
+          exercise: null,
+          message: say('rulebooks.weighted-marks.under-in-all', { percent: rules.pass.percent }),
+        },
         ...rules.exercises.map(({ exercise }) => ({
           code: 'mark',
           exercise,
-          message: `a mark under ${rules.pass.eachMark ?? 0} in ${title(exercise).toLowerCase()}`,
+          message: say('rulebooks.weighted-marks.a-mark-under-in', {
+            eachMark: rules.pass.eachMark ?? 0,
+            title: title(exercise).toLowerCase(),
+          }),
         })),
       ],
       judge: (kept, ended) =>
@@ -103,12 +104,27 @@ export const weightedMarks: Family<WeightedMarks> = {
         ),
       given: (e, marks) => {
         if (marks.length !== rules.judges)
-          return fail('given', '', `There are ${rules.judges} judges and ${marks.length} marks.`);
+          return fail(
+            'given',
+            '',
+            say('rulebooks.weighted-marks.there-are-judges-and-marks', {
+              judges: rules.judges,
+              marksCount: marks.length,
+            }),
+          );
         const wrong = marks.find(
           (mark) => !(mark >= 0 && mark <= TOP) || checkMultiple(mark, rules.smallestMark, '').length > 0,
         );
         if (wrong !== undefined)
-          return fail('given', '', `${wrong} is not a mark: 0 to ${TOP} in steps of ${rules.smallestMark}.`);
+          return fail(
+            'given',
+            '',
+            say('rulebooks.weighted-marks.is-not-a-mark-0-to-in-steps-of', {
+              wrong,
+              TOP,
+              smallestMark: rules.smallestMark,
+            }),
+          );
         const sorted = marks.map((mark) => Math.round(mark * step)).sort((a, b) => a - b);
         const counting = rules.dropExtremes ? sorted.slice(1, -1) : sorted;
         return ok([sum(counting) * (rules.exercises[e]?.coefficient ?? 1)]);
@@ -116,9 +132,19 @@ export const weightedMarks: Family<WeightedMarks> = {
     };
   },
   passing: (rules) => [
-    `at least ${rules.pass.percent} % of all marks times coefficients`,
-    ...(rules.pass.eachMark === null ? [] : [`a mark of ${rules.pass.eachMark} or more in each exercise`]),
+    say('rulebooks.weighted-marks.at-least-of-all-marks-times', { percent: rules.pass.percent }),
+    ...(rules.pass.eachMark === null
+      ? []
+      : [
+          say('rulebooks.weighted-marks.a-mark-of-or-more-in-each-exercise', {
+            eachMark: rules.pass.eachMark,
+          }),
+        ]),
   ],
-  awards: (rules) => rules.awards.map((award) => ({ title: award.title, asks: `from ${award.percent} %` })),
-  say: (prepared, units) => `${writePoints(prepared, units)} points`,
+  awards: (rules) =>
+    rules.awards.map((award) => ({
+      title: award.title,
+      asks: say('rulebooks.weighted-marks.from', { percent: award.percent }),
+    })),
+  say: (prepared, units) => say('rulebooks.weighted-marks.points', { pointsOf: pointsOf(prepared, units) }),
 };

@@ -8,6 +8,7 @@ import {
   scoreSheet,
 } from '@/core/rulebooks';
 import type { Failure } from '@/core/shared';
+import { wordsOf } from '@/words';
 import { tell } from '../words';
 
 /**
@@ -313,7 +314,7 @@ function workedScore(book: RuleBook): string | null {
   const verdict = score.value.passed
     ? tell('draft.and-passes')
     : tell('draft.and-does-not-pass', {
-        reasons: score.value.reasons.map((reason) => reason.message).join(', '),
+        reasons: score.value.reasons.map((reason) => wordsOf(reason.message)).join(', '),
       });
   return tell('draft.a-run-with-one-small-fault-in-each', {
     say: family.say(rules, score.value.units),

@@ -19,6 +19,7 @@ import { useKennel } from '@/data/live';
 import { listRuleBooks } from '@/data/read';
 import { putRuleBook } from '@/data/write';
 import { Button, buttonClass, FileButton, Notice, PageHead, Sheet, saveText, useUndo } from '@/ui';
+import { wordsOf } from '@/words';
 import { tell } from '../words';
 import {
   addExercise,
@@ -311,10 +312,10 @@ function Side({ draft, checked, canUndo, undo, close }: SideProps) {
     close();
     await navigate(`/${kennel.name}/rule-books/${book.id}`);
   };
-  const say = useUndo((state) => state.say);
+  const settled = useUndo((state) => state.done);
   const putAway = (): void => {
     close();
-    say('The draft is put away.', async () => {
+    settled(tell('editor-page.the-draft-is-put-away'), async () => {
       useEditor.getState().start(draft);
       return ok(null);
     });
@@ -334,8 +335,8 @@ function Side({ draft, checked, canUndo, undo, close }: SideProps) {
         <div aria-live="polite" className="grid gap-2">
           {checked.worked && <p className="text-lg leading-snug">{checked.worked}</p>}
           {general.map((problem) => (
-            <Notice key={`${problem.path}${problem.message}`} tone="alert">
-              <code className="font-semibold">{problem.path}</code> {problem.message}
+            <Notice key={`${problem.path}${problem.message.say}`} tone="alert">
+              <code className="font-semibold">{problem.path}</code> {wordsOf(problem.message)}
             </Notice>
           ))}
           {checked.problems.length > general.length && (

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { DEMAND_QUANTITIES, type Rules } from '@/core/rulebooks';
 import type { Failure } from '@/core/shared';
 import { Button, Notice, SelectField } from '@/ui';
+import { wordsOf } from '@/words';
 import { tell } from '../words';
 import {
   addFault,
@@ -103,8 +104,8 @@ export function ExerciseEditor({ draft, index, count, problems }: Props) {
         className="w-full"
       />
       {problems.map((problem) => (
-        <div key={`${problem.path}${problem.message}`} className="mt-2">
-          <Notice tone="alert">{problem.message}</Notice>
+        <div key={`${problem.path}${problem.message.say}`} className="mt-2">
+          <Notice tone="alert">{wordsOf(problem.message)}</Notice>
         </div>
       ))}
       <Parts draft={draft} index={index} title={title} />
@@ -214,8 +215,8 @@ function Demands({ draft, path, context }: DemandsProps) {
               onChange={(value) => change((now) => put(now, [...base, 'harder'], value))}
             >
               {[
-                ['more', 'more'],
-                ['less', 'less'],
+                ['more', tell('exercise-editor.more')],
+                ['less', tell('exercise-editor.less')],
               ]}
             </Choice>
             <DraftField
@@ -313,7 +314,7 @@ function Faults({
               >
                 {[
                   ...parts.map((part) => [textAt(part, ['id']), textAt(part, ['title'])] as const),
-                  ['', 'anywhere'] as const,
+                  ['', tell('exercise-editor.anywhere')] as const,
                 ]}
               </Choice>
               <Choice
@@ -323,8 +324,8 @@ function Faults({
                 onChange={(value) => change((now) => put(now, [...base, 'by'], value))}
               >
                 {[
-                  ['dog', 'dog'],
-                  ['handler', 'handler'],
+                  ['dog', tell('exercise-editor.dog')],
+                  ['handler', tell('exercise-editor.handler')],
                 ]}
               </Choice>
               <Choice

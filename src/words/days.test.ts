@@ -1,6 +1,7 @@
 import { afterEach, describe, expect, it } from 'vitest';
 import type { Day } from '@/core/shared';
-import { takeLocale, writeDay, writeInstant } from './days';
+import { takeLocale, writeDay } from './days';
+import { writeInstant } from './instant';
 
 const DAY = '2026-03-01' as Day;
 afterEach(() => takeLocale(['en-GB']));

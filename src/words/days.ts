@@ -1,7 +1,7 @@
 import { format, type Locale } from 'date-fns';
 import { enGB } from 'date-fns/locale/en-GB';
 import type { Day } from '@/core/shared';
-import { tell } from '@/words/shell';
+import { takeNumberLocale } from './locale';
 
 /** Languages whose days this program writes; others read them as English does. */
 const LOCALES: Readonly<Record<string, () => Promise<Locale>>> = {
@@ -16,8 +16,9 @@ const LOCALES: Readonly<Record<string, () => Promise<Locale>>> = {
 
 let locale: Locale = enGB;
 
-/** Takes the person's own way to write days, from the browser's languages; before the first page. */
+/** Takes the person's own way to write days and numbers, from the browser's languages; before the first page. */
 export async function takeLocale(languages: readonly string[]): Promise<void> {
+  takeNumberLocale(languages);
   for (const language of languages) {
     if (language.startsWith('en') && language !== 'en-US') {
       locale = enGB;
@@ -34,6 +35,5 @@ export async function takeLocale(languages: readonly string[]): Promise<void> {
 /** A calendar day as the person writes it: "15 Jun 2026". Noon: no time zone moves it to another day. */
 export const writeDay = (day: Day): string => format(new Date(`${day}T12:00:00`), 'PP', { locale });
 
-/** The day and hour of an instant: "15 Jun 2026, 16:30"; in words where it is none. */
-export const writeInstant = (at: number): string =>
-  Number.isFinite(at) ? format(at, 'PPp', { locale }) : tell('days.on-a-day-that-nobody-noted');
+/** The day and hour of an instant: "15 Jun 2026, 16:30". */
+export const writeDayAndHour = (at: number): string => format(at, 'PPp', { locale });

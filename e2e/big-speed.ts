@@ -28,9 +28,9 @@ const LOOKS: readonly Look[] = [
     name: 'Breakdown',
     sample: '/sample/breakdown',
     big: '/own/breakdown',
-    shown: { at: 'p', text: 'in 100 clean' },
+    shown: { at: 'p', text: 'times in 10' },
   },
-  { name: 'Field', sample: '/sample/field', big: '/own/field', shown: { at: 'a', text: 'Rung ' } },
+  { name: 'Field', sample: '/sample/field', big: '/own/field', shown: { at: 'a', text: 'Step ' } },
   {
     name: 'an element',
     sample: '/sample/breakdown/sample-stop-down/evidence',

@@ -43,12 +43,12 @@ test('break an exercise down from a method, and climb two rungs', async ({ page 
       await padKey(page, 'c');
       await expect(page.getByText(new RegExp(`^${(rung - 2) * 5 + i + 1} reps?, `)).first()).toBeVisible();
     }
-    await page.getByRole('button', { name: `Go to rung ${rung}` }).click();
-    await expect(page.getByText(new RegExp(`Rung ${rung} of`)).first()).toBeVisible();
+    await page.getByRole('button', { name: `Go to step ${rung}` }).click();
+    await expect(page.getByText(new RegExp(`Step ${rung} of`)).first()).toBeVisible();
   }
   await page.getByRole('button', { name: 'Enough for now' }).click();
   await page.goto('/sample/breakdown');
-  await expect(page.getByText('Rung 3 of').first()).toBeVisible();
+  await expect(page.getByText('Step 3 of').first()).toBeVisible();
 });
 
 test('split an element that has history: its reps stay, and count where they are assigned', async ({
@@ -132,7 +132,7 @@ test('a start is found, a mark is moved by keys, a circle is refused, another do
     await page.getByRole('button', { name: 'Wait for it' }).click();
   };
   await wait('Pick up');
-  await expect(page.getByText('not before “Pick up” is at rung 2')).toBeVisible();
+  await expect(page.getByText('not before “Pick up” is at step 2')).toBeVisible();
   await page.goto('/sample/breakdown/sample-pick-up/about');
   await wait('Give');
   await expect(page.getByText(/round in a circle: “.+” waits for/)).toBeVisible();
@@ -182,8 +182,8 @@ test('a finer step leaves the dog at its own values', async ({ page }) => {
   // The ladder has no rung of 20 m and 3.2 s any more; the one that is easier on no axis comes before.
   await expect(marked).toContainText('just past it');
   await page.goto('/sample/field/sample-stop-down');
-  await expect(page.getByText(/^Rung between \d+ and \d+ of 26/).first()).toBeVisible();
+  await expect(page.getByText(/^Step between \d+ and \d+ of 26/).first()).toBeVisible();
   await expect(page.getByText('Distance from you 20 m; Time to lie down at most 3.2 s.')).toBeVisible();
   await page.getByRole('link', { name: 'Breakdown' }).click();
-  await expect(page.getByText(/^Rung between 18 and 19 of 26/).first()).toBeVisible();
+  await expect(page.getByText(/^Step between 18 and 19 of 26/).first()).toBeVisible();
 });

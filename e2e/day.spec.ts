@@ -23,13 +23,13 @@ test('a practitioner’s day: rules, breakdown, session, forecast', async ({ pag
     await page.getByRole('link', { name: 'Breakdown' }).click();
     const chain = page.getByRole('list', { name: 'Chain of Send-away to the square' });
     await expect(chain.getByRole('listitem')).toHaveCount(5);
-    await expect(chain).toContainText('in 100 clean');
+    await expect(chain).toContainText('times in 10');
     await expect(
       page.getByRole('figure', { name: /^Distance from you: start 3 m, now .* demanded 25 m/ }),
     ).toBeVisible();
     await page.getByRole('link', { name: 'Ladder of Wait for the steward' }).click();
     await expect(page.getByText('Sound: one thing at a time')).toBeVisible();
-    const rungs = page.getByRole('region', { name: 'Rungs of the ladder' }).locator('tbody tr');
+    const rungs = page.getByRole('region', { name: 'Steps of the ladder' }).locator('tbody tr');
     const before = await rungs.count();
     await page.getByLabel('Demand, Time down').fill('1\'30"');
     await page.getByLabel('Demand, Time down').press('Enter');
@@ -40,16 +40,16 @@ test('a practitioner’s day: rules, breakdown, session, forecast', async ({ pag
     await expect(page.getByText(/is \+\d+\s%; your limit is \+80\s%/).first()).toBeVisible();
     await page.getByRole('button', { name: 'Undo' }).first().click();
     await expect(page.getByText('Sound: one thing at a time')).toBeVisible();
-    await page.getByLabel(/^Rung 2, Distance from you/).fill('6 m');
-    await page.getByLabel(/^Rung 2, Distance from you/).press('Enter');
-    await expect(page.getByText(/Rung 2 raises time down and distance from you at once/)).toBeVisible();
-    await page.getByLabel(/^Rung 2, Distance from you/).fill('');
-    await page.getByLabel(/^Rung 2, Distance from you/).press('Enter');
+    await page.getByLabel(/^Step 2, Distance from you/).fill('6 m');
+    await page.getByLabel(/^Step 2, Distance from you/).press('Enter');
+    await expect(page.getByText(/Step 2 raises time down and distance from you at once/)).toBeVisible();
+    await page.getByLabel(/^Step 2, Distance from you/).fill('');
+    await page.getByLabel(/^Step 2, Distance from you/).press('Enter');
     await expect(page.getByText('Sound: one thing at a time')).toBeVisible();
     const lastRung = await rungs.count();
-    await page.getByLabel(`Rung ${lastRung}, Distance from you`).fill('24 m');
-    await page.getByLabel(`Rung ${lastRung}, Distance from you`).press('Enter');
-    await expect(page.getByText(/No rung asks all that is demanded/)).toBeVisible();
+    await page.getByLabel(`Step ${lastRung}, Distance from you`).fill('24 m');
+    await page.getByLabel(`Step ${lastRung}, Distance from you`).press('Enter');
+    await expect(page.getByText(/No step asks all that is demanded/)).toBeVisible();
     await page.getByLabel('Start, Time down').fill('far');
     await page.getByLabel('Start, Time down').press('Enter');
     await expect(page.getByText('“far” is not a duration')).toBeVisible();
@@ -87,7 +87,7 @@ test('a practitioner’s day: rules, breakdown, session, forecast', async ({ pag
     await page.keyboard.press('u');
     await expect(page.getByRole('button', { name: 'Aided' })).toHaveAttribute('aria-pressed', 'false');
     await page.keyboard.press('?');
-    await expect(page.getByRole('dialog')).toContainText('Stamp the cue');
+    await expect(page.getByRole('dialog')).toContainText('Tap the cue');
     await page.keyboard.press('Escape');
   });
 
@@ -95,7 +95,7 @@ test('a practitioner’s day: rules, breakdown, session, forecast', async ({ pag
     const advice = page.getByRole('status', { name: 'Advice' });
     for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'Miss' }).click();
     await expect(advice).toContainText('2 misses in a row here; your rule drops back after 2.');
-    await page.getByRole('button', { name: /Go to rung/ }).click();
+    await page.getByRole('button', { name: /Go to step/ }).click();
     await expect(advice).toContainText('0 clean in a row here');
     for (let i = 0; i < 5; i++) {
       await page.getByRole('button', { name: 'Clean' }).click();
@@ -125,8 +125,8 @@ test('a reload in the middle of a set goes on where it was', async ({ page }) =>
   for (const outcome of ['Clean', 'Miss', 'Miss', 'Clean'])
     await page.getByRole('button', { name: outcome }).click();
   await page.getByRole('radio', { name: 'Kit' }).click();
-  await page.getByRole('button', { name: 'Rung down' }).click();
-  await expect(page.getByText(/Rung 4 of 5/)).toBeVisible();
+  await page.getByRole('button', { name: 'A step easier' }).click();
+  await expect(page.getByText(/Step 4 of 5/)).toBeVisible();
   const seen = async (): Promise<(string | null)[]> => [
     await page.getByRole('status', { name: 'Advice' }).textContent(),
     await page.getByLabel('Last rep').textContent(),
@@ -135,7 +135,7 @@ test('a reload in the middle of a set goes on where it was', async ({ page }) =>
   await expect(page.getByLabel('Last rep')).toContainText('clean, the kit’s');
   const before = await seen();
   await page.reload();
-  await expect(page.getByText(/Rung 4 of 5/)).toBeVisible();
+  await expect(page.getByText(/Step 4 of 5/)).toBeVisible();
   expect(await seen()).toEqual(before);
   await page.getByRole('button', { name: 'Clean' }).click();
   await expect(

@@ -99,7 +99,7 @@ test('one thumb: a set from memory, more about a rep, body signs, what was not l
   await expect(page.getByRole('button', { name: 'warm-up' })).toHaveAttribute('aria-pressed', 'false');
   await expect(advice(page)).toContainText('1 clean in a row here');
 
-  await page.getByRole('button', { name: 'Not logged' }).click();
+  await page.getByRole('button', { name: 'Goes nobody tallied' }).click();
   await page.getByRole('dialog').getByRole('button', { name: '6', exact: true }).click();
   await expect(advice(page)).toContainText('6 reps since the last rest');
   await page.getByRole('button', { name: 'Body signs' }).click();
@@ -144,7 +144,7 @@ test('a fault that does not count yet is noted, and the rep stays clean', async 
     .or(page.getByLabel(/^Crooked in front.* counts from$/).first())
     .first()
     .selectOption({ index: 5 });
-  await expect(page.getByText(/It counts from rung 6 on/)).toBeVisible();
+  await expect(page.getByText(/It counts from step 6 on/)).toBeVisible();
   await begin(page, 'sample-present');
   await page.keyboard.press('f');
   await page.getByRole('button', { name: /only noted here/ }).click();
@@ -163,7 +163,7 @@ test('a session that falls off is said to be suspected, with its grounds', async
     await expect(page.getByText(new RegExp(`^${i + 1} reps?, `)).first()).toBeVisible();
   }
   await expect(page.getByRole('status', { name: 'Falling off' })).toContainText(
-    /More goes wrong since rep 5 of this rung than fits \(\d+ of \d+ clean here before\)/,
+    /More goes wrong since rep 5 of this step than fits \(\d+ of \d+ clean here before\)/,
   );
 });
 
@@ -211,9 +211,9 @@ test('a kennel round: three dogs on one element, each with its own rung and log,
   await work('Quill', 'cf');
   await dogs.getByRole('button', { name: 'End the round' }).click();
   const row = (dog: string) => page.getByRole('listitem').filter({ hasText: dog }).first();
-  await expect(row('Juniper')).toContainText('Goes on to rung 2. 5 clean in a row here');
-  await expect(row('Otto')).toContainText('This is the lowest rung');
-  await expect(row('Quill')).toContainText('Repeats rung');
+  await expect(row('Juniper')).toContainText('Goes on to step 2. 5 clean in a row here');
+  await expect(row('Otto')).toContainText('This is the lowest step');
+  await expect(row('Quill')).toContainText('Repeats step');
 });
 
 test('a blind: nothing is sent for nothing, a refusal leaves it lying, a pick-up uses it up', async ({
@@ -316,7 +316,7 @@ test('continuous work: a clock, legs and stamped faults make one rep', async ({ 
   await page.getByRole('button', { name: 'Start the clock' }).click();
   await page.getByRole('button', { name: 'left turn' }).click();
   for (let i = 0; i < 3; i++) await page.getByRole('button', { name: /^Wide/ }).click();
-  await page.getByRole('button', { name: 'Last stamp back' }).click();
+  await page.getByRole('button', { name: 'Last tap back' }).click();
   await expect(page.getByRole('button', { name: 'Wide 2' })).toBeVisible();
   await page.getByRole('button', { name: 'Stop and log it' }).click();
   await expect(page.getByLabel('Last rep')).toContainText('flawed: Wide');
@@ -375,7 +375,7 @@ test('a session from paper is typed in on its own day', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Type in a session from paper' })).toBeVisible();
   const entries = await storedCount(page, 'regulon-sample', 'entries');
   await page.getByLabel('Day', { exact: true }).fill('2026-06-14');
-  await page.getByLabel('Rung', { exact: true }).selectOption({ index: 2 });
+  await page.getByLabel('Step', { exact: true }).selectOption({ index: 2 });
   await page.getByLabel(/^Reps in order/).fill('c c x');
   await page.getByRole('button', { name: 'Put it in the log' }).click();
   await expect(page.getByRole('alert')).toContainText('“x” is none of c');

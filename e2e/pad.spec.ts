@@ -85,11 +85,11 @@ test('a bounce never logs: by thumb, by key, of a fault, of an undo', async ({ p
   await reps(page, 1, '1');
   // A stepper counts every press.
   const place = await page
-    .getByText(/^Rung \d+ of/)
+    .getByText(/^Step \d+ of/)
     .first()
     .innerText();
-  await page.getByRole('button', { name: 'Rung down' }).scrollIntoViewIfNeeded();
-  await twice(/^Rung down/, 100);
+  await page.getByRole('button', { name: 'A step easier' }).scrollIntoViewIfNeeded();
+  await twice(/^A step easier/, 100);
   await expect
     .poll(
       async () =>
@@ -97,7 +97,7 @@ test('a bounce never logs: by thumb, by key, of a fault, of an undo', async ({ p
         Number(
           /\d+/.exec(
             await page
-              .getByText(/^Rung \d+ of/)
+              .getByText(/^Step \d+ of/)
               .first()
               .innerText(),
           )?.[0],

@@ -140,7 +140,7 @@ test('everything said of an old rep can be put right, each as an entry of its ow
     .getByRole('button', { name: /^Take it: Degrees off/ })
     .first()
     .click();
-  await expect(page.getByLabel(/^Degrees off .*now -31°/).first()).toBeVisible();
+  await expect(page.getByLabel(/^Degrees off .*now −31°/).first()).toBeVisible();
   await expect(page.getByLabel(/^Rep 1 of .*: outcome$/).first()).toHaveValue('flawed');
   const handler = page.getByRole('group', { name: 'Who handles it' }).first();
   await handler.getByRole('button', { name: 'somebody else' }).click();
@@ -178,7 +178,7 @@ test('a dog off work is asked nothing anywhere, and comes back low', async ({ pa
   await expect(
     page.getByText(/It comes back to work: warm it up first, and begin at the first step/),
   ).toBeVisible();
-  await expect(page.getByText(/^Rung 1 of/)).toBeVisible();
+  await expect(page.getByText(/^Step 1 of/)).toBeVisible();
   await look(page, '5-back');
 });
 
@@ -233,7 +233,7 @@ test('after a gap: cold, at most five, easy first; what is left is said and begu
   await expect(page.getByLabel('Clean in a row to go up')).toBeVisible();
   await page.goto(`${address}/log`);
   await page.getByLabel('Day', { exact: true }).fill('2026-03-01');
-  await page.getByLabel('Rung').selectOption({ index: 3 });
+  await page.getByLabel('Step').selectOption({ index: 3 });
   await page.getByLabel(/^Reps in order/).click();
   await page.keyboard.type('c c c c');
   await page.getByRole('button', { name: 'Put it in the log' }).click();
@@ -243,7 +243,7 @@ test('after a gap: cold, at most five, easy first; what is left is said and begu
   await look(page, '7-gap');
   await page.getByRole('button', { name: 'See what is left: at most five, easy first' }).click();
   await expect(advice(page)).toContainText('Silent test. What is left? Rep 1 of at most 5');
-  await expect(page.getByText(/^Rung 2 of 4/)).toBeVisible();
+  await expect(page.getByText(/^Step 2 of 4/)).toBeVisible();
   for (const outcome of ['Clean', 'Clean', 'Miss', 'Clean', 'Miss']) {
     const before = await page
       .getByText(/^\d reps?; /)
@@ -259,7 +259,7 @@ test('after a gap: cold, at most five, easy first; what is left is said and begu
   }
   await expect(advice(page)).toContainText(/3 of 5 clean after the gap: what is left reaches to step \d/);
   await look(page, '7-found');
-  await page.getByRole('button', { name: /^Go to rung/ }).click();
+  await page.getByRole('button', { name: /^Go to step/ }).click();
   await page.getByRole('button', { name: 'Clean', exact: true }).click();
   await expect(page.getByText('6 reps; 1 counts, 1 clean').filter({ visible: true })).toBeVisible();
 });

@@ -86,7 +86,7 @@ async function round(page: Page): Promise<void> {
     }
   }
   await page.getByRole('button', { name: 'End the round' }).click();
-  await expect(page.getByText(/Goes on to rung/).first()).toBeVisible();
+  await expect(page.getByText(/Goes on to step/).first()).toBeVisible();
 }
 
 async function blind(page: Page): Promise<void> {

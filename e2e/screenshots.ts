@@ -36,7 +36,7 @@ test('rule books', async ({ page }) => {
 
 test('breakdown and a ladder', async ({ page }) => {
   await page.goto('/sample/breakdown');
-  await expect(page.getByText(/in 100 clean at the demand/).first()).toBeVisible();
+  await expect(page.getByText(/times in 10 as it is asked/).first()).toBeVisible();
   await page.screenshot({ path: `${FOLDER}/breakdown.png` });
   await page.goto('/sample/breakdown/sample-stop-down');
   await expect(page.getByText(/clean at the demand/).first()).toBeVisible();

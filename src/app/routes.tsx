@@ -47,6 +47,10 @@ export const router = createBrowserRouter([
         path: 'rule-books/:book/sheet',
         lazy: async () => ({ Component: (await import('@/features/rule-books')).SheetPage }),
       },
+      {
+        path: 'words',
+        lazy: async () => ({ Component: (await import('@/features/glossary')).GlossaryPage }),
+      },
       { path: 'files', lazy: async () => ({ Component: (await import('@/features/files')).FilesRoom }) },
       {
         element: <DogGate />,

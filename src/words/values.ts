@@ -60,3 +60,9 @@ export function writeShare(share: number): string {
   const percent = share * 100;
   return `${writeDigits(percent, percent < 10 || percent > 90 ? 1 : 0)}${NO_BREAK}%`;
 }
+
+/** A number in a field, with the point or comma that the person writes: "2.5 m" → "2,5 m" where a comma is written. */
+export const withOwnPoint = (typed: string): string =>
+  typed.replace(/(\d)\.(\d)/g, (_, before: string, after: string) => `${before}${ownPoint()}${after}`);
+
+const ownPoint = (): string => writeDigits(0.5, 1).charAt(1);

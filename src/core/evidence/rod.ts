@@ -73,12 +73,13 @@ function reachInWords(axis: Axis, reach: Interval): Sentence | null {
   const scale = axisScale(axis);
   if (!scale.ok || scale.value.held) return null;
   const name = (at: number): Sentence => {
-    if (at < 0) return say('evidence.rod.below-the-start');
-    if (at > scale.value.difficulty(proofValue(axis))) return say('evidence.rod.beyond-the-proof-margin');
+    if (at < 0) return say('evidence.rod.less-than-the-start');
+    if (at > scale.value.difficulty(proofValue(axis))) return say('evidence.rod.past-what-is-asked');
     const value = scale.value.value(at);
     return writeValue(axis, axis.levels === null ? value : value);
   };
   const [low, mid, high] = [name(reach.low), name(reach.mid), name(reach.high)];
+  if (reach.high < 0) return say('evidence.rod.not-sure-at-the-start');
   if (JSON.stringify(low) === JSON.stringify(high)) return say('evidence.rod.clean-8-times-in-10', { low });
   return say('evidence.rod.clean-8-times-in-10-up-to-about', { mid, low, high });
 }

@@ -14,24 +14,22 @@ export const isThin = ({ low, high }: Pick<Interval, 'low' | 'high'>, counted: n
   high - low > WIDE || counted < FEW;
 
 /**
- * "62 in 100 clean at the demand (48–75, from 118 reps)"; with few reps the width says so, with
- * none the words do.
+ * "Would do it 6 times in 10 as it is asked in the end (between 5 and 7.5 in 10, from 118 reps)"; with few
+ * reps no figure is said, with none that nothing is known.
  */
 export function chanceInWords({ estimate, grounds }: Assessed): Sentence {
   if (grounds.counted === 0) return say('evidence.thin.no-rep-yet-nothing-is-known');
-  const percent = (share: number): number => Math.round(share * 100);
   const { low, mid, high } = estimate.clean;
-  const rests = `${grounds.counted} ${grounds.counted === 1 ? 'rep' : 'reps'}`;
+  const rests = say('evidence.thin.reps', { counted: grounds.counted });
   if (isThin(estimate.clean, grounds.counted))
-    return say('evidence.thin.anything-from-to-in-100-clean-at', {
-      rests,
-      percent: percent(low),
-      percent2: percent(high),
-    });
+    return say('evidence.thin.anything-from-to-in-100-clean-at', { rests });
   return say('evidence.thin.in-100-clean-at-the-demand-from', {
-    percent: percent(mid),
-    percent2: percent(low),
-    percent3: percent(high),
+    tenths: tenths(mid),
+    low: tenths(low),
+    high: tenths(high),
     rests,
   });
 }
+
+/** A chance as so many times in ten, to the half: .62 → 6, .66 → 6.5. */
+export const tenths = (share: number): number => Math.round(share * 20) / 2;

@@ -33,11 +33,11 @@ describe('next session', () => {
 
   it('says its grounds', () => {
     expect(wordsOf(suggestSessions([candidate('a', 0.62)], today)[0]?.reason)).toBe(
-      'About 62 in 100 clean at what is demanded (20 reps), and one fault can cost up to 10 points. Last trained 2 days ago.',
+      'Would do it about 6 times in 10 as it is asked in the end (20 reps), and one fault can cost up to 10 points. Last trained 2 days ago.',
     );
     const thin = candidate('a', 0.3, { counted: 1, lastDay: today, stake: null });
     expect(wordsOf(suggestSessions([thin], today)[0]?.reason)).toBe(
-      '1 rep so far: anything from 20 to 40 in 100 clean at what is demanded. Already trained today.',
+      '1 rep so far: too few for a figure, so a session tells most. Already trained today.',
     );
   });
 });

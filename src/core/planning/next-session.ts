@@ -1,4 +1,4 @@
-import { type Interval, isThin } from '@/core/evidence';
+import { type Interval, isThin, tenths } from '@/core/evidence';
 import { type Day, daysBetween, type ElementId, type Sentence, say } from '@/core/shared';
 
 /** What is known about an element when the day's work is chosen. */
@@ -40,14 +40,17 @@ const risk = (candidate: Candidate): number => (1 - candidate.clean.mid) * (cand
 function reasonFor(candidate: Candidate, today: Day): Sentence {
   if (candidate.counted === 0) return say('planning.next-session.no-rep-of-it-is-logged-yet-so');
   const { clean, counted } = candidate;
-  const [low, mid, high] = [clean.low, clean.mid, clean.high].map((share) => Math.round(share * 100));
   const stake =
     candidate.stake === null
       ? ''
       : say('planning.next-session.and-one-fault-can-cost-up-to', { stake: candidate.stake });
   const chance = isThin(clean, counted)
-    ? say('planning.next-session.so-far-anything-from-to-in-100', { counted, low, high, stake })
-    : say('planning.next-session.about-in-100-clean-at-what-is', { mid, counted, stake });
+    ? say('planning.next-session.so-far-anything-from-to-in-100', { counted, stake })
+    : say('planning.next-session.about-in-100-clean-at-what-is', {
+        tenths: tenths(clean.mid),
+        counted,
+        stake,
+      });
   const days = candidate.lastDay === null ? 0 : daysBetween(candidate.lastDay, today);
   return say('planning.next-session.reason', { chance, last: lastTrained(days) });
 }

@@ -48,7 +48,7 @@ export function calibrate(outcomes: readonly Outcome[]): Result<Calibration> {
 
 /** The calibration in a plain sentence. */
 export function calibrationInWords({ results, said, passed, brier, base }: Calibration): Sentence {
-  const percent = (share: number): string => `${Math.round(share * 100)} %`;
+  const percent = (share: number): number => Math.round(share * 100);
   const verdict =
     brier < base
       ? say('readiness.calibration.better-than-saying-the-pass-rate')
@@ -57,8 +57,6 @@ export function calibrationInWords({ results, said, passed, brier, base }: Calib
     results,
     percent: percent(said),
     percent2: percent(passed),
-    brier: { number: brier, digits: 2 },
-    base: { number: base, digits: 2 },
     verdict,
   });
 }

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { tenths } from '@/core/evidence';
 import { type DogState, useDog, useKennelWithDog } from '@/data/live';
 import { repsOn } from '@/data/read';
 import { buttonClass, Chain, Notice, newestOf, PageHead, Rod, Sheet } from '@/ui';
@@ -70,9 +71,7 @@ function ExerciseSheet({ exercise, state }: { readonly exercise: ExerciseView; r
     strength: link.strength,
     note: [
       link.stake === null ? '' : tell('breakdown-room.up-to-points', { stake: link.stake }),
-      link.strength === null
-        ? ''
-        : tell('breakdown-room.in-100-clean', { round: Math.round(link.strength * 100) }),
+      link.strength === null ? '' : tell('breakdown-room.in-100-clean', { tenths: tenths(link.strength) }),
     ]
       .filter(Boolean)
       .join('; '),

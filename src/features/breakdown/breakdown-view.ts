@@ -1,5 +1,5 @@
 import { buildLadder, checkLadder, describePlace, openness, standingOn } from '@/core/breakdown';
-import { chanceInWords, type RodData, rodsOf } from '@/core/evidence';
+import { chanceInWords, isThin, type RodData, rodsOf } from '@/core/evidence';
 import { cellTotal, partStakes, pointsOf, prepareRules } from '@/core/rulebooks';
 import type { ElementId, PartKey } from '@/core/shared';
 import type { DogState } from '@/data/live';
@@ -129,7 +129,10 @@ function elementView(
         ? wordsOf(chanceInWords(found.value))
         : tell('breakdown-view.cannot-be-weighed', { message: found.message })
       : null,
-    strength: found?.ok && found.value.grounds.counted > 0 ? found.value.estimate.clean.mid : null,
+    strength:
+      found?.ok && !isThin(found.value.estimate.clean, found.value.grounds.counted)
+        ? found.value.estimate.clean.mid
+        : null,
     waits: openness(element, prerequisiteGraph(state)).waits.map(wordsOf),
   };
 }

@@ -14,7 +14,7 @@ import type { RulePart } from '@/core/rulebooks';
 import { asId, type DogId, type ElementId, must, type PartKey, toBase } from '@/core/shared';
 import { criteriaAtShare, type ElementRecord, elementFromMethod, type New, PLAIN_ELEMENT } from '@/data/read';
 import type { LinkPlan } from '@/data/write';
-import { NO_BREAK, wordsOf } from '@/words';
+import { NO_BREAK, withOwnPoint, wordsOf } from '@/words';
 import { tell } from './words';
 
 /** An axis with the three values as they stand in its fields. */
@@ -36,7 +36,7 @@ export function axisDraft(spec: MethodAxis): AxisDraft {
     spec,
     start: text(spec.start),
     demand: text(spec.demand),
-    step: spec.step === null ? '' : stepText(spec.axis, spec.step),
+    step: spec.step === null ? '' : withOwnPoint(stepText(spec.axis, spec.step)),
   };
 }
 

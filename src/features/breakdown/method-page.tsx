@@ -12,7 +12,7 @@ import { RULE_WORDS, type RuleKind } from '@/core/coaching';
 import { cautionsFor } from '@/core/planning';
 import { useKennelWithDog } from '@/data/live';
 import { buttonClass, CautionNote, Notice, PageHead, Sheet } from '@/ui';
-import { wordsOf } from '@/words';
+import { withOwnPoint, wordsOf } from '@/words';
 import { tell } from './words';
 
 /**
@@ -173,7 +173,7 @@ function axisWords({ axis, start, demand, step, stepFrom }: MethodAxis): string 
     step === null
       ? tell('method-page.you-say-the-step')
       : tell('method-page.steps-of-our-own-figure-the', {
-          stepText: stepText(axis, step),
+          stepText: withOwnPoint(stepText(axis, step)),
           stepFrom: stepFrom === 'program',
         });
   return `${value(start, tell('method-page.your-start'))} → ${value(demand, tell('method-page.your-goal'))}, ${steps}; ${direction}.`;

@@ -15,7 +15,7 @@ import {
 } from '@/core/breakdown';
 import { type AxisKey, fail, ok, type Result, say } from '@/core/shared';
 import type { ElementRecord } from '@/data/read';
-import { NO_BREAK, wordsOf } from '@/words';
+import { NO_BREAK, withOwnPoint, wordsOf } from '@/words';
 
 export type AxisField = 'start' | 'step' | 'limit' | 'demand';
 
@@ -24,9 +24,9 @@ export type AxisField = 'start' | 'step' | 'limit' | 'demand';
  * for a list.
  */
 export function fieldText(axis: Axis, field: AxisField): string {
-  if (field === 'step' || field === 'limit') return stepText(axis, axis[field]);
+  if (field === 'step' || field === 'limit') return withOwnPoint(stepText(axis, axis[field]));
   if (axis.levels !== null) return wordsOf(writeValue(axis, axis[field]));
-  return amountText(axis, axis[field]);
+  return withOwnPoint(amountText(axis, axis[field]));
 }
 
 /**

@@ -124,7 +124,8 @@ function Faults({
       {faults.map(({ label, count }) => `${label.toLowerCase()} ${count}×`).join(', ')}
       {first
         ? tell('end-page.so-look-at-first-next-time', {
-            faultsCount: faults.length === 1 ? 'that' : `“${most.label.toLowerCase()}”`,
+            only: faults.length === 1,
+            fault: most.label.toLowerCase(),
           })
         : '.'}
     </p>

@@ -179,12 +179,7 @@ export function scoresInWords(bins: readonly HistogramBin[], line: number | null
  */
 export function headline(dog: string, forecast: Forecast, missing: readonly string[]): string {
   const { low, mid, high } = forecast.pass;
-  if (high - low > 0.5)
-    return tell('readiness-view.too-little-is-known-anything-from', {
-      writeShare: writeShare(low),
-      writeShare2: writeShare(high),
-      dog,
-    });
+  if (high - low > 0.5) return tell('readiness-view.too-little-is-known-anything-from', { dog });
   if (missing.length > 0)
     return tell('readiness-view.somewhere-from-to-that-would-pass', {
       writeShare: writeShare(low),

@@ -63,7 +63,7 @@ describe('what Today suggests', () => {
     const evidence = new Map([...state.evidence].filter(([id]) => id !== 'sample-give'));
     expect(suggestedSessions(dog, { ...state, evidence }, weigh(evidence), TODAY)[0]).toMatchObject({
       element: 'sample-give',
-      reason: 'No rep of it is logged yet, so nothing is known.',
+      reason: 'No rep of it is logged yet, so begin with it.',
     });
   });
 });

@@ -118,6 +118,9 @@ export function TodayRoom() {
             <Link className={buttonClass('quiet')} to="../start" relative="path">
               {tell('today-room.add-another-dog')}
             </Link>
+            <Link className={buttonClass('quiet')} to="../words" relative="path">
+              {tell('today-room.words-that-are-used-here')}
+            </Link>
           </p>
         </div>
       </div>
@@ -131,7 +134,7 @@ function Standing({ state }: { readonly state: DogState }) {
   return standingSigns(state.bouts).map(({ id, day, reason, bout }) => (
     <SignNote
       key={id}
-      words={`${state.work.elements.find((one) => one.id === bout.element)?.title ?? tell('today-room.a-session')}, ${writeDay(day)}: ${reason}`}
+      words={`${state.work.elements.find((one) => one.id === bout.element)?.title ?? tell('today-room.a-session')}, ${writeDay(day)}: ${wordsOf(reason)}`}
       onDismiss={(why) =>
         void done(
           tell('today-room.it-no-longer-holds'),

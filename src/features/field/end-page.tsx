@@ -56,6 +56,7 @@ function EndCard({ element, work, bout, entries, facts }: Props) {
   }, []);
   return (
     <div ref={card} tabIndex={-1} className="outline-none">
+      <h1 className="sr-only">{tell('end-page.what-the-session-comes-to')}</h1>
       <Sheet
         title={`${dog.name}: ${element.title}`}
         className="mx-auto max-w-2xl"

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, SHIFTED_CLOCK, test } from './fixtures';
+import { expect, padKey, SHIFTED_CLOCK, test } from './fixtures';
 
 const FOLDER = 'docs/screenshots';
 
@@ -81,7 +81,7 @@ async function round(page: Page): Promise<void> {
     await page.getByRole('button', { name: `Begin with ${dog}` }).click();
     await expect(page.getByRole('button', { name: 'Cue', exact: true })).toBeVisible();
     for (const [i, key] of [...keys].entries()) {
-      await page.keyboard.press(key);
+      await padKey(page, key);
       await expect(page.getByText(new RegExp(`^${i + 1} reps?, `)).first()).toBeAttached();
     }
   }

@@ -7,7 +7,7 @@ export const NO_BREAK = '\u00a0';
 
 const formats = new Map<string, Intl.NumberFormat>();
 
-/** A number as the person writes it, its thousands unmarked: what is read can be typed. */
+/** A number as the person writes it, thousands marked from 10,000 on: what is shorter can be typed as it is read. */
 function number(value: number, options: Intl.NumberFormatOptions): string {
   const locale = numberLocale();
   const key = `${locale} ${JSON.stringify(options)}`;
@@ -17,7 +17,8 @@ function number(value: number, options: Intl.NumberFormatOptions): string {
 }
 
 /** A number with all that it has, up to twelve figures: 0.25 → "0.25", or "0,25" where a comma is written. */
-export const writeNumber = (value: number): string => number(value, { maximumSignificantDigits: 12 });
+export const writeNumber = (value: number): string =>
+  number(value, { maximumSignificantDigits: 12, useGrouping: Math.abs(value) >= 10_000 });
 
 /** With so many digits after the point: `writeDigits(2, 1)` → "2.0". */
 export const writeDigits = (value: number, digits: number): string =>

@@ -38,6 +38,6 @@ export {
   type Summary,
   summarise,
 } from './summary';
-export { chanceInWords, isThin, tenths } from './thin';
+export { chanceInWords, FEW, isThin, tenths } from './thin';
 export type { Wall } from './wall';
 export { type WordReach, wordReach } from './word-reach';

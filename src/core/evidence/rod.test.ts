@@ -37,7 +37,7 @@ describe('the rod', () => {
     [[0.2, 0.5, 0.9], 'Clean 8 times in 10 up to about 10 m (between 6.6 m and 17.4 m).'],
     [
       [-0.4, 0.5, 3],
-      'Clean 8 times in 10 up to about 10 m (between less than the start and past what is asked).',
+      'Clean 8 times in 10 up to about 10 m (between easier than the start and past what is asked).',
     ],
     [[-2, -1, -0.5], 'Not sure at the start yet, so make the start easier.'],
     [[2, 3, 4], 'Clean 8 times in 10 past what is asked.'],

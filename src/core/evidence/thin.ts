@@ -4,7 +4,7 @@ import type { Interval } from './estimate';
 
 /** Wider than this, or from fewer reps, a middle figure would promise more than is known. */
 const WIDE = 0.45;
-const FEW = 10;
+export const FEW = 10;
 
 /**
  * Whether a chance rests on too little for one figure: fewer than 10 reps that count, or an 80 %
@@ -21,8 +21,8 @@ export function chanceInWords({ estimate, grounds }: Assessed): Sentence {
   if (grounds.counted === 0) return say('evidence.thin.no-rep-yet-nothing-is-known');
   const { low, mid, high } = estimate.clean;
   const rests = say('evidence.thin.reps', { counted: grounds.counted });
-  if (isThin(estimate.clean, grounds.counted))
-    return say('evidence.thin.anything-from-to-in-100-clean-at', { rests });
+  if (grounds.counted < FEW) return say('evidence.thin.too-few', { rests });
+  if (isThin(estimate.clean, grounds.counted)) return say('evidence.thin.too-different', { rests });
   return say('evidence.thin.in-100-clean-at-the-demand-from', {
     tenths: tenths(mid),
     low: tenths(low),

@@ -37,7 +37,7 @@ describe('next session', () => {
     );
     const thin = candidate('a', 0.3, { counted: 1, lastDay: today, stake: null });
     expect(wordsOf(suggestSessions([thin], today)[0]?.reason)).toBe(
-      '1 rep so far: too few for a figure, so a session tells most. Already trained today.',
+      '1 rep so far, too few for a figure, so a session tells most. Already trained today.',
     );
   });
 });

@@ -1,4 +1,4 @@
-import { type Interval, isThin, tenths } from '@/core/evidence';
+import { FEW, type Interval, isThin, tenths } from '@/core/evidence';
 import { type Day, daysBetween, type ElementId, type Sentence, say } from '@/core/shared';
 
 /** What is known about an element when the day's work is chosen. */
@@ -45,7 +45,7 @@ function reasonFor(candidate: Candidate, today: Day): Sentence {
       ? ''
       : say('planning.next-session.and-one-fault-can-cost-up-to', { stake: candidate.stake });
   const chance = isThin(clean, counted)
-    ? say('planning.next-session.so-far-anything-from-to-in-100', { counted, stake })
+    ? say('planning.next-session.no-figure-yet', { few: counted < FEW, counted, stake })
     : say('planning.next-session.about-in-100-clean-at-what-is', {
         tenths: tenths(clean.mid),
         counted,

@@ -71,7 +71,9 @@ function ExerciseSheet({ exercise, state }: { readonly exercise: ExerciseView; r
     strength: link.strength,
     note: [
       link.stake === null ? '' : tell('breakdown-room.up-to-points', { stake: link.stake }),
-      link.strength === null ? '' : tell('breakdown-room.in-100-clean', { tenths: tenths(link.strength) }),
+      link.strength === null || link.thin
+        ? ''
+        : tell('breakdown-room.in-100-clean', { tenths: tenths(link.strength) }),
     ]
       .filter(Boolean)
       .join('; '),

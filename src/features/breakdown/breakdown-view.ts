@@ -20,6 +20,8 @@ export type ElementView = {
    */
   readonly chance: string | null;
   readonly strength: number | null;
+  /** Whether that rests on too little to be said as a figure. */
+  readonly thin: boolean;
   /** What it waits for, in words; empty where it can be worked on. */
   readonly waits: readonly string[];
 };
@@ -129,10 +131,8 @@ function elementView(
         ? wordsOf(chanceInWords(found.value))
         : tell('breakdown-view.cannot-be-weighed', { message: found.message })
       : null,
-    strength:
-      found?.ok && !isThin(found.value.estimate.clean, found.value.grounds.counted)
-        ? found.value.estimate.clean.mid
-        : null,
+    strength: found?.ok && found.value.grounds.counted > 0 ? found.value.estimate.clean.mid : null,
+    thin: !found?.ok || isThin(found.value.estimate.clean, found.value.grounds.counted),
     waits: openness(element, prerequisiteGraph(state)).waits.map(wordsOf),
   };
 }

@@ -176,7 +176,12 @@ export function BeforeCard({ element, work, evidence, stands, last, dogs }: Prop
         <Bring element={element} rewards={dog.rewards} />
         <TickedCautions cautions={cautions} />
         {!off && standing.length === 0 && (
-          <Button look="signal" size="huge" onClick={() => void begin(null)}>
+          <Button
+            look="signal"
+            size="huge"
+            className="max-md:sticky max-md:bottom-[4.25rem] max-md:z-10"
+            onClick={() => void begin(null)}
+          >
             {tell('before-card.begin')}
           </Button>
         )}

@@ -252,11 +252,6 @@ function Next({
             <span className="font-semibold">{tell('today-room.rung')} </span>
             {first.rungInWords}
           </p>
-          <div className="grid gap-x-8 gap-y-3 sm:grid-cols-2">
-            {first.rods.map((rod) => (
-              <Rod key={rod.axis} data={rod} compact />
-            ))}
-          </div>
           {first.bring && (
             <p className="leading-snug">
               <span className="font-semibold">{tell('today-room.bring')} </span>
@@ -266,9 +261,19 @@ function Next({
           {first.cautions.map((caution) => (
             <CautionNote key={caution.id} caution={caution} />
           ))}
-          <Button look="signal" size="huge" onClick={() => void begin(first.element, first.start)}>
+          <Button
+            look="signal"
+            size="huge"
+            className="max-md:sticky max-md:bottom-[4.25rem] max-md:z-10"
+            onClick={() => void begin(first.element, first.start)}
+          >
             {tell('today-room.begin-this-session')}
           </Button>
+          <div className="grid gap-x-8 gap-y-3 sm:grid-cols-2">
+            {first.rods.map((rod) => (
+              <Rod key={rod.axis} data={rod} compact />
+            ))}
+          </div>
         </div>
       </section>
       {others.length > 0 && (

@@ -28,7 +28,7 @@ export const writeDigits = (value: number, digits: number): string =>
  * An amount in its unit, at most three figures below 100 and no trailing noughts: 22.86 m in yards →
  * "25 yd", the space unbreakable.
  */
-export function writeMeasured({ quantity, base, unit, bare }: Measured): string {
+function writeMeasured({ quantity, base, unit, bare }: Measured): string {
   const value = must(fromBase(quantity, base, unit));
   const written = Math.abs(value) >= 100 ? writeDigits(value, 0) : writeNumber(Number(value.toPrecision(3)));
   if (bare) return written;

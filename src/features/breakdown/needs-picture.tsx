@@ -31,10 +31,10 @@ export function NeedsPicture({ nodes }: { readonly nodes: readonly GraphNode[] }
   const width = LEFT * 2 + (columns.length - 1) * COLUMN + BOX.width;
   const height = tallest * (BOX.height + BOX.gap);
   return (
-    // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
     <section
       className="relative overflow-x-auto pb-2"
       aria-label={tell('needs-picture.picture-of-what-needs-what')}
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
       tabIndex={0}
     >
       <div className="relative" style={{ width, height }}>

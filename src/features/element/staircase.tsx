@@ -19,10 +19,10 @@ export const MARKS = {
  */
 export function Staircase({ ladder, place, bouts }: Props) {
   return (
-    // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
     <section
       className="relative overflow-x-auto"
       aria-label={tell('staircase.staircase-of-the-ladder')}
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
       tabIndex={0}
     >
       <table className="border-collapse">

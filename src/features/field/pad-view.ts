@@ -204,7 +204,7 @@ function faultsInWords({ judged }: StandingRep, faults: readonly NamedFault[]): 
  * The one way in which a rep of this element is judged. What it is made of decides before its rule does:
  * articles by the pick, continuous work by the clock, a chain by where it broke.
  */
-export function judgedBy(
+function judgedBy(
   element: ElementRecord,
   criteria: Criteria,
   work: DogWork,

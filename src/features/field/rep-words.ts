@@ -47,7 +47,7 @@ const PURPOSE_REASONS: Readonly<Record<Exclude<StandingRep['purpose'], 'training
 const secondsInWords = (before: string, seconds: number | undefined): string =>
   seconds === undefined ? '' : `${before}${writeDigits(seconds, 1)} s`;
 
-export const OUTCOME_WORDS = {
+const OUTCOME_WORDS = {
   clean: tell('rep-words.outcome-clean'),
   flawed: tell('rep-words.outcome-flawed'),
   miss: tell('rep-words.outcome-miss'),

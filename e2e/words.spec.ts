@@ -14,7 +14,7 @@ async function dataOf(page: Page): Promise<string> {
             (name) => !['kept', 'keptLogs'].includes(name),
           );
           const from = open.result.transaction(stores);
-          Promise.all(
+          void Promise.all(
             stores.map(
               (name) =>
                 new Promise<string>((done) => {
@@ -49,7 +49,7 @@ const outside = (page: Page) =>
       said.push(node.textContent ?? '');
     }
     // A message can be drawn in several pieces of text: they are read as one.
-    const whole = [said.join('\u0001')];
+    const whole = [said.join('¦')];
     for (const element of root.querySelectorAll('*'))
       for (const name of ['aria-label', 'title', 'alt', 'placeholder'])
         if (element.hasAttribute(name)) whole.push(element.getAttribute(name) ?? '');
@@ -60,7 +60,7 @@ const withoutMessages = (text: string): string => {
   let left = text;
   for (let before = ''; before !== left; ) {
     before = left;
-    left = left.replace(/⟦[^⟦⟧]*⟧/g, '\u0001');
+    left = left.replace(/⟦[^⟦⟧]*⟧/g, '¦');
   }
   return left;
 };
@@ -107,7 +107,7 @@ test('a day in a pseudo-language: every word that is no data comes from the cata
     await page.waitForTimeout(200);
     const bare = (await outside(page)).flatMap((text) =>
       withoutMessages(text)
-        .split(/[\u0001:;,·()→–—…“”|/]|\.\s|\s{2,}/)
+        .split(/[¦:;,·()→–—…“”|/]|\.\s|\s{2,}/)
         .map((piece) =>
           piece
             .trim()

@@ -294,6 +294,7 @@ test('cue, response and marker by one button; a held one is a miss; and a hold h
   await expect(page.getByText(/^2 reps, 1 clean/).first()).toBeAttached();
   await page.getByRole('button', { name: 'Hold begins' }).click();
   await skip(400);
+  await page.waitForTimeout(100);
   await page.getByRole('button', { name: 'Hold ends' }).click();
   await page.keyboard.press('c');
   await expect(page.getByLabel('Last rep')).toContainText(/held \d+\.\d s/);

@@ -33,6 +33,8 @@ test('a proposal overridden: too short a hold is said to be one, and one tap say
       .getByRole('button', { name: 'Hold begins' })
       .or(page.getByRole('button', { name: 'Hold again' }))
       .click();
+    // A second stamp within 80 ms is a bounce of the first.
+    await page.waitForTimeout(100);
     await page.getByRole('button', { name: 'Hold ends' }).click();
     await page.getByRole('button', { name: 'Clean', exact: true }).click();
   };

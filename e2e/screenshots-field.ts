@@ -107,8 +107,11 @@ async function blind(page: Page): Promise<void> {
 
 async function hold(page: Page): Promise<void> {
   await begin(page, 'sample-wait');
-  for (const stamp of ['Cue', 'Response', 'Marker'])
+  for (const stamp of ['Cue', 'Response', 'Marker']) {
     await page.getByRole('button', { name: new RegExp(`^${stamp}`) }).click();
+    // Two stamps closer than a dog can be are one that bounced.
+    await page.waitForTimeout(100);
+  }
   await page.keyboard.press('c');
   await expect(page.getByText(/^1 rep/).first()).toBeAttached();
   await page.getByRole('button', { name: 'Hold begins' }).click();

@@ -89,6 +89,7 @@ function bracesOf(text: string): string[] {
 
 const SAID_ALOUD = new Set([
   'aria-label',
+  'xLabel',
   'title',
   'alt',
   'placeholder',

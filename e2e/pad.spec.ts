@@ -53,6 +53,51 @@ test('twenty reps with three named faults and one of the handler’s take at mos
   expect(taps).toBe(26);
 });
 
+test('a changed side is one tap more, a sign two, what was done last one, all without scrolling', async ({
+  page,
+}) => {
+  await begin(page, 'sample-dog-3-nose-to-hand-away');
+  let taps = 0;
+  const tap = async (target: Locator): Promise<void> => {
+    const box = await target.boundingBox();
+    expect(box && box.y >= 0 && box.y + box.height <= 844).toBe(true);
+    await target.click();
+    taps += 1;
+  };
+  const visible = (name: string | RegExp) =>
+    page.getByRole('button', { name }).filter({ visible: true }).first();
+  await tap(visible('right hand'));
+  await tap(visible(/^Clean/));
+  await expect(last(page)).toContainText('clean');
+  expect(taps).toBe(2);
+  // What was said last stays: the next one is a single tap.
+  await tap(visible(/^Clean/));
+  await reps(page, 2, '2');
+  expect(taps).toBe(3);
+  await tap(visible('Body signs'));
+  await tap(page.getByRole('dialog').getByRole('button', { name: 'Yawning' }));
+  await expect(page.getByText('Seen: yawning.').filter({ visible: true })).toBeVisible();
+  expect(taps).toBe(5);
+  await tap(visible('Undo'));
+  await expect(page.getByText('Seen: yawning.')).toHaveCount(0);
+  expect(taps).toBe(6);
+  expect(await page.evaluate(() => scrollY)).toBe(0);
+});
+
+test('what is chosen shows where the system draws its own colours', async ({ page }) => {
+  await page.emulateMedia({ forcedColors: 'active' });
+  await begin(page, 'sample-dog-3-nose-to-hand-away');
+  const side = page.getByRole('button', { name: 'right hand' });
+  const drawn = () =>
+    side.evaluate((one) => [getComputedStyle(one).backgroundColor, getComputedStyle(one).outlineStyle]);
+  const before = await drawn();
+  await side.click();
+  await expect(side).toHaveAttribute('aria-pressed', 'true');
+  const after = await drawn();
+  expect(after[0]).not.toBe(before[0]);
+  expect(after[1]).toBe('double');
+});
+
 test('a bounce never logs: by thumb, by key, of a fault, of an undo', async ({ page }) => {
   await begin(page, 'sample-give');
   const before = await entries(page);
@@ -259,6 +304,10 @@ test('the end teaches: the line written there leads the next card and Today, and
   await page.reload();
   await expect(card.getByLabel('One line for next time')).toHaveValue('Lower hand, and wait for the eyes');
   await card.getByRole('link', { name: 'On to the next' }).click();
+  // Before all that is worked out, whether this element is suggested again or not.
+  await expect(page.getByRole('region', { name: 'Written last time' })).toHaveText(
+    'You wrote of Give: Lower hand, and wait for the eyes',
+  );
   await expect(page.getByRole('region', { name: 'Next session' })).toBeVisible();
   await page.goto('/sample/field/sample-give');
   const before = page.getByRole('region', { name: 'Before the session' });
@@ -275,6 +324,7 @@ async function withRule(page: Page, element: string, rule: RegExp): Promise<void
   await page.goto(`/sample/breakdown/${element}/rule`);
   await page.getByRole('button', { name: 'More rules' }).click();
   await page.getByRole('radio', { name: rule }).click();
+  await expect(page.getByRole('radio', { name: rule })).toBeChecked();
   await page.getByRole('button', { name: 'Take these numbers' }).click();
   await expect(page.getByText('Rule changed.')).toBeVisible();
   await begin(page, element);

@@ -1,5 +1,7 @@
 import type { BoutEvidence, Deviation, Studied } from '@/core/evidence';
+import type { Day } from '@/core/shared';
 import { Plot, Sheet } from '@/ui';
+import { writeDay } from '@/words';
 import { tell } from './words';
 
 /** So many of the last reps are drawn. */
@@ -34,7 +36,7 @@ export function EvidencePlots({
               {
                 axis: 'y',
                 at: latency.limit,
-                label: `${latency.asked ? 'wanted' : 'usual'} ${latency.limit} s`,
+                label: tell('evidence-plots.limit', { asked: latency.asked, limit: latency.limit }),
                 strong: latency.asked,
               },
               { axis: 'y', at: latency.median.mid, label: tell('evidence-plots.its-middle') },
@@ -45,7 +47,10 @@ export function EvidencePlots({
               timesCount: times.length,
               mid: { number: latency.median.mid, digits: 1 },
             })}
-            table={{ head: ['rep', 'day', 'seconds'], rows: times.map((one, i) => [i + 1, one.day, one.y]) }}
+            table={{
+              head: [tell('evidence-plots.rep'), tell('evidence-plots.day'), tell('evidence-plots.seconds')],
+              rows: times.map((one, i) => [i + 1, writeDay(one.day), one.y]),
+            }}
           />
         </Sheet>
       )}
@@ -76,10 +81,15 @@ export function EvidencePlots({
             yLabel={tell('evidence-plots.degrees-right')}
             sentence={tell('evidence-plots.deviations-of-the-last-reps-filled', { turnsCount: turns.length })}
             table={{
-              head: ['rep', 'day', 'degrees', 'how'],
+              head: [
+                tell('evidence-plots.rep'),
+                tell('evidence-plots.day'),
+                tell('evidence-plots.degrees'),
+                tell('evidence-plots.how'),
+              ],
               rows: turns.map((one, i) => [
                 i + 1,
-                one.day,
+                writeDay(one.day),
                 one.y,
                 one.measured ? tell('evidence-plots.measured') : tell('evidence-plots.by-eye'),
               ]),
@@ -94,7 +104,7 @@ export function EvidencePlots({
 /** How far past an open end a word of the eye is drawn, degrees. */
 const PAST = 5;
 
-function drawn({ from, to }: Deviation, day: string) {
+function drawn({ from, to }: Deviation, day: Day) {
   if (from === to) return { y: from, measured: true, day };
   // What was only seen is drawn in the middle of what its word may mean.
   const y =

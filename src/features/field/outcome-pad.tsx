@@ -68,6 +68,8 @@ function Judgement({ by, actions, onOther }: JudgementProps) {
 
 /** The big one is under the thumb's middle; all three say their key. */
 const BEST = 'col-span-2 min-h-20 text-3xl lg:min-h-28';
+/** A pad with more rows is lower on a telephone, so that what is said above it can be read. */
+const LOWER = 'max-lg:!min-h-16';
 
 function Outcomes({ actions }: { readonly actions: PadActions }) {
   const leftHanded = useHand((state) => state.leftHanded);
@@ -194,7 +196,7 @@ function DrivePad({ actions, onOther }: Omit<JudgementProps, 'by'>) {
     <TapButton
       size="huge"
       look={drive === 'full' ? 'signal' : 'plain'}
-      className={className}
+      className={`${className} ${LOWER}`}
       actions={actions}
       says={{ tap: 'drive', drive }}
     >

@@ -108,7 +108,10 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, seen, onEn
       <div className={`grid content-start gap-2.5 lg:gap-3 ${leftHanded ? 'lg:order-first' : ''}`}>
         <Dock>
           <CalledNow called={called} repCount={view.repCount} />
-          <ChipBar view={view} call={call} />
+          {/* A question comes first: what is above the judgement makes room for its answers. */}
+          <div className={view.advice.some((one) => one.kind === 'ask') ? 'max-lg:hidden' : 'contents'}>
+            <ChipBar view={view} call={call} />
+          </div>
           {view.by.kind !== 'articles' && <StampButton onStamp={actions.stamp} />}
           {view.hold !== null && view.by.kind !== 'timed' && <HoldClock asked={view.hold} />}
           {view.lying !== null && <Lying count={view.lying} actions={actions} />}

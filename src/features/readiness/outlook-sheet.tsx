@@ -2,7 +2,7 @@ import { entryAdvice, type Readiness, readyBy } from '@/core/readiness';
 import { addDays, type Day, daysBetween } from '@/core/shared';
 import type { Trial } from '@/data/read';
 import { Plot, Sheet } from '@/ui';
-import { wordsOf } from '@/words';
+import { wordsOf, writeDay } from '@/words';
 import { outlookInWords } from './readiness-view';
 import { tell } from './words';
 
@@ -86,14 +86,19 @@ export function OutlookSheet({
           at,
           words: at === 0 ? 'today' : addDays(today, at).slice(5),
         }))}
-        xLabel="day"
+        xLabel={tell('outlook-sheet.day')}
         yLabel={tell('outlook-sheet.chance-2')}
         yRange={[0, 100]}
         sentence={outlookInWords(outlook)}
         table={{
-          head: ['day', tell('outlook-sheet.low'), tell('outlook-sheet.middle'), tell('outlook-sheet.high')],
+          head: [
+            tell('outlook-sheet.day'),
+            tell('outlook-sheet.low'),
+            tell('outlook-sheet.middle'),
+            tell('outlook-sheet.high'),
+          ],
           rows: outlook.map((point) => [
-            point.day,
+            writeDay(point.day),
             share(point.pass.low),
             share(point.pass.mid),
             share(point.pass.high),

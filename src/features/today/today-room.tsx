@@ -76,6 +76,7 @@ export function TodayRoom() {
         ))}
       <div className="grid gap-6 lg:grid-cols-[3fr_2fr]">
         <div className="grid content-start gap-6">
+          <Written state={state} />
           <Standing state={state} />
           {isOffWork(dog, today) && dog.offWork && (
             <Notice tone="alert">
@@ -125,6 +126,30 @@ export function TodayRoom() {
         </div>
       </div>
     </>
+  );
+}
+
+/** What was written after the sessions of the last day comes before all that is worked out. */
+function Written({ state }: { readonly state: DogState }) {
+  const { kennel } = useKennelWithDog();
+  const day = state.bouts.at(-1)?.day;
+  const elements = state.bouts.flatMap((bout) => (bout.day === day && bout.element ? [bout.element] : []));
+  const lines = useLiveQuery(() => lastLines(kennel, [...new Set(elements)]), [kennel, elements.join(' ')]);
+  if (!day || !lines || lines.size === 0) return null;
+  return (
+    <section aria-label={tell('today-room.written-last-time')} className="grid gap-1">
+      {[...lines].map(([id, line]) => (
+        <p key={id} className="border-l-[6px] border-signal bg-sheet px-3 py-1.5 text-lg leading-snug">
+          <span className="font-semibold">
+            {tell('today-room.you-wrote-of', {
+              title:
+                state.work.elements.find((one) => one.id === id)?.title ?? tell('today-room.a-session-2'),
+            })}{' '}
+          </span>
+          {line}
+        </p>
+      ))}
+    </section>
   );
 }
 

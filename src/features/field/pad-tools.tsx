@@ -46,16 +46,8 @@ export function PadTools({ actions, view, onHelp, inHand = false }: Props) {
         () => setOpen('set'),
         view.by.kind === 'timed' || view.by.kind === 'graded',
       )}
-      {tool(
-        tell('pad-tools.rung-down'),
-        () => view.easier && actions.tap({ tap: 'move', to: view.easier, because: 'hand' }),
-        !view.easier,
-      )}
-      {tool(
-        tell('pad-tools.rung-up'),
-        () => view.harder && actions.tap({ tap: 'move', to: view.harder, because: 'hand' }),
-        !view.harder,
-      )}
+      {tool(tell('pad-tools.rung-down'), () => actions.step(-1), !view.easier)}
+      {tool(tell('pad-tools.rung-up'), () => actions.step(1), !view.harder)}
       {tool(view.off ? tell('pad-tools.it-is-back') : tell('pad-tools.off-on-its-own'), () =>
         actions.tap({ tap: 'off', back: view.off }),
       )}

@@ -29,6 +29,8 @@ export type PadActions = {
   readonly tap: (tap: Tap) => void;
   /** Whether it would be a bounce just now. */
   readonly bounces: (tap: Tap) => boolean;
+  /** One step easier or harder, by hand: every press counts, also before the last one is shown. */
+  readonly step: (by: -1 | 1) => void;
   readonly stamp: () => void;
   readonly mark: () => void;
   /** A set entered afterwards, in order, without latencies. */
@@ -94,6 +96,18 @@ export function usePadActions(
   const tap = (one: Tap): void => {
     if (isStep(one) || bounce.first(JSON.stringify(one))) said(one);
   };
+  // Where the last press led, until the pad shows it: the next one goes on from there.
+  const aimed = useRef<number | null>(null);
+  useEffect(() => {
+    if (aimed.current === view.rung) aimed.current = null;
+  }, [view.rung]);
+  const step = (by: -1 | 1): void => {
+    const near = by < 0 ? view.easier : view.harder;
+    const to = aimed.current === null ? near : view.ladder.rungs[aimed.current + by]?.criteria;
+    if (!to) return;
+    aimed.current = view.ladder.rungs.findIndex((rung) => rung.criteria === to);
+    tap({ tap: 'move', to, because: 'hand' });
+  };
   const end = async (): Promise<void> => {
     await last.current;
     const ended = await done(
@@ -111,6 +125,7 @@ export function usePadActions(
     unsaved,
     tap,
     bounces: (one) => !isStep(one) && bounce.pressed === JSON.stringify(one),
+    step,
     stamp: () => {
       stamp(performance.now());
       // With one button the marker says that it was right; where a rep is judged otherwise, it is only

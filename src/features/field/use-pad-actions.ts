@@ -58,6 +58,8 @@ export function usePadActions(
   const [unsaved, setUnsaved] = useState<RepSaid | null>(null);
   const { choosing, choose, clear, stamp, mark } = usePad();
 
+  // Where the last press led, until the pad shows it: the next one goes on from there.
+  const aimed = useRef<number | null>(null);
   const last = useRef<Promise<unknown>>(Promise.resolve());
   const write = useCallback(async (begin: () => Promise<Result<unknown>>): Promise<boolean> => {
     setBusy(true);
@@ -68,6 +70,7 @@ export function usePadActions(
     last.current = mine;
     const result = await mine;
     setFailure(result.ok ? null : result);
+    if (!result.ok) aimed.current = null;
     if (last.current === mine) setBusy(false);
     return result.ok;
   }, []);
@@ -94,10 +97,9 @@ export function usePadActions(
   };
   const bounce = useBounce();
   const tap = (one: Tap): void => {
+    if (!isStep(one)) aimed.current = null;
     if (isStep(one) || bounce.first(JSON.stringify(one))) said(one);
   };
-  // Where the last press led, until the pad shows it: the next one goes on from there.
-  const aimed = useRef<number | null>(null);
   useEffect(() => {
     if (aimed.current === view.rung) aimed.current = null;
   }, [view.rung]);
@@ -136,6 +138,7 @@ export function usePadActions(
     mark: () => mark(performance.now()),
     set: (items) => write(() => recordSet(kennel, bout, askedNow(view, { call: null, asks: {} }), items)),
     undo: () => {
+      aimed.current = null;
       if (choosing !== 'outcome') choose('outcome');
       else if (bounce.first('undo')) void write(() => recordUndo(kennel, bout));
     },

@@ -4,10 +4,14 @@ import { tell } from '@/words/shell';
 import { useTokens } from './chart-tokens';
 import { saveBlob, saveText } from './save-text';
 
+/** A cell; what is shown in words, such as a day, is saved as a machine reads it. */
+type Cell = string | number | { readonly shown: string; readonly saved: string };
 export type ChartTable = {
   readonly head: readonly string[];
-  readonly rows: readonly (readonly (string | number)[])[];
+  readonly rows: readonly (readonly Cell[])[];
 };
+const shown = (cell: Cell): string | number => (typeof cell === 'object' ? cell.shown : cell);
+const saved = (cell: Cell): string | number => (typeof cell === 'object' ? cell.saved : cell);
 type Props = {
   /** What the chart says, in a sentence. */
   readonly sentence: string;
@@ -53,7 +57,7 @@ export function ChartFigure({ sentence, table, name, children }: Props) {
               saveText(
                 `${name}.csv`,
                 Papa.unparse(
-                  { fields: [...table.head], data: table.rows.map((row) => [...row]) },
+                  { fields: [...table.head], data: table.rows.map((row) => row.map(saved)) },
                   { escapeFormulae: true },
                 ),
                 'text/csv',
@@ -75,10 +79,10 @@ export function ChartFigure({ sentence, table, name, children }: Props) {
           </thead>
           <tbody>
             {table.rows.map((row) => (
-              <tr key={row.join(' ')}>
+              <tr key={row.map(saved).join(' ')}>
                 {row.map((cell, i) => (
                   <td key={table.head[i]} className="pr-6">
-                    {cell}
+                    {shown(cell)}
                   </td>
                 ))}
               </tr>

@@ -49,7 +49,7 @@ export function EvidencePlots({
             })}
             table={{
               head: [tell('evidence-plots.rep'), tell('evidence-plots.day'), tell('evidence-plots.seconds')],
-              rows: times.map((one, i) => [i + 1, writeDay(one.day), one.y]),
+              rows: times.map((one, i) => [i + 1, { shown: writeDay(one.day), saved: one.day }, one.y]),
             }}
           />
         </Sheet>
@@ -89,7 +89,7 @@ export function EvidencePlots({
               ],
               rows: turns.map((one, i) => [
                 i + 1,
-                writeDay(one.day),
+                { shown: writeDay(one.day), saved: one.day },
                 one.y,
                 one.measured ? tell('evidence-plots.measured') : tell('evidence-plots.by-eye'),
               ]),

@@ -98,7 +98,7 @@ export function OutlookSheet({
             tell('outlook-sheet.high'),
           ],
           rows: outlook.map((point) => [
-            writeDay(point.day),
+            { shown: writeDay(point.day), saved: point.day },
             share(point.pass.low),
             share(point.pass.mid),
             share(point.pass.high),

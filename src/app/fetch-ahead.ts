@@ -4,6 +4,7 @@ const ROOMS: readonly (() => Promise<unknown>)[] = [
   () => import('@/features/today'),
   () => import('@/features/field/article-pad'),
   () => import('@/features/field/continuous-pad'),
+  () => import('@/features/field/game-pad'),
   () => import('@/features/element'),
   () => import('@/features/breakdown'),
   () => import('@/features/readiness'),

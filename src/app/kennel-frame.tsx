@@ -1,9 +1,9 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useMemo, useState } from 'react';
-import { Outlet, useLocation, useParams } from 'react-router';
-import type { DogId, Failure, Result } from '@/core/shared';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { Outlet, useLocation, useNavigate, useParams } from 'react-router';
+import type { Day, DogId, Failure, Result } from '@/core/shared';
 import type { KennelContext } from '@/data/live';
-import { type Dog, type Kennel, type KennelName, listDogs } from '@/data/read';
+import { addressOf, type Dog, dogOf, type Kennel, type KennelName, listDogs, openBouts } from '@/data/read';
 import { Button, Notice, PageHead, UndoLine } from '@/ui';
 import { tell, wordsOf } from '@/words/shell';
 import { useChosenDog } from './chosen-dog';
@@ -12,6 +12,7 @@ import { useKeptFocus } from './keep-focus';
 import { rememberKennel } from './last-kennel';
 import { NewerLine } from './newer-line';
 import { kennelNamed, renewedSample, useShut } from './open-kennels';
+import { useSearch } from './search-store';
 import { TopBar } from './top-bar';
 import { LostPage } from './trouble';
 import { useDone } from './use-done';
@@ -76,17 +77,20 @@ function Frame({ kennel }: { readonly kennel: Kennel }) {
     if (addressed.dog) choose(kennel.name, addressed.dog);
   }, [addressed.dog, choose, kennel.name]);
   const done = useDone(kennel);
+  const chooseDog = useDogChoice(kennel, today);
+  const searching = useSearchKey();
   useKeptFocus();
   const context = useMemo<KennelContext>(
     () => ({
       kennel,
       dog,
+      choose: (id) => choose(kennel.name, id),
       now,
       today,
       renew: kennel.name === 'sample' ? () => renewedSample(kennel) : null,
       done,
     }),
-    [kennel, dog, today, done],
+    [kennel, dog, choose, today, done],
   );
   return (
     <>
@@ -97,7 +101,7 @@ function Frame({ kennel }: { readonly kennel: Kennel }) {
         {tell('kennel-frame.skip-to-the-page')}
       </a>
       <NewerLine kennel={kennel} today={today} />
-      <TopBar kennel={kennel.name} dogs={dogs ?? []} dog={dog} />
+      <TopBar kennel={kennel.name} dogs={dogs ?? []} dog={dog} onChoose={chooseDog} />
       <main
         id="room"
         tabIndex={-1}
@@ -110,6 +114,11 @@ function Frame({ kennel }: { readonly kennel: Kennel }) {
         )}
       </main>
       <UndoLine />
+      {searching && (
+        <Suspense>
+          <SearchDialog context={context} />
+        </Suspense>
+      )}
     </>
   );
 }
@@ -124,9 +133,7 @@ function useAddressedDog(kennel: Kennel): { readonly dog: DogId | null; readonly
   const found = useLiveQuery(
     async () => ({
       element,
-      dog: element
-        ? ((await kennel.database.of('elements').get(decodeURIComponent(element)))?.dogId ?? null)
-        : null,
+      dog: element ? await dogOf(kennel, decodeURIComponent(element)) : null,
     }),
     [kennel, element],
   );
@@ -146,4 +153,41 @@ function useToday() {
     };
   }, []);
   return today;
+}
+
+/**
+ * Takes another dog in hand. On a page of one element, which is of one dog, it goes on where that dog is: at
+ * its open pad, or in the room. What was open stays open.
+ */
+function useDogChoice(kennel: Kennel, today: Day): (dog: DogId) => void {
+  const choose = useChosenDog((state) => state.choose);
+  const navigate = useNavigate();
+  const { pathname } = useLocation();
+  return async (dog) => {
+    choose(kennel.name, dog);
+    const room = /^\/\w+\/(field|breakdown)(?=\/.)/.exec(pathname);
+    if (!room) return;
+    const open = room[1] === 'field' ? await openBouts(kennel, today) : [];
+    const its = open.find((one) => one.dog.id === dog);
+    await navigate(its ? `/${kennel.name}/field/${addressOf(its.bout)}` : room[0]);
+  };
+}
+
+const SearchDialog = lazy(async () => ({ default: (await import('./search-dialog')).SearchDialog }));
+
+/** The search, by its key anywhere but where somebody types. */
+function useSearchKey(): boolean {
+  const { isOpen, open } = useSearch();
+  useEffect(() => {
+    const listen = (event: KeyboardEvent): void => {
+      if (event.key !== '/' || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (document.activeElement?.matches('input, textarea, select, [contenteditable]')) return;
+      if (document.querySelector('[role=dialog]')) return;
+      event.preventDefault();
+      open();
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, [open]);
+  return isOpen;
 }

@@ -65,6 +65,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('@/features/breakdown')).NewExercisePage }),
           },
           {
+            path: 'breakdown/class',
+            lazy: async () => ({ Component: (await import('@/features/breakdown')).ClassPage }),
+          },
+          {
             path: 'breakdown/methods',
             lazy: async () => ({ Component: (await import('@/features/breakdown')).MethodsPage }),
           },
@@ -94,16 +98,12 @@ export const router = createBrowserRouter([
           { path: 'field', element: <FieldRoom /> },
           { path: 'field/:element', element: <SessionPage /> },
           {
-            path: 'field/:element/end',
+            path: 'field/end',
             lazy: async () => ({ Component: (await import('@/features/field/end-page')).EndPage }),
           },
           {
             path: 'field/:element/log',
             lazy: async () => ({ Component: (await import('@/features/field/log-page')).LogPage }),
-          },
-          {
-            path: 'field/:element/round',
-            lazy: async () => ({ Component: (await import('@/features/field/round-page')).RoundPage }),
           },
           {
             path: 'readiness',

@@ -1,5 +1,6 @@
 import {
   Blocks,
+  Ellipsis,
   FolderOpen,
   Gauge,
   House,
@@ -7,15 +8,17 @@ import {
   Moon,
   NotebookText,
   PawPrint,
+  Search,
   Sun,
   Timer,
 } from 'lucide-react';
-import { Link, NavLink, useLocation, useNavigate } from 'react-router';
+import { useEffect, useRef, useState } from 'react';
+import { Link, NavLink, useLocation } from 'react-router';
 import { asId, type DogId } from '@/core/shared';
 import type { Dog, KennelName } from '@/data/read';
 import { SelectField } from '@/ui';
 import { tell } from '@/words/shell';
-import { useChosenDog } from './chosen-dog';
+import { useSearch } from './search-store';
 import { useTheme } from './theme';
 
 type Room = {
@@ -23,22 +26,29 @@ type Room = {
   readonly title: string;
   readonly Icon: LucideIcon;
   readonly needsDog: boolean;
+  /** In the bar of a telephone; the others are under "more" there. */
+  readonly inHand: boolean;
 };
 
 /** In the order of the work; a room that has no dog to work on is left out. */
 const ROOMS: readonly Room[] = [
-  { to: 'today', title: tell('top-bar.today'), Icon: PawPrint, needsDog: true },
-  { to: 'rule-books', title: tell('top-bar.rule-books'), Icon: NotebookText, needsDog: false },
-  { to: 'breakdown', title: tell('top-bar.breakdown'), Icon: Blocks, needsDog: true },
-  { to: 'field', title: tell('top-bar.field'), Icon: Timer, needsDog: true },
-  { to: 'readiness', title: tell('top-bar.readiness'), Icon: Gauge, needsDog: true },
-  { to: 'kennel', title: tell('top-bar.kennel'), Icon: House, needsDog: true },
-  { to: 'files', title: tell('top-bar.files'), Icon: FolderOpen, needsDog: false },
+  { to: 'today', title: tell('top-bar.today'), Icon: PawPrint, needsDog: true, inHand: true },
+  { to: 'rule-books', title: tell('top-bar.rule-books'), Icon: NotebookText, needsDog: false, inHand: false },
+  { to: 'breakdown', title: tell('top-bar.breakdown'), Icon: Blocks, needsDog: true, inHand: true },
+  { to: 'field', title: tell('top-bar.field'), Icon: Timer, needsDog: true, inHand: true },
+  { to: 'readiness', title: tell('top-bar.readiness'), Icon: Gauge, needsDog: true, inHand: true },
+  { to: 'kennel', title: tell('top-bar.kennel'), Icon: House, needsDog: true, inHand: false },
+  { to: 'files', title: tell('top-bar.files'), Icon: FolderOpen, needsDog: false, inHand: false },
 ];
 
-type Props = { readonly kennel: KennelName; readonly dogs: readonly Dog[]; readonly dog: Dog | null };
+type Props = {
+  readonly kennel: KennelName;
+  readonly dogs: readonly Dog[];
+  readonly dog: Dog | null;
+  readonly onChoose: (dog: DogId) => void;
+};
 
-export function TopBar({ kennel, dogs, dog }: Props) {
+export function TopBar({ kennel, dogs, dog, onChoose }: Props) {
   const rooms = ROOMS.filter((room) => dog !== null || !room.needsDog);
   return (
     <header className="border-b-2 border-ink bg-sheet">
@@ -48,7 +58,7 @@ export function TopBar({ kennel, dogs, dog }: Props) {
           <Link to={`/${kennel}/today`} className="text-xl font-extrabold tracking-tight">
             {tell('top-bar.regulon')}
           </Link>
-          {dog && <DogName kennel={kennel} dogs={dogs} dog={dog} />}
+          {dog && <DogName dogs={dogs} dog={dog} onChoose={onChoose} />}
           {kennel === 'sample' && (
             <span className="border border-ink px-1.5 text-sm">
               {tell('top-bar.sample')}
@@ -56,27 +66,36 @@ export function TopBar({ kennel, dogs, dog }: Props) {
             </span>
           )}
         </div>
+        <SearchButton />
         <ThemeSwitch />
         <nav
           aria-label={tell('top-bar.rooms')}
           className="fixed inset-x-0 bottom-0 z-30 flex border-t-2 border-ink bg-sheet pb-[env(safe-area-inset-bottom)] md:static md:order-2 md:ml-auto md:border-0 md:pb-0"
         >
           {rooms.map((room) => (
-            <RoomTab key={room.to} room={room} kennel={kennel} />
+            <RoomTab key={room.to} room={room} kennel={kennel} folds={dog !== null && !room.inHand} />
           ))}
+          {dog && <More rooms={rooms.filter((room) => !room.inHand)} kennel={kennel} />}
         </nav>
       </div>
     </header>
   );
 }
 
-function RoomTab({ room, kennel }: { readonly room: Room; readonly kennel: KennelName }) {
+type TabProps = {
+  readonly room: Room;
+  readonly kennel: KennelName;
+  /** On a telephone it is under "more". */
+  readonly folds: boolean;
+};
+
+function RoomTab({ room, kennel, folds }: TabProps) {
   const { to, title, Icon } = room;
   return (
     <NavLink
       to={`/${kennel}/${to}`}
       className={({ isActive }) =>
-        `flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-0.5 whitespace-nowrap text-xs leading-tight md:min-h-11 md:flex-none md:flex-row md:gap-1.5 md:border-x-2 md:border-t-2 md:px-2 md:text-base lg:px-2.5 ${
+        `${folds ? 'hidden md:flex' : 'flex'} min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-0.5 whitespace-nowrap text-xs leading-tight md:min-h-11 md:flex-none md:flex-row md:gap-1.5 md:border-x-2 md:border-t-2 md:px-2 md:text-base lg:px-2.5 ${
           isActive
             ? 'bg-ink font-bold text-paper md:border-ink'
             : 'text-ink hover:bg-paper md:border-transparent'
@@ -89,10 +108,61 @@ function RoomTab({ room, kennel }: { readonly room: Room; readonly kennel: Kenne
   );
 }
 
-function DogName({ kennel, dogs, dog }: Props & { readonly dog: Dog }) {
-  const choose = useChosenDog((state) => state.choose);
+/** The rooms that do not fit a telephone's bar, over it; closes by Escape, a tap beside it, and by going. */
+function More({ rooms, kennel }: { readonly rooms: readonly Room[]; readonly kennel: KennelName }) {
+  const [open, setOpen] = useState(false);
   const { pathname } = useLocation();
-  const navigate = useNavigate();
+  const at = useRef<HTMLDivElement>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: whoever goes elsewhere has chosen
+  useEffect(() => setOpen(false), [pathname]);
+  useEffect(() => {
+    if (!open) return;
+    const close = (event: Event): void => {
+      const away =
+        event instanceof KeyboardEvent ? event.key === 'Escape' : !at.current?.contains(event.target as Node);
+      if (away) setOpen(false);
+    };
+    document.addEventListener('keydown', close);
+    document.addEventListener('pointerdown', close);
+    return () => {
+      document.removeEventListener('keydown', close);
+      document.removeEventListener('pointerdown', close);
+    };
+  }, [open]);
+  const here = rooms.some(({ to }) => pathname.startsWith(`/${kennel}/${to}`));
+  return (
+    <div ref={at} className="flex flex-1 md:hidden">
+      <button
+        type="button"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+        className={`flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-0.5 text-xs leading-tight ${here ? 'bg-ink font-bold text-paper' : 'text-ink'}`}
+      >
+        <Ellipsis aria-hidden="true" className="size-5" strokeWidth={2.2} />
+        {tell('top-bar.more')}
+      </button>
+      {open && (
+        <ul className="absolute right-0 bottom-full grid min-w-48 border-2 border-ink bg-sheet">
+          {rooms.map(({ to, title, Icon }) => (
+            <li key={to}>
+              <NavLink
+                to={`/${kennel}/${to}`}
+                className={({ isActive }) =>
+                  `flex min-h-14 items-center gap-3 px-4 text-lg ${isActive ? 'bg-ink font-bold text-paper' : ''}`
+                }
+              >
+                <Icon aria-hidden="true" className="size-5" />
+                {title}
+              </NavLink>
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+function DogName({ dogs, dog, onChoose }: Pick<Props, 'dogs' | 'onChoose'> & { readonly dog: Dog }) {
   if (dogs.length === 1) return <span className="text-lg">{tell('top-bar.with', { name: dog.name })}</span>;
   return (
     <SelectField
@@ -103,13 +173,23 @@ function DogName({ kennel, dogs, dog }: Props & { readonly dog: Dog }) {
       look="min-h-11 bg-sheet font-semibold"
       value={dog.id as string}
       options={dogs.map((one) => ({ value: one.id as string, words: one.name }))}
-      onChange={(id) => {
-        choose(kennel, asId<DogId>(id));
-        // A page of one element is of one dog: another dog begins at the room.
-        const room = /^\/\w+\/(?:field|breakdown)(?=\/.)/.exec(pathname)?.[0];
-        if (room) void navigate(room);
-      }}
+      onChange={(id) => onChoose(asId<DogId>(id))}
     />
+  );
+}
+
+function SearchButton() {
+  const open = useSearch((state) => state.open);
+  return (
+    <button
+      type="button"
+      onClick={open}
+      aria-label={tell('top-bar.search')}
+      aria-keyshortcuts="/"
+      className="mb-1 ml-auto grid size-11 place-items-center md:order-3 md:ml-0"
+    >
+      <Search aria-hidden="true" className="size-5" />
+    </button>
   );
 }
 
@@ -121,7 +201,7 @@ function ThemeSwitch() {
       type="button"
       onClick={toggle}
       aria-label={theme === 'light' ? tell('top-bar.dark-page-for-dusk') : tell('top-bar.light-page-for-day')}
-      className="mb-1 ml-auto grid size-11 place-items-center md:order-3 md:ml-0"
+      className="mb-1 grid size-11 place-items-center md:order-3"
     >
       <Icon aria-hidden="true" className="size-5" />
     </button>

@@ -13,7 +13,15 @@ import {
   seeded,
   type TrialId,
 } from '@/core/shared';
-import { type Bout, type Dog, PLAIN_KIT, PLAIN_TRIAL, type Tables, UNKNOWN_DOG } from '@/data/records';
+import {
+  type Bout,
+  type Dog,
+  PLAIN_KIT,
+  PLAIN_TRIAL,
+  type Signal,
+  type Tables,
+  UNKNOWN_DOG,
+} from '@/data/records';
 import { type Owner, workFromBook } from './from-book';
 import { makeOtherDogs } from './other-dogs';
 import { QUILL, TEMPERAMENT } from './quill';
@@ -109,6 +117,7 @@ export function makeSampleKennel(today: Day, seed: number): Tables {
     results: [],
     gone: [],
     apart: [],
+    signals: sampleSignals(),
     kit: ['dummies', 'whistle', 'platform', 'tape for a square', 'hurdle', 'dumbbell', 'boxes'].map(
       (title, i) => ({
         id: asId<KitId>(`sample-kit-${i}`),
@@ -132,10 +141,6 @@ function quill(today: Day): Dog {
     shortNosed: false,
     betterSide: 'left',
     rewards: ['chicken', 'tug toy', 'praise'],
-    cues: [
-      { word: 'Square', means: 'run out to the square' },
-      { word: 'Down', means: 'lie down at once' },
-    ],
     vet: [
       { about: 'growth', said: 'long grown, may jump' },
       { about: 'jumps', said: 'up to 40 cm, at most ten a day, two days between' },
@@ -144,3 +149,26 @@ function quill(today: Day): Dog {
 }
 
 const elementId = (part: Id<'part-key'>): ElementId => asId<ElementId>(`sample-${part}`);
+
+const SIGNALS = [
+  ['sample-dog-2', 'cue', 'Back', 'straight out', false],
+  [DOG, 'cue', 'Square', 'run out to the square', false],
+  [DOG, 'cue', 'Down', 'lie down at once', true],
+  [null, 'marker', 'Yes', 'right, come for your reward', null],
+  [null, 'keep-going', 'Good', 'go on', null],
+  [null, 'release', 'Free', 'you may go', null],
+  [null, 'end', 'Enough', 'the game is over', null],
+] as const;
+
+/** The words that these people say, made up like all the rest. */
+const sampleSignals = (): Signal[] =>
+  SIGNALS.map(([dogId, kind, word, means, stays], i) => ({
+    id: asId(`sample-signal-${i + 1}`),
+    dogId: dogId === null ? null : asId<DogId>(dogId),
+    kind,
+    word,
+    means,
+    stays,
+    elements: [],
+    changed: CHANGED,
+  }));

@@ -20,7 +20,7 @@ export function stateOf(all: Tables, dog = all.dogs[0]?.id): DogState {
     .sort((a, b) => a.startedAt - b.startedAt)
     .flatMap((bout) => {
       const outing = outings.get(bout.outingId);
-      return outing ? [keptOf(bout, outing, logOf(all, bout.id)).evidence] : [];
+      return outing ? keptOf(bout, outing, logOf(all, bout.id)).map((one) => one.evidence) : [];
     });
   const work = { elements: mine(all.elements), breakdowns: mine(all.breakdowns), ruleBooks: all.ruleBooks };
   return dogState(work, mine(all.trials), bouts, TODAY);

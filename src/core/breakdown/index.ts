@@ -46,6 +46,7 @@ export {
   type Method,
   type MethodAxis,
   type MethodElement,
+  methodText,
   searchMethods,
   type WatchedFault,
 } from './methods';
@@ -71,5 +72,6 @@ export {
 export { rescaleLadder } from './rescale';
 export { SCHOOLS, type School, type SchoolKey } from './schools';
 export { nextStartTry, type StartSearch, type Tried } from './start-finder';
+export { sameWords } from './synonyms';
 export { watchedFaultSchema } from './watched-fault';
 export { WORK_TAGS, type WorkTag } from './work-tags';

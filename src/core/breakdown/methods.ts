@@ -16,6 +16,7 @@ import { type Axis, axisSchema, isRatioAxis, parseValue } from './axis';
 import { type MethodFile, methodSchema } from './method-schema';
 import { METHOD_FILES } from './methods/index';
 import type { SchoolKey } from './schools';
+import { sameWords } from './synonyms';
 import type { WorkTag } from './work-tags';
 
 /** A fault to watch for, in a person's own element, where no rule book prices it. */
@@ -227,17 +228,23 @@ export function axisFrom({ axis, start, demand, step }: MethodAxis, answer: Axis
  */
 export const METHODS: readonly Method[] = /* @__PURE__ */ METHOD_FILES.map((file) => must(readMethod(file)));
 
-/** Methods whose words hold every word of the question; all of them for an empty one. */
+/**
+ * Methods whose words hold every word of the question, or another word for it; all of them for an empty
+ * one. "bumper" finds what is said of dummies.
+ */
 export function searchMethods(question: string, methods: readonly Method[] = METHODS): Method[] {
   const words = question.toLowerCase().split(/\s+/).filter(Boolean);
-  const all = (method: Method): string =>
-    [
-      method.title,
-      ...method.also,
-      method.teaches,
-      ...method.elements.flatMap((element) => [element.title, ...element.faults.map((fault) => fault.label)]),
-    ]
-      .join(' ')
-      .toLowerCase();
-  return methods.filter((method) => words.every((word) => all(method).includes(word)));
+  return methods.filter((method) => {
+    const text = methodText(method).toLowerCase();
+    return words.every((word) => sameWords(word).some((other) => text.includes(other)));
+  });
 }
+
+/** All that a method says, for searching. */
+export const methodText = (method: Method): string =>
+  [
+    method.title,
+    ...method.also,
+    method.teaches,
+    ...method.elements.flatMap((element) => [element.title, ...element.faults.map((fault) => fault.label)]),
+  ].join(' ');

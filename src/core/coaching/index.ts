@@ -40,5 +40,7 @@ export {
   ruleSchema,
   startCoaching,
 } from './policy';
+export { type Confusable, confusables, SIGNAL_KINDS, type SignalKind } from './signals';
 export { type SeenSign, signLine, standingSign } from './signs';
 export { USUAL_RULES } from './usual-rules';
+export { wholeAdvice } from './whole';

@@ -46,6 +46,8 @@ export const ACTION_CHIP = 'action';
 export const PLACE_CHIP = 'place';
 export const HANDLER_CHIP = 'handler';
 export const WORD_CHIP = 'word';
+/** Of a whole run: whether its links were asked at what the dog does now, or as the trial asks. */
+export const VALUES_CHIP = 'values';
 
 /** What the handler did about a rep that went wrong. It is recorded, never recommended. */
 export const HANDLED = [
@@ -118,6 +120,8 @@ export type ChainSeen = {
   readonly links: readonly { readonly element: ElementId; readonly criteria: Criteria }[];
   /** The link at which it broke, from 0: earlier ones held, later ones were not reached. */
   readonly brokeAt: number | null;
+  /** Seconds from the start to the end of each link that was pressed, in their order. */
+  readonly splits?: readonly number[];
 };
 export type LegsSeen = {
   readonly kind: 'legs';

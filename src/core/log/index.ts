@@ -38,10 +38,12 @@ export {
   type RunSeen,
   type Said,
   type Seen,
+  VALUES_CHIP,
   WORD_CHIP,
 } from './entry';
 export { countsAsEvidence, type EvidenceRep } from './evidence-rep';
 export { type Folded, foldLog, type StandingRep, type StandingSign } from './fold';
+export { linkReps } from './link-reps';
 export {
   type ChargedFault,
   type ChargedFor,

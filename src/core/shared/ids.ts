@@ -16,6 +16,7 @@ export type TrialId = Id<'trial'>;
 export type ForecastId = Id<'forecast'>;
 export type ResultId = Id<'result'>;
 export type KitId = Id<'kit'>;
+export type SignalId = Id<'signal'>;
 export type GroundId = Id<'ground'>;
 export type PersonId = Id<'person'>;
 export type RunId = Id<'run'>;

@@ -53,12 +53,12 @@ export const dogState = (
   today: KeptEvidence['day'],
 ): DogState => ({
   work,
-  bouts,
+  bouts: bouts.filter((bout) => !bout.link),
   evidence: evidenceByElement(
     bouts.filter((bout) => bout.day <= today),
     work.elements,
   ),
   stands: standsOf(bouts),
   trials,
-  ahead: bouts.filter((bout) => bout.day > today),
+  ahead: bouts.filter((bout) => bout.day > today && !bout.link),
 });

@@ -1,5 +1,5 @@
 import { useOutletContext } from 'react-router';
-import type { Day, Result } from '@/core/shared';
+import type { Day, DogId, Result } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import type { Dog } from '@/data/records';
 import type { Undo } from '@/data/write';
@@ -11,6 +11,8 @@ import type { Undo } from '@/data/write';
 export type KennelContext = {
   readonly kennel: Kennel;
   readonly dog: Dog | null;
+  /** Takes a dog in hand; it stays chosen over reloads. */
+  readonly choose: (dog: DogId) => void;
   readonly now: () => number;
   readonly today: Day;
   /** Makes the sample kennel anew; null in a person's own, which nothing may make anew. */

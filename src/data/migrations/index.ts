@@ -6,6 +6,7 @@ import type { AnyTables, Migration } from './migration';
 import { outingsAndBouts } from './outings-and-bouts';
 import { newerMessage } from './version';
 import { whatARepSays } from './what-a-rep-says';
+import { wordsOfAPerson } from './words-of-a-person';
 
 export type { Migration } from './migration';
 export { CURRENT_VERSION } from './version';
@@ -22,6 +23,7 @@ export const MIGRATIONS: readonly Migration[] = [
   forecastsAreKept,
   outingsAndBouts,
   whatARepSays,
+  wordsOfAPerson,
 ];
 
 /**

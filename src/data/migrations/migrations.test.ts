@@ -12,6 +12,7 @@ import { elementsGrowUp } from './elements-grow-up';
 import { forecastsAreKept } from './forecasts-are-kept';
 import { rungsOfVersion3 } from './ladder-of-version-3';
 import { outingsAndBouts } from './outings-and-bouts';
+import { wordsOfAPerson } from './words-of-a-person';
 
 type Loose = { readonly tables: Record<string, Record<string, unknown>[]> };
 const savedBy = (version: number): Loose =>
@@ -291,6 +292,44 @@ describe('“outings and bouts”', () => {
     expect(must(mergeTables(read(here), read(there))).apart).toEqual([]);
     Object.assign(there.tables.dogs?.[0] ?? {}, { breed: 'changed there' });
     expect(must(mergeTables(read(here), read(there))).apart).toEqual([`dogs/${old.tables.dogs?.[0]?.id}`]);
+  });
+});
+
+describe('“words of a person”', () => {
+  const old = savedBy(5);
+  const now = wordsOfAPerson.migrate(old.tables) as Loose['tables'];
+
+  it('makes of each cue of a dog a word of its own, and leaves the rest of the dog', () => {
+    const [dog] = old.tables.dogs ?? [];
+    expect(dog?.cues).toEqual([{ word: 'Out', means: 'go out' }]);
+    expect(now.signals).toEqual([
+      {
+        id: `s-${dog?.id}-1`,
+        dogId: dog?.id,
+        kind: 'cue',
+        word: 'Out',
+        means: 'go out',
+        stays: null,
+        elements: [],
+        changed: { at: 0, by: 'v5', seen: expect.any(Object) },
+      },
+    ]);
+    const { cues: _cues, ...rest } = dog ?? {};
+    expect(now.dogs?.[0]).toEqual(rest);
+  });
+
+  it('leaves no cue in what waits for a decision either', () => {
+    const versions = (now.apart ?? []).flatMap((one) => one.versions as { record: unknown }[]);
+    expect(versions.length).toBeGreaterThan(1);
+    expect(versions.filter((one) => one.record && 'cues' in (one.record as object))).toEqual([]);
+  });
+
+  it('two devices agree on a cue that they had alike, and one that they had not waits', () => {
+    const read = (file: Loose) => must(readKennelFile(JSON.stringify(file))).tables;
+    const [here, there] = [structuredClone(old), structuredClone(old)];
+    expect(must(mergeTables(read(here), read(there))).apart).not.toContain('signals/s-d1-1');
+    Object.assign(there.tables.dogs?.[0] ?? {}, { cues: [{ word: 'Out', means: 'leave it' }] });
+    expect(must(mergeTables(read(here), read(there))).apart).toContain('signals/s-d1-1');
   });
 });
 

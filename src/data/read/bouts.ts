@@ -1,7 +1,8 @@
 import { type Entry, type Folded, foldLog, inOrder } from '@/core/log';
-import { addDays, type BoutId, type Day, type ElementId } from '@/core/shared';
+import type { BoutId, Day, ElementId } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
-import { type Bout, type Dog, type ElementRecord, elementOf, type Outing } from '@/data/records';
+import type { Bout, Outing } from '@/data/records';
+import { breakdownIn } from './whole';
 
 /** A bout with what its outing says of the day. */
 export type DatedBout = Bout & {
@@ -17,17 +18,21 @@ export function dated(bout: Bout, outing: Outing | undefined): DatedBout[] {
   return [{ ...bout, day, helpers, temperature: weather?.temperature ?? null }];
 }
 
-async function withDays(kennel: Kennel, bouts: readonly Bout[]): Promise<DatedBout[]> {
+/** @internal */
+export async function withDays(kennel: Kennel, bouts: readonly Bout[]): Promise<DatedBout[]> {
   const ids = [...new Set(bouts.map((bout) => bout.outingId))];
   const outings = await kennel.database.of('outings').bulkGet(ids);
   const byId = new Map(outings.flatMap((outing) => (outing ? [[outing.id, outing] as const] : [])));
   return bouts.flatMap((bout) => dated(bout, byId.get(bout.outingId)));
 }
 
-/** All bouts on an element, oldest first. */
-export async function boutsOn(kennel: Kennel, element: ElementId): Promise<DatedBout[]> {
-  const bouts = await kennel.database.of('bouts').where('on.element').equals(element).toArray();
-  return withDays(kennel, bouts.sort(byStart));
+/** All bouts on an element, or on an exercise that was run whole, oldest first. */
+export async function boutsOn(kennel: Kennel, id: ElementId): Promise<DatedBout[]> {
+  const exercise = breakdownIn(id);
+  const bouts = kennel.database.of('bouts');
+  const whole = exercise ? await bouts.where('on.breakdown').equals(exercise).toArray() : [];
+  const found = [...(await bouts.where('on.element').equals(id).toArray()), ...whole];
+  return withDays(kennel, found.sort(byStart));
 }
 
 const byStart = (a: Bout, b: Bout): number => a.startedAt - b.startedAt || (a.id < b.id ? -1 : 1);
@@ -62,41 +67,6 @@ export async function lastLines(
   );
   return new Map(lines.filter(([, line]) => line !== ''));
 }
-
-/** A bout that nobody has ended, with the dog and the element it is on. */
-export type OpenBout = {
-  readonly bout: DatedBout;
-  readonly dog: Dog;
-  readonly element: ElementRecord;
-};
-
-/** All open bouts of all dogs, the newest first: those of today, and of a lesson past midnight. */
-export async function openBouts(kennel: Kennel, today: Day): Promise<OpenBout[]> {
-  const { database } = kennel;
-  const days = [today, addDays(today, -1)];
-  const outings = await database.of('outings').where('day').anyOf(days).toArray();
-  const bouts = await database
-    .of('bouts')
-    .where('outingId')
-    .anyOf(outings.map((one) => one.id))
-    .toArray();
-  const open = (await withDays(kennel, bouts)).filter((bout) => isRunning(bout, today, kennel.now()));
-  const found = await Promise.all(
-    open.map(async (bout): Promise<OpenBout | null> => {
-      const id = elementOf(bout);
-      const [dog, element] = await Promise.all([
-        database.of('dogs').get(bout.dogId),
-        id ? database.of('elements').get(id) : undefined,
-      ]);
-      return dog && element ? { bout, dog, element } : null;
-    }),
-  );
-  return found.flatMap((one) => one ?? []).sort((a, b) => b.bout.startedAt - a.bout.startedAt);
-}
-
-/** Whether a lesson is under way: somebody has not ended it yet. */
-export const isOuting = async (kennel: Kennel, today: Day): Promise<boolean> =>
-  (await openBouts(kennel, today)).length > 0;
 
 /** The bout of an element that is still open, and otherwise its last one; null before the first. */
 export async function lastBout(kennel: Kennel, element: ElementId): Promise<DatedBout | null> {

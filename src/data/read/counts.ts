@@ -23,7 +23,7 @@ export async function kennelCounts({ database }: Kennel): Promise<KennelCounts> 
   let [reps, last] = [0, ''];
   for (;;) {
     const page = await database.kept.where('id').above(last).limit(PAGE).toArray();
-    for (const one of page) reps += one.reps;
+    for (const one of page) reps += one.link ? 0 : one.reps;
     last = page.at(-1)?.id ?? '';
     if (page.length < PAGE) break;
   }

@@ -30,12 +30,20 @@ export async function keptOn(
   return (await range.toArray()).sort(byStart);
 }
 
-/** What is kept of the last bout on an element, whatever the length of its history; null before any. */
+/**
+ * What is kept of the last bout on an element, whatever the length of its history; null before any. A
+ * whole run leaves it where it stands.
+ */
 export async function lastKept(kennel: Kennel, element: ElementId): Promise<KeptEvidence | null> {
   const range = kennel.database.kept
     .where('[element+startedAt]')
     .between([element, 0], [element, Number.POSITIVE_INFINITY]);
-  return (await range.last()) ?? null;
+  return (
+    (await range
+      .reverse()
+      .filter((one) => !one.link)
+      .first()) ?? null
+  );
 }
 
 /** Where the dog stands: where its last bout left it; null before any. */
@@ -110,7 +118,7 @@ export function standsOf(kept: readonly KeptEvidence[]): Map<ElementId, Criteria
   const stands = new Map<ElementId, Criteria>();
   const open = new Set<ElementId>();
   for (const one of kept) {
-    if (!one.element || (open.has(one.element) && !one.open)) continue;
+    if (!one.element || one.link || (open.has(one.element) && !one.open)) continue;
     if (one.open) open.add(one.element);
     stands.set(one.element, one.stands);
   }

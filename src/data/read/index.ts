@@ -12,6 +12,7 @@ export type {
   Outing,
   ResultRecord,
   RuleBookRecord,
+  Signal,
   Tables,
   Trial,
 } from '@/data/records';
@@ -22,14 +23,11 @@ export {
   boutLog,
   boutsOn,
   type DatedBout,
-  isOuting,
   isRunning,
   type LoggedBout,
   lastBout,
   lastLines,
   logged,
-  type OpenBout,
-  openBouts,
 } from './bouts';
 export { cautionsOf } from './cautions';
 export {
@@ -55,15 +53,24 @@ export {
   lastKept,
   repsOn,
   type StandsByElement,
+  standsAt,
   standsOf,
 } from './evidence';
+export { type Findable, findableNotes, findableWork } from './findable';
+export { isOuting, type Lesson, type LessonBout, lastLesson, lessonNow, openBouts } from './lesson';
+export { keptSince, loadsOf, stillWork } from './loads';
 export { type GraphNode, prerequisiteGraph } from './prerequisites';
+export { inUse, type PutAway, putAwayOf } from './put-away';
 export { type SameWork, sameWorkOf } from './same-work';
+export { cuesOf, listSignals } from './signals';
 export { type StandingSign, signsAgainst, standingSigns } from './signs';
 export { type Gap, gapOf, isOffWork, probeStart, startToday } from './start';
+export { addressOf, boutOn, dogOf, exerciseTitle, isWhole, trainableIn, wholeId, wholeOf } from './whole';
 export {
   activeElements,
+  allTrialsOf,
   type DogWork,
+  dogsPutAway,
   faultLabel,
   judgingOf,
   keptForecasts,

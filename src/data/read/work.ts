@@ -64,10 +64,22 @@ export async function listDogs(kennel: Kennel): Promise<Dog[]> {
   return dogs.filter((dog) => !dog.putAway).sort((a, b) => a.order - b.order || (a.id < b.id ? -1 : 1));
 }
 
+/** Dogs that are put away, by name. */
+export async function dogsPutAway(kennel: Kennel): Promise<Dog[]> {
+  const dogs = await kennel.database.of('dogs').toArray();
+  return dogs.filter((dog) => dog.putAway).sort((a, b) => a.name.localeCompare(b.name));
+}
+
 /** The dog's trials that were not withdrawn, soonest first. */
 export async function trialsOf(kennel: Kennel, dog: DogId): Promise<Trial[]> {
   const trials = await kennel.database.of('trials').where('dogId').equals(dog).toArray();
   return trials.filter((trial) => trial.status !== 'withdrawn').sort((a, b) => (a.day < b.day ? -1 : 1));
+}
+
+/** All trials of a dog, those that were withdrawn too, soonest first. */
+export async function allTrialsOf(kennel: Kennel, dog: DogId): Promise<Trial[]> {
+  const trials = await kennel.database.of('trials').where('dogId').equals(dog).toArray();
+  return trials.sort((a, b) => (a.day < b.day ? -1 : 1));
 }
 
 /** The kit list, by name. */
@@ -108,6 +120,7 @@ export type NamedFault = Pick<FaultStep, 'ref' | 'label' | 'by' | 'miss' | 'char
  * exercise has is named with that exercise; one that several have is offered once, for all of them.
  */
 export function namedFaults(element: ElementRecord, work: DogWork): NamedFault[] {
+  if (element.axes.length === 0 && element.form.kind === 'chain') return ofLinks(element.form.links, work);
   const priced = placesOf(element.id, work).flatMap(({ book, exercise, part }) => {
     const rules = prepareRules(book.rules, book.exercises).exercises.find(
       (one) => one.exercise === exercise.id,
@@ -132,6 +145,15 @@ export function namedFaults(element: ElementRecord, work: DogWork): NamedFault[]
       charges: null,
     })),
   ];
+  return all.filter((fault, i) => all.findIndex((other) => sameFault(other.ref, fault.ref)) === i);
+}
+
+/** The faults of every link of an exercise that is run whole. */
+function ofLinks(links: readonly ElementId[], work: DogWork): NamedFault[] {
+  const all = links.flatMap((id) => {
+    const piece = work.elements.find((one) => one.id === id);
+    return piece ? namedFaults(piece, work) : [];
+  });
   return all.filter((fault, i) => all.findIndex((other) => sameFault(other.ref, fault.ref)) === i);
 }
 

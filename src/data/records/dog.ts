@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { VET_TOPICS, type VetTopic } from '@/core/planning';
+import { LOADS, VET_TOPICS, type VetTopic } from '@/core/planning';
 import { type DogId, type PersonId, schemaSays } from '@/core/shared';
 import { changedSchema, dayField, finiteField, idField, words } from './fields';
 
@@ -7,7 +7,7 @@ import { changedSchema, dayField, finiteField, idField, words } from './fields';
  * Version 1: name, breed in the person's own words, birth day where known. Version 2: build, the
  * better side, rewards in their order, cues, and what the vet said. What nobody has written down is
  * null or empty; nothing is assumed for it. Version 4: the person's own order, put away, who usually
- * handles it, its limits by load, and whether it is off work.
+ * handles it, its limits by load, and whether it is off work. Version 6: cues are signals of their own.
  */
 export const dogSchema = v.strictObject({
   id: idField<DogId>(),
@@ -24,7 +24,6 @@ export const dogSchema = v.strictObject({
   betterSide: v.nullable(v.picklist(['left', 'right', 'neither'])),
   /** Best first. */
   rewards: v.array(v.pipe(v.string(), v.trim(), v.minLength(1))),
-  cues: v.array(v.strictObject({ word: v.pipe(v.string(), v.trim(), v.minLength(1)), means: v.string() })),
   vet: v.array(
     v.strictObject({
       about: v.picklist(Object.keys(VET_TOPICS) as [VetTopic, ...VetTopic[]]),
@@ -37,7 +36,7 @@ export const dogSchema = v.strictObject({
   usualHandler: v.nullable(idField<PersonId>()),
   limits: v.array(
     v.strictObject({
-      of: v.picklist(['jumps', 'sharp-turns', 'upright-holds', 'run-metres']),
+      of: v.picklist(LOADS),
       per: v.picklist(['day', 'week']),
       most: v.pipe(finiteField, v.minValue(0)),
       source: words,
@@ -59,7 +58,6 @@ export const UNKNOWN_DOG = {
   shortNosed: null,
   betterSide: null,
   rewards: [],
-  cues: [],
   vet: [],
   order: 0,
   putAway: false,

@@ -35,7 +35,8 @@ import { countField, finiteField, idField, instantField, words } from './fields'
  * marker's stamp, layouts, articles out of use, stages by hand. Version 4: a rep says apart what was
  * asked, seen, judged and paid; corrections and details are amendments; moves hold criteria; several
  * devices may write one log. Version 5: cues that were meant, what it did instead, what the handler
- * did about it, notes and signs said again, and off on its own business.
+ * did about it, notes and signs said again, and off on its own business. Version 6: split times of an
+ * exercise that was run whole.
  */
 const place = {
   id: idField<EntryId>(),
@@ -68,6 +69,7 @@ const run = v.variant('kind', [
     kind: v.literal('chain'),
     links: v.array(v.strictObject({ element: idField<ElementId>(), criteria: criteriaSchema })),
     brokeAt: v.nullable(countField),
+    splits: once(v.array(seconds)),
   }),
   v.strictObject({
     kind: v.literal('legs'),

@@ -12,6 +12,7 @@ import { kitSchema } from './kit';
 import { outingSchema } from './outing';
 import { personSchema } from './person';
 import { ruleBookRecordSchema } from './rule-book';
+import { signalSchema } from './signal';
 import { trialSchema } from './trial';
 
 export { type Bout, elementOf } from './bout';
@@ -24,6 +25,7 @@ export type { Apart, Gone } from './gone';
 export { type Kit, PLAIN_KIT } from './kit';
 export type { Outing } from './outing';
 export type { RuleBookRecord } from './rule-book';
+export type { Signal } from './signal';
 export { PLAIN_TRIAL, type Trial } from './trial';
 
 /**
@@ -35,6 +37,7 @@ export const tablesSchema = v.strictObject({
   people: v.array(personSchema),
   grounds: v.array(groundSchema),
   kit: v.array(kitSchema),
+  signals: v.array(signalSchema),
   ruleBooks: v.array(ruleBookRecordSchema),
   breakdowns: v.array(breakdownSchema),
   elements: v.array(elementSchema),

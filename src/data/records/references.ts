@@ -116,6 +116,10 @@ export function linksOf(tables: Omit<Tables, 'entries'>): Link[] {
     add('dogs', i, one.id, 'usualHandler', 'people', one.usualHandler);
   for (const [i, one] of tables.grounds.entries())
     for (const dog of one.usualFor) add('grounds', i, one.id, 'usualFor', 'dogs', dog);
+  for (const [i, one] of tables.signals.entries()) {
+    add('signals', i, one.id, 'dogId', 'dogs', one.dogId);
+    for (const element of one.elements) add('signals', i, one.id, 'elements', 'elements', element);
+  }
   for (const [i, one] of tables.elements.entries()) {
     add('elements', i, one.id, 'dogId', 'dogs', one.dogId);
     for (const need of one.needs) add('elements', i, one.id, 'needs', 'elements', need.element);

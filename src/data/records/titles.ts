@@ -7,6 +7,7 @@ export const RECORD_TITLES: Readonly<Record<TableName, Sentence>> = {
   people: say('data.titles.person'),
   grounds: say('data.titles.ground'),
   kit: say('data.titles.kit'),
+  signals: say('data.titles.word-or-signal'),
   ruleBooks: say('data.titles.rule-book'),
   breakdowns: say('data.titles.exercise'),
   elements: say('data.titles.element'),

@@ -3,6 +3,7 @@ import { foldLog, plainRep, type RepSaid, type StandingRep } from '@/core/log';
 import { addDays, type BoutId, type Day, type OutingId, type Result, say } from '@/core/shared';
 import { type Kennel, newId } from '@/data/kennel';
 import { isRecent } from '@/data/read/bouts';
+import { boutOn } from '@/data/read/whole';
 import type { Bout, ElementRecord, New, Outing } from '@/data/records';
 import { same } from '@/data/records/same';
 import { refuse, transact, type Undo, type Write } from './transact';
@@ -18,6 +19,9 @@ export type BoutStart = {
   readonly runsFixed?: number | null;
 };
 
+/** An element, or an exercise that is run whole. */
+type Trainable = Pick<ElementRecord, 'id' | 'dogId' | 'axes'>;
+
 const BOUT_TABLES = ['outings', 'bouts', 'entries'] as const;
 
 /**
@@ -27,11 +31,11 @@ const BOUT_TABLES = ['outings', 'bouts', 'entries'] as const;
  */
 export async function startBout(
   kennel: Kennel,
-  element: Pick<ElementRecord, 'id' | 'dogId'>,
+  element: Trainable,
   start: BoutStart,
 ): Promise<Result<Undo<Bout>>> {
   const begun = await transact(kennel, BOUT_TABLES, async (write) => {
-    const mine = await write.boutsBy('on.element', element.id);
+    const mine = await boutsOf(write, element);
     const outing = await openOuting(write, start.day, kennel.now());
     for (const one of mine)
       if (one.endedAt === null && one.outingId !== outing?.id) await endAtLastEntry(write, one);
@@ -42,6 +46,13 @@ export async function startBout(
   // on as before.
   globalThis.navigator?.storage?.persist?.().catch(() => false);
   return begun;
+}
+
+function boutsOf(write: Write, element: Trainable): Promise<Bout[]> {
+  const on = boutOn(element);
+  return on.kind === 'element'
+    ? write.boutsBy('on.element', on.element)
+    : write.boutsBy('on.breakdown', on.breakdown);
 }
 
 /**
@@ -60,7 +71,7 @@ async function openOuting(write: Write, day: Day, now: number): Promise<Outing |
 async function begin(
   kennel: Kennel,
   write: Write,
-  element: Pick<ElementRecord, 'id' | 'dogId'>,
+  element: Trainable,
   start: BoutStart,
   open: Outing | null,
 ): Promise<Bout> {
@@ -87,7 +98,7 @@ async function begin(
     id: newId<BoutId>(),
     outingId: outing.id,
     dogId: element.dogId,
-    on: { kind: 'element', element: element.id },
+    on: boutOn(element),
     startedAt: now,
     endedAt: null,
     start: start.start,
@@ -138,6 +149,15 @@ export function endBout(kennel: Kennel, id: BoutId): Promise<Result<Undo<readonl
   });
 }
 
+/** Ends a lesson: every bout of the outing that is still open, and the outing. Gives how many were. */
+export function endOuting(kennel: Kennel, id: OutingId): Promise<Result<Undo<number>>> {
+  return transact(kennel, BOUT_TABLES, async (write) => {
+    const open = (await write.boutsBy('outingId', id)).filter((one) => one.endedAt === null);
+    for (const bout of open) await end(write, bout, kennel.now());
+    return open.length;
+  });
+}
+
 /**
  * Puts the day of an outing right, for all that was done in it. Fails with `ahead` for a day after
  * `today`, and with `gone` where the outing is not there any more.
@@ -165,12 +185,12 @@ export function debriefBout(kennel: Kennel, id: BoutId, debrief: Bout['debrief']
  */
 export function typeInBout(
   kennel: Kennel,
-  element: Pick<ElementRecord, 'id' | 'dogId'>,
+  element: Trainable,
   paper: { readonly day: Day; readonly away: boolean; readonly start: Criteria; readonly noon: number },
   outcomes: readonly RepSaid['judged']['outcome'][],
 ): Promise<Result<Undo<Bout>>> {
   return transact(kennel, BOUT_TABLES, async (write) => {
-    const mine = await write.boutsBy('on.element', element.id);
+    const mine = await boutsOf(write, element);
     if (mine.some((one) => one.endedAt === null))
       refuse('running', '', say('data.bouts.a-bout-of-it-is-open-end-that-one'));
     const { start, noon } = paper;

@@ -1,30 +1,43 @@
-import type { Axis, Method, MethodElement } from '@/core/breakdown';
 import { type DogId, type ElementId, type Result, say } from '@/core/shared';
 import { type Kennel, newId } from '@/data/kennel';
-import { elementFromMethod } from '@/data/make-element';
-import { type Dog, type ElementRecord, UNKNOWN_DOG } from '@/data/records';
-import { refuse, transact, type Undo } from './transact';
+import { type Dog, type ElementRecord, type New, UNKNOWN_DOG } from '@/data/records';
+import { refuse, transact, type Undo, type Write } from './transact';
 
-/** A dog's first element: one from a method, with what the person answered. */
+/** The first element of a dog, made once it is known whose it is. */
 export type FirstElement = {
-  readonly dogName: string;
-  readonly method: Method;
-  readonly element: MethodElement;
-  readonly axes: readonly Axis[];
+  readonly element: (id: ElementId, dogId: DogId) => New<ElementRecord>;
 };
 
-/**
- * A person's own dog with its first element, from a built-in method; no rule book is needed. Gives the
- * element.
- */
-export function addDogWithElement(kennel: Kennel, first: FirstElement): Promise<Result<Undo<ElementRecord>>> {
+/** A new dog by its name, or one of the kennel, with its first element. Gives the element. */
+export function addFirstElement(
+  kennel: Kennel,
+  whose: { readonly name: string } | { readonly id: DogId },
+  first: FirstElement,
+): Promise<Result<Undo<ElementRecord>>> {
   return transact(kennel, ['dogs', 'elements'], async (write) => {
-    const order = (await write.all('dogs')).reduce((most, dog) => Math.max(most, dog.order + 1), 0);
-    const dog = await write.put('dogs', { ...UNKNOWN_DOG, id: newId<DogId>(), name: first.dogName, order });
-    return write.put(
-      'elements',
-      elementFromMethod(newId<ElementId>(), dog.id, first.method, first.element, first.axes),
-    );
+    const dog = 'id' in whose ? whose.id : (await putDog(write, whose.name)).id;
+    return write.put('elements', first.element(newId<ElementId>(), dog));
+  });
+}
+
+/** A dog of which only the name is known. Fails with `record` where it has none. */
+export function addDog(kennel: Kennel, name: string): Promise<Result<Undo<Dog>>> {
+  return transact(kennel, ['dogs'], (write) => putDog(write, name));
+}
+
+/** A new dog comes last in the person's order. */
+async function putDog(write: Write, name: string): Promise<Dog> {
+  const order = (await write.all('dogs')).reduce((most, dog) => Math.max(most, dog.order + 1), 0);
+  return write.put('dogs', { ...UNKNOWN_DOG, id: newId<DogId>(), name: name.trim(), order });
+}
+
+/** Puts the dogs in a person's order. */
+export function orderDogs(kennel: Kennel, order: readonly DogId[]): Promise<Result<Undo>> {
+  return transact(kennel, ['dogs'], async (write) => {
+    for (const dog of await write.all('dogs')) {
+      const place = order.indexOf(dog.id);
+      if (place >= 0 && place !== dog.order) await write.put('dogs', { ...dog, order: place });
+    }
   });
 }
 

@@ -1,5 +1,13 @@
-export { type BoutStart, debriefBout, endBout, redateOuting, startBout, typeInBout } from './bouts';
-export { addDogWithElement, changeDog, type FirstElement } from './dogs';
+export {
+  type BoutStart,
+  debriefBout,
+  endBout,
+  endOuting,
+  redateOuting,
+  startBout,
+  typeInBout,
+} from './bouts';
+export { addDog, addFirstElement, changeDog, type FirstElement, orderDogs } from './dogs';
 export { moveToEdition } from './editions';
 export { addTables, decide, replaceTables } from './kennel-tables';
 export { addKit, removeKit } from './kit';
@@ -8,17 +16,21 @@ export {
   assignBout,
   changeBreakdown,
   changeElement,
+  copyExercises,
   copyForDog,
   type ExercisePlan,
   type LinkPlan,
   makeExercise,
+  makeExercises,
   mergeElements,
   type Portion,
-  removeBreakdown,
+  putElementAway,
+  putExerciseAway,
   splitElement,
 } from './reshape';
-export { putRuleBook } from './rule-books';
+export { putRuleBook, putRuleBookAway, renameRuleBook } from './rule-books';
 export { ensureSample, renewSample } from './sample';
+export { putSignal, removeSignal, type SignalSaid } from './signals';
 export type { Undo } from './transact';
-export { addResult, addTrial, changeTrial, keepForecast, removeResult } from './trials';
+export { addResult, addTrial, changeTrial, keepForecast, removeResult, withdrawTrial } from './trials';
 export { takeBack } from './undo';

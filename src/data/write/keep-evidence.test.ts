@@ -50,13 +50,10 @@ async function rebuilt({ database }: Kennel) {
         .of('entries')
         .filter((entry) => entry.boutId === bout.id)
         .toArray();
-      return outing ? keptOf(bout, outing, inOrder(log)) : null;
+      return outing ? keptOf(bout, outing, inOrder(log)) : [];
     }),
   );
-  const [some, byId] = [
-    all.flatMap((one) => one ?? []),
-    (a: { id: string }, b: { id: string }) => (a.id < b.id ? -1 : 1),
-  ];
+  const [some, byId] = [all.flat(), (a: { id: string }, b: { id: string }) => (a.id < b.id ? -1 : 1)];
   return [some.map((one) => one.evidence).sort(byId), some.map((one) => one.log).sort(byId)];
 }
 

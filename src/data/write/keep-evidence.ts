@@ -41,24 +41,37 @@ export async function keepEvidence(database: KennelDatabase, ids: readonly BoutI
     const some = ids.slice(from, from + AT_ONCE);
     const bouts = (await database.of('bouts').bulkGet([...some])).flatMap((bout) => bout ?? []);
     const kept = await Promise.all(bouts.map((bout) => foldStored(database, bout)));
-    const found = kept.flatMap((one) => one ?? []);
+    const found = kept.flat();
     await database.kept.bulkPut(found.map((one) => one.evidence));
     await database.keptLogs.bulkPut(found.map((one) => one.log));
-    const there = new Set(found.map((one) => one.log.id));
-    const gone = some.filter((id) => !there.has(id));
+    const there = new Set<string>(found.map((one) => one.log.id));
+    const links = await linksOf(database, new Set(some));
+    const gone = [...some, ...links].filter((id) => !there.has(id));
     if (gone.length > 0)
       await Promise.all([database.kept.bulkDelete(gone), database.keptLogs.bulkDelete(gone)]);
   }
 }
 
-async function foldStored(database: KennelDatabase, bout: Bout): Promise<ReturnType<typeof keptOf> | null> {
+/** Rows of links that are kept of these bouts; of most there are none. */
+async function linksOf({ kept }: KennelDatabase, bouts: ReadonlySet<string>): Promise<string[]> {
+  const [only] = bouts;
+  const keys =
+    bouts.size === 1
+      ? await kept.where('id').between(`${only}/`, `${only}/\uffff`).primaryKeys()
+      : await kept.toCollection().primaryKeys();
+  const like = keys.filter((key) => key.includes('/') && bouts.has(key.slice(0, key.lastIndexOf('/'))));
+  // A bout brought in from elsewhere may have such an id of its own.
+  return (await kept.bulkGet(like)).flatMap((one) => (one?.link ? [one.id] : []));
+}
+
+async function foldStored(database: KennelDatabase, bout: Bout): Promise<ReturnType<typeof keptOf> | []> {
   const outing = await database.of('outings').get(bout.outingId);
   const log = await database
     .of('entries')
     .where('[boutId+seq]')
     .between([bout.id, 0], [bout.id, Number.POSITIVE_INFINITY])
     .toArray();
-  return outing ? keptOf(bout, outing, inOrder(log)) : null;
+  return outing ? keptOf(bout, outing, inOrder(log)) : [];
 }
 
 /** Whether every bout has its kept evidence, by today's meaning of a rep. Two counts, no row. */

@@ -51,7 +51,7 @@ export type Write = {
     dog: string,
   ) => Promise<RowOf<N>[]>;
   /** All bouts of an element or an outing, and all outings of a day: by an index, whatever the history. */
-  readonly boutsBy: (by: 'on.element' | 'outingId', id: string) => Promise<Bout[]>;
+  readonly boutsBy: (by: 'on.element' | 'on.breakdown' | 'outingId', id: string) => Promise<Bout[]>;
   readonly outingsOn: (day: Day) => Promise<Outing[]>;
   readonly all: <N extends KeptName>(table: N) => Promise<RowOf<N>[]>;
   readonly put: <N extends KeptName>(

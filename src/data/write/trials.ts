@@ -29,6 +29,15 @@ export function changeTrial(
 }
 
 /**
+ * Withdraws a dog from a trial, or enters it again: a forecast and what came of it stay. Fails with `gone`.
+ */
+export const withdrawTrial = (
+  kennel: Kennel,
+  id: TrialId,
+  withdrawn: boolean,
+): Promise<Result<Undo<Trial>>> => changeTrial(kennel, id, { status: withdrawn ? 'withdrawn' : 'thinking' });
+
+/**
  * Keeps a forecast as it was given; it is never changed. Nothing is added where the last one of this
  * trial has the same print; an earlier one that holds again is given again.
  */

@@ -8,13 +8,22 @@ import { readKennelFile } from '@/data/files';
 import { writeKennelFile } from '@/data/files/files.test-helper';
 import type { Kennel } from '@/data/kennel';
 import { DOG, emptyKennel, evidenceStored, exportTables, kennelWithDog } from '@/data/kennel.test-helper';
-import { keptForecasts, listDogs, listRuleBooks, namedFaults, placesOf, workOf } from '@/data/read';
+import {
+  elementFromMethod,
+  keptForecasts,
+  listDogs,
+  listRuleBooks,
+  namedFaults,
+  placesOf,
+  putAwayOf,
+  workOf,
+} from '@/data/read';
 import { standsAt } from '@/data/read/evidence';
 import { type ElementRecord, type New, PLAIN_ELEMENT } from '@/data/records';
 import { makeSampleKennel } from '@/demo/sample-kennel';
 import { sampleState } from '@/demo/sample-state.test-helper';
 import {
-  addDogWithElement,
+  addFirstElement,
   addKit,
   addResult,
   addTrial,
@@ -29,9 +38,9 @@ import {
   keepForecast,
   makeExercise,
   mergeElements,
+  putExerciseAway,
   putRuleBook,
   record,
-  removeBreakdown,
   removeKit,
   removeResult,
   renewSample,
@@ -116,7 +125,7 @@ describe('breaking down', () => {
     expect(await exportTables(kennel)).toEqual(before);
   });
 
-  it('changes the order, is removed where it has no log, and comes back', async () => {
+  it('changes the order, is put away with its elements kept, and comes back', async () => {
     const { kennel } = await begin();
     const [exercise] = (await workOf(kennel, DOG)).breakdowns;
     if (!exercise) throw new Error('an exercise');
@@ -126,9 +135,13 @@ describe('breaking down', () => {
     expect(await titles(kennel)).toEqual([['give', 'fetch']]);
     must(await takeBack(kennel, turned));
     expect(await titles(kennel)).toEqual([['fetch', 'give']]);
-    const removed = must(await removeBreakdown(kennel, exercise.id));
+    const removed = must(await putExerciseAway(kennel, exercise.id, true));
     expect([await titles(kennel), (await workOf(kennel, DOG)).elements.length]).toEqual([[], 2]);
+    expect((await putAwayOf(kennel, DOG)).breakdowns.map((one) => one.id)).toEqual([exercise.id]);
     must(await takeBack(kennel, removed));
+    expect(await titles(kennel)).toEqual([['fetch', 'give']]);
+    must(await putExerciseAway(kennel, exercise.id, true));
+    must(await putExerciseAway(kennel, exercise.id, false));
     expect(await titles(kennel)).toEqual([['fetch', 'give']]);
     expect(await changeBreakdown(kennel, asId('ghost'), {})).toMatchObject({ ok: false, code: 'gone' });
     await sound(kennel);
@@ -210,16 +223,15 @@ describe('a person’s own element', () => {
   const [part] = method?.elements ?? [];
   const [spec] = part?.axes ?? [];
   if (!method || !part || !spec) throw new Error('the method has a first element');
+  const axes = [must(axisFrom(spec, { start: 1, demand: 15, step: null }))];
   const first = {
-    dogName: 'Wren',
-    method,
-    element: part,
-    axes: [must(axisFrom(spec, { start: 1, demand: 15, step: null }))],
+    element: (id: ElementId, dogId: DogId) => elementFromMethod(id, dogId, method, part, axes),
   };
+  const add = (kennel: Kennel, name = 'Wren') => addFirstElement(kennel, { name }, first);
 
   it('is made from a method, has its faults, and stands where its last bout left it', async () => {
     const kennel = await emptyKennel();
-    const { made } = must(await addDogWithElement(kennel, first));
+    const { made } = must(await add(kennel));
     const work = await workOf(kennel, made.dogId);
     expect([(await listDogs(kennel)).map((dog) => dog.name), work.elements]).toEqual([['Wren'], [made]]);
     expect(made).toMatchObject({ axes: [{ start: 1, demand: 15 }], policy: { rule: { advanceAfter: 5 } } });
@@ -232,13 +244,13 @@ describe('a person’s own element', () => {
     must(await record(kennel, bout, { kind: 'move', to: { [spec.axis.key]: 4 }, because: 'hand' }));
     expect(await standsAt(kennel, made.id)).toEqual({ [spec.axis.key]: 4 });
     // A second dog comes after the first, in the person's order.
-    must(await addDogWithElement(kennel, { ...first, dogName: 'Abel' }));
+    must(await add(kennel, 'Abel'));
     expect((await listDogs(kennel)).map((dog) => dog.name)).toEqual(['Wren', 'Abel']);
   });
 
   it('two changes of parts of one thing keep both, and a change is taken back by difference', async () => {
     const kennel = await emptyKennel();
-    const { made } = must(await addDogWithElement(kennel, first));
+    const { made } = must(await add(kennel));
     const articles: ElementRecord['articles'] = {
       count: 6,
       shape: 'line',

@@ -1,9 +1,12 @@
+import { useLiveQuery } from 'dexie-react-hooks';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { tenths } from '@/core/evidence';
+import type { Result } from '@/core/shared';
 import { type DogState, useDog, useKennelWithDog } from '@/data/live';
-import { repsOn } from '@/data/read';
-import { buttonClass, Chain, Notice, newestOf, PageHead, Rod, Sheet } from '@/ui';
+import { exerciseTitle, putAwayOf, repsOn } from '@/data/read';
+import { putElementAway, putExerciseAway, type Undo } from '@/data/write';
+import { Button, buttonClass, Chain, Notice, newestOf, PageHead, Rod, Sheet } from '@/ui';
 import { wordsOf } from '@/words';
 import {
   type ElementView,
@@ -17,7 +20,7 @@ import { useWeighed } from './use-weighed';
 import { tell } from './words';
 
 export function BreakdownRoom() {
-  const { dog } = useKennelWithDog();
+  const { kennel, dog } = useKennelWithDog();
   const state = useDog();
   const latest = useWeighed(state);
   if (!state) return <p className="text-lg">{tell('breakdown-room.reading-the-log')}</p>;
@@ -34,6 +37,9 @@ export function BreakdownRoom() {
         </Link>
         <Link className={buttonClass('plain')} to="methods">
           {tell('breakdown-room.methods')}
+        </Link>
+        <Link className={buttonClass('plain')} to={`/${kennel.name}/start?dog=${dog.id}`}>
+          {tell('breakdown-room.one-piece-only')}
         </Link>
         <Link className={buttonClass('plain')} to="prerequisites">
           {tell('breakdown-room.what-needs-what')}
@@ -58,6 +64,7 @@ export function BreakdownRoom() {
         )}
       </div>
       <Retired state={state} />
+      <PutAwaySheet state={state} />
       <RodKey />
     </>
   );
@@ -79,7 +86,7 @@ function ExerciseSheet({ exercise, state }: { readonly exercise: ExerciseView; r
       .join('; '),
   }));
   return (
-    <Sheet title={exercise.title} aside={exercise.aside}>
+    <Sheet title={<span id={exercise.key}>{exercise.title}</span>} aside={exercise.aside}>
       <Chain label={tell('breakdown-room.chain-of', { title: exercise.title })} links={links} />
       <ul className="mt-3 divide-y divide-hair border-t border-rule">
         {exercise.links.map((link, i) => (
@@ -91,7 +98,7 @@ function ExerciseSheet({ exercise, state }: { readonly exercise: ExerciseView; r
           />
         ))}
       </ul>
-      {exercise.own && <ExerciseTools exercise={exercise.own} state={state} />}
+      <ExerciseTools exercise={exercise.breakdown} state={state} />
     </Sheet>
   );
 }
@@ -181,6 +188,43 @@ function Retired({ state }: { readonly state: DogState }) {
             </Link>
           </li>
         ))}
+      </ul>
+    </Sheet>
+  );
+}
+
+/** Elements and exercises that were put away, and the way back. */
+function PutAwaySheet({ state }: { readonly state: DogState }) {
+  const { kennel, dog, done } = useKennelWithDog();
+  const away = useLiveQuery(() => putAwayOf(kennel, dog.id), [kennel, dog.id]);
+  if (!away || away.elements.length + away.breakdowns.length === 0) return null;
+  const row = (id: string, title: string, shown: string, back: () => Promise<Result<Undo>>) => (
+    <li key={id} className="flex flex-wrap items-center justify-between gap-3">
+      <span>{shown}</span>
+      <Button
+        aria-label={`${tell('breakdown-room.bring-back')}: ${title}`}
+        onClick={() => void done(tell('breakdown-room.is-back', { title }), back())}
+      >
+        {tell('breakdown-room.bring-back')}
+      </Button>
+    </li>
+  );
+  return (
+    <Sheet
+      title={tell('breakdown-room.put-away')}
+      aside={tell('breakdown-room.everything-of-it-is-kept')}
+      className="mt-7"
+    >
+      <ul className="grid gap-2">
+        {away.breakdowns.map((one) => {
+          const title = exerciseTitle(one, state.work);
+          return row(one.id, title, tell('breakdown-room.exercise', { title }), () =>
+            putExerciseAway(kennel, one.id, false),
+          );
+        })}
+        {away.elements.map((one) =>
+          row(one.id, one.title, one.title, () => putElementAway(kennel, one.id, false)),
+        )}
       </ul>
     </Sheet>
   );

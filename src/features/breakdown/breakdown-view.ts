@@ -36,6 +36,8 @@ export type ExerciseView = {
   readonly title: string;
   /** What stands beside the title: its points, or what it is for. */
   readonly aside: string;
+  readonly breakdown: Breakdown;
+  /** The same where it is a person's own, whose links can be moved. */
   readonly own: Breakdown | null;
   readonly links: readonly LinkView[];
 };
@@ -68,6 +70,7 @@ export function exerciseViews(state: DogState, weighed: readonly Weighed[] | nul
         key: breakdown.id,
         title: exercise.title,
         aside: tell('breakdown-view.points', { pointsOf: pointsOf(rules, maximum) }),
+        breakdown,
         own: null,
         links,
       },
@@ -92,6 +95,7 @@ function ownExercise(
     key: breakdown.id,
     title: own.title,
     aside: own.goal || tell('breakdown-view.your-own'),
+    breakdown,
     own: breakdown,
     links,
   };

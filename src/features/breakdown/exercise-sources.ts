@@ -2,7 +2,7 @@ import type { Method } from '@/core/breakdown';
 import { AXIS_KINDS } from '@/core/breakdown';
 import type { RuleBook, RuleExercise } from '@/core/rulebooks';
 import { type AxisKey, asId } from '@/core/shared';
-import type { Breakdown, DogWork } from '@/data/read';
+import { type Breakdown, type DogWork, exerciseTitle, inUse } from '@/data/read';
 import { wordsOf } from '@/words';
 import {
   freshKey,
@@ -35,7 +35,7 @@ export type SourceGroup = { readonly title: string; readonly sources: readonly S
 export function sourceGroups(work: DogWork, methods: readonly Method[]): SourceGroup[] {
   const done = (book: RuleBook, exercise: RuleExercise): boolean =>
     work.breakdowns.some((one) => one.ruleBookId === book.id && one.exercise === exercise.id);
-  const books = work.ruleBooks.map(
+  const books = inUse(work.ruleBooks).map(
     ({ book }): SourceGroup => ({
       title: `${book.title}, ${book.edition}`,
       sources: book.exercises
@@ -58,7 +58,7 @@ export function sourceGroups(work: DogWork, methods: readonly Method[]): SourceG
     (breakdown): Source => ({
       kind: 'like',
       id: `like:${breakdown.id}`,
-      title: titleOf(breakdown, work),
+      title: exerciseTitle(breakdown, work),
       breakdown,
     }),
   );
@@ -76,16 +76,6 @@ export function sourceGroups(work: DogWork, methods: readonly Method[]): SourceG
     { title: tell('exercise-sources.the-same-pieces-as'), sources: like },
   ];
   return all.filter((group) => group.sources.length > 0);
-}
-
-/** The title of an exercise as its rule book or its owner calls it. */
-function titleOf(breakdown: Breakdown, work: DogWork): string {
-  const book = work.ruleBooks.find((record) => record.id === breakdown.ruleBookId)?.book;
-  return (
-    breakdown.own?.title ??
-    book?.exercises.find((exercise) => exercise.id === breakdown.exercise)?.title ??
-    breakdown.exercise
-  );
 }
 
 export function startingLinks(source: Source, work: DogWork): LinkDraft[] {

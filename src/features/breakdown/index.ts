@@ -1,4 +1,5 @@
 export { BreakdownRoom } from './breakdown-room';
+export { ClassPage } from './class-page';
 export { MethodPage } from './method-page';
 export { MethodsPage } from './methods-page';
 export { NewExercisePage } from './new-exercise-page';

@@ -13,7 +13,8 @@ type Props = {
   readonly problems: Problems;
   readonly elements: readonly ElementRecord[];
   readonly onChange: (link: LinkDraft) => void;
-  readonly onMove: (by: -1 | 1) => void;
+  /** Null where the order is the rule book's. */
+  readonly onMove: ((by: -1 | 1) => void) | null;
   /** Null where the rule book asks for this link. */
   readonly onRemove: (() => void) | null;
 };
@@ -31,18 +32,22 @@ export function LinkFields({ link, place, last, problems, elements, onChange, on
         {link.title || tell('link-fields.a-new-element')}
       </legend>
       <div className="float-right flex gap-1">
-        <IconButton
-          label={tell('link-fields.move-up', { name })}
-          disabled={place === 0}
-          onClick={() => onMove(-1)}
-          Icon={ArrowUp}
-        />
-        <IconButton
-          label={tell('link-fields.move-down', { name })}
-          disabled={last}
-          onClick={() => onMove(1)}
-          Icon={ArrowDown}
-        />
+        {onMove && (
+          <>
+            <IconButton
+              label={tell('link-fields.move-up', { name })}
+              disabled={place === 0}
+              onClick={() => onMove(-1)}
+              Icon={ArrowUp}
+            />
+            <IconButton
+              label={tell('link-fields.move-down', { name })}
+              disabled={last}
+              onClick={() => onMove(1)}
+              Icon={ArrowDown}
+            />
+          </>
+        )}
         {onRemove && (
           <IconButton label={tell('link-fields.take-out', { name })} onClick={onRemove} Icon={X} />
         )}

@@ -21,7 +21,7 @@ import { tell } from './words';
  */
 export function MethodPage() {
   const { method: id } = useParams();
-  const { dog, today } = useKennelWithDog();
+  const { kennel, dog, today } = useKennelWithDog();
   const method = METHODS.find((candidate) => candidate.id === id);
   if (!method) return <Notice tone="alert">{tell('method-page.there-is-no-such-method')}</Notice>;
   const work = [...new Set(method.elements.flatMap((element) => element.work))];
@@ -42,6 +42,9 @@ export function MethodPage() {
       <p className="mb-5 flex flex-wrap gap-3">
         <Link className={buttonClass('signal')} to={`../../new?from=method:${method.id}`} relative="path">
           {tell('method-page.break-it-down-for', { name: dog.name })}
+        </Link>
+        <Link className={buttonClass('plain')} to={`/${kennel.name}/start?dog=${dog.id}&method=${method.id}`}>
+          {tell('method-page.begin-with-the-first-piece')}
         </Link>
         <Link className={buttonClass('plain')} to=".." relative="path">
           {tell('method-page.all-methods')}

@@ -1,9 +1,11 @@
 import { useState } from 'react';
+import { useNavigate } from 'react-router';
 import { buildLadder, openness, placeOn, WORK_TAGS, type WorkTag } from '@/core/breakdown';
 import { type FaultRef, faultText, sameFault } from '@/core/rulebooks';
-import { useKit } from '@/data/live';
+import { useKennel, useKit } from '@/data/live';
 import { type ElementRecord, namedFaults, prerequisiteGraph } from '@/data/read';
-import { ListField, Notice, SelectField, Sheet, TextField } from '@/ui';
+import { putElementAway } from '@/data/write';
+import { Button, ListField, Notice, SelectField, Sheet, TextField } from '@/ui';
 import { wordsOf } from '@/words';
 import { ArticlesFields, SetOutField } from './articles-fields';
 import { AssignSessions } from './assign-sessions';
@@ -85,7 +87,28 @@ function Page(opened: Opened) {
       <div className="lg:col-span-2">
         <Reshape {...opened} />
       </div>
+      <Sheet title={tell('about-page.put-it-away')} aside={tell('about-page.its-reps-and-ladder-are-kept')}>
+        <p className="mb-3 leading-snug">{tell('about-page.it-leaves-today-field-and-breakdown')}</p>
+        <PutAway element={element} />
+      </Sheet>
     </div>
+  );
+}
+
+function PutAway({ element }: { readonly element: ElementRecord }) {
+  const { kennel, done } = useKennel();
+  const navigate = useNavigate();
+  const put = async (): Promise<void> => {
+    const away = await done(
+      tell('about-page.is-put-away', { title: element.title }),
+      putElementAway(kennel, element.id, !element.putAway),
+    );
+    if (away.ok && !element.putAway) await navigate(`/${kennel.name}/breakdown`);
+  };
+  return (
+    <Button onClick={() => void put()}>
+      {element.putAway ? tell('about-page.bring-it-back') : tell('about-page.put-it-away')}
+    </Button>
   );
 }
 

@@ -18,6 +18,7 @@ import {
   type EvidenceByElement,
   gapOf,
   isOffWork,
+  isWhole,
   probeStart,
   signsAgainst,
   startToday,
@@ -38,15 +39,13 @@ type Props = {
   /** Where the last bout left the dog; null before any. */
   readonly stands: Criteria | null;
   readonly last: DatedBout | null;
-  /** How many dogs train this piece of work. */
-  readonly dogs: number;
 };
 
 /**
  * The card before a session: rung, place, what to bring, what to be careful of. Everything changes
  * in one tap, and nothing has to.
  */
-export function BeforeCard({ element, work, evidence, stands, last, dogs }: Props) {
+export function BeforeCard({ element, work, evidence, stands, last }: Props) {
   const { kennel, dog, today, done } = useKennelWithDog();
   const ladder = buildLadder(element);
   const mine = evidence.get(element.id) ?? [];
@@ -137,20 +136,24 @@ export function BeforeCard({ element, work, evidence, stands, last, dogs }: Prop
             {tell('before-card.see-what-is-left-at-most-five-easy')}
           </Button>
         )}
-        <div>
-          <p className="text-lg font-semibold">
-            {tell('before-card.rung', { describePlace: describePlace(ladder, start) })}
-          </p>
-          <div className="mt-2 grid grid-cols-2 gap-2">
-            <Button size="big" disabled={!easier} onClick={() => easier && setStart(easier)}>
-              {tell('before-card.one-easier')}
-            </Button>
-            <Button size="big" disabled={!harder} onClick={() => harder && setStart(harder)}>
-              {tell('before-card.one-harder')}
-            </Button>
+        {isWhole(element) ? (
+          <Links element={element} work={work} />
+        ) : (
+          <div>
+            <p className="text-lg font-semibold">
+              {tell('before-card.rung', { describePlace: describePlace(ladder, start) })}
+            </p>
+            <div className="mt-2 grid grid-cols-2 gap-2">
+              <Button size="big" disabled={!easier} onClick={() => easier && setStart(easier)}>
+                {tell('before-card.one-easier')}
+              </Button>
+              <Button size="big" disabled={!harder} onClick={() => harder && setStart(harder)}>
+                {tell('before-card.one-harder')}
+              </Button>
+            </div>
           </div>
-        </div>
-        <SetOut element={element} criteria={start} />
+        )}
+        {!isWhole(element) && <SetOut element={element} criteria={start} />}
         <fieldset>
           <legend className="mb-1 font-semibold">{tell('before-card.place')}</legend>
           <div className="grid grid-cols-2 gap-2">
@@ -210,11 +213,6 @@ export function BeforeCard({ element, work, evidence, stands, last, dogs }: Prop
             />
           </div>
         </details>
-        {dogs > 1 && (
-          <Link className={buttonClass('plain', 'big')} to="round">
-            {tell('before-card.round-with-dogs', { dogs })}
-          </Link>
-        )}
         {last && (
           <Link className={buttonClass('quiet', 'big')} to="log">
             {tell('before-card.every-rep-so-far')}
@@ -224,6 +222,26 @@ export function BeforeCard({ element, work, evidence, stands, last, dogs }: Prop
         <Missing />
       </div>
     </Sheet>
+  );
+}
+
+/** The links of an exercise that is run whole, in order: one press each. */
+function Links({ element, work }: { readonly element: ElementRecord; readonly work: DogWork }) {
+  if (element.form.kind !== 'chain') return null;
+  return (
+    <div>
+      <p className="text-lg font-semibold">{tell('before-card.whole-from-end-to-end')}</p>
+      <ol className="list-inside list-decimal leading-snug">
+        {element.form.links
+          .map((id, place) => ({ id, key: `${place} ${id}` }))
+          .map(({ id, key }) => (
+            <li key={key}>
+              {work.elements.find((one) => one.id === id)?.title ?? tell('pad-view.a-link-that-is-gone')}
+            </li>
+          ))}
+      </ol>
+      <p className="mt-1 leading-snug">{tell('before-card.few-whole-runs')}</p>
+    </div>
   );
 }
 

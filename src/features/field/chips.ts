@@ -5,6 +5,7 @@ import {
   HANDLER_CHIP,
   PLACE_CHIP,
   type StandingRep,
+  VALUES_CHIP,
   WORD_CHIP,
 } from '@/core/log';
 import type { DatedBout, ElementRecord } from '@/data/read';
@@ -100,6 +101,18 @@ export function chipRows(
   return rows;
 }
 
+/** A whole run asks its links for what the dog does now, or for all that the trial asks. */
+export const valuesRow = (said: Readonly<Record<string, string>>): ChipRow => ({
+  key: VALUES_CHIP,
+  title: tell('chips.links-at'),
+  options: [
+    { value: 'now', words: tell('chips.what-it-does-now') },
+    { value: 'trial', words: tell('chips.as-the-trial-asks') },
+  ],
+  value: said[VALUES_CHIP] ?? 'now',
+  named: true,
+});
+
 /** What goes into the rep: all that is said, the place only where it is not as the day began. */
 export function chipsSaid(
   rows: readonly ChipRow[],
@@ -128,9 +141,12 @@ export function chipsInWords(
     return `${(row?.title ?? CHIP_TITLES[key] ?? key).toLowerCase()} ${words}`;
   });
 }
-const CHIP_TITLES: Readonly<Record<string, string>> = { [WORD_CHIP]: tell('chips.word') };
+const CHIP_TITLES: Readonly<Record<string, string>> = {
+  [WORD_CHIP]: tell('chips.word'),
+  [VALUES_CHIP]: tell('chips.links-at'),
+};
 
-const NEVER_INSTEAD: ReadonlySet<string> = new Set([PLACE_CHIP, HANDLER_CHIP, ACTION_CHIP]);
+const NEVER_INSTEAD: ReadonlySet<string> = new Set([PLACE_CHIP, HANDLER_CHIP, ACTION_CHIP, VALUES_CHIP]);
 
 /** What it may have done instead: the other options of the rows that were asked. */
 export const othersOf = (chips: readonly ChipRow[], rep: Pick<StandingRep, 'asked'>): string[] =>

@@ -1,4 +1,5 @@
 import { type Criteria, describePlace } from '@/core/breakdown';
+import type { Entry } from '@/core/log';
 import { faultText, sameFault } from '@/core/rulebooks';
 import type { NamedFault } from '@/data/read';
 import { wordsOf } from '@/words';
@@ -14,26 +15,65 @@ export type EndView = {
   readonly dogs: readonly FaultSeen[];
   readonly handlers: readonly FaultSeen[];
   readonly stands: string;
-  /** A step that was advised at the end and not taken, with why; null where the dog goes on where it is. */
-  readonly step: { readonly to: Criteria; readonly place: string; readonly why: string } | null;
   /** What ended or stops the work, in the coach's words; null where nothing does. */
   readonly halt: string | null;
 };
 
 /** From the pad as it was left: nothing is worked out a second time. */
 export function endOf(view: PadView): EndView {
-  const { signs, main, end } = adviceLines(view.advice);
+  const { signs, end } = adviceLines(view.advice);
   const halt = [...signs, end].find((line) => line?.kind === 'stop' || line?.kind === 'end') ?? null;
-  const to = halt === null && main && 'to' in main ? view.ladder.rungs[main.to]?.criteria : undefined;
   return {
     tally: view.tally,
     dogs: timesOf(view, (fault) => fault.by !== 'handler'),
     handlers: timesOf(view, (fault) => fault.by === 'handler'),
     stands: wordsOf(describePlace(view.ladder, view.criteria)),
-    step:
-      main && to ? { to, place: wordsOf(describePlace(view.ladder, to)), why: wordsOf(main.reason) } : null,
     halt: wordsOf(halt?.reason ?? null),
   };
+}
+
+/** Where the next time can begin, one tap each; `why` where it was advised. */
+export type Choice = {
+  readonly kind: 'advised' | 'same' | 'easier';
+  readonly to: Criteria;
+  readonly place: string;
+  readonly why: string | null;
+};
+
+/**
+ * A step that was advised and not taken, the same again for this one, and a step easier: what somebody says
+ * of one dog and not of the next. Nothing that stops the work advises a step.
+ */
+export function choicesOf(view: PadView): Choice[] {
+  const { main } = adviceLines(view.advice);
+  const { halt } = endOf(view);
+  const advised = halt === null && main && 'to' in main ? view.ladder.rungs[main.to]?.criteria : undefined;
+  const choice = (
+    kind: Choice['kind'],
+    to: Criteria | null | undefined,
+    why: string | null = null,
+  ): Choice[] => (to ? [{ kind, to, place: wordsOf(describePlace(view.ladder, to)), why }] : []);
+  return [
+    ...choice('advised', advised, main && wordsOf(main.reason)),
+    ...choice('same', view.criteria),
+    ...choice('easier', view.easier),
+  ];
+}
+
+/** Seconds of each clock, and how many easy ones, of what stands in these logs. */
+export function clocksOf(entries: readonly Entry[]): {
+  readonly sums: Readonly<Record<'warm-up' | 'work' | 'rest', number>>;
+  readonly easy: number;
+} {
+  const undone = new Set(entries.flatMap((entry) => (entry.kind === 'undo' ? [entry.of] : [])));
+  const sums = { 'warm-up': 0, work: 0, rest: 0 };
+  let easy = 0;
+  for (const entry of entries) {
+    if (undone.has(entry.id)) continue;
+    if (entry.kind === 'clock') sums[entry.what] += entry.seconds;
+    if (entry.kind === 'easy') easy += 1;
+  }
+  return { sums, easy };
 }
 
 function timesOf({ flaws, misses, reps }: PadView, whose: (fault: NamedFault) => boolean): FaultSeen[] {

@@ -7,24 +7,34 @@ import {
   activeElements,
   type DogWork,
   type ElementRecord,
+  exerciseTitle,
   isOffWork,
   type KeptEvidence,
   openBouts,
+  wholeId,
 } from '@/data/read';
-import { Notice, PageHead } from '@/ui';
+import { buttonClass, Notice, PageHead } from '@/ui';
+import { SwitchBar } from './switch-bar';
 import { tell } from './words';
 
-type Group = { readonly title: string; readonly elements: readonly ElementRecord[] };
+type Group = {
+  readonly key: string;
+  readonly title: string;
+  readonly elements: readonly ElementRecord[];
+  /** The address at which it is run whole; null for what is no exercise. */
+  readonly whole: string | null;
+};
 
 /** Which element to train: one tap each, in the order of the exercises. */
 export function FieldRoom() {
   const { kennel, dog, today } = useKennelWithDog();
   const found = useLastBouts();
   const open = useLiveQuery(() => openBouts(kennel, today), [kennel, today]);
-  const running = new Set<string>((open ?? []).map((one) => one.element.id));
+  const running = new Set<string>((open ?? []).map((one) => one.element.id as string));
   if (!found) return <p className="text-lg">{tell('field-room.reading-the-log')}</p>;
   return (
     <>
+      <SwitchBar current="" bout={null} />
       <PageHead title={tell('field-room.what-will-train', { name: dog.name })}>
         {tell('field-room.one-element-at-a-time-its-rung-its')}
       </PageHead>
@@ -33,10 +43,26 @@ export function FieldRoom() {
           {tell('field-room.is-off-work-nothing-is-begun-with', { name: dog.name })}
         </Notice>
       )}
+      {activeElements(found.work).length === 0 && (
+        <Notice>
+          {tell('field-room.has-nothing-to-train-yet', { name: dog.name })}{' '}
+          <Link className="underline" to={`/${kennel.name}/start?dog=${dog.id}`}>
+            {tell('field-room.choose-a-method')}
+          </Link>
+        </Notice>
+      )}
       <div className="grid gap-6">
         {groups(found.work).map((group) => (
-          <section key={group.title}>
-            <h2 className="mb-2 text-lg font-bold">{group.title}</h2>
+          <section key={group.key}>
+            <div className="mb-2 flex flex-wrap items-baseline justify-between gap-x-4">
+              <h2 className="text-lg font-bold">{group.title}</h2>
+              {group.whole && (
+                <Link className={buttonClass('quiet')} to={group.whole}>
+                  {tell('field-room.run-the-whole', { running: running.has(group.whole) })}
+                  <span className="sr-only">: {group.title}</span>
+                </Link>
+              )}
+            </div>
             <ul className="grid gap-2 sm:grid-cols-2 lg:grid-cols-3">
               {group.elements.map((element) => (
                 <li key={element.id}>
@@ -83,17 +109,16 @@ function groups(work: DogWork): Group[] {
     activeElements(work).map((element) => [element.id, element]),
   );
   const fromBooks = work.breakdowns.map((breakdown): Group => {
-    const book = work.ruleBooks.find((record) => record.id === breakdown.ruleBookId)?.book;
-    const title =
-      breakdown.own?.title ??
-      book?.exercises.find((exercise) => exercise.id === breakdown.exercise)?.title ??
-      breakdown.exercise;
     return {
-      title,
+      key: breakdown.id,
+      title: exerciseTitle(breakdown, work),
+      whole: wholeId(breakdown.id),
       elements: [...new Set(breakdown.links.map((link) => link.element))].flatMap((id) => byId.get(id) ?? []),
     };
   });
   const linked = new Set(work.breakdowns.flatMap((breakdown) => breakdown.links.map((link) => link.element)));
   const own = activeElements(work).filter((element) => !linked.has(element.id));
-  return own.length > 0 ? [...fromBooks, { title: tell('field-room.own-goals'), elements: own }] : fromBooks;
+  return own.length > 0
+    ? [...fromBooks, { key: 'own', title: tell('field-room.own-goals'), elements: own, whole: null }]
+    : fromBooks;
 }

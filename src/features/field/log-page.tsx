@@ -11,10 +11,12 @@ import {
   coachFacts,
   type DatedBout,
   type ElementRecord,
+  isWhole,
   type LoggedBout,
   logged,
   type NamedFault,
   namedFaults,
+  trainableIn,
   workOf,
 } from '@/data/read';
 import { record, redateOuting } from '@/data/write';
@@ -47,7 +49,7 @@ export function LogPage() {
   const { element: id } = useParams();
   const { kennel, dog } = useKennelWithDog();
   const work = useLiveQuery(() => workOf(kennel, dog.id), [kennel, dog.id]);
-  const element = work?.elements.find((one) => one.id === id);
+  const element = work ? trainableIn(work, id) : null;
   const bouts = useLiveQuery(
     async () => (element ? (await boutsOn(kennel, element.id)).reverse() : []),
     [kennel, element?.id],
@@ -65,7 +67,7 @@ export function LogPage() {
           {tell('log-page.back-to-the-session')}
         </Link>
       </p>
-      <TypeIn element={element} />
+      {!isWhole(element) && <TypeIn element={element} />}
       {bouts.length === 0 && <Notice>{tell('log-page.nothing-is-logged-of-it-yet')}</Notice>}
       <LongList
         label={tell('log-page.sessions')}
@@ -314,7 +316,7 @@ function momentInWords({ entry }: Moment, ladder: Ladder, { signs, notes }: Fold
     case 'easy':
       return tell('log-page.an-easy-one', { what: entry.what });
     case 'clock':
-      return `${entry.what}: ${Math.round(entry.seconds)} s`;
+      return tell('log-page.clock', { what: entry.what, seconds: Math.round(entry.seconds) });
     case 'override':
       return tell('log-page.decided-otherwise', { why: entry.why });
     case 'rest':

@@ -9,6 +9,7 @@ import { TIMING_WORDS, TIMINGS } from './rep-words';
 import type { Tap } from './tap';
 import { letGo, TapButton } from './tap-button';
 import type { PadActions } from './use-pad-actions';
+import { WholePad } from './whole-pad';
 import { tell } from './words';
 
 type Props = { readonly view: PadView; readonly actions: PadActions };
@@ -59,8 +60,11 @@ function Judgement({ by, actions, onOther }: JudgementProps) {
       return <DrivePad actions={actions} onOther={onOther} />;
     case 'outcome':
       return <Outcomes actions={actions} />;
+    case 'whole':
+      return <WholePad by={by} actions={actions} />;
     // These have pads of their own.
     case 'legs':
+    case 'game':
     case 'articles':
       return null;
   }

@@ -11,9 +11,12 @@ export type Stamps = {
   readonly responseAt: number | null;
   readonly markerAt: number | null;
 };
+/** A whole run under way: when it started, and when each link was done. */
+export type Splits = { readonly from: number | null; readonly at: readonly number[] };
 export type Hold = { readonly from: number | null; readonly to: number | null };
 type PadState = Stamps & {
   readonly hold: Hold;
+  readonly splits: Splits;
   /** Help that was said before the rep; it stays until it is taken away. */
   readonly aids: readonly Aid[];
   /** Chips that were changed since the last rep; with it they are in the log. */
@@ -27,6 +30,8 @@ type PadState = Stamps & {
   readonly mark: (at: number) => void;
   /** Begins a hold, or ends it. */
   readonly holding: (at: number) => void;
+  /** Starts a whole run, or says that a link is done; gives how many are. */
+  readonly split: (at: number) => number;
   readonly help: (aid: Aid) => void;
   readonly chip: (key: string, value: string) => void;
   readonly remember: (memory: readonly SetItem[]) => void;
@@ -42,12 +47,16 @@ const NOTHING = {
   responseAt: null,
   markerAt: null,
   hold: { from: null, to: null },
+  splits: { from: null, at: [] },
   chips: {},
   choosing: 'outcome',
 } as const;
 
 /** Milliseconds in which a second stamp is a bounce of the first; a quick dog is slower. */
 const STAMP_BOUNCE = 80;
+
+/** Milliseconds in which a second press is a bounce of the first: no link is done sooner. */
+const SPLIT_BOUNCE = 250;
 
 export const usePad = create<PadState>((set, get) => ({
   ...NOTHING,
@@ -78,6 +87,13 @@ export const usePad = create<PadState>((set, get) => ({
     const { from, to } = get().hold;
     if (at - (to ?? from ?? Number.NEGATIVE_INFINITY) < STAMP_BOUNCE) return;
     set({ hold: from === null || to !== null ? { from: at, to: null } : { from, to: at } });
+  },
+  split: (at) => {
+    const { from, at: done } = get().splits;
+    // A link takes longer than a bounce.
+    if (from !== null && at - (done.at(-1) ?? from) < SPLIT_BOUNCE) return done.length;
+    set({ splits: from === null ? { from: at, at: [] } : { from, at: [...done, at] } });
+    return from === null ? 0 : done.length + 1;
   },
   help: (aid) => {
     const { aids } = get();

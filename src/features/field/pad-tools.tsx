@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { BODY_SIGNS } from '@/core/coaching';
 import { Button, buttonClass, Dialog, SIGN_WORDS, TextField } from '@/ui';
 import { useHand } from './hand-store';
+import { useLesson } from './lesson-store';
 import type { PadView } from './pad-view';
 import { Pocket } from './pocket';
 import type { PadActions } from './use-pad-actions';
@@ -14,6 +15,7 @@ const SetAfterwards = lazy(async () => ({ default: (await import('./set-afterwar
 type Props = {
   readonly actions: PadActions;
   readonly view: PadView;
+  readonly bout: string;
   readonly onHelp: () => void;
   /** In the hand the signs and the end are in the bar that is always on the screen. */
   readonly inHand?: boolean;
@@ -24,7 +26,13 @@ type Open = 'signs' | 'set' | 'unlogged' | 'note' | null;
  * Everything that is not a rep: signs, a set afterwards, what was not logged, a note, the rung by
  * hand, the end.
  */
-export function PadTools({ actions, view, onHelp, inHand = false }: Props) {
+export function PadTools({ actions, view, bout, onHelp, inHand = false }: Props) {
+  const { warmUp, warm } = useLesson();
+  const warming = warmUp?.bout === bout ? warmUp : null;
+  const warmUpTap = (): void => {
+    if (warming) actions.clock('warm-up', (Date.now() - warming.since) / 1000);
+    warm(warming ? null : { bout, since: Date.now() });
+  };
   const [open, setOpen] = useState<Open>(null);
   const [pocket, setPocket] = useState(false);
   const close = (): void => setOpen(null);
@@ -44,16 +52,14 @@ export function PadTools({ actions, view, onHelp, inHand = false }: Props) {
       {tool(
         tell('pad-tools.set-afterwards'),
         () => setOpen('set'),
-        view.by.kind === 'timed' || view.by.kind === 'graded',
+        view.by.kind === 'timed' || view.by.kind === 'graded' || view.by.kind === 'whole',
       )}
       {tool(tell('pad-tools.rung-down'), () => actions.step(-1), !view.easier)}
       {tool(tell('pad-tools.rung-up'), () => actions.step(1), !view.harder)}
       {tool(view.off ? tell('pad-tools.it-is-back') : tell('pad-tools.off-on-its-own'), () =>
         actions.tap({ tap: 'off', back: view.off }),
       )}
-      {tool(tell('pad-tools.an-easy-one'), () =>
-        actions.tap({ tap: 'easy', text: tell('pad-tools.an-easy-one-2') }),
-      )}
+      {tool(warming ? tell('pad-tools.warm-up-ends') : tell('pad-tools.warm-up-begins'), warmUpTap)}
       {tool(tell('pad-tools.not-logged'), () => setOpen('unlogged'))}
       {tool(tell('pad-tools.note'), () => setOpen('note'))}
       {tool(tell('pad-tools.keys-signals'), onHelp)}

@@ -3,16 +3,33 @@ import {
   buildLadder,
   type Criteria,
   completed,
+  demandOf,
   describePlace,
   gradeAxis,
   type Ladder,
   levelPlace,
   measuredAs,
   placeOn,
+  standingOn,
 } from '@/core/breakdown';
-import { type Advice, type ColdProbe, type SeenSign, type Stage, transferOf } from '@/core/coaching';
+import {
+  type Advice,
+  type ColdProbe,
+  type SeenSign,
+  type Stage,
+  transferOf,
+  wholeAdvice,
+} from '@/core/coaching';
 import { type FaultCount, type RodData, rodOf } from '@/core/evidence';
-import { type CoachFacts, type Entry, foldLog, type Judging, replay, type StandingRep } from '@/core/log';
+import {
+  type CoachFacts,
+  type Entry,
+  foldLog,
+  type Judging,
+  replay,
+  type StandingRep,
+  VALUES_CHIP,
+} from '@/core/log';
 import { type FaultRef, sameFault } from '@/core/rulebooks';
 import { asLevel, type ElementId, type LevelId } from '@/core/shared';
 import {
@@ -20,13 +37,14 @@ import {
   type DogWork,
   type ElementRecord,
   faultLabel,
+  isWhole,
   judgingOf,
   type NamedFault,
   namedFaults,
 } from '@/data/read';
 import { type RepMark, standingMark } from '@/ui';
 import { wordsOf } from '@/words';
-import { type ChipRow, chipRows } from './chips';
+import { type ChipRow, chipRows, valuesRow } from './chips';
 import { probeOf, withProbe } from './probe-view';
 import { type Proposal, proposalOf } from './proposal';
 import { repInWords, tallyOf } from './rep-words';
@@ -40,6 +58,8 @@ export type Besides = {
   readonly words: readonly string[];
   /** How often each fault was seen in the bouts before. */
   readonly seen: readonly FaultCount[];
+  /** Where the dog stands on each link of an exercise that is run whole. */
+  readonly stands?: ReadonlyMap<ElementId, Criteria>;
 };
 const NOTHING_ELSE: Besides = { chips: {}, words: [], seen: [] };
 
@@ -63,6 +83,10 @@ export type JudgedBy =
   | { readonly kind: 'graded'; readonly grades: readonly Grade[]; readonly asked: number }
   /** By the link at which it broke. */
   | { readonly kind: 'chain'; readonly links: readonly Link[] }
+  /** A whole exercise: by the link at which it broke, each link at values of its own. */
+  | { readonly kind: 'whole'; readonly links: readonly WholeLink[] }
+  /** A game with a toy: both hands are on it, so that it is tallied in the rest. */
+  | { readonly kind: 'game' }
   /** Continuous work, by the clock and the leg. */
   | { readonly kind: 'legs'; readonly legs: readonly string[] }
   /** By first touch and pick among numbered articles. */
@@ -124,7 +148,7 @@ export function padView(
   bout: DatedBout,
   entries: readonly Entry[],
   facts: CoachFacts,
-  { chips, words, seen }: Besides = NOTHING_ELSE,
+  { chips, words, seen, stands: standing }: Besides = NOTHING_ELSE,
 ): PadView {
   const ladder = buildLadder(element);
   const { reps, stands, lying, signs, off, probe: probed } = foldLog(bout.start, entries);
@@ -140,6 +164,8 @@ export function padView(
   const transfer = transferOf(element.policy.rule.kind, step.state.inner);
   const label = (rep: StandingRep): string | null => faultsInWords(rep, faults);
   const hold = element.form.kind === 'piece' ? holdOf(element, criteria) : null;
+  const said = { ...last?.asked.chips, ...chips };
+  const by = judgedBy(element, criteria, work, transfer, { stands: standing, said });
   return {
     ladder,
     rung,
@@ -147,7 +173,9 @@ export function padView(
     // Between two rungs the lower one is the easier.
     easier: ladder.rungs[place.kind === 'between' ? rung : rung - 1]?.criteria ?? null,
     harder: ladder.rungs[place.kind === 'below' ? rung : rung + 1]?.criteria ?? null,
-    place: tell('pad-view.rung', { describePlace: describePlace(ladder, criteria) }),
+    place: isWhole(element)
+      ? tell('pad-view.from-end-to-end')
+      : tell('pad-view.rung', { describePlace: describePlace(ladder, criteria) }),
     asked: element.axes.map((axis) => ({
       key: axis.key,
       title: axis.title,
@@ -156,7 +184,12 @@ export function padView(
     marks: reps.map((rep) => standingMark(rep, label(rep))),
     tally: tallyOf(reps),
     rods: element.axes.flatMap((axis) => rodOf(axis, ladder, criteria, null) ?? []),
-    advice: probe ? withProbe(probe, step.advice, ladder) : step.advice,
+    advice:
+      by.kind === 'whole'
+        ? wholeLines(step.advice, reps, by.links)
+        : probe
+          ? withProbe(probe, step.advice, ladder)
+          : step.advice,
     last,
     lastInWords: last ? repInWords(last, label(last), linksOf(element, work)) : null,
     proposal: last && proposalOf(last, judging, faults, element),
@@ -170,12 +203,15 @@ export function padView(
     ),
     noted: ladder.rungs[rung]?.noted ?? [],
     judging,
-    chips: chipRows(element, bout, criteria, hold !== null, { ...last?.asked.chips, ...chips }, words),
+    chips: [
+      ...(by.kind === 'whole' ? [valuesRow(said)] : []),
+      ...chipRows(element, bout, criteria, hold !== null, said, words),
+    ],
     began: { away: bout.away, conditions: bout.conditions },
     signs: signs.flatMap(({ id, sign, over }) => (over === null ? [{ id, sign }] : [])),
     probe,
     off,
-    by: judgedBy(element, criteria, work, transfer),
+    by,
     hold,
     worn: isWorn(element),
     angled: isAngled(element),
@@ -209,8 +245,10 @@ function judgedBy(
   criteria: Criteria,
   work: DogWork,
   transfer: { readonly stage: Stage; readonly paid: boolean } | null,
+  run: RunAsked,
 ): JudgedBy {
   const { form, policy } = element;
+  if (isWhole(element)) return { kind: 'whole', links: wholeLinks(element, work, run) };
   const { rule } = policy;
   if (element.articles !== null) return { kind: 'articles' };
   if (form.kind === 'continuous' && form.legs.length > 0) return { kind: 'legs', legs: form.legs };
@@ -219,7 +257,42 @@ function judgedBy(
   if (rule.kind === 'distribution') return gradedBy(element, criteria);
   const links = linksOf(element, work);
   if (links.length > 0) return { kind: 'chain', links };
-  return { kind: rule.kind === 'stretch' ? 'drive' : 'outcome' };
+  if (rule.kind === 'stretch') return { kind: 'drive' };
+  return { kind: element.work.includes('tug') ? 'game' : 'outcome' };
+}
+
+type RunAsked = {
+  readonly stands: ReadonlyMap<ElementId, Criteria> | undefined;
+  readonly said: Readonly<Record<string, string>>;
+};
+
+/** What each link of a whole run is asked: what the dog does on it now, or what the trial will. */
+function wholeLinks(element: ElementRecord, work: DogWork, { stands, said }: RunAsked): WholeLink[] {
+  return linksOf(element, work).map((link): WholeLink => {
+    const piece = work.elements.find((one) => one.id === link.id);
+    if (!piece) return { ...link, criteria: {} };
+    const now = standingOn(buildLadder(piece), stands?.get(link.id) ?? null).criteria;
+    const criteria = said[VALUES_CHIP] === 'trial' ? demandOf(piece.axes) : now;
+    return { ...link, criteria: completed(piece.axes, criteria) };
+  });
+}
+
+/** The coach's lines of a whole run: signs of the body, and what the runs themselves say. */
+function wholeLines(
+  advice: readonly Advice[],
+  reps: readonly StandingRep[],
+  links: readonly WholeLink[],
+): readonly Advice[] {
+  const runs = reps.flatMap(({ seen, judged }) =>
+    seen.run?.kind === 'chain' && !judged.void ? [{ brokeAt: seen.run.brokeAt }] : [],
+  );
+  return [
+    ...advice.filter((one) => one.sign !== undefined),
+    ...wholeAdvice(
+      runs,
+      links.map((link) => link.title),
+    ),
+  ];
 }
 
 /** By the element's own list of steps, or a plain scale of three. */
@@ -248,6 +321,7 @@ export const isAngled = (element: ElementRecord): boolean =>
 
 export type Grade = { readonly id: LevelId; readonly name: string };
 export type Link = { readonly id: ElementId; readonly title: string };
+export type WholeLink = Link & { readonly criteria: Criteria };
 
 /** The element's own list where it has one, and a plain scale of three where it has not. */
 function gradesOf(element: ElementRecord): readonly Grade[] {
@@ -268,7 +342,7 @@ function linksOf(element: ElementRecord, work: DogWork): readonly Link[] {
  * legs. A send says its drive with the same keys.
  */
 export const judgedByOutcome = ({ by }: Pick<PadView, 'by'>): boolean =>
-  by.kind === 'outcome' || by.kind === 'drive' || by.kind === 'chain';
+  by.kind === 'outcome' || by.kind === 'game' || by.kind === 'drive' || by.kind === 'chain';
 
 /** A miss needs a choice only where several faults of the rule book mean "not done". */
 export function onlyMiss(view: Pick<PadView, 'misses'>): NamedFault | null | 'choose' {

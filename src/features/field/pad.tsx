@@ -1,11 +1,12 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { lazy, Suspense, useLayoutEffect, useRef, useState } from 'react';
-import type { Axis } from '@/core/breakdown';
+import { lazy, Suspense, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import type { Axis, Criteria } from '@/core/breakdown';
 import type { CallKind } from '@/core/coaching';
 import { type FaultCount, type WordReach, wordReach } from '@/core/evidence';
 import type { CoachFacts, Entry } from '@/core/log';
-import { useKennelWithDog } from '@/data/live';
-import { type DatedBout, type Dog, type DogWork, type ElementRecord, keptOn } from '@/data/read';
+import type { ElementId } from '@/core/shared';
+import { useKennelWithDog, useSignals } from '@/data/live';
+import { cuesOf, type DatedBout, type DogWork, type ElementRecord, keptOn } from '@/data/read';
 import { Button, Notice, RepMarks, Rod, SIGN_WORDS, saveText } from '@/ui';
 import { wordsOf } from '@/words';
 import { AdviceLine } from './advice-line';
@@ -20,6 +21,7 @@ import { useHand } from './hand-store';
 import { HoldClock } from './hold-clock';
 import { usePadKeys } from './keys';
 import { LastRep } from './last-rep';
+import { LoadLines } from './load-lines';
 import { OutcomePad } from './outcome-pad';
 import { usePad } from './pad-store';
 import { PadBar, PadTools } from './pad-tools';
@@ -32,8 +34,6 @@ import { useWakeLock } from './use-wake-lock';
 import { tell } from './words';
 
 type Props = {
-  /** The dog whose turn it is, where that is not the one in hand. */
-  readonly dog?: Dog;
   readonly element: ElementRecord;
   readonly work: DogWork;
   readonly bout: DatedBout;
@@ -41,22 +41,28 @@ type Props = {
   readonly facts: CoachFacts;
   /** How often each fault was seen before. */
   readonly seen: readonly FaultCount[];
-  /** Where "enough" leads; to the end card unless said otherwise. */
-  readonly onEnd?: () => void;
+  /** Where the dog stands on each link of an exercise that is run whole. */
+  readonly stands?: ReadonlyMap<ElementId, Criteria>;
 };
 
 /** The pad: made to be used with one thumb, the eyes on the dog. */
-export function Pad({ dog: turn, element, work, bout, entries, facts, seen, onEnd }: Props) {
-  const context = useKennelWithDog();
-  const dog = turn ?? context.dog;
+export function Pad({ element, work, bout, entries, facts, seen, stands }: Props) {
+  const { dog } = useKennelWithDog();
   const changed = usePad((state) => state.chips);
   const kind = useCaller((state) => state.kind);
-  const words = kind === 'cues' ? dog.cues.map((cue) => cue.word) : NO_WORDS;
-  const view = padView(element, work, bout, entries, facts, { chips: changed, words, seen });
+  const signals = useSignals();
+  const cues = useMemo(() => cuesOf(signals ?? [], dog.id, element.id), [signals, dog.id, element.id]);
+  const words = kind === 'cues' ? cues : NO_WORDS;
+  const view = padView(element, work, bout, entries, facts, {
+    chips: changed,
+    words,
+    seen,
+    ...(stands ? { stands } : {}),
+  });
   const length = element.axes.find((axis) => axis.quantity === 'distance') ?? null;
   const reach = useWordReach(kind === 'cues' ? element : null, length);
-  const called = kind && calledNext(kind, dog, bout, view, length && { axis: length, words: reach });
-  const actions = usePadActions(bout, view, called?.ok ? called.value : null, onEnd);
+  const called = kind && calledNext(kind, cues, bout, view, length && { axis: length, words: reach });
+  const actions = usePadActions(bout, view, called?.ok ? called.value : null);
   const [help, setHelp] = useState(false);
   const leftHanded = useHand((state) => state.leftHanded);
   const call = called?.ok ? called.value.call : null;
@@ -91,13 +97,14 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, seen, onEn
         </ul>
         <Unsaved actions={actions} day={bout.day} />
         <AdviceLine view={view} actions={actions} />
+        <LoadLines element={element} work={work} />
         {/* A new cue is not yet known: prompted answers are no falling off. */}
-        {view.by.kind !== 'timed' && (
+        {view.by.kind !== 'timed' && view.by.kind !== 'whole' && (
           <FallingOffLine element={element} bout={bout} view={view} reps={view.reps} />
         )}
         <div className="hidden gap-3 lg:grid">
           <Log view={view} />
-          <PadTools actions={actions} view={view} onHelp={() => setHelp(true)} />
+          <PadTools actions={actions} view={view} bout={bout.id} onHelp={() => setHelp(true)} />
           <div className="mt-3 grid gap-3 border-t border-rule pt-4">
             {view.rods.map((rod) => (
               <Rod key={rod.axis} data={rod} compact />
@@ -112,8 +119,10 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, seen, onEn
           <div className={view.advice.some((one) => one.kind === 'ask') ? 'max-lg:hidden' : 'contents'}>
             <ChipBar view={view} call={call} />
           </div>
-          {view.by.kind !== 'articles' && <StampButton onStamp={actions.stamp} />}
-          {view.hold !== null && view.by.kind !== 'timed' && <HoldClock asked={view.hold} />}
+          {!OWN_CLOCK.has(view.by.kind) && <StampButton onStamp={actions.stamp} />}
+          {view.hold !== null && view.by.kind !== 'timed' && view.by.kind !== 'game' && (
+            <HoldClock asked={view.hold} />
+          )}
           {view.lying !== null && <Lying count={view.lying} actions={actions} />}
           {view.by.kind !== 'articles' && (
             <RepPad element={element} bout={bout} entries={entries} view={view} actions={actions} />
@@ -141,7 +150,7 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, seen, onEn
         <Caller called={called} />
         <div className="grid gap-3 lg:hidden">
           <Log view={view} />
-          <PadTools actions={actions} view={view} onHelp={() => setHelp(true)} inHand />
+          <PadTools actions={actions} view={view} bout={bout.id} onHelp={() => setHelp(true)} inHand />
         </div>
       </div>
       {help && (
@@ -154,12 +163,19 @@ export function Pad({ dog: turn, element, work, bout, entries, facts, seen, onEn
 }
 
 type Actions = ReturnType<typeof usePadActions>;
+
+/** Pads that have a clock of their own, or no room for one. */
+const OWN_CLOCK: ReadonlySet<ReturnType<typeof padView>['by']['kind']> = new Set([
+  'articles',
+  'whole',
+  'game',
+] as const);
 const NO_WORDS: readonly string[] = [];
 
-/** What is called next: by the dog's own words, within what this rung asks, confused ones more often. */
+/** What is called next: by the dog's own cues, within what this rung asks, confused ones more often. */
 const calledNext = (
   kind: CallKind,
-  dog: Dog,
+  words: readonly string[],
   bout: DatedBout,
   view: ReturnType<typeof padView>,
   reach: { readonly axis: Axis; readonly words: readonly WordReach[] } | null,
@@ -168,7 +184,7 @@ const calledNext = (
     kind,
     bout: bout.id,
     repCount: view.repCount,
-    words: dog.cues.map((cue) => cue.word),
+    words,
     longest: view.hold,
     confused: confusedIn(view.reps),
     reach: reach && { ...reach, asked: view.criteria[reach.axis.key] ?? reach.axis.start },
@@ -189,6 +205,7 @@ const KeyHelp = lazy(async () => ({ default: (await import('./key-help')).KeyHel
 
 /** Pads of rarer work come when they are needed; they are fetched ahead with the rooms. */
 const ArticlePad = lazy(async () => ({ default: (await import('./article-pad')).ArticlePad }));
+const GamePad = lazy(async () => ({ default: (await import('./game-pad')).GamePad }));
 const ContinuousPad = lazy(async () => ({ default: (await import('./continuous-pad')).ContinuousPad }));
 
 type RepPadProps = Pick<Props, 'element' | 'bout' | 'entries'> & {
@@ -202,10 +219,12 @@ type RepPadProps = Pick<Props, 'element' | 'bout' | 'entries'> & {
  */
 function RepPad(props: RepPadProps) {
   const { by } = props.view;
-  if (by.kind !== 'articles' && by.kind !== 'legs') return <OutcomePad {...props} />;
+  if (by.kind !== 'articles' && by.kind !== 'legs' && by.kind !== 'game') return <OutcomePad {...props} />;
   return (
     <Suspense fallback={<p className="text-lg">{tell('pad.laying-the-pad-out')}</p>}>
-      {by.kind === 'articles' ? <ArticlePad {...props} /> : <ContinuousPad {...props} legs={by.legs} />}
+      {by.kind === 'articles' && <ArticlePad {...props} />}
+      {by.kind === 'legs' && <ContinuousPad {...props} legs={by.legs} />}
+      {by.kind === 'game' && <GamePad view={props.view} bout={props.bout.id} actions={props.actions} />}
     </Suspense>
   );
 }

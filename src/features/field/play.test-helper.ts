@@ -118,7 +118,9 @@ export class Play {
     return padView(this.element, this.work, this.bout, this.entries, facts, {
       chips: this.chips,
       words,
-      seen: this.past.flatMap((one) => keptOf(one.bout, { day: one.bout.day }, one.entries).evidence.faults),
+      seen: this.past.flatMap(
+        (one) => keptOf(one.bout, { day: one.bout.day }, one.entries)[0].evidence.faults,
+      ),
     });
   }
 
@@ -300,8 +302,8 @@ export class Play {
   }
 
   get kept(): KeptEvidence[] {
-    return [...this.past, { bout: this.bout, entries: this.entries }].map(
-      ({ bout, entries }) => keptOf(bout, { day: bout.day }, entries).evidence,
+    return [...this.past, { bout: this.bout, entries: this.entries }].flatMap(({ bout, entries }) =>
+      keptOf(bout, { day: bout.day }, entries).map((one) => one.evidence),
     );
   }
 
@@ -333,5 +335,6 @@ const NOTHING: Omit<InHand, 'now' | 'call' | 'asks'> = {
   responseAt: null,
   markerAt: null,
   hold: { from: null, to: null },
+  splits: { from: null, at: [] },
   aids: [],
 };

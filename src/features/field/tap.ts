@@ -29,6 +29,7 @@ import { amended } from './said-again';
 /** What is on the pad and not yet in the log when somebody taps; `now` is the page's own clock. */
 export type InHand = Stamps & {
   readonly hold: { readonly from: number | null; readonly to: number | null };
+  readonly splits: { readonly from: number | null; readonly at: readonly number[] };
   readonly now: number;
   readonly call: Call | null;
   /** What the call asks otherwise than the rung. */
@@ -46,6 +47,8 @@ export type Tap =
   /** A step of the response scale; null: it backed away, which lies below all of them. */
   | { readonly tap: 'graded'; readonly grade: LevelId | null }
   | { readonly tap: 'broke'; readonly link: number }
+  /** A whole exercise: the link at which it broke, or null where it held; its times are in hand. */
+  | { readonly tap: 'whole'; readonly brokeAt: number | null }
   | { readonly tap: 'picked'; readonly run: ArticlesSeen; readonly helped: 'no' | 'first' | 'after' }
   | { readonly tap: 'ran'; readonly run: LegsSeen; readonly endedBy: 'handler' | 'dog' }
   /** Of the last rep. */
@@ -94,7 +97,9 @@ const NO_REP = fail('no-rep', '', say('tap.there-is-no-rep-yet-of-which-that'));
 export function tapped(view: PadView, hand: InHand, tap: Tap): Tapped {
   switch (tap.tap) {
     case 'clean':
-      return logged(view, hand, judgement('clean', []), chainRun(view, null));
+      return view.by.kind === 'whole'
+        ? loggedWhole(view, hand, null)
+        : logged(view, hand, judgement('clean', []), chainRun(view, null));
     case 'flawed':
       return { ok: true, choose: 'flaw' };
     case 'miss': {
@@ -128,6 +133,8 @@ export function tapped(view: PadView, hand: InHand, tap: Tap): Tapped {
         : NOT_HERE;
     case 'broke':
       return logged(view, hand, judgement('miss', []), chainRun(view, tap.link));
+    case 'whole':
+      return loggedWhole(view, hand, tap.brokeAt);
     case 'picked':
       return logged(view, hand, pickJudgement(tap.run, tap.helped), { run: tap.run });
     case 'ran':
@@ -258,4 +265,17 @@ function loggedRun(view: PadView, hand: InHand, run: LegsSeen, endedBy: 'handler
       measured: { held: { value: run.seconds, how: 'tap' } },
     },
   );
+}
+
+/** A whole exercise is logged with the values that each link was asked, and the times that were pressed. */
+function loggedWhole(view: PadView, hand: InHand, brokeAt: number | null): Tapped {
+  const { by } = view;
+  if (by.kind !== 'whole') return NOT_HERE;
+  const links = by.links.map(({ id, criteria }) => ({ element: id, criteria }));
+  const { from } = hand.splits;
+  const splits = from === null ? [] : hand.splits.at.map((at) => secondsFrom(from, at) ?? 0);
+  const timed = splits.length === 0 ? {} : { splits };
+  return logged(view, hand, judgement(brokeAt === null ? 'clean' : 'miss', []), {
+    run: { kind: 'chain', links, brokeAt, ...timed },
+  });
 }

@@ -35,6 +35,8 @@ export type PadActions = {
   readonly mark: () => void;
   /** A set entered afterwards, in order, without latencies. */
   readonly set: (items: readonly SetItem[]) => Promise<boolean>;
+  /** Seconds of work, rest or warm-up that were counted. */
+  readonly clock: (what: 'work' | 'rest' | 'warm-up', seconds: number) => void;
   readonly undo: () => void;
   readonly end: () => void;
 };
@@ -44,12 +46,7 @@ const BOUNCE = 500;
 /** What only steps, one at a time: every press of it counts. */
 const isStep = (tap: Tap): boolean => tap.tap === 'move' && tap.because === 'hand';
 
-export function usePadActions(
-  bout: DatedBout,
-  view: PadView,
-  called: Called | null,
-  onEnd?: () => void,
-): PadActions {
+export function usePadActions(bout: DatedBout, view: PadView, called: Called | null): PadActions {
   const { kennel, done } = useKennelWithDog();
   const navigate = useNavigate();
   const { pathname } = useLocation();
@@ -110,6 +107,10 @@ export function usePadActions(
     aimed.current = view.ladder.rungs.findIndex((rung) => rung.criteria === to);
     tap({ tap: 'move', to, because: 'hand' });
   };
+  /** One press a link: the first starts the clock, and the last one says that it held from end to end. */
+  const press = (links: number): void => {
+    if (usePad.getState().split(performance.now()) === links) tap({ tap: 'whole', brokeAt: null });
+  };
   const end = async (): Promise<void> => {
     await last.current;
     const ended = await done(
@@ -117,9 +118,8 @@ export function usePadActions(
       endBout(kennel, bout.id),
     );
     if (!ended.ok) return;
-    if (onEnd) onEnd();
     // Whoever has gone elsewhere meanwhile stays there.
-    else if (globalThis.location.pathname === pathname) await navigate(`${pathname}/end`);
+    if (globalThis.location.pathname === pathname) await navigate(`/${kennel.name}/field/end?of=${bout.id}`);
   };
   return {
     busy,
@@ -129,6 +129,7 @@ export function usePadActions(
     bounces: (one) => !isStep(one) && bounce.pressed === JSON.stringify(one),
     step,
     stamp: () => {
+      if (view.by.kind === 'whole') return press(view.by.links.length);
       stamp(performance.now());
       // With one button the marker says that it was right; where a rep is judged otherwise, it is only
       // stamped.
@@ -137,6 +138,10 @@ export function usePadActions(
     },
     mark: () => mark(performance.now()),
     set: (items) => write(() => recordSet(kennel, bout, askedNow(view, { call: null, asks: {} }), items)),
+    clock: (what, seconds) =>
+      void write(() =>
+        record(kennel, bout, { kind: 'clock', what, seconds: Math.max(0, Math.round(seconds)) }),
+      ),
     undo: () => {
       aimed.current = null;
       if (choosing !== 'outcome') choose('outcome');
@@ -167,12 +172,13 @@ function useBounce(): { readonly pressed: string | null; readonly first: (key: s
 
 /** What is in hand as somebody taps. */
 function inHand(called: Called | null): InHand {
-  const { cueAt, responseAt, markerAt, hold, aids } = usePad.getState();
+  const { cueAt, responseAt, markerAt, hold, splits, aids } = usePad.getState();
   return {
     cueAt,
     responseAt,
     markerAt,
     hold,
+    splits,
     aids,
     now: performance.now(),
     call: called?.call ?? null,

@@ -79,9 +79,6 @@ export function DogSheet({ dog }: { readonly dog: Dog }) {
             onTake={(rewards) => void change({ rewards }, tell('dog-sheet.rewards-changed'))}
           />
         </div>
-        <div className="sm:col-span-2">
-          <Cues dog={dog} />
-        </div>
       </div>
     </Sheet>
   );
@@ -158,28 +155,6 @@ function Choice<T extends string>({ label, value, options, onTake }: ChoiceProps
         ...options.map(([id, words]) => ({ value: id, words })),
       ]}
       onChange={(chosen) => onTake(chosen === '' ? null : chosen)}
-    />
-  );
-}
-
-/** Cue words and what they mean, as "Back = straight out". */
-function Cues({ dog }: { readonly dog: Dog }) {
-  const change = useDogChange(dog);
-  const take = (items: string[]): string | undefined => {
-    const cues = items.map((item) => {
-      const [word = '', ...means] = item.split('=').map((part) => part.trim());
-      return { word, means: means.join('=') };
-    });
-    if (cues.some((cue) => cue.word === '')) return tell('dog-sheet.each-cue-needs-its-word-back');
-    change({ cues }, tell('dog-sheet.cues-changed'));
-    return undefined;
-  };
-  return (
-    <ListField
-      label={tell('dog-sheet.cues-each-with-what-it-means')}
-      hint={tell('dog-sheet.for-example-back-straight-out-over')}
-      items={dog.cues.map((cue) => (cue.means === '' ? cue.word : `${cue.word} = ${cue.means}`))}
-      onTake={take}
     />
   );
 }

@@ -2,8 +2,11 @@ import { Link } from 'react-router';
 import { useKennelWithDog } from '@/data/live';
 import { buttonClass, PageHead } from '@/ui';
 import { DogSheet } from './dog-sheet';
+import { DogsSheet } from './dogs-sheet';
 import { KitSheet } from './kit-sheet';
+import { LimitsSheet } from './limits-sheet';
 import { OffWorkSheet } from './off-work-sheet';
+import { SignalsSheet } from './signals-sheet';
 import { VetSheet } from './vet-sheet';
 import { tell } from './words';
 
@@ -21,10 +24,15 @@ export function KennelRoom() {
         </Link>
       </p>
       <div className="grid items-start gap-6 lg:grid-cols-2">
-        <DogSheet key={dog.id} dog={dog} />
+        <div className="grid content-start gap-6">
+          <DogsSheet />
+          <DogSheet key={dog.id} dog={dog} />
+          <SignalsSheet dog={dog} />
+        </div>
         <div className="grid content-start gap-6">
           <OffWorkSheet key={`off ${dog.id}`} dog={dog} />
           <VetSheet key={dog.id} dog={dog} />
+          <LimitsSheet key={`limits ${dog.id}`} dog={dog} />
           <KitSheet />
         </div>
       </div>

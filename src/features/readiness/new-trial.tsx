@@ -3,6 +3,7 @@ import { useForm } from 'react-hook-form';
 import { DEFAULT_ASSUMPTIONS } from '@/core/readiness';
 import { asId, type Day, type RuleBookId, seedFromText } from '@/core/shared';
 import { type DogState, useKennelWithDog } from '@/data/live';
+import { inUse } from '@/data/read';
 import { addTrial } from '@/data/write';
 import { Button, SelectField, Sheet, TextField } from '@/ui';
 import { type TrialFields, trialFields } from './trial-form';
@@ -11,7 +12,7 @@ import { tell } from './words';
 /** A trial ahead: which class, when, and when entries close. */
 export function NewTrial({ state }: { readonly state: DogState }) {
   const { kennel, dog, today, done } = useKennelWithDog();
-  const books = state.work.ruleBooks;
+  const books = inUse(state.work.ruleBooks);
   const { register, handleSubmit, watch, setValue, reset, formState } = useForm<TrialFields>({
     resolver: valibotResolver(trialFields(today)),
     defaultValues: { book: books[0]?.id ?? '', title: '', day: '', closes: '' },

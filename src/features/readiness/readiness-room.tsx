@@ -22,6 +22,7 @@ import {
 } from './readiness-view';
 import { ResultsSheet } from './results-sheet';
 import { SideBySide } from './side-by-side';
+import { TrialsSheet } from './trials-sheet';
 import { type Forecasting, useForecast } from './use-forecast';
 import { WhatIfSheet } from './what-if';
 import { tell } from './words';
@@ -52,6 +53,7 @@ export function ReadinessRoom() {
             />
           </Sheet>
         )}
+        <TrialsSheet books={titlesOf(state)} />
         <NewTrial state={state} />
         {ready && <SideBySide />}
       </div>
@@ -73,10 +75,16 @@ function NoTrial({ name, state }: { readonly name: string; readonly state: DogSt
           {tell('readiness-room.see-a-forecast-in-the-sample')}
         </Link>
       </p>
-      <NewTrial state={state} />
+      <div className="grid items-start gap-6 lg:grid-cols-2">
+        <NewTrial state={state} />
+        <TrialsSheet books={titlesOf(state)} />
+      </div>
     </>
   );
 }
+
+const titlesOf = (state: DogState): ReadonlyMap<string, string> =>
+  new Map(state.work.ruleBooks.map(({ id, book }) => [id, book.title]));
 
 type ForecastProps = {
   readonly trial: Trial;

@@ -4,9 +4,9 @@ import { Link, useParams } from 'react-router';
 import { familyOf, type RuleBook, readRuleBook } from '@/core/rulebooks';
 import type { Failure } from '@/core/shared';
 import { useKennel } from '@/data/live';
-import { listRuleBooks, trialsOf } from '@/data/read';
-import { putRuleBook } from '@/data/write';
-import { Button, buttonClass, Chain, FileButton, Notice, PageHead, Sheet } from '@/ui';
+import { inUse, listRuleBooks, type RuleBookRecord, trialsOf } from '@/data/read';
+import { putRuleBook, putRuleBookAway, renameRuleBook } from '@/data/write';
+import { Button, buttonClass, Chain, FileButton, Notice, PageHead, Sheet, TextField } from '@/ui';
 import { wordsOf } from '@/words';
 import { classView, type ExerciseView, type FaultLine, passInWords, stakeLines } from './class-view';
 import { tell } from './words';
@@ -22,7 +22,7 @@ export function RuleBooksRoom() {
   // The class that the dog in hand is meant for comes first; it is also the one that is open until
   // another is chosen.
   const aims = found?.trials.map((trial) => trial.ruleBookId) ?? [];
-  const books = (found?.records ?? [])
+  const books = inUse(found?.records ?? [])
     .map((record) => record.book)
     .sort(
       (a, b) => Number(aims.includes(b.id)) - Number(aims.includes(a.id)) || a.title.localeCompare(b.title),
@@ -51,6 +51,14 @@ export function RuleBooksRoom() {
             >
               {tell('rule-books-room.compare-editions')}
             </Link>
+            {dog && (
+              <Link
+                className={buttonClass('plain', 'big')}
+                to={`/${kennel.name}/breakdown/class?book=${encodeURIComponent(open.id)}`}
+              >
+                {tell('rule-books-room.break-it-all-down-for', { name: dog.name })}
+              </Link>
+            )}
             <Button size="big" onClick={() => window.print()}>
               {tell('rule-books-room.print-this-digest')}
             </Button>
@@ -66,10 +74,82 @@ export function RuleBooksRoom() {
       {open && (
         <div className="mt-6 grid grid-cols-1 gap-6 lg:grid-cols-[15rem_1fr] print:mt-0 print:block">
           {books.length > 1 ? <BookList books={books} open={open} /> : <div className="hidden lg:block" />}
-          <ClassSheet book={open} />
+          <div className="grid content-start gap-6">
+            <ClassSheet book={open} />
+            <Keeping key={open.id} book={open} />
+          </div>
         </div>
       )}
+      <PutAway records={found?.records ?? []} />
     </>
+  );
+}
+
+/** A rule book under another name, or put away. */
+function Keeping({ book }: { readonly book: RuleBook }) {
+  const { kennel, done } = useKennel();
+  const [title, setTitle] = useState(book.title);
+  const [problem, setProblem] = useState<string>();
+  const rename = async (): Promise<void> => {
+    if (title.trim() === book.title) return setProblem(undefined);
+    const kept = await done(tell('rule-books-room.name-changed'), renameRuleBook(kennel, book.id, title));
+    setProblem(kept.ok ? undefined : wordsOf(kept.message));
+  };
+  return (
+    <details className="print:hidden">
+      <summary className="min-h-11 cursor-pointer py-2.5 underline decoration-rule underline-offset-4">
+        {tell('rule-books-room.call-it-otherwise-or-put-it-away')}
+      </summary>
+      <div className="flex flex-wrap items-end gap-3">
+        <TextField
+          label={tell('rule-books-room.name-of-the-rule-book')}
+          className="w-full max-w-md"
+          value={title}
+          maxLength={120}
+          problem={problem}
+          onChange={(event) => setTitle(event.target.value)}
+          onBlur={() => void rename()}
+          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+        />
+        <Button
+          onClick={() =>
+            void done(
+              tell('rule-books-room.is-put-away', { title: book.title }),
+              putRuleBookAway(kennel, book.id, true),
+            )
+          }
+        >
+          {tell('rule-books-room.put-it-away')}
+        </Button>
+      </div>
+    </details>
+  );
+}
+
+function PutAway({ records }: { readonly records: readonly RuleBookRecord[] }) {
+  const { kennel, done } = useKennel();
+  const away = records.filter((one) => one.putAway);
+  if (away.length === 0) return null;
+  return (
+    <Sheet title={tell('rule-books-room.put-away')} className="mt-6 print:hidden">
+      <ul className="grid gap-2">
+        {away.map(({ id, book }) => (
+          <li key={id} className="flex flex-wrap items-center justify-between gap-3">
+            <span>{tell('rule-books-room.of-edition', { title: book.title, edition: book.edition })}</span>
+            <Button
+              onClick={() =>
+                void done(
+                  tell('rule-books-room.is-back', { title: book.title }),
+                  putRuleBookAway(kennel, id, false),
+                )
+              }
+            >
+              {tell('rule-books-room.bring-it-back')}
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </Sheet>
   );
 }
 

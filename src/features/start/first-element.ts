@@ -1,5 +1,7 @@
 import * as v from 'valibot';
 import {
+  AXIS_KINDS,
+  type Axis,
   axisFrom,
   axisScale,
   METHODS,
@@ -8,35 +10,44 @@ import {
   type MethodElement,
   parseValue,
 } from '@/core/breakdown';
-import type { Result } from '@/core/shared';
+import { type AxisKey, asId, type Result } from '@/core/shared';
+import { elementFromMethod, PLAIN_ELEMENT } from '@/data/read';
 import type { FirstElement } from '@/data/write';
 import { wordsOf } from '@/words';
 import { tell } from './words';
 
-/** What can be begun on the first evening: one axis, two answers, no helper and little kit. */
+/** The first piece of a method: at most one of its criteria asks for numbers, which is two answers. */
 export type FirstChoice = {
   readonly id: string;
   readonly method: Method;
   readonly element: MethodElement;
-  readonly axis: MethodAxis;
+  /** The criterion of which something is asked, with its place; null where the method says it all. */
+  readonly asks: { readonly axis: MethodAxis; readonly at: number } | null;
 };
 
-export const FIRST_CHOICES: readonly FirstChoice[] = [
-  choice('positions-at-a-distance'),
-  choice('memory-retrieve'),
-  choice('formal-hold'),
-];
+export const FIRST_CHOICES: readonly FirstChoice[] = METHODS.flatMap((method): FirstChoice[] => {
+  const [element] = method.elements;
+  if (!element) return [];
+  const at = element.axes.findIndex((axis) => axis.start === null || axis.demand === null);
+  const axis = element.axes[at];
+  return [{ id: method.id, method, element, asks: axis ? { axis, at } : null }];
+});
 
-function choice(id: string): FirstChoice {
-  const method = METHODS.find((one) => one.id === id);
-  const element = method?.elements[0];
-  const axis = element?.axes[0];
-  if (!method || !element || !axis || axis.step === null)
-    throw new Error(`${id} cannot be begun with two answers`);
-  return { id, method, element, axis };
-}
+/** What most people begin with stands open; the others are in the list. */
+export const USUAL_FIRST = ['positions-at-a-distance', 'memory-retrieve', 'formal-hold'] as const;
 
-/** The four fields of the first evening, as typed. */
+/** Ways to begin that are no method. */
+export const OTHER_WAYS = ['own', 'book', 'name'] as const;
+export type Way = (typeof OTHER_WAYS)[number];
+
+/** Criteria that somebody can begin an own element with: one number now, one wanted. */
+export const OWN_KINDS = AXIS_KINDS.map((kind) => ({
+  id: kind.id as string,
+  title: wordsOf(kind.title),
+  axis: kind.make(asId<AxisKey>(kind.id), wordsOf(kind.title)),
+})).filter(({ axis }) => axis.axis.levels === null && axis.step !== null);
+
+/** The fields of the start, as typed. */
 export const firstElementFields = v.pipe(
   v.object({
     name: v.pipe(
@@ -45,54 +56,105 @@ export const firstElementFields = v.pipe(
       v.minLength(1, tell('first-element.write-the-dogs-name')),
       v.maxLength(60, tell('first-element.a-shorter-name-please-at-most-60')),
     ),
-    method: v.picklist(
-      FIRST_CHOICES.map((one) => one.id),
-      'Choose what you want to teach.',
+    what: v.pipe(
+      v.string(),
+      v.check(
+        (what) => OTHER_WAYS.some((way) => way === what) || choiceById(what) !== undefined,
+        tell('first-element.choose-what-you-want-to-teach'),
+      ),
     ),
+    title: v.string(),
+    kind: v.string(),
     start: v.string(),
     goal: v.string(),
   }),
   v.rawCheck(({ dataset, addIssue }) => {
     if (!dataset.typed) return;
-    const { method: id, start, goal } = dataset.value;
-    const first = choiceById(id);
-    if (!first) return;
-    const at = (key: 'start' | 'goal', message: string): void =>
+    const { value } = dataset;
+    const at = (key: 'title' | 'start' | 'goal', message: string): void =>
       addIssue({
         message,
-        path: [{ type: 'object', origin: 'value', input: dataset.value, key, value: dataset.value[key] }],
+        path: [{ type: 'object', origin: 'value', input: value, key, value: value[key] }],
       });
-    const values = { start: read(first, start), goal: read(first, goal) };
+    if (value.what === 'own' && value.title.trim() === '')
+      at('title', tell('first-element.say-what-you-want-to-teach'));
+    const axis = askedAxis(value);
+    if (!axis) return;
+    const read = answersTo(axis, value);
     for (const key of ['start', 'goal'] as const) {
-      const value = values[key];
-      if (!value.ok) at(key, wordsOf(value.message));
+      const answer = read[key];
+      if (!answer.ok) at(key, wordsOf(answer.message));
     }
-    if (!values.start.ok || !values.goal.ok) return;
-    const scale = climbable(first, values.start.value, values.goal.value);
-    if (!scale.ok) at('goal', wordsOf(scale.message));
+    if (!read.start.ok || !read.goal.ok) return;
+    const scale = climbable(axis, read.start.value, read.goal.value);
+    if (!scale.ok) at(asksOf(axis).goal ? 'goal' : 'start', wordsOf(scale.message));
   }),
 );
 export type FirstElementFields = v.InferOutput<typeof firstElementFields>;
 
 export const choiceById = (id: string): FirstChoice | undefined => FIRST_CHOICES.find((one) => one.id === id);
+const kindById = (id: string) => OWN_KINDS.find((one) => one.id === id) ?? OWN_KINDS[0];
 
-function read(first: FirstChoice, text: string): Result<number> {
-  return parseValue(first.axis.axis, text);
+/** The criterion whose values are asked; null where nothing is. */
+export function askedAxis({ what, kind }: Pick<FirstElementFields, 'what' | 'kind'>): MethodAxis | null {
+  if (what === 'own') return kindById(kind)?.axis ?? null;
+  return choiceById(what)?.asks?.axis ?? null;
 }
 
-function climbable(first: FirstChoice, start: number, demand: number): Result<unknown> {
-  const axis = axisFrom(first.axis, { start, demand, step: null });
-  return axis.ok ? axisScale(axis.value) : axis;
+/** Which of the two a person is asked: what a method says it says. */
+export const asksOf = (axis: MethodAxis): { readonly start: boolean; readonly goal: boolean } => ({
+  start: axis.start === null,
+  goal: axis.demand === null,
+});
+
+type Answers = { readonly start: Result<number | null>; readonly goal: Result<number | null> };
+
+function answersTo(axis: MethodAxis, { start, goal }: Pick<FirstElementFields, 'start' | 'goal'>): Answers {
+  const asks = asksOf(axis);
+  const none = { ok: true, value: null } as const;
+  return {
+    start: asks.start ? parseValue(axis.axis, start) : none,
+    goal: asks.goal ? parseValue(axis.axis, goal) : none,
+  };
 }
 
-/** Checked fields → what the kennel stores. Null only if the fields were not checked. */
+function climbable(axis: MethodAxis, start: number | null, demand: number | null): Result<unknown> {
+  const whole = axisFrom(axis, { start, demand, step: null });
+  return whole.ok ? axisScale(whole.value) : whole;
+}
+
+const NO_ANSWER = { start: null, demand: null, step: null };
+
+/** Checked fields → what the kennel stores. Null where no element is begun with, or nothing was checked. */
 export function toFirstElement(fields: FirstElementFields): FirstElement | null {
-  const first = choiceById(fields.method);
-  if (!first) return null;
-  const [start, goal] = [read(first, fields.start), read(first, fields.goal)];
-  if (!start.ok || !goal.ok) return null;
-  const axis = axisFrom(first.axis, { start: start.value, demand: goal.value, step: null });
-  return axis.ok
-    ? { dogName: fields.name, method: first.method, element: first.element, axes: [axis.value] }
-    : null;
+  const asked = askedAxis(fields);
+  const read = asked && answersTo(asked, fields);
+  if (read && (!read.start.ok || !read.goal.ok)) return null;
+  const answer = read ? { start: readOf(read.start), demand: readOf(read.goal), step: null } : NO_ANSWER;
+  if (fields.what === 'own') {
+    const axis = asked && axisFrom(asked, answer);
+    if (!axis?.ok) return null;
+    const work: readonly 'jump'[] = axis.value.quantity === 'height' ? ['jump'] : [];
+    return {
+      element: (id, dogId) => ({
+        ...PLAIN_ELEMENT,
+        id,
+        dogId,
+        title: fields.title.trim(),
+        axes: [axis.value],
+        work: [...work],
+      }),
+    };
+  }
+  const choice = choiceById(fields.what);
+  if (!choice) return null;
+  const axes: Axis[] = [];
+  for (const [i, spec] of choice.element.axes.entries()) {
+    const axis = axisFrom(spec, i === choice.asks?.at ? answer : NO_ANSWER);
+    if (!axis.ok) return null;
+    axes.push(axis.value);
+  }
+  return { element: (id, dogId) => elementFromMethod(id, dogId, choice.method, choice.element, axes) };
 }
+
+const readOf = (read: Result<number | null>): number | null => (read.ok ? read.value : null);

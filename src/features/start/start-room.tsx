@@ -1,121 +1,174 @@
 import { valibotResolver } from '@hookform/resolvers/valibot';
 import { useForm } from 'react-hook-form';
-import { Link, useNavigate } from 'react-router';
-import { buildLadder } from '@/core/breakdown';
-import { useKennel } from '@/data/live';
-import { addDogWithElement, startBout } from '@/data/write';
-import { Button, buttonClass, PageHead, Sheet, TextField } from '@/ui';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { useDogs, useKennel } from '@/data/live';
+import { addDog, addFirstElement } from '@/data/write';
+import { Button, buttonClass, PageHead, SelectField, Sheet, TextField } from '@/ui';
 import { wordsOf } from '@/words';
 import {
+  askedAxis,
+  asksOf,
   choiceById,
   FIRST_CHOICES,
+  type FirstChoice,
   type FirstElementFields,
   firstElementFields,
+  OWN_KINDS,
   toFirstElement,
+  USUAL_FIRST,
 } from './first-element';
 import { tell } from './words';
 
-/** From nothing to the first rep: a name, what to teach, where it stands, where it should go. */
+const WAYS = [
+  ['own', tell('start-room.something-of-my-own'), tell('start-room.a-name-and-what-makes-it-harder')],
+  ['book', tell('start-room.an-exercise-of-a-rule-book'), tell('start-room.read-the-rule-book-in-next')],
+  ['name', tell('start-room.only-the-name-for-now'), tell('start-room.the-rest-whenever-you-like')],
+] as const;
+
+/**
+ * From nothing to the first rep: a name, what to teach, where it stands, where it should go. Any method, a
+ * rule book, something of one's own, or the name alone; for a dog that is there already its name is known.
+ */
 export function StartRoom() {
-  const { kennel, today, done } = useKennel();
+  const dogs = useDogs();
+  const [search] = useSearchParams();
+  if (!dogs) return <p className="text-lg">{tell('start-room.reading-the-kennel')}</p>;
+  const known = dogs.find((one) => one.id === search.get('dog'));
+  return <Start key={known?.id ?? ''} known={known ?? null} method={search.get('method')} />;
+}
+
+type Props = {
+  readonly known: {
+    readonly id: Parameters<ReturnType<typeof useKennel>['choose']>[0];
+    readonly name: string;
+  } | null;
+  readonly method: string | null;
+};
+
+function Start({ known, method }: Props) {
+  const { kennel, choose, done } = useKennel();
   const navigate = useNavigate();
-  const { register, handleSubmit, watch, formState } = useForm<FirstElementFields>({
+  const { register, handleSubmit, watch, setValue, formState } = useForm<FirstElementFields>({
     resolver: valibotResolver(firstElementFields),
-    defaultValues: { name: '', method: FIRST_CHOICES[0]?.id ?? '', start: '', goal: '' },
+    defaultValues: {
+      name: known?.name ?? '',
+      what: choiceById(method ?? '')?.id ?? USUAL_FIRST[0],
+      title: '',
+      kind: OWN_KINDS[0]?.id ?? '',
+      start: '',
+      goal: '',
+    },
   });
-  const chosen = choiceById(watch('method'));
+  const [what, kind] = [watch('what'), watch('kind')];
+  const chosen = choiceById(what);
+  const axis = askedAxis({ what, kind });
   const begin = handleSubmit(async (fields) => {
     const first = toFirstElement(fields);
-    if (!first) return;
-    const added = await done(
-      tell('start-room.is-in-the-kennel', { dogName: first.dogName }),
-      addDogWithElement(kennel, first),
-    );
-    if (!added.ok) return;
-    const element = added.value.made;
-    const start = buildLadder(element).rungs[0]?.criteria ?? {};
-    const begun = await done(null, startBout(kennel, element, { day: today, away: false, start }));
-    if (!begun.ok) return;
-    await navigate(`../field/${element.id}`, { relative: 'path' });
+    if (first) {
+      const added = await done(
+        tell('start-room.is-in-the-kennel', { dogName: fields.name }),
+        addFirstElement(kennel, known ? { id: known.id } : { name: fields.name }, first),
+      );
+      if (!added.ok) return;
+      choose(added.value.made.dogId);
+      // Its card comes before its pad: what to bring, and what to be careful of.
+      await navigate(`/${kennel.name}/field/${added.value.made.id}`);
+      return;
+    }
+    if (!known) {
+      const added = await done(
+        tell('start-room.is-in-the-kennel', { dogName: fields.name }),
+        addDog(kennel, fields.name),
+      );
+      if (!added.ok) return;
+      choose(added.value.made.id);
+    }
+    await navigate(`/${kennel.name}/${fields.what === 'book' ? 'rule-books' : 'today'}`);
   });
   const { errors } = formState;
   return (
     <>
-      <PageHead title={tell('start-room.start-with-one-dog-and-one-thing')}>
-        {tell('start-room.four-answers-make-a-ladder-of')}
+      <PageHead
+        title={
+          known
+            ? tell('start-room.what-will-learn-first', { name: known.name })
+            : tell('start-room.start-with-one-dog-and-one-thing')
+        }
+      >
+        {tell('start-room.a-few-answers-make-a-ladder-of')}
       </PageHead>
       <div className="grid gap-6 lg:grid-cols-[3fr_2fr]">
-        <Sheet title={tell('start-room.your-dog')}>
+        <Sheet title={known ? known.name : tell('start-room.your-dog')}>
           <form onSubmit={begin} noValidate className="grid gap-5">
-            <TextField
-              label={tell('start-room.name')}
-              autoComplete="off"
-              {...register('name')}
-              problem={errors.name?.message}
+            {!known && (
+              <TextField
+                label={tell('start-room.name')}
+                autoComplete="off"
+                {...register('name')}
+                problem={errors.name?.message}
+              />
+            )}
+            <WhatToTeach
+              what={what}
+              known={known !== null}
+              field={register('what')}
+              onChoose={(next) => setValue('what', next)}
             />
-            <fieldset>
-              <legend className="text-sm font-semibold">{tell('start-room.what-to-teach')}</legend>
-              <div className="mt-1 grid gap-2">
-                {FIRST_CHOICES.map((one) => (
-                  <label
-                    key={one.id}
-                    className="flex min-h-14 cursor-pointer items-start gap-3 border-2 border-rule px-3 py-2 has-checked:border-ink has-checked:bg-paper"
-                  >
-                    <input
-                      type="radio"
-                      value={one.id}
-                      {...register('method')}
-                      className="mt-1.5 size-4 accent-(--ink)"
-                    />
-                    <span>
-                      <span className="block text-lg font-semibold leading-snug">{one.element.title}</span>
-                      <span className="block leading-snug text-ink-soft">{one.element.teaches}</span>
-                    </span>
-                  </label>
-                ))}
+            {what === 'own' && (
+              <div className="grid gap-5 sm:grid-cols-2">
+                <TextField
+                  label={tell('start-room.what-it-is')}
+                  hint={tell('start-room.for-example-sits-in-the-boat')}
+                  autoComplete="off"
+                  maxLength={80}
+                  {...register('title')}
+                  problem={errors.title?.message}
+                />
+                <SelectField
+                  label={tell('start-room.what-makes-it-harder')}
+                  value={kind}
+                  options={OWN_KINDS.map((one) => ({ value: one.id, words: one.title }))}
+                  onChange={(next) => setValue('kind', next)}
+                />
               </div>
-            </fieldset>
-            <div className="grid gap-5 sm:grid-cols-2">
-              <TextField
-                label={tell('start-room.now', { title: chosen?.axis.axis.title ?? tell('start-room.value') })}
-                hint={wordsOf(chosen?.axis.askStart)}
-                autoComplete="off"
-                {...register('start')}
-                problem={errors.start?.message}
-              />
-              <TextField
-                label={tell('start-room.wanted', {
-                  title: chosen?.axis.axis.title ?? tell('start-room.value'),
-                })}
-                hint={wordsOf(chosen?.axis.askDemand)}
-                autoComplete="off"
-                {...register('goal')}
-                problem={errors.goal?.message}
-              />
-            </div>
-            <Button type="submit" look="signal" size="big" disabled={formState.isSubmitting}>
-              {tell('start-room.make-the-ladder-and-begin')}
+            )}
+            {axis && (
+              <div className="grid gap-5 sm:grid-cols-2">
+                {asksOf(axis).start && (
+                  <TextField
+                    label={tell('start-room.now', { title: axis.axis.title })}
+                    hint={wordsOf(axis.askStart)}
+                    autoComplete="off"
+                    {...register('start')}
+                    problem={errors.start?.message}
+                  />
+                )}
+                {asksOf(axis).goal && (
+                  <TextField
+                    label={tell('start-room.wanted', { title: axis.axis.title })}
+                    hint={wordsOf(axis.askDemand)}
+                    autoComplete="off"
+                    {...register('goal')}
+                    problem={errors.goal?.message}
+                  />
+                )}
+              </div>
+            )}
+            <Button
+              type="submit"
+              look="signal"
+              size="big"
+              className="max-md:sticky max-md:bottom-[4.25rem] max-md:z-10"
+              disabled={formState.isSubmitting}
+            >
+              {what === 'name' || what === 'book'
+                ? tell('start-room.go-on')
+                : tell('start-room.make-the-ladder')}
             </Button>
           </form>
         </Sheet>
         <div className="grid content-start gap-6">
-          {chosen && (
-            <Sheet title={tell('start-room.how-to-teach', { title: chosen.element.title.toLowerCase() })}>
-              <dl className="grid gap-2 leading-snug">
-                <dt className="font-semibold">{tell('start-room.bring')}</dt>
-                <dd>{chosen.method.kit.join(', ')}</dd>
-                <dt className="font-semibold">{tell('start-room.keep-in-mind')}</dt>
-                <dd>{chosen.method.advice.join(' ')}</dd>
-                <dt className="font-semibold">{tell('start-room.when-it-goes-wrong')}</dt>
-                {chosen.method.trouble.map((one) => (
-                  <dd key={one.seen}>
-                    <span className="font-semibold">{one.seen}: </span>
-                    {one.remedy}
-                  </dd>
-                ))}
-              </dl>
-            </Sheet>
-          )}
+          {chosen && <HowTo chosen={chosen} />}
           <Sheet title={tell('start-room.or-look-around-first')}>
             <p className="mb-3 leading-snug">{tell('start-room.the-sample-kennel-has-an-invented')}</p>
             <p className="flex flex-wrap gap-3">
@@ -130,5 +183,95 @@ export function StartRoom() {
         </div>
       </div>
     </>
+  );
+}
+
+type WhatProps = {
+  readonly what: string;
+  readonly known: boolean;
+  readonly field: ReturnType<ReturnType<typeof useForm<FirstElementFields>>['register']>;
+  readonly onChoose: (what: string) => void;
+};
+
+/** Three usual ones stand open, all other methods are one list, and there are ways without one. */
+function WhatToTeach({ what, known, field, onChoose }: WhatProps) {
+  const usual = FIRST_CHOICES.filter((one) => USUAL_FIRST.some((id) => id === one.id));
+  const others = FIRST_CHOICES.filter((one) => !usual.includes(one));
+  const listed = others.find((one) => one.id === what);
+  return (
+    <fieldset>
+      <legend className="text-sm font-semibold">{tell('start-room.what-to-teach')}</legend>
+      <div className="mt-1 grid gap-2">
+        {usual.map((one) => (
+          <Card
+            key={one.id}
+            value={one.id}
+            field={field}
+            title={one.element.title}
+            words={one.element.teaches}
+          />
+        ))}
+        <SelectField
+          label={tell('start-room.or-another-method')}
+          look={`mt-1 block min-h-14 w-full px-2 text-lg ${listed ? 'border-2 bg-paper font-semibold' : 'bg-sheet'}`}
+          value={listed?.id ?? ''}
+          options={[
+            { value: '', words: tell('start-room.choose-from-all-methods', { n: others.length }) },
+            ...others.map((one) => ({ value: one.id, words: one.method.title })),
+          ]}
+          onChange={(id) => onChoose(id === '' ? USUAL_FIRST[0] : id)}
+        />
+        {WAYS.filter(([id]) => id !== 'name' || !known).map(([id, title, words]) => (
+          <Card key={id} value={id} field={field} title={title} words={words} />
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+function Card({
+  value,
+  field,
+  title,
+  words,
+}: {
+  readonly value: string;
+  readonly field: WhatProps['field'];
+  readonly title: string;
+  readonly words: string;
+}) {
+  return (
+    <label className="flex min-h-14 cursor-pointer items-start gap-3 border-2 border-rule px-3 py-2 has-checked:border-ink has-checked:bg-paper">
+      <input type="radio" value={value} {...field} className="mt-1.5 size-4 accent-(--ink)" />
+      <span>
+        <span className="block text-lg font-semibold leading-snug">{title}</span>
+        <span className="block leading-snug text-ink-soft">{words}</span>
+      </span>
+    </label>
+  );
+}
+
+function HowTo({ chosen }: { readonly chosen: FirstChoice }) {
+  const { method, element } = chosen;
+  return (
+    <Sheet title={tell('start-room.how-to-teach', { title: element.title.toLowerCase() })}>
+      <dl className="grid gap-2 leading-snug">
+        {method.kit.length > 0 && (
+          <>
+            <dt className="font-semibold">{tell('start-room.bring')}</dt>
+            <dd>{method.kit.join(', ')}</dd>
+          </>
+        )}
+        <dt className="font-semibold">{tell('start-room.keep-in-mind')}</dt>
+        <dd>{method.advice.join(' ')}</dd>
+        <dt className="font-semibold">{tell('start-room.when-it-goes-wrong')}</dt>
+        {method.trouble.map((one) => (
+          <dd key={one.seen}>
+            <span className="font-semibold">{one.seen}: </span>
+            {one.remedy}
+          </dd>
+        ))}
+      </dl>
+    </Sheet>
   );
 }

@@ -27,6 +27,10 @@ export type SuggestedSession = Suggestion & {
   readonly rods: readonly RodData[];
   readonly bring: string | null;
   readonly cautions: readonly Caution[];
+  /** It was worked today already: no answer to what to do, but still a choice. */
+  readonly workedToday: boolean;
+  /** No bout of it yet: its card comes before the pad. */
+  readonly isNew: boolean;
 };
 
 /**
@@ -89,6 +93,8 @@ function withRung(
     rods: rodsOf(element, start, found ?? null),
     bring: element.kit.length > 0 ? element.kit.join(', ') : null,
     cautions: cautionsOf(element, dog, state.evidence, state.work, today),
+    workedToday: found?.grounds.lastDay === today,
+    isNew: !state.stands.has(element.id),
   };
 }
 

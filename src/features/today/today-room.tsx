@@ -1,11 +1,11 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
-import type { Criteria } from '@/core/breakdown';
-import type { ElementId } from '@/core/shared';
 import { asId, daysBetween } from '@/core/shared';
-import { type DogState, useDog, useKennelWithDog, useKeptLogs } from '@/data/live';
+import { type DogState, useDog, useDogs, useKennelWithDog, useKeptLogs } from '@/data/live';
 import {
+  activeElements,
+  type Dog,
   elementQuestions,
   faultLabel,
   gapOf,
@@ -34,8 +34,10 @@ import {
   SignNote,
   useLatest,
 } from '@/ui';
-import { wordsOf, writeDay } from '@/words';
+import { wordsOf, writeDay, writeNumber } from '@/words';
 import { ask } from '@/workers/client';
+import { useAsked } from './asked-store';
+import { MINUTES, type OneAnswer, oneAnswer, usualOf } from './one-answer';
 import { inDays, type SuggestedSession, suggestedSessions, trialInWords, unweighed } from './suggestions';
 import { tell } from './words';
 
@@ -99,7 +101,10 @@ export function TodayRoom() {
               {tell('today-room.nothing-is-suggested-for-while', { name: dog.name })}
             </p>
           )}
-          {sessions ? (
+          <Ask />
+          {activeElements(state.work).length === 0 ? (
+            <NothingYet dog={dog} />
+          ) : sessions ? (
             <Next sessions={sessions} state={state} />
           ) : (
             <p className="text-lg">{tell('today-room.weighing-the-reps')}</p>
@@ -112,6 +117,9 @@ export function TodayRoom() {
               <p className="mb-3 leading-snug">{tell('today-room.would-it-pass-where-do-points-leak')}</p>
               <Link className={buttonClass('plain')} to="../readiness" relative="path">
                 {tell('today-room.see-the-forecast')}
+              </Link>
+              <Link className={buttonClass('quiet')} to="../readiness#trials" relative="path">
+                {tell('today-room.change-or-withdraw-it')}
               </Link>
             </Sheet>
           )}
@@ -233,22 +241,63 @@ function Ahead({ state }: { readonly state: DogState }) {
   );
 }
 
-function Next({
-  sessions,
-  state,
-}: {
-  readonly sessions: readonly SuggestedSession[];
-  readonly state: DogState;
-}) {
+type NextProps = { readonly sessions: readonly SuggestedSession[]; readonly state: DogState };
+
+/** Minutes, where, which dog: what somebody has today. */
+function Ask() {
+  const { dog, choose } = useKennelWithDog();
+  const dogs = useDogs() ?? [];
+  const { minutes, place, say } = useAsked();
+  const chip = (words: string, on: boolean, onTap: () => void) => (
+    <Button
+      key={words}
+      look={on ? 'ink' : 'plain'}
+      className="min-h-12 !px-3"
+      aria-pressed={on}
+      onClick={onTap}
+    >
+      {words}
+    </Button>
+  );
+  return (
+    <section aria-label={tell('today-room.what-have-you-got')} className="grid gap-2">
+      <fieldset className="flex flex-wrap items-center gap-1.5" aria-label={tell('today-room.minutes')}>
+        <span className="w-16 font-semibold">{tell('today-room.minutes')}</span>
+        {MINUTES.map((one) =>
+          chip(writeNumber(one), minutes === one, () => say({ minutes: minutes === one ? null : one })),
+        )}
+      </fieldset>
+      <fieldset className="flex flex-wrap items-center gap-1.5" aria-label={tell('today-room.where')}>
+        <span className="w-16 font-semibold">{tell('today-room.where')}</span>
+        {chip(tell('today-room.usual-place'), place === 'usual', () => say({ place: 'usual' }))}
+        {chip(tell('today-room.strange-place'), place === 'strange', () => say({ place: 'strange' }))}
+      </fieldset>
+      {dogs.length > 1 && (
+        <fieldset className="flex flex-wrap items-center gap-1.5" aria-label={tell('today-room.which-dog')}>
+          <span className="w-16 font-semibold">{tell('today-room.dog')}</span>
+          {dogs.map((one) => chip(one.name, one.id === dog.id, () => choose(one.id)))}
+        </fieldset>
+      )}
+    </section>
+  );
+}
+
+/** One answer to what somebody has today, and what else would serve. */
+function Next({ sessions, state }: NextProps) {
   const { kennel, dog, today, now, done } = useKennelWithDog();
   const navigate = useNavigate();
-  const begin = async (id: ElementId, start: Criteria): Promise<void> => {
+  const { minutes, place } = useAsked();
+  const begin = async (one: SuggestedSession): Promise<void> => {
+    const id = one.element;
     const element = state.work.elements.find((candidate) => candidate.id === id);
     const last = await lastBout(kennel, id);
-    // After a long gap the card comes first: it offers to look at what is left.
+    // After a long gap, and before the very first, the card comes first: with what to be careful of.
     const gap = gapOf(state.evidence.get(id) ?? [], dog, today);
-    if (element && !gap.long && !(last && isRunning(last, today, now()))) {
-      const begun = await done(null, startBout(kennel, element, { day: today, away: false, start }));
+    if (element && !gap.long && !one.isNew && !(last && isRunning(last, today, now()))) {
+      const begun = await done(
+        null,
+        startBout(kennel, element, { day: today, away: place === 'strange', start: one.start }),
+      );
       if (!begun.ok) return;
     }
     await navigate(`../field/${id}`, { relative: 'path' });
@@ -261,46 +310,17 @@ function Next({
       ),
     [kennel, sessions],
   );
-  const [first, ...others] = sessions;
-  if (!first) return null;
+  const answer = oneAnswer(sessions, { minutes, place }, (id) => usualOf(state.evidence.get(id) ?? []));
+  const others = sessions.filter((one) => one !== answer?.first && !answer?.then.includes(one));
   return (
     <>
-      <section aria-label={tell('today-room.next-session')} className="border-2 border-ink bg-sheet">
-        <div className="border-b-2 border-ink bg-signal px-4 py-1.5 font-bold text-on-signal">
-          {tell('today-room.next-session')}
-        </div>
-        <div className="grid gap-3 px-4 py-4">
-          <h2 className="text-2xl font-extrabold leading-tight">{first.title}</h2>
-          <LastLine line={lines?.get(first.element)} />
-          <p className="text-lg leading-snug">{wordsOf(first.reason)}</p>
-          <p className="leading-snug">
-            <span className="font-semibold">{tell('today-room.rung')} </span>
-            {first.rungInWords}
-          </p>
-          {first.bring && (
-            <p className="leading-snug">
-              <span className="font-semibold">{tell('today-room.bring')} </span>
-              {first.bring}
-            </p>
-          )}
-          {first.cautions.map((caution) => (
-            <CautionNote key={caution.id} caution={caution} />
-          ))}
-          <Button
-            look="signal"
-            size="huge"
-            className="max-md:sticky max-md:bottom-[4.25rem] max-md:z-10"
-            onClick={() => void begin(first.element, first.start)}
-          >
-            {tell('today-room.begin-this-session')}
-          </Button>
-          <div className="grid gap-x-8 gap-y-3 sm:grid-cols-2">
-            {first.rods.map((rod) => (
-              <Rod key={rod.axis} data={rod} compact />
-            ))}
-          </div>
-        </div>
-      </section>
+      {answer ? (
+        <Answer answer={answer} line={lines?.get(answer.first.element)} onBegin={(one) => void begin(one)} />
+      ) : (
+        sessions.length > 0 && (
+          <Notice>{tell('today-room.all-of-it-was-worked-today', { name: dog.name })}</Notice>
+        )
+      )}
       {others.length > 0 && (
         <Sheet
           title={tell('today-room.or-one-of-these')}
@@ -316,7 +336,7 @@ function Next({
                 </div>
                 <Button
                   aria-label={tell('today-room.begin', { title: session.title })}
-                  onClick={() => void begin(session.element, session.start)}
+                  onClick={() => void begin(session)}
                 >
                   {tell('today-room.begin-2')}
                 </Button>
@@ -326,6 +346,82 @@ function Next({
         </Sheet>
       )}
     </>
+  );
+}
+
+function Answer({
+  answer: { first, then, because },
+  line,
+  onBegin,
+}: {
+  readonly answer: OneAnswer;
+  readonly line: string | undefined;
+  readonly onBegin: (one: SuggestedSession) => void;
+}) {
+  return (
+    <section aria-label={tell('today-room.next-session')} className="border-2 border-ink bg-sheet">
+      <div className="border-b-2 border-ink bg-signal px-4 py-1.5 font-bold text-on-signal">
+        {tell('today-room.next-session')}
+      </div>
+      <div className="grid gap-3 px-4 py-4">
+        <h2 className="text-2xl font-extrabold leading-tight">{first.title}</h2>
+        <LastLine line={line} />
+        {because && <p className="text-lg font-semibold leading-snug">{because}</p>}
+        <p className="text-lg leading-snug">{wordsOf(first.reason)}</p>
+        <p className="leading-snug">
+          <span className="font-semibold">{tell('today-room.rung')} </span>
+          {first.rungInWords}
+        </p>
+        {then.length > 0 && (
+          <p className="leading-snug">
+            <span className="font-semibold">{tell('today-room.then-if-time-is-left')} </span>
+            {then.map((one) => one.title).join(', ')}.
+          </p>
+        )}
+        {first.bring && (
+          <p className="leading-snug">
+            <span className="font-semibold">{tell('today-room.bring')} </span>
+            {first.bring}
+          </p>
+        )}
+        {first.cautions.map((caution) => (
+          <CautionNote key={caution.id} caution={caution} />
+        ))}
+        <Button
+          look="signal"
+          size="huge"
+          className="max-md:sticky max-md:bottom-[4.25rem] max-md:z-10"
+          onClick={() => onBegin(first)}
+        >
+          {first.isNew ? tell('today-room.to-its-card') : tell('today-room.begin-this-session')}
+        </Button>
+        <div className="grid gap-x-8 gap-y-3 sm:grid-cols-2">
+          {first.rods.map((rod) => (
+            <Rod key={rod.axis} data={rod} compact />
+          ))}
+        </div>
+      </div>
+    </section>
+  );
+}
+
+/** A dog of which only the name is known: where it can begin. */
+function NothingYet({ dog: { id, name } }: { readonly dog: Dog }) {
+  return (
+    <Sheet title={tell('today-room.has-nothing-to-train-yet', { name })}>
+      <p className="mb-3 leading-snug">{tell('today-room.three-ways-to-begin')}</p>
+      <p className="flex flex-wrap gap-3">
+        <Link className={buttonClass('signal', 'big')} to={`../start?dog=${id}`} relative="path">
+          {tell('today-room.by-a-method')}
+        </Link>
+        <Link className={buttonClass('plain', 'big')} to="../rule-books" relative="path">
+          {tell('today-room.by-a-rule-book')}
+        </Link>
+        <Link className={buttonClass('plain', 'big')} to="../breakdown/new" relative="path">
+          {tell('today-room.something-of-my-own')}
+        </Link>
+      </p>
+    </Sheet>
   );
 }
 

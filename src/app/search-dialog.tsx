@@ -1,0 +1,106 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { asId, type DogId } from '@/core/shared';
+import type { KennelContext } from '@/data/live';
+import { type Findable, findableNotes, findableWork } from '@/data/read';
+import { Dialog, TextField } from '@/ui';
+import { writeDay } from '@/words';
+import { tell } from '@/words/shell';
+import { searcher } from './search-index';
+import { useSearch } from './search-store';
+
+/** Pages that have no record of their own, with other words for them. */
+const PAGES: readonly Findable[] = (
+  [
+    ['today', tell('search-dialog.page-today'), ''],
+    ['field', tell('search-dialog.page-field'), 'lesson session pad log'],
+    ['breakdown', tell('search-dialog.page-breakdown'), 'exercise element ladder'],
+    ['breakdown/new', tell('search-dialog.page-new'), 'break down own'],
+    ['breakdown/methods', tell('search-dialog.page-methods'), ''],
+    ['readiness', tell('search-dialog.page-readiness'), 'trial forecast pass points'],
+    ['rule-books', tell('search-dialog.page-rule-books'), 'class score sheet fault'],
+    ['kennel', tell('search-dialog.page-kennel'), 'dog kit words signals vet limits'],
+    ['files', tell('search-dialog.page-files'), 'save backup export import settings'],
+    ['start', tell('search-dialog.page-start'), 'new puppy'],
+    ['words', tell('search-dialog.page-words'), 'glossary settings bumper dummy'],
+  ] as const
+).map(([to, title, text]) => ({
+  kind: 'outing',
+  id: `page ${to}`,
+  title,
+  dog: '',
+  text,
+  day: null,
+  to,
+  dogId: null,
+}));
+
+/** Every dog, element, exercise, method, note and page by its words. */
+export function SearchDialog({ context }: { readonly context: KennelContext }) {
+  const { kennel, choose } = context;
+  const close = useSearch((state) => state.close);
+  const navigate = useNavigate();
+  const [question, setQuestion] = useState('');
+  const work = useLiveQuery(() => findableWork(kennel), [kennel]);
+  const notes = useLiveQuery(() => findableNotes(kennel), [kennel]);
+  const find = useMemo(() => searcher([...PAGES, ...(work ?? []), ...(notes ?? [])]), [work, notes]);
+  const found = find(question);
+  const go = (one: Findable): void => {
+    close();
+    if (one.dogId) choose(asId<DogId>(one.dogId));
+    void navigate(`/${kennel.name}/${one.to}`);
+  };
+  return (
+    <Dialog open onClose={close} title={tell('search-dialog.find')}>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          const [first] = found;
+          if (first) go(first);
+        }}
+      >
+        <TextField
+          label={tell('search-dialog.dogs-elements')}
+          value={question}
+          autoFocus
+          autoComplete="off"
+          maxLength={80}
+          onChange={(event) => setQuestion(event.target.value)}
+        />
+      </form>
+      <ul className="mt-3 divide-y divide-hair" aria-label={tell('search-dialog.found')}>
+        {found.map((one) => (
+          <li key={one.id}>
+            <button
+              type="button"
+              className="block min-h-14 w-full px-1 py-1.5 text-left leading-snug hover:bg-paper"
+              onClick={() => go(one)}
+            >
+              <span className="font-semibold">{one.title}</span>
+              <span className="block text-sm text-ink-soft">{whatItIs(one)}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      <p className="mt-2 text-sm text-ink-soft" role="status">
+        {question.trim() === ''
+          ? tell('search-dialog.other-words-find-it-too')
+          : found.length === 0
+            ? tell('search-dialog.nothing-says-so')
+            : tell('search-dialog.so-many', { n: found.length })}
+      </p>
+    </Dialog>
+  );
+}
+
+function whatItIs({ id, kind, dog, day, text }: Findable): string {
+  if (id.startsWith('page ')) return tell('search-dialog.a-page');
+  if (kind === 'note')
+    return tell('search-dialog.a-note', {
+      dog,
+      day: day === null ? '' : writeDay(day),
+      text: text.slice(0, 120),
+    });
+  return tell('search-dialog.of-kind', { kind, dog, owned: dog !== '' });
+}

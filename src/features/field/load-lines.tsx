@@ -1,0 +1,85 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { Link } from 'react-router';
+import { type Load, type LoadToday, loadsOfWork } from '@/core/planning';
+import { useKennelWithDog } from '@/data/live';
+import { type DogWork, type ElementRecord, keptSince, loadsOf, stillWork } from '@/data/read';
+import { writeNumber } from '@/words';
+import { tell } from './words';
+
+type Props = { readonly element: ElementRecord; readonly work: DogWork };
+
+/** So many elements are offered in place of what has been enough. */
+const OFFERED = 3;
+
+/**
+ * What adds up in a body, counted over all elements and runs; at the person's own number it says so and
+ * offers still work.
+ */
+export function LoadLines({ element, work }: Props) {
+  const { kennel, dog, today } = useKennelWithDog();
+  const loads = loadsOfWork(element);
+  const kept = useLiveQuery(
+    () => (loads.length === 0 ? [] : keptSince(kennel, work.elements, today)),
+    [kennel, work, today, loads.length],
+  );
+  if (!kept || loads.length === 0) return null;
+  const found = loadsOf(element, dog, kept, work.elements, today);
+  const full = found.filter((one) => one.left === 0);
+  return (
+    <div role="status" aria-label={tell('load-lines.counted-today')} className="grid gap-1">
+      {found
+        .filter((one) => one.done > 0 || one.limit !== null)
+        .map((one) => (
+          <p
+            key={`${one.of} ${one.per}`}
+            className={`leading-snug ${one.left === 0 ? 'text-lg font-bold' : ''}`}
+          >
+            {loadInWords(one)}
+          </p>
+        ))}
+      {full.length > 0 && (
+        <StillWork
+          elements={stillWork(
+            work,
+            full.map((one) => one.of),
+          )}
+        />
+      )}
+    </div>
+  );
+}
+
+function StillWork({ elements }: { readonly elements: readonly ElementRecord[] }) {
+  if (elements.length === 0)
+    return <p className="leading-snug">{tell('load-lines.so-it-is-enough-for-today')}</p>;
+  return (
+    <p className="flex flex-wrap items-center gap-2 leading-snug">
+      <span>{tell('load-lines.so-still-work-now')}</span>
+      {elements.slice(0, OFFERED).map((one) => (
+        <Link
+          key={one.id}
+          to={`../${one.id}`}
+          relative="path"
+          className="inline-flex min-h-14 items-center border-2 border-ink bg-sheet px-3"
+        >
+          {one.title}
+        </Link>
+      ))}
+    </p>
+  );
+}
+
+/** "24 of at most 30 jumps today (the vet)": counted, with whose number it is. */
+export function loadInWords({ of, per, done, limit, left }: LoadToday): string {
+  const amount = { of: LOAD_KEYS[of], done: writeNumber(Math.round(done)) };
+  if (limit === null) return tell('load-lines.so-many-today', amount);
+  const said = { ...amount, per, most: writeNumber(limit.most), source: limit.source };
+  return left === 0 ? tell('load-lines.that-is-your-number', said) : tell('load-lines.so-many-of', said);
+}
+
+const LOAD_KEYS: Readonly<Record<Load, string>> = {
+  jumps: 'jumps',
+  'sharp-turns': 'turns',
+  'upright-holds': 'upright',
+  'run-metres': 'metres',
+};

@@ -1,14 +1,18 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { methodsIn } from '@/core/breakdown';
 import { asId, type DogId } from '@/core/shared';
 import type { KennelContext } from '@/data/live';
 import { type Findable, findableNotes, findableWork } from '@/data/read';
 import { Dialog, TextField } from '@/ui';
-import { writeDay } from '@/words';
+import { regionNow, writeDay } from '@/words';
 import { tell } from '@/words/shell';
 import { searcher } from './search-index';
 import { useSearch } from './search-store';
+
+/** The methods in this person's words. */
+const METHODS_HERE = methodsIn(regionNow());
 
 /** Pages that have no record of their own, with other words for them. */
 const PAGES: readonly Findable[] = (
@@ -23,7 +27,7 @@ const PAGES: readonly Findable[] = (
     ['kennel', tell('search-dialog.page-kennel'), 'dog kit words signals vet limits'],
     ['files', tell('search-dialog.page-files'), 'save backup export import settings'],
     ['start', tell('search-dialog.page-start'), 'new puppy'],
-    ['words', tell('search-dialog.page-words'), 'glossary settings bumper dummy'],
+    ['words', tell('search-dialog.page-words'), 'glossary settings region'],
   ] as const
 ).map(([to, title, text]) => ({
   kind: 'outing',
@@ -42,7 +46,7 @@ export function SearchDialog({ context }: { readonly context: KennelContext }) {
   const close = useSearch((state) => state.close);
   const navigate = useNavigate();
   const [question, setQuestion] = useState('');
-  const work = useLiveQuery(() => findableWork(kennel), [kennel]);
+  const work = useLiveQuery(() => findableWork(kennel, METHODS_HERE), [kennel]);
   const notes = useLiveQuery(() => findableNotes(kennel), [kennel]);
   const find = useMemo(() => searcher([...PAGES, ...(work ?? []), ...(notes ?? [])]), [work, notes]);
   const found = find(question);

@@ -53,8 +53,8 @@ export function TopBar({ kennel, dogs, dog, onChoose }: Props) {
   return (
     <header className="border-b-2 border-ink bg-sheet">
       <div aria-hidden="true" className="pole h-2.5 border-b-2 border-ink" />
-      <div className="mx-auto flex max-w-[76rem] flex-wrap items-end gap-x-4 px-4 pt-2 sm:px-6">
-        <div className="flex items-baseline gap-3 pb-2">
+      <div className="mx-auto flex max-w-[76rem] items-end gap-x-2 px-4 pt-2 sm:gap-x-4 sm:px-6 md:max-lg:flex-wrap">
+        <div className="flex min-w-0 items-baseline gap-2 pb-2 sm:gap-3">
           <Link to={`/${kennel}/today`} className="text-xl font-extrabold tracking-tight">
             {tell('top-bar.regulon')}
           </Link>
@@ -62,15 +62,17 @@ export function TopBar({ kennel, dogs, dog, onChoose }: Props) {
           {kennel === 'sample' && (
             <span className="border border-ink px-1.5 text-sm">
               {tell('top-bar.sample')}
-              <span className="hidden xl:inline">{tell('top-bar.all-invented')}</span>
+              <span className="hidden 2xl:inline">{tell('top-bar.all-invented')}</span>
             </span>
           )}
         </div>
-        <SearchButton />
-        <ThemeSwitch />
+        <div className="mb-1 ml-auto flex shrink-0 md:order-3 md:ml-0">
+          <SearchButton />
+          <ThemeSwitch />
+        </div>
         <nav
           aria-label={tell('top-bar.rooms')}
-          className="fixed inset-x-0 bottom-0 z-30 flex border-t-2 border-ink bg-sheet pb-[env(safe-area-inset-bottom)] md:static md:order-2 md:ml-auto md:border-0 md:pb-0"
+          className="fixed inset-x-0 bottom-0 z-30 flex border-t-2 has-[[aria-expanded=true]]:z-50 border-ink bg-sheet pb-[env(safe-area-inset-bottom)] md:static md:order-2 md:ml-auto md:border-0 md:pb-0"
         >
           {rooms.map((room) => (
             <RoomTab key={room.to} room={room} kennel={kennel} folds={dog !== null && !room.inHand} />
@@ -167,10 +169,10 @@ function DogName({ dogs, dog, onChoose }: Pick<Props, 'dogs' | 'onChoose'> & { r
   return (
     <SelectField
       label={tell('top-bar.dog')}
-      shown={tell('top-bar.beside')}
+      shown={<span className="max-sm:sr-only">{tell('top-bar.beside')}</span>}
       beside
-      className="text-lg"
-      look="min-h-11 bg-sheet font-semibold"
+      className="min-w-0 text-lg max-sm:gap-0"
+      look="min-h-11 max-w-36 truncate bg-sheet font-semibold"
       value={dog.id as string}
       options={dogs.map((one) => ({ value: one.id as string, words: one.name }))}
       onChange={(id) => onChoose(asId<DogId>(id))}
@@ -186,7 +188,7 @@ function SearchButton() {
       onClick={open}
       aria-label={tell('top-bar.search')}
       aria-keyshortcuts="/"
-      className="mb-1 ml-auto grid size-11 place-items-center md:order-3 md:ml-0"
+      className="grid size-11 place-items-center"
     >
       <Search aria-hidden="true" className="size-5" />
     </button>
@@ -201,7 +203,7 @@ function ThemeSwitch() {
       type="button"
       onClick={toggle}
       aria-label={theme === 'light' ? tell('top-bar.dark-page-for-dusk') : tell('top-bar.light-page-for-day')}
-      className="mb-1 grid size-11 place-items-center md:order-3"
+      className="grid size-11 place-items-center"
     >
       <Icon aria-hidden="true" className="size-5" />
     </button>

@@ -18,4 +18,5 @@ export { Notice, PageHead, Sheet } from './sheet';
 export { SIGN_WORDS } from './sign-words';
 export { TextField } from './text-field';
 export { UndoLine, useUndo } from './undo';
+export { useHash } from './use-hash';
 export { type Latest, newestOf, useLatest } from './use-latest';

@@ -39,7 +39,7 @@ export function UndoLine() {
     <section
       aria-label={tell('undo.done-last')}
       aria-live="polite"
-      className="pointer-events-none sticky bottom-[max(4.75rem,calc(var(--dock,0px)+0.5rem))] z-40 flex justify-center px-3 md:bottom-4"
+      className="pointer-events-none sticky bottom-[max(4.75rem,calc(var(--dock,0px)+0.5rem))] max-md:[body:has([data-main])_&]:bottom-[10.25rem] z-40 flex justify-center px-3 md:bottom-4"
     >
       {last && (
         <div

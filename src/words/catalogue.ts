@@ -1,12 +1,18 @@
 import { createIntl, createIntlCache, type IntlShape } from 'react-intl';
 import type { Sentence, Value, Values } from '@/core/shared';
 import core from './en/core.json';
+import { inWordsHere } from './region';
 import { writeValue } from './values';
 
 type Words = Readonly<Record<string, string>>;
 
+/** Messages in the words of the region. */
+function regional(words: Words): Record<string, string> {
+  return Object.fromEntries(Object.entries(words).map(([key, message]) => [key, inWordsHere(message)]));
+}
+
 /** What is said so far: the core's sentences, and those of every room that was entered. */
-const messages: Record<string, string> = { ...core };
+const messages: Record<string, string> = regional(core);
 
 /**
  * With `pseudo` every message comes in brackets, so that a word that is not from the catalogue shows: for
@@ -36,7 +42,7 @@ type Teller<K extends string> = {
  * another is a type error. A message that is missing, or a value that it wants, throws.
  */
 export function tellerOf<W extends Words>(words: W): Teller<keyof W & string> {
-  Object.assign(messages, words);
+  Object.assign(messages, regional(words));
   return (said: string | Sentence, values?: Values) =>
     typeof said === 'string' ? told(said, values) : toldSentence(said);
 }

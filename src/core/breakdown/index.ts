@@ -46,6 +46,7 @@ export {
   type Method,
   type MethodAxis,
   type MethodElement,
+  methodsIn,
   methodText,
   searchMethods,
   type WatchedFault,

@@ -4,13 +4,16 @@ import {
   asId,
   asLevel,
   fail,
+  inRegion,
   must,
   ok,
   parseOne,
+  type Region,
   type Result,
   type Sentence,
   saidBySchema,
   say,
+  USUAL_REGION,
 } from '@/core/shared';
 import { type Axis, axisSchema, isRatioAxis, parseValue } from './axis';
 import { type MethodFile, methodSchema } from './method-schema';
@@ -248,3 +251,29 @@ export const methodText = (method: Method): string =>
     method.teaches,
     ...method.elements.flatMap((element) => [element.title, ...element.faults.map((fault) => fault.label)]),
   ].join(' ');
+
+/** The ready methods in the words of a region; keys, and other words to look for them by, stay. */
+export const methodsIn = (region: Region): readonly Method[] =>
+  region.fetched === USUAL_REGION.fetched && region.lying === USUAL_REGION.lying
+    ? METHODS
+    : METHODS.map((method) => told(method, region));
+
+const NOT_READ: ReadonlySet<string> = new Set([
+  'id',
+  'key',
+  'kind',
+  'also',
+  'element',
+  'say',
+  'work',
+  'schools',
+  'eases',
+]);
+
+function told<T>(value: T, region: Region, key = ''): T {
+  if (NOT_READ.has(key)) return value;
+  if (typeof value === 'string') return inRegion(value, region) as T;
+  if (Array.isArray(value)) return value.map((one) => told(one, region)) as T;
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(Object.entries(value).map(([name, one]) => [name, told(one, region, name)])) as T;
+}

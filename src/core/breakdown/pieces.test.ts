@@ -9,6 +9,7 @@ import {
   findCircle,
   layers,
   METHODS,
+  methodsIn,
   type Node,
   nextStartTry,
   openness,
@@ -184,5 +185,12 @@ describe('methods', () => {
     );
     expect(searchMethods('').length).toBe(METHODS.length);
     expect(searchMethods('zebra')).toEqual([]);
+    expect(searchMethods('smell').map((method) => method.id)).toContain('scent-discrimination');
+    const american = JSON.stringify(
+      methodsIn({ fetched: 'bumper', lying: 'lie' }).map(({ also: _also, ...method }) => method),
+    );
+    expect(american).toContain('bumper');
+    expect(american).not.toMatch(/"[^"]*\bdumm(y|ies)\b[^"]*"/i);
+    expect(methodsIn({ fetched: 'dummy', lying: 'down' })).toBe(METHODS);
   });
 });

@@ -1,4 +1,4 @@
-import { METHODS, methodText } from '@/core/breakdown';
+import { type Method, methodText } from '@/core/breakdown';
 import type { Day } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import { addressOf, exerciseTitle, wholeId } from './whole';
@@ -21,8 +21,8 @@ export type Findable = {
 };
 
 /** Dogs, elements, exercises and methods: what is there whatever was done. */
-export async function findableWork(kennel: Kennel): Promise<Findable[]> {
-  const found: Findable[] = METHODS.map((method) => ({
+export async function findableWork(kennel: Kennel, methods: readonly Method[]): Promise<Findable[]> {
+  const found: Findable[] = methods.map((method) => ({
     kind: 'method',
     id: `method ${method.id}`,
     title: method.title,

@@ -6,7 +6,7 @@ import type { Result } from '@/core/shared';
 import { type DogState, useDog, useKennelWithDog } from '@/data/live';
 import { exerciseTitle, putAwayOf, repsOn } from '@/data/read';
 import { putElementAway, putExerciseAway, type Undo } from '@/data/write';
-import { Button, buttonClass, Chain, Notice, newestOf, PageHead, Rod, Sheet } from '@/ui';
+import { Button, buttonClass, Chain, Notice, newestOf, PageHead, Rod, Sheet, useHash } from '@/ui';
 import { wordsOf } from '@/words';
 import {
   type ElementView,
@@ -22,6 +22,7 @@ import { tell } from './words';
 export function BreakdownRoom() {
   const { kennel, dog } = useKennelWithDog();
   const state = useDog();
+  useHash(state !== null);
   const latest = useWeighed(state);
   if (!state) return <p className="text-lg">{tell('breakdown-room.reading-the-log')}</p>;
   const weighed = newestOf(latest);

@@ -1,9 +1,9 @@
 import { Link, useParams } from 'react-router';
 import {
-  METHODS,
   type Method,
   type MethodAxis,
   type MethodElement,
+  methodsIn,
   SCHOOLS,
   stepText,
   writeValue,
@@ -12,8 +12,11 @@ import { RULE_WORDS, type RuleKind } from '@/core/coaching';
 import { cautionsFor } from '@/core/planning';
 import { useKennelWithDog } from '@/data/live';
 import { buttonClass, CautionNote, Notice, PageHead, Sheet } from '@/ui';
-import { withOwnPoint, wordsOf } from '@/words';
+import { regionNow, withOwnPoint, wordsOf } from '@/words';
 import { tell } from './words';
+
+/** The methods in this person's words. */
+const METHODS_HERE = methodsIn(regionNow());
 
 /**
  * How to teach a practice: its elements in order, what is measured, what goes wrong, where schools
@@ -22,7 +25,7 @@ import { tell } from './words';
 export function MethodPage() {
   const { method: id } = useParams();
   const { kennel, dog, today } = useKennelWithDog();
-  const method = METHODS.find((candidate) => candidate.id === id);
+  const method = METHODS_HERE.find((candidate) => candidate.id === id);
   if (!method) return <Notice tone="alert">{tell('method-page.there-is-no-such-method')}</Notice>;
   const work = [...new Set(method.elements.flatMap((element) => element.work))];
   const axes = method.elements.flatMap((element) => element.axes.map(({ axis }) => axis));

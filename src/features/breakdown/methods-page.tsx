@@ -1,13 +1,17 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { METHODS, searchMethods } from '@/core/breakdown';
+import { methodsIn, searchMethods } from '@/core/breakdown';
 import { buttonClass, PageHead, Sheet, TextField } from '@/ui';
+import { regionNow } from '@/words';
 import { tell } from './words';
+
+/** The methods in this person's words. */
+const METHODS_HERE = methodsIn(regionNow());
 
 /** The ready methods, to be searched by any of their words. */
 export function MethodsPage() {
   const [question, setQuestion] = useState('');
-  const found = searchMethods(question);
+  const found = searchMethods(question, METHODS_HERE);
   return (
     <>
       <PageHead title={tell('methods-page.methods')}>
@@ -28,7 +32,7 @@ export function MethodsPage() {
       <p className="mb-5 text-sm text-ink-soft" aria-live="polite">
         {found.length === 0
           ? tell('methods-page.none-has-all-of-these-words-try')
-          : tell('methods-page.of', { foundCount: found.length, METHODSCount: METHODS.length })}
+          : tell('methods-page.of', { foundCount: found.length, METHODSCount: METHODS_HERE.length })}
       </p>
       <ul className="grid gap-4 md:grid-cols-2">
         {found.map((method) => (

@@ -1,16 +1,19 @@
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { AXIS_KINDS, METHODS } from '@/core/breakdown';
+import { AXIS_KINDS, methodsIn } from '@/core/breakdown';
 import { type AxisKey, asId } from '@/core/shared';
 import { type DogState, useDog, useKennelWithDog } from '@/data/live';
 import { activeElements } from '@/data/read';
 import { type ExercisePlan, makeExercise } from '@/data/write';
 import { Button, Notice, PageHead, SelectField, TextField } from '@/ui';
-import { wordsOf } from '@/words';
+import { regionNow, wordsOf } from '@/words';
 import { freshKey, type LinkDraft, linkByHand, moved, type Problems, readLinks } from './exercise-draft';
 import { type Source, type SourceGroup, sourceGroups, startingLinks } from './exercise-sources';
 import { LinkFields } from './link-fields';
 import { tell } from './words';
+
+/** The methods in this person's words. */
+const METHODS_HERE = methodsIn(regionNow());
 
 /**
  * Breaking an exercise into elements: from a rule book, from a method, like another exercise, or by
@@ -26,7 +29,7 @@ function Opened({ state }: { readonly state: DogState }) {
   const { kennel, dog, done } = useKennelWithDog();
   const navigate = useNavigate();
   const [params] = useSearchParams();
-  const groups = useMemo(() => sourceGroups(state.work, METHODS), [state]);
+  const groups = useMemo(() => sourceGroups(state.work, METHODS_HERE), [state]);
   const all = groups.flatMap((group) => group.sources);
   const [source, setSource] = useState<Source>(
     () => all.find((one) => one.id === params.get('from')) ?? BY_HAND,

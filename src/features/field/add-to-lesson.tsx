@@ -1,18 +1,20 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import type { DogId } from '@/core/shared';
 import { useDogs, useKennelWithDog, useWork } from '@/data/live';
 import {
   activeElements,
   addressOf,
+  type DogWork,
+  type ElementRecord,
   exerciseTitle,
   isOffWork,
   type Lesson,
   sameWorkOf,
   wholeId,
 } from '@/data/read';
-import { Button, Dialog } from '@/ui';
+import { Button, buttonClass, Dialog } from '@/ui';
 import { tell } from './words';
 
 type Props = {
@@ -71,7 +73,7 @@ export function AddToLesson({ lesson, current, onClose }: Props) {
           </fieldset>
         )}
         <div className="grid gap-2">
-          {(work ? activeElements(work) : [])
+          {(work ? inChainOrder(work) : [])
             .filter((one) => !here.has(one.id))
             .map((one) => pick(one.id, one.title))}
           {work?.breakdowns
@@ -79,8 +81,18 @@ export function AddToLesson({ lesson, current, onClose }: Props) {
             .map((one) =>
               pick(wholeId(one.id), tell('add-to-lesson.whole', { title: exerciseTitle(one, work) })),
             )}
+          <Link className={buttonClass('quiet', 'big')} to={`/${kennel.name}/start?dog=${of}`}>
+            {tell('add-to-lesson.something-new')}
+          </Link>
         </div>
       </div>
     </Dialog>
   );
+}
+
+/** Elements in the order of the exercises that they stand in, then the others. */
+function inChainOrder(work: DogWork): ElementRecord[] {
+  const chain = [...new Set(work.breakdowns.flatMap((one) => one.links.map((link) => link.element)))];
+  const place = ({ id }: ElementRecord): number => (chain.includes(id) ? chain.indexOf(id) : chain.length);
+  return [...activeElements(work)].sort((a, b) => place(a) - place(b));
 }

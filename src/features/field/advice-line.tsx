@@ -41,7 +41,10 @@ export function AdviceLine({ view, actions }: Props) {
       ))}
       {rule.map((line) => (
         <p key={line.kind} className="text-base leading-snug lg:text-lg">
-          <span className="font-bold">{ADVICE_NAMES[line.kind]} </span>
+          {/* A whole run has no step to stay on. */}
+          {!(view.by.kind === 'whole' && line.kind === 'hold') && (
+            <span className="font-bold">{ADVICE_NAMES[line.kind]} </span>
+          )}
           {wordsOf(line.reason)}
         </p>
       ))}

@@ -182,6 +182,7 @@ export function BeforeCard({ element, work, evidence, stands, last }: Props) {
           <Button
             look="signal"
             size="huge"
+            data-main
             className="max-md:sticky max-md:bottom-[4.25rem] max-md:z-10"
             onClick={() => void begin(null)}
           >

@@ -175,7 +175,7 @@ function EndCard({ ended }: { readonly ended: Ended }) {
         <Faults title={tell('end-page.you')} faults={handlers} first={dogs.length === 0} />
         <Splits view={view} />
         {halt !== null && <Notice tone="alert">{halt}</Notice>}
-        {view.by.kind !== 'whole' && <NextTime view={view} bout={bout} />}
+        {view.by.kind !== 'whole' && entries.length > 0 && <NextTime view={view} bout={bout} />}
         <NextLine bout={bout} />
         <Link className={buttonClass('quiet', 'big')} to={`/${kennel.name}/field/${element.id}/log`}>
           {tell('end-page.every-rep-so-far')}
@@ -220,7 +220,7 @@ function NextTime({ view, bout }: { readonly view: View; readonly bout: DatedBou
               )
             }
           >
-            {tell('end-page.choice', { kind: one.kind, place: one.place })}
+            {tell('end-page.choice', { kind: one.kind, step: one.step, steps: view.ladder.rungs.length })}
           </Button>
         ))}
       </div>

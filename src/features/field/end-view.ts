@@ -1,4 +1,4 @@
-import { type Criteria, describePlace } from '@/core/breakdown';
+import { type Criteria, describePlace, placeOn } from '@/core/breakdown';
 import type { Entry } from '@/core/log';
 import { faultText, sameFault } from '@/core/rulebooks';
 import type { NamedFault } from '@/data/read';
@@ -28,7 +28,7 @@ export function endOf(view: PadView): EndView {
     dogs: timesOf(view, (fault) => fault.by !== 'handler'),
     handlers: timesOf(view, (fault) => fault.by === 'handler'),
     stands: wordsOf(describePlace(view.ladder, view.criteria)),
-    halt: wordsOf(halt?.reason ?? null),
+    halt: halt ? wordsOf(halt.reason) : null,
   };
 }
 
@@ -37,6 +37,8 @@ export type Choice = {
   readonly kind: 'advised' | 'same' | 'easier';
   readonly to: Criteria;
   readonly place: string;
+  /** The step of today's ladder, from 1. */
+  readonly step: number;
   readonly why: string | null;
 };
 
@@ -52,7 +54,11 @@ export function choicesOf(view: PadView): Choice[] {
     kind: Choice['kind'],
     to: Criteria | null | undefined,
     why: string | null = null,
-  ): Choice[] => (to ? [{ kind, to, place: wordsOf(describePlace(view.ladder, to)), why }] : []);
+  ): Choice[] => {
+    if (!to) return [];
+    const step = placeOn(view.ladder, to).rung + 1;
+    return [{ kind, to, place: wordsOf(describePlace(view.ladder, to)), step, why }];
+  };
   return [
     ...choice('advised', advised, main && wordsOf(main.reason)),
     ...choice('same', view.criteria),

@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Plus } from 'lucide-react';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { buildLadder, placeOn } from '@/core/breakdown';
 import { useKennelWithDog } from '@/data/live';
@@ -43,7 +43,7 @@ export function SwitchBar({ current, bout }: Props) {
         {bout && (
           <Button
             size="big"
-            className="shrink-0 !px-2 text-base"
+            className="w-16 shrink-0 !px-1 text-base leading-tight"
             onClick={() =>
               void done(
                 tell('switch-bar.an-easy-one-is-logged'),
@@ -83,19 +83,21 @@ function Chip({
   readonly named: boolean;
 }) {
   const { kennel } = useKennelWithDog();
+  const at = useRef<HTMLAnchorElement>(null);
+  useEffect(() => {
+    if (current) at.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  }, [current]);
   return (
     <Link
+      ref={at}
       to={`/${kennel.name}/field/${addressOf(one.bout)}`}
       aria-current={current ? 'page' : undefined}
-      className={`flex min-h-14 max-w-48 flex-col justify-center border-2 border-ink px-2.5 py-1 leading-tight ${current ? 'bg-ink text-paper' : 'bg-sheet'}`}
+      className={`flex min-h-14 max-w-44 flex-col justify-center border-2 border-ink px-2.5 py-1 leading-tight ${current ? 'bg-ink text-paper' : 'bg-sheet'}`}
     >
-      <span className="truncate font-bold">
-        {named
-          ? tell('switch-bar.of-dog', { name: one.dog.name, title: one.element.title })
-          : one.element.title}
-      </span>
+      <span className="truncate font-bold">{named ? one.dog.name : one.element.title}</span>
       <span className="flex gap-2 text-sm">
-        <span>{placeInShort(one)}</span>
+        {named && <span className="truncate">{one.element.title}</span>}
+        <span className="shrink-0">{placeInShort(one)}</span>
         {one.running && one.kept ? (
           <Seconds since={one.kept.last} />
         ) : (

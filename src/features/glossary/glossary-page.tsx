@@ -1,4 +1,6 @@
-import { PageHead } from '@/ui';
+import type { Region } from '@/core/shared';
+import { PageHead, SelectField } from '@/ui';
+import { regionNow, takeRegion } from '@/words';
 import { tell } from './words';
 
 /** The few terms that stay, in the order in which somebody meets them. */
@@ -22,6 +24,7 @@ export function GlossaryPage() {
   return (
     <>
       <PageHead title={tell('glossary-page.title')}>{tell('glossary-page.few')}</PageHead>
+      <RegionChoice />
       <dl className="grid max-w-3xl gap-4">
         {TERMS.map(([term, means]) => (
           <div key={term} className="border-l-[6px] border-rule pl-3">
@@ -31,5 +34,39 @@ export function GlossaryPage() {
         ))}
       </dl>
     </>
+  );
+}
+
+/** Words of the region: a choice loads the page again, so that every word of it is the chosen one. */
+function RegionChoice() {
+  const region = regionNow();
+  const take = (change: Partial<Region>): void => {
+    takeRegion({ ...region, ...change });
+    globalThis.location.reload();
+  };
+  return (
+    <section
+      aria-label={tell('glossary-page.your-words')}
+      className="mb-6 grid max-w-3xl gap-3 sm:grid-cols-2"
+    >
+      <SelectField
+        label={tell('glossary-page.what-is-thrown-and-fetched')}
+        value={region.fetched}
+        options={[
+          { value: 'dummy', words: tell('glossary-page.fetched', { fetched: 'dummy' }) },
+          { value: 'bumper', words: tell('glossary-page.fetched', { fetched: 'bumper' }) },
+        ]}
+        onChange={(fetched) => take({ fetched })}
+      />
+      <SelectField
+        label={tell('glossary-page.lying-on-a-cue')}
+        value={region.lying}
+        options={[
+          { value: 'down', words: tell('glossary-page.lying', { lying: 'down' }) },
+          { value: 'lie', words: tell('glossary-page.lying', { lying: 'lie' }) },
+        ]}
+        onChange={(lying) => take({ lying })}
+      />
+    </section>
   );
 }

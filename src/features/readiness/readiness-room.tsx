@@ -111,7 +111,10 @@ function TrialForecast({ trial, state, onReady }: ForecastProps) {
   return (
     <>
       <PageHead title={tell('readiness-room.at-the', { name: dog.name, title: trial.title, when })}>
-        {tell('readiness-room.if-the-trial-were-today')}
+        {tell('readiness-room.if-the-trial-were-today')}{' '}
+        <a className="underline decoration-rule underline-offset-4" href="#trials">
+          {tell('readiness-room.a-wrong-day-or-withdrawn')}
+        </a>
       </PageHead>
       {problem && <Notice tone="alert">{problem}</Notice>}
       {stopped ? (

@@ -4,7 +4,7 @@ import { type Day, isDay } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import { allTrialsOf, type Trial } from '@/data/read';
 import { changeTrial, withdrawTrial } from '@/data/write';
-import { Button, Sheet, TextField } from '@/ui';
+import { Button, Sheet, TextField, useHash } from '@/ui';
 import { writeDay } from '@/words';
 import { tell } from './words';
 
@@ -12,6 +12,7 @@ import { tell } from './words';
 export function TrialsSheet({ books }: { readonly books: ReadonlyMap<string, string> }) {
   const { kennel, dog, today } = useKennelWithDog();
   const trials = useLiveQuery(() => allTrialsOf(kennel, dog.id), [kennel, dog.id]);
+  useHash(trials !== undefined);
   if (!trials || trials.length === 0) return null;
   return (
     <Sheet

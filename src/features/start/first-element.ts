@@ -4,17 +4,20 @@ import {
   type Axis,
   axisFrom,
   axisScale,
-  METHODS,
   type Method,
   type MethodAxis,
   type MethodElement,
+  methodsIn,
   parseValue,
 } from '@/core/breakdown';
 import { type AxisKey, asId, type Result } from '@/core/shared';
 import { elementFromMethod, PLAIN_ELEMENT } from '@/data/read';
 import type { FirstElement } from '@/data/write';
-import { wordsOf } from '@/words';
+import { regionNow, wordsOf } from '@/words';
 import { tell } from './words';
+
+/** The methods in this person's words. */
+const METHODS_HERE = methodsIn(regionNow());
 
 /** The first piece of a method: at most one of its criteria asks for numbers, which is two answers. */
 export type FirstChoice = {
@@ -25,7 +28,7 @@ export type FirstChoice = {
   readonly asks: { readonly axis: MethodAxis; readonly at: number } | null;
 };
 
-export const FIRST_CHOICES: readonly FirstChoice[] = METHODS.flatMap((method): FirstChoice[] => {
+export const FIRST_CHOICES: readonly FirstChoice[] = METHODS_HERE.flatMap((method): FirstChoice[] => {
   const [element] = method.elements;
   if (!element) return [];
   const at = element.axes.findIndex((axis) => axis.start === null || axis.demand === null);

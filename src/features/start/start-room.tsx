@@ -158,6 +158,7 @@ function Start({ known, method }: Props) {
               type="submit"
               look="signal"
               size="big"
+              data-main
               className="max-md:sticky max-md:bottom-[4.25rem] max-md:z-10"
               disabled={formState.isSubmitting}
             >

@@ -318,7 +318,12 @@ function Next({ sessions, state }: NextProps) {
         <Answer answer={answer} line={lines?.get(answer.first.element)} onBegin={(one) => void begin(one)} />
       ) : (
         sessions.length > 0 && (
-          <Notice>{tell('today-room.all-of-it-was-worked-today', { name: dog.name })}</Notice>
+          <Notice>
+            {tell('today-room.all-of-it-was-worked-today', { name: dog.name })}{' '}
+            <Link className="underline" to={`../start?dog=${dog.id}`} relative="path">
+              {tell('today-room.one-piece-more')}
+            </Link>
+          </Notice>
         )
       )}
       {others.length > 0 && (
@@ -390,6 +395,7 @@ function Answer({
         <Button
           look="signal"
           size="huge"
+          data-main
           className="max-md:sticky max-md:bottom-[4.25rem] max-md:z-10"
           onClick={() => onBegin(first)}
         >

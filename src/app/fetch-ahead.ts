@@ -1,6 +1,12 @@
 /** The rooms of the kitchen table, in the order in which somebody is likely to enter them. */
 const ROOMS: readonly (() => Promise<unknown>)[] = [
   () => import('@/ui/dialog-sheet'),
+  () => import('@/features/field/rep-details'),
+  () => import('@/features/field/load-lines'),
+  () => import('@/features/field/falling-off-line'),
+  () => import('@/features/field/add-to-lesson'),
+  () => import('./search-dialog'),
+  () => import('@/features/field/end-page'),
   () => import('@/features/today'),
   () => import('@/features/field/article-pad'),
   () => import('@/features/field/continuous-pad'),

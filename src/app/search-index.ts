@@ -30,7 +30,7 @@ export function searcher(things: readonly Findable[]): (question: string) => Fin
             })),
           })),
         },
-        { prefix: true, fuzzy: fuzzy ? 0.25 : false },
+        { prefix: true, fuzzy: (term) => (fuzzy && term.length > 4 ? 0.25 : false) },
       );
     const exact = ask(false);
     const found = exact.length > 0 ? exact : ask(true);

@@ -365,7 +365,7 @@ export function copyExercises(
       const stored =
         (await write.get('breakdowns', id)) ??
         refuse('gone', id, say('data.reshape.this-exercise-is-not-there-any'));
-      if (known.some((one) => isSameExercise(one, stored))) continue;
+      if ([...known, ...made].some((one) => isSameExercise(one, stored))) continue;
       for (const { element } of stored.links) {
         if (twins.has(element)) continue;
         const source = await write.get('elements', element);

@@ -15,7 +15,7 @@ import {
   wholeId,
 } from '@/data/read';
 import { Button, buttonClass, Dialog } from '@/ui';
-import { tell } from './words';
+import { tell } from './later-words';
 
 type Props = {
   readonly lesson: Lesson;

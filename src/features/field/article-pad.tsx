@@ -8,9 +8,9 @@ import { articlesBefore, type DatedBout, type ElementRecord } from '@/data/read'
 import { Button, Notice, SelectField } from '@/ui';
 import { wordsOf } from '@/words';
 import { ArticleVerdict } from './article-verdict';
+import { tell } from './later-words';
 import type { PadView } from './pad-view';
 import type { PadActions } from './use-pad-actions';
-import { tell } from './words';
 
 type Props = {
   readonly element: ElementRecord;

@@ -1,7 +1,7 @@
 import { evidenceAgainstLuck, luckOf, type PickRun, positionBias, SETTLED } from '@/core/evidence';
 import type { ArticlesSeen, StandingRep } from '@/core/log';
 import { wordsOf } from '@/words';
-import { tell } from './words';
+import { tell } from './later-words';
 
 type Props = {
   readonly reps: readonly StandingRep[];

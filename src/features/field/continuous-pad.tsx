@@ -3,9 +3,9 @@ import type { LegsSeen } from '@/core/log';
 import { type FaultRef, faultText, sameFault } from '@/core/rulebooks';
 import { Button } from '@/ui';
 import { wordsOf } from '@/words';
+import { tell } from './later-words';
 import type { PadView } from './pad-view';
 import type { PadActions } from './use-pad-actions';
-import { tell } from './words';
 
 type Stamp = LegsSeen['stamps'][number];
 type Props = {

@@ -9,10 +9,10 @@ import {
   type StandingRep,
 } from '@/core/log';
 import { othersOf } from './chips';
+import { tell } from './later-words';
 import type { PadView } from './pad-view';
 import { AID_WORDS, HANDLED_WORDS, TIMING_WORDS, TIMINGS } from './rep-words';
 import { changeOf } from './said-again';
-import { tell } from './words';
 
 /** One thing that can be said of a rep: what is said now, and the amendment that each tap makes. */
 type Row = {

@@ -18,10 +18,10 @@ import {
 import { debriefBout, endOuting, record } from '@/data/write';
 import { Button, buttonClass, Notice, RepMarks, Sheet, TextField } from '@/ui';
 import { type Choice, choicesOf, clocksOf, endOf, type FaultSeen } from './end-view';
+import { tell } from './later-words';
 import { padView } from './pad-view';
 import { splitRows } from './split-times';
 import { clocksInWords } from './switch-bar';
-import { tell } from './words';
 
 /** A bout as its card shows it. */
 type Ended = LessonBout & {

@@ -4,8 +4,8 @@ import { type Before, FALLING_OFF, fallingOff, type Suspicion } from '@/core/evi
 import { asEvidence, countsAsEvidence, type StandingRep } from '@/core/log';
 import { useKennel } from '@/data/live';
 import { beforeBout, type DatedBout, type ElementRecord } from '@/data/read';
+import { tell } from './later-words';
 import type { PadView } from './pad-view';
-import { tell } from './words';
 
 type Props = {
   readonly element: ElementRecord;

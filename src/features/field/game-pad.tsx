@@ -4,11 +4,11 @@ import { faultText } from '@/core/rulebooks';
 import { Button } from '@/ui';
 import { wordsOf } from '@/words';
 import { counted, countOf, type GameTally, gameReps, NO_GAME } from './game';
+import { tell } from './later-words';
 import { useLesson } from './lesson-store';
 import type { PadView } from './pad-view';
 import { Seconds } from './seconds';
 import type { PadActions } from './use-pad-actions';
-import { tell } from './words';
 
 type Props = { readonly view: PadView; readonly bout: string; readonly actions: PadActions };
 

@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import { Button, Dialog } from '@/ui';
 import { PAD_KEYS, type PadAction, shownKey, USUAL_KEYS, useHand, withKey } from './hand-store';
+import { tell } from './later-words';
 import { SignalSettings } from './signal-settings';
-import { tell } from './words';
 
 /** What each key does, and how to change it: for a remote, or another hand. */
 export function KeyHelp({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {

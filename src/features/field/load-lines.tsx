@@ -4,7 +4,7 @@ import { type Load, type LoadToday, loadsOfWork } from '@/core/planning';
 import { useKennelWithDog } from '@/data/live';
 import { type DogWork, type ElementRecord, keptSince, loadsOf, stillWork } from '@/data/read';
 import { writeNumber } from '@/words';
-import { tell } from './words';
+import { tell } from './later-words';
 
 type Props = { readonly element: ElementRecord; readonly work: DogWork };
 

@@ -34,9 +34,9 @@ import {
 } from '@/ui';
 import { wordsOf, writeDay } from '@/words';
 import { ADVICE_NAMES } from './advice-lines';
+import { tell } from './later-words';
 import { RepRow } from './rep-row';
 import { TypeIn } from './type-in';
-import { tell } from './words';
 
 /** About how high a session of a dozen reps is, in pixels. */
 const USUAL_HEIGHT = 900;

@@ -15,18 +15,15 @@ import { useCaller } from './caller-store';
 import { confusedIn, nextCall } from './calls';
 import { ChipBar, MoreChips } from './chip-bar';
 import { Dock } from './dock';
-import { FallingOffLine } from './falling-off-line';
 import { GapClock } from './gap-clock';
 import { useHand } from './hand-store';
 import { HoldClock } from './hold-clock';
 import { usePadKeys } from './keys';
 import { LastRep } from './last-rep';
-import { LoadLines } from './load-lines';
 import { OutcomePad } from './outcome-pad';
 import { usePad } from './pad-store';
 import { PadBar, PadTools } from './pad-tools';
 import { padView } from './pad-view';
-import { RepDetails } from './rep-details';
 import { StampButton } from './stamp-button';
 import { TapButton } from './tap-button';
 import { usePadActions } from './use-pad-actions';
@@ -97,10 +94,14 @@ export function Pad({ element, work, bout, entries, facts, seen, stands }: Props
         </ul>
         <Unsaved actions={actions} day={bout.day} />
         <AdviceLine view={view} actions={actions} />
-        <LoadLines element={element} work={work} />
+        <Suspense>
+          <LoadLines element={element} work={work} />
+        </Suspense>
         {/* A new cue is not yet known: prompted answers are no falling off. */}
         {view.by.kind !== 'timed' && view.by.kind !== 'whole' && (
-          <FallingOffLine element={element} bout={bout} view={view} reps={view.reps} />
+          <Suspense>
+            <FallingOffLine element={element} bout={bout} view={view} reps={view.reps} />
+          </Suspense>
         )}
         <div className="hidden gap-3 lg:grid">
           <Log view={view} />
@@ -144,7 +145,9 @@ export function Pad({ element, work, bout, entries, facts, seen, stands }: Props
         )}
         <div>
           <LastRep view={view} actions={actions} />
-          <RepDetails view={view} actions={actions} rewards={dog.rewards} />
+          <Suspense>
+            <RepDetails view={view} actions={actions} rewards={dog.rewards} />
+          </Suspense>
         </div>
         <MoreChips view={view} call={call} />
         <Caller called={called} />
@@ -205,6 +208,10 @@ const KeyHelp = lazy(async () => ({ default: (await import('./key-help')).KeyHel
 
 /** Pads of rarer work come when they are needed; they are fetched ahead with the rooms. */
 const ArticlePad = lazy(async () => ({ default: (await import('./article-pad')).ArticlePad }));
+/** What stands beside the pad and is not tapped with every rep. */
+const FallingOffLine = lazy(async () => ({ default: (await import('./falling-off-line')).FallingOffLine }));
+const LoadLines = lazy(async () => ({ default: (await import('./load-lines')).LoadLines }));
+const RepDetails = lazy(async () => ({ default: (await import('./rep-details')).RepDetails }));
 const GamePad = lazy(async () => ({ default: (await import('./game-pad')).GamePad }));
 const ContinuousPad = lazy(async () => ({ default: (await import('./continuous-pad')).ContinuousPad }));
 

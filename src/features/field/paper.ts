@@ -2,7 +2,7 @@ import * as v from 'valibot';
 import type { Judged } from '@/core/log';
 import { type Day, fail, isDay, ok, type Result, say } from '@/core/shared';
 import { wordsOf } from '@/words';
-import { tell } from './words';
+import { tell } from './later-words';
 
 const LETTERS: Readonly<Record<string, Judged['outcome']>> = { c: 'clean', f: 'flawed', m: 'miss' };
 /** More reps than this in one session were not counted but guessed. */

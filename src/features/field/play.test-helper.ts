@@ -1,7 +1,7 @@
 import { axisFrom, type Criteria, METHODS, parseValue } from '@/core/breakdown';
 import type { CallKind, Stage, Timing } from '@/core/coaching';
 import { type Studied, studyElement, wordReach } from '@/core/evidence';
-import { type Aid, type Entry, foldLog, type Said } from '@/core/log';
+import { type Aid, type Entry, foldLog, plainRep, type Said } from '@/core/log';
 import {
   addDays,
   asId,
@@ -15,6 +15,7 @@ import {
   type OutingId,
 } from '@/core/shared';
 import {
+  boutOn,
   type DatedBout,
   type DogWork,
   type ElementRecord,
@@ -25,6 +26,7 @@ import {
 } from '@/data/read';
 import { factsOf } from '@/data/read/coach-facts';
 import { keptOf } from '@/data/records/kept-evidence';
+import type { SetItem } from '@/data/write';
 import { wordsOf } from '@/words';
 import { adviceLines } from './advice-lines';
 import { confusedIn, nextCall } from './calls';
@@ -77,6 +79,8 @@ export class Play {
       readonly start?: Criteria;
       readonly words?: readonly string[];
       readonly away?: boolean;
+      /** Where the dog stands on each link of an exercise that is run whole. */
+      readonly stands?: ReadonlyMap<ElementId, Criteria>;
     } = {},
     private day: Day = FIRST_DAY,
   ) {
@@ -89,7 +93,7 @@ export class Play {
       id: asId<BoutId>(`bout ${this.day}`),
       outingId: asId<OutingId>(`outing ${this.day}`),
       dogId: DOG,
-      on: { kind: 'element', element: this.element.id },
+      on: boutOn(this.element),
       startedAt,
       endedAt: null,
       start,
@@ -121,6 +125,7 @@ export class Play {
       seen: this.past.flatMap(
         (one) => keptOf(one.bout, { day: one.bout.day }, one.entries)[0].evidence.faults,
       ),
+      ...(this.options.stands ? { stands: this.options.stands } : {}),
     });
   }
 
@@ -241,6 +246,25 @@ export class Play {
     this.taps += 2;
     this.hand = { ...this.hand, hold: { from: this.clock, to: this.clock + seconds * 1000 } };
     this.clock += seconds * 1000;
+    return this;
+  }
+
+  /** Starts the clock of a whole run and presses each link as it is done, so many seconds after the one before. */
+  presses(...seconds: readonly number[]): this {
+    this.taps += 1 + seconds.length;
+    const from = this.clock;
+    const at = seconds.map(
+      (_, i) => from + seconds.slice(0, i + 1).reduce((sum, one) => sum + one * 1000, 0),
+    );
+    this.hand = { ...this.hand, splits: { from, at } };
+    this.clock = at.at(-1) ?? from;
+    return this;
+  }
+
+  /** Logs a set from memory, in its order. */
+  set(items: readonly SetItem[]): this {
+    for (const item of items)
+      this.write(item.kind === 'sign' ? item : { kind: 'rep', ...plainRep(this.view.criteria, item.judged) });
     return this;
   }
 

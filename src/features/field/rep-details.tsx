@@ -1,9 +1,9 @@
 import { lazy, Suspense, useState } from 'react';
 import type { Amendment } from '@/core/log';
 import { Button } from '@/ui';
+import { tell } from './later-words';
 import type { PadView } from './pad-view';
 import type { PadActions } from './use-pad-actions';
-import { tell } from './words';
 
 /** Rarely needed, and large: it comes when it is opened. */
 const Details = lazy(async () => ({ default: (await import('./details')).Details }));

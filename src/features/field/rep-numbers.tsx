@@ -4,9 +4,9 @@ import type { Measure, StandingRep } from '@/core/log';
 import { parseOne, type Quantity } from '@/core/shared';
 import { Button, TextField } from '@/ui';
 import { wordsOf } from '@/words';
+import { tell } from './later-words';
 import type { PadView } from './pad-view';
 import type { Tap } from './tap';
-import { tell } from './words';
 
 type Field = {
   readonly measure: Measure;

@@ -9,9 +9,9 @@ import { SelectField } from '@/ui';
 import { wordsOf, writeDay, writeDigits } from '@/words';
 import { chipRows, chipsInWords } from './chips';
 import { Details, type DetailsProps } from './details';
+import { tell } from './later-words';
 import { gradedBy, holdOf, isAngled, isWorn } from './pad-view';
 import { whyNotCounted } from './rep-words';
-import { tell } from './words';
 
 const OUTCOMES: readonly (readonly [Judged['outcome'], string])[] = [
   ['clean', tell('rep-row.clean')],

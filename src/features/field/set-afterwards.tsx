@@ -5,10 +5,10 @@ import type { NamedFault } from '@/data/read';
 import { Button, Dialog, RepMarks, repMark, SelectField, SIGN_WORDS } from '@/ui';
 import { wordsOf } from '@/words';
 import { judgementFor } from './judgements';
+import { tell } from './later-words';
 import { usePad } from './pad-store';
 import type { PadView } from './pad-view';
 import type { PadActions } from './use-pad-actions';
-import { tell } from './words';
 
 type Props = {
   readonly open: boolean;

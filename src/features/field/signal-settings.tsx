@@ -1,6 +1,6 @@
 import { SelectField } from '@/ui';
 import { useHand } from './hand-store';
-import { tell } from './words';
+import { tell } from './later-words';
 
 const RESTS = [30, 60, 90, 120, 180];
 

@@ -7,8 +7,8 @@ import type { ElementRecord } from '@/data/read';
 import { typeInBout } from '@/data/write';
 import { Button, SelectField, Sheet, TextField } from '@/ui';
 import { wordsOf, writeDay } from '@/words';
+import { tell } from './later-words';
 import { type PaperFields, paperFields, readPaper } from './paper';
-import { tell } from './words';
 
 /** A session that was kept on paper, typed in later: its day, its rung, its reps in order. */
 export function TypeIn({ element }: { readonly element: ElementRecord }) {

@@ -19,7 +19,7 @@ const VIEWS = [
   '/sample/kennel',
   '/sample/field',
   '/sample/field/sample-give/log',
-  '/sample/field/sample-give/round',
+  '/sample/breakdown/class?book=vellmoor-obedience-two',
   '/sample/field/sample-give',
   '/sample/readiness',
   '/sample/breakdown/sample-present/evidence',

@@ -148,7 +148,7 @@ test('what the vet says takes the place of the question, and kit that is missing
   page,
 }) => {
   await page.goto('/sample/today');
-  await page.getByLabel('Dog').selectOption({ label: 'Otto' });
+  await page.getByLabel('Dog', { exact: true }).selectOption({ label: 'Otto' });
   await page.getByRole('link', { name: 'Breakdown' }).click();
   await page.getByRole('link', { name: 'Ladder of With a run-up' }).click();
   await expect(page.getByText('Otto is 8 months old.')).toBeVisible();

@@ -139,7 +139,7 @@ test('sessions dated ahead are shown, left out, and their day is put right', asy
 
 test('a reload comes back to the second dog, and Today lists what is open of every dog', async ({ page }) => {
   await page.goto('/sample/today');
-  await page.getByLabel('Dog').selectOption({ label: 'Otto' });
+  await page.getByLabel('Dog', { exact: true }).selectOption({ label: 'Otto' });
   await page.getByRole('link', { name: 'Field' }).click();
   await page.getByRole('main').getByRole('link').first().click();
   const title = (await page.getByRole('heading', { level: 2 }).first().textContent()) ?? '';
@@ -148,12 +148,12 @@ test('a reload comes back to the second dog, and Today lists what is open of eve
   await expect(page.getByRole('button', { name: 'Enough for now' })).toBeVisible();
   await page.reload();
   await expect(page.getByRole('button', { name: 'Enough for now' })).toBeVisible();
-  await expect(page.getByLabel('Dog')).toHaveValue(/.+/);
+  await expect(page.getByLabel('Dog', { exact: true })).toHaveValue(/.+/);
   await page.getByRole('link', { name: 'Today' }).click();
-  await page.getByLabel('Dog').selectOption({ label: 'Quill' });
+  await page.getByLabel('Dog', { exact: true }).selectOption({ label: 'Quill' });
   await page.getByRole('link', { name: /^Go on with it: Otto/ }).click();
   await expect(page.getByRole('button', { name: 'Enough for now' })).toBeVisible();
-  await expect(page.getByLabel('Dog').locator('option:checked')).toHaveText('Otto');
+  await expect(page.getByLabel('Dog', { exact: true }).locator('option:checked')).toHaveText('Otto');
 });
 
 test('at midnight a lesson goes on', async ({ browser, baseURL }) => {

@@ -121,24 +121,3 @@ test('own names on the articles, laid otherwise than drawn, and a wrong one put 
   await articles.getByRole('button', { name: /article 7$/ }).click();
   await expect(last(page)).toContainText('miss: Picked another');
 });
-
-test('in a round help that was said for one dog is not said for the next', async ({ page }) => {
-  await page.goto('/sample/breakdown/sample-wait/dogs');
-  await page.getByLabel('Start for Juniper: time down').fill('2 s');
-  await page.getByRole('button', { name: 'Copy to Juniper' }).click();
-  await expect(page.getByRole('button', { name: 'Copy to Juniper' })).toHaveCount(0);
-  await page.goto('/sample/field/sample-wait/round');
-  const dogs = page.getByRole('toolbar', { name: 'Dogs of this round' });
-  const more = page.getByRole('region', { name: 'More of this rep' });
-  await dogs.getByRole('button', { name: /Quill/ }).click();
-  await page.getByRole('button', { name: 'Begin with Quill' }).click();
-  await more.getByRole('button', { name: /^Help, place/ }).click();
-  await more.getByRole('button', { name: 'lead', exact: true }).click();
-  await page.getByRole('button', { name: 'Clean', exact: true }).click();
-  await expect(last(page)).toContainText('helped (lead)');
-  await dogs.getByRole('button', { name: /Juniper/ }).click();
-  await page.getByRole('button', { name: 'Begin with Juniper' }).click();
-  await page.getByRole('button', { name: 'Clean', exact: true }).click();
-  await expect(last(page)).toContainText('clean');
-  await expect(last(page)).not.toContainText('helped');
-});

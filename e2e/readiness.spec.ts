@@ -151,7 +151,7 @@ test('two dogs in two classes stand side by side', async ({ page }) => {
 
 test('a trial of one’s own needs a class that is broken down, and says so', async ({ page }) => {
   await page.goto('/sample/today');
-  await page.getByLabel('Dog').selectOption({ label: 'Otto' });
+  await page.getByLabel('Dog', { exact: true }).selectOption({ label: 'Otto' });
   await page.getByRole('link', { name: 'Readiness' }).click();
   await expect(page.getByText('No trial ahead for Otto').first()).toBeVisible();
   await page.getByRole('button', { name: 'Note the trial' }).click();

@@ -82,9 +82,10 @@ test('no page reads a log but that of an open session, and a tap nothing but its
     const read = await readings();
     const bout = /"([0-9a-f-]{36})"/.exec(read.find(({ store }) => store === 'entries')?.asked ?? '')?.[1];
     expect(bout).toMatch(/^[0-9a-f]{8}-[0-9a-f-]{27}$/);
-    // Its own log, its own bout and the day of its outing: no rule book, no element, no other bout.
+    // Its own log, its own bout and the day of its outing, and what is kept of the bouts of the lesson: no
+    // rule book, no element, no other bout.
     const stores = [...new Set(read.map(({ store }) => store))].sort();
-    expect(stores.filter((store) => !['bouts', 'entries', 'outings'].includes(store))).toEqual([]);
+    expect(stores.filter((store) => !['bouts', 'entries', 'kept', 'outings'].includes(store))).toEqual([]);
     for (const { store, asked } of read)
       if (store !== 'outings') expect([store, asked]).toEqual([store, expect.stringContaining(bout ?? '')]);
     expect(read.filter(({ store }) => store === 'outings').map(({ asked }) => asked)).toHaveLength(1);

@@ -91,7 +91,7 @@ async function round(page: Page): Promise<void> {
 
 async function blind(page: Page): Promise<void> {
   await page.goto('/sample/today');
-  await page.getByLabel('Dog').selectOption({ label: 'Juniper' });
+  await page.getByLabel('Dog', { exact: true }).selectOption({ label: 'Juniper' });
   await page.getByRole('link', { name: 'Field', exact: true }).click();
   await page
     .getByRole('link', { name: /^Blind retrieve/ })

@@ -88,7 +88,7 @@ test('files', async ({ page }) => {
 
 test('start', async ({ page }) => {
   await page.goto('/own/start');
-  await page.getByLabel('Name').fill('Wren');
+  await page.getByRole('textbox', { name: 'Name' }).fill('Wren');
   await page.getByLabel('Distance to you now').fill('1 m');
   await page.getByLabel('Distance to you wanted').fill('15 m');
   await page.screenshot({ path: `${FOLDER}/start.png` });
@@ -112,7 +112,7 @@ test('score sheet and writing', async ({ page }) => {
 
 async function withOtto(page: Page): Promise<void> {
   await page.goto('/sample/today');
-  await page.getByLabel('Dog').selectOption({ label: 'Otto' });
+  await page.getByLabel('Dog', { exact: true }).selectOption({ label: 'Otto' });
 }
 
 test('prerequisites and the kennel', async ({ page }) => {

@@ -180,14 +180,23 @@ function useSearchKey(): boolean {
   const { isOpen, open } = useSearch();
   useEffect(() => {
     const listen = (event: KeyboardEvent): void => {
-      if (event.key !== '/' || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
       if (document.activeElement?.matches('input, textarea, select, [contenteditable]')) return;
+      const { isOpen: asked, question, ask } = useSearch.getState();
+      // The search is on its way: what is typed meanwhile is not lost, and is no key of the pad.
+      if (asked && event.key.length === 1 && !document.querySelector('[role=dialog]')) {
+        event.preventDefault();
+        event.stopImmediatePropagation();
+        ask(question + event.key);
+        return;
+      }
+      if (event.key !== '/') return;
       if (document.querySelector('[role=dialog]')) return;
       event.preventDefault();
       open();
     };
-    window.addEventListener('keydown', listen);
-    return () => window.removeEventListener('keydown', listen);
+    window.addEventListener('keydown', listen, true);
+    return () => window.removeEventListener('keydown', listen, true);
   }, [open]);
   return isOpen;
 }

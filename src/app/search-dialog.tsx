@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { methodsIn } from '@/core/breakdown';
 import { asId, type DogId } from '@/core/shared';
@@ -43,9 +43,8 @@ const PAGES: readonly Findable[] = (
 /** Every dog, element, exercise, method, note and page by its words. */
 export function SearchDialog({ context }: { readonly context: KennelContext }) {
   const { kennel, choose } = context;
-  const close = useSearch((state) => state.close);
+  const { close, question, ask } = useSearch();
   const navigate = useNavigate();
-  const [question, setQuestion] = useState('');
   const work = useLiveQuery(() => findableWork(kennel, METHODS_HERE), [kennel]);
   const notes = useLiveQuery(() => findableNotes(kennel), [kennel]);
   const find = useMemo(() => searcher([...PAGES, ...(work ?? []), ...(notes ?? [])]), [work, notes]);
@@ -70,7 +69,7 @@ export function SearchDialog({ context }: { readonly context: KennelContext }) {
           autoFocus
           autoComplete="off"
           maxLength={80}
-          onChange={(event) => setQuestion(event.target.value)}
+          onChange={(event) => ask(event.target.value)}
         />
       </form>
       <ul className="mt-3 divide-y divide-hair" aria-label={tell('search-dialog.found')}>

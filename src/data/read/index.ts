@@ -57,7 +57,15 @@ export {
   standsOf,
 } from './evidence';
 export { type Findable, findableNotes, findableWork } from './findable';
-export { isOuting, type Lesson, type LessonBout, lastLesson, lessonNow, openBouts } from './lesson';
+export {
+  isOuting,
+  keptOfBouts,
+  type Lesson,
+  type LessonBout,
+  lastLesson,
+  lessonNow,
+  openBouts,
+} from './lesson';
 export { keptSince, loadsOf, stillWork } from './loads';
 export { type GraphNode, prerequisiteGraph } from './prerequisites';
 export { inUse, type PutAway, putAwayOf } from './put-away';

@@ -1,4 +1,4 @@
-import { addDays, type Day } from '@/core/shared';
+import { addDays, type BoutId, type Day } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import type { Dog, ElementRecord, Outing } from '@/data/records';
 import type { KeptEvidence } from '@/data/records/kept-evidence';
@@ -6,13 +6,12 @@ import { type DatedBout, isRecent, isRunning, withDays } from './bouts';
 import { addressOf, trainableIn } from './whole';
 import { workOf } from './work';
 
-/** One bout of a lesson: whose it is, on what, and what it comes to so far. */
+/** One bout of a lesson: whose it is, and on what. */
 export type LessonBout = {
   readonly bout: DatedBout;
   readonly dog: Dog;
   /** An element, or an exercise that is run whole. */
   readonly element: ElementRecord;
-  readonly kept: KeptEvidence | null;
   readonly running: boolean;
 };
 /** A lesson is one outing: its bouts in the order in which they began. */
@@ -52,7 +51,7 @@ async function lessonOf(kennel: Kennel, outing: Outing, today: Day): Promise<Les
     stored.sort((a, b) => a.startedAt - b.startedAt || (a.id < b.id ? -1 : 1)),
   );
   const dogs = [...new Set(bouts.map((bout) => bout.dogId))];
-  // With every rep this is read again: rule books and all that, only where an exercise is run whole.
+  // Rule books and all that, only where an exercise is run whole.
   const whole = new Set(bouts.flatMap((bout) => (bout.on.kind === 'exercise' ? [bout.dogId] : [])));
   const works = new Map(
     await Promise.all([...whole].map(async (id) => [id, await workOf(kennel, id)] as const)),
@@ -63,14 +62,13 @@ async function lessonOf(kennel: Kennel, outing: Outing, today: Day): Promise<Les
   const records = new Map(
     (await database.of('dogs').bulkGet(dogs)).flatMap((dog) => (dog ? [[dog.id, dog] as const] : [])),
   );
-  const kept = await database.kept.bulkGet(bouts.map((bout) => bout.id));
   return {
     outing,
-    bouts: bouts.flatMap((bout, i): LessonBout[] => {
+    bouts: bouts.flatMap((bout): LessonBout[] => {
       const [dog, work] = [records.get(bout.dogId), works.get(bout.dogId)];
       const element = byId.get(addressOf(bout)) ?? (work && trainableIn(work, addressOf(bout)));
       if (!dog || !element) return [];
-      return [{ bout, dog, element, kept: kept[i] ?? null, running: isRunning(bout, today, kennel.now()) }];
+      return [{ bout, dog, element, running: isRunning(bout, today, kennel.now()) }];
     }),
   };
 }
@@ -84,3 +82,12 @@ export async function openBouts(kennel: Kennel, today: Day): Promise<LessonBout[
 /** Whether a lesson is under way: somebody has not ended it yet. */
 export const isOuting = async (kennel: Kennel, today: Day): Promise<boolean> =>
   (await openBouts(kennel, today)).length > 0;
+
+/** What these bouts come to so far, by their ids: all that a rep of a lesson changes. */
+export async function keptOfBouts(
+  kennel: Kennel,
+  ids: readonly BoutId[],
+): Promise<ReadonlyMap<BoutId, KeptEvidence>> {
+  const found = await kennel.database.kept.bulkGet([...ids]);
+  return new Map(found.flatMap((one) => (one ? [[one.id, one] as const] : [])));
+}

@@ -8,12 +8,13 @@ import type { DogWork } from './work';
 const WHOLE = 'run-';
 export const wholeId = (breakdown: BreakdownId): ElementId => asId<ElementId>(`${WHOLE}${breakdown}`);
 
-/** Only an exercise that is run whole asks nothing of its own: every stored element has an axis. */
-export const isWhole = (element: Pick<ElementRecord, 'axes'>): boolean => element.axes.length === 0;
+/** An exercise that is run whole asks nothing of its own, and is called so. */
+export const isWhole = ({ id, axes }: Pick<ElementRecord, 'id' | 'axes'>): boolean =>
+  axes.length === 0 && breakdownIn(id) !== null;
 
 /** What a bout of this is on. */
 export const boutOn = ({ id, axes }: Pick<ElementRecord, 'id' | 'axes'>): Bout['on'] =>
-  isWhole({ axes })
+  isWhole({ id, axes })
     ? { kind: 'exercise', breakdown: asId<BreakdownId>(id.slice(WHOLE.length)) }
     : { kind: 'element', element: id };
 

@@ -24,12 +24,12 @@ export function ClassPage() {
 function NoBook() {
   const { kennel } = useKennelWithDog();
   return (
-    <Notice tone="alert">
-      {tell('class-page.there-is-no-such-rule-book')}{' '}
-      <Link className="underline" to={`/${kennel.name}/rule-books`}>
+    <>
+      <PageHead title={tell('class-page.there-is-no-such-rule-book')} />
+      <Link className={buttonClass('signal', 'big')} to={`/${kennel.name}/rule-books`}>
         {tell('class-page.to-the-rule-books')}
       </Link>
-    </Notice>
+    </>
   );
 }
 

@@ -11,7 +11,7 @@ import {
 import { RULE_WORDS, type RuleKind } from '@/core/coaching';
 import { cautionsFor } from '@/core/planning';
 import { useKennelWithDog } from '@/data/live';
-import { buttonClass, CautionNote, Notice, PageHead, Sheet } from '@/ui';
+import { buttonClass, CautionNote, PageHead, Sheet } from '@/ui';
 import { regionNow, withOwnPoint, wordsOf } from '@/words';
 import { tell } from './words';
 
@@ -26,7 +26,15 @@ export function MethodPage() {
   const { method: id } = useParams();
   const { kennel, dog, today } = useKennelWithDog();
   const method = METHODS_HERE.find((candidate) => candidate.id === id);
-  if (!method) return <Notice tone="alert">{tell('method-page.there-is-no-such-method')}</Notice>;
+  if (!method)
+    return (
+      <>
+        <PageHead title={tell('method-page.there-is-no-such-method')} />
+        <Link className={buttonClass('signal', 'big')} to={`/${kennel.name}/breakdown/methods`}>
+          {tell('method-page.all-methods')}
+        </Link>
+      </>
+    );
   const work = [...new Set(method.elements.flatMap((element) => element.work))];
   const axes = method.elements.flatMap((element) => element.axes.map(({ axis }) => axis));
   const cautions = cautionsFor({

@@ -4,7 +4,7 @@ import { buildLadder, type Criteria, type Ladder, type Place, standingOn } from 
 import { type Assessed, chanceInWords } from '@/core/evidence';
 import { type DogState, type KennelContext, useDog, useKennel } from '@/data/live';
 import { type ElementRecord, elementQuestion } from '@/data/read';
-import { buttonClass, type Latest, Notice, newestOf, PageHead, useLatest } from '@/ui';
+import { buttonClass, type Latest, newestOf, PageHead, useLatest } from '@/ui';
 import { wordsOf } from '@/words';
 import { ask, type Weighed } from '@/workers/client';
 import { tell } from './words';
@@ -60,7 +60,15 @@ export function ElementRoom() {
   const element = state?.work.elements.find((candidate) => candidate.id === id);
   const latest = useWeighed(state, element);
   if (!state) return <p className="text-lg">{tell('element-room.reading-the-log')}</p>;
-  if (!element) return <Notice tone="alert">{tell('element-room.there-is-no-such-element-for-this')}</Notice>;
+  if (!element)
+    return (
+      <>
+        <PageHead title={tell('element-room.there-is-no-such-element-for-this')} />
+        <Link className={buttonClass('signal', 'big')} to={`/${kennel}/breakdown`}>
+          {tell('element-room.to-the-breakdown')}
+        </Link>
+      </>
+    );
   const weighed = newestOf(latest)?.[0];
   const found = weighed?.id === element.id && weighed.found.ok ? weighed.found.value : null;
   const ladder = buildLadder(element);

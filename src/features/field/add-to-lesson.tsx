@@ -52,10 +52,10 @@ export function AddToLesson({ lesson, current, onClose }: Props) {
     <Dialog open onClose={onClose} title={tell('add-to-lesson.what-comes-next')}>
       <div className="grid gap-4">
         {others.length > 0 && (
-          <div className="grid gap-2">
-            <h3 className="font-semibold">{tell('add-to-lesson.the-same-with')}</h3>
+          <fieldset className="grid gap-2">
+            <legend className="mb-1 font-semibold">{tell('add-to-lesson.the-same-with')}</legend>
             {others.map(({ other, element }) => pick(element.id, other.name))}
-          </div>
+          </fieldset>
         )}
         {dogs.length > 1 && (
           <fieldset className="flex flex-wrap gap-2" aria-label={tell('add-to-lesson.dog')}>

@@ -16,7 +16,7 @@ import {
   workOf,
 } from '@/data/read';
 import { debriefBout, endOuting, record } from '@/data/write';
-import { Button, buttonClass, Notice, RepMarks, Sheet, TextField } from '@/ui';
+import { Button, buttonClass, Notice, PageHead, RepMarks, Sheet, TextField } from '@/ui';
 import { type Choice, choicesOf, clocksOf, endOf, type FaultSeen } from './end-view';
 import { tell } from './later-words';
 import { padView } from './pad-view';
@@ -47,12 +47,12 @@ export function EndPage() {
   if (found === undefined) return <p className="text-lg">{tell('end-page.reading-the-log')}</p>;
   if (found === null)
     return (
-      <Notice>
-        {tell('end-page.no-lesson-today')}{' '}
-        <Link className="underline" to={`/${kennel.name}/field`}>
+      <>
+        <PageHead title={tell('end-page.no-lesson-today')} />
+        <Link className={buttonClass('signal', 'big')} to={`/${kennel.name}/field`}>
           {tell('end-page.choose-what-to-train')}
         </Link>
-      </Notice>
+      </>
     );
   const just = found.bouts.find((one) => one.bout.id === of);
   // The end was taken back: the pad goes on.

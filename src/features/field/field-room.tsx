@@ -57,9 +57,12 @@ export function FieldRoom() {
             <div className="mb-2 flex flex-wrap items-baseline justify-between gap-x-4">
               <h2 className="text-lg font-bold">{group.title}</h2>
               {group.whole && (
-                <Link className={buttonClass('quiet')} to={group.whole}>
+                <Link
+                  className={buttonClass('quiet')}
+                  to={group.whole}
+                  aria-label={`${tell('field-room.run-the-whole', { running: running.has(group.whole) })}: ${group.title}`}
+                >
                   {tell('field-room.run-the-whole', { running: running.has(group.whole) })}
-                  <span className="sr-only">: {group.title}</span>
                 </Link>
               )}
             </div>

@@ -55,7 +55,15 @@ export function LogPage() {
     [kennel, element?.id],
   );
   if (!work || !bouts) return <p className="text-lg">{tell('log-page.reading-the-log')}</p>;
-  if (!element) return <Notice tone="alert">{tell('log-page.there-is-no-such-element-for-this')}</Notice>;
+  if (!element)
+    return (
+      <>
+        <PageHead title={tell('log-page.there-is-no-such-element-for-this')} />
+        <Link className={buttonClass('signal', 'big')} to={`/${kennel.name}/field`}>
+          {tell('log-page.choose-in-the-field')}
+        </Link>
+      </>
+    );
   const faults = namedFaults(element, work);
   return (
     <>

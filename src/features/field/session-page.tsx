@@ -18,7 +18,7 @@ import {
   trainableIn,
   workOf,
 } from '@/data/read';
-import { Notice } from '@/ui';
+import { buttonClass, PageHead } from '@/ui';
 import { BeforeCard } from './before-card';
 import { Pad } from './pad';
 import { usePad } from './pad-store';
@@ -64,12 +64,14 @@ export function SessionPage() {
 function NoElement() {
   const { kennel } = useKennelWithDog();
   return (
-    <Notice tone="alert">
-      {tell('session-page.there-is-no-such-element')}{' '}
-      <Link className="underline" to={`/${kennel.name}/field`}>
+    <>
+      <PageHead title={tell('session-page.nothing-here')}>
+        {tell('session-page.there-is-no-such-element')}
+      </PageHead>
+      <Link className={buttonClass('signal', 'big')} to={`/${kennel.name}/field`}>
         {tell('session-page.choose-in-the-field')}
       </Link>
-    </Notice>
+    </>
   );
 }
 

@@ -3,8 +3,18 @@ import { Plus } from 'lucide-react';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { buildLadder, placeOn } from '@/core/breakdown';
+import type { BoutId } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
-import { addressOf, type DatedBout, isWhole, type Lesson, type LessonBout, lessonNow } from '@/data/read';
+import {
+  addressOf,
+  type DatedBout,
+  isWhole,
+  type KeptEvidence,
+  keptOfBouts,
+  type Lesson,
+  type LessonBout,
+  lessonNow,
+} from '@/data/read';
 import { record } from '@/data/write';
 import { Button } from '@/ui';
 import { useLesson } from './lesson-store';
@@ -26,7 +36,10 @@ type Props = {
  */
 export function SwitchBar({ current, bout }: Props) {
   const { kennel, dog, today, done } = useKennelWithDog();
+  // Apart: a rep changes what its bout comes to, and neither bouts nor dogs.
   const lesson = useLiveQuery(() => lessonNow(kennel, today), [kennel, today]);
+  const ids = lesson?.bouts.map((one) => one.bout.id) ?? NO_BOUTS;
+  const kept = useLiveQuery(() => keptOfBouts(kennel, ids), [kennel, ids.join(' ')]);
   const [adding, setAdding] = useState(false);
   if (!lesson) return null;
   const several = lesson.bouts.some((one) => one.dog.id !== dog.id);
@@ -36,7 +49,12 @@ export function SwitchBar({ current, bout }: Props) {
         <ul className="flex min-w-0 flex-1 gap-1.5 overflow-x-auto">
           {lesson.bouts.map((one) => (
             <li key={one.bout.id} className="shrink-0">
-              <Chip one={one} current={addressOf(one.bout) === current} named={several} />
+              <Chip
+                one={one}
+                kept={kept?.get(one.bout.id) ?? null}
+                current={addressOf(one.bout) === current}
+                named={several}
+              />
             </li>
           ))}
         </ul>
@@ -73,12 +91,16 @@ export function SwitchBar({ current, bout }: Props) {
   );
 }
 
+const NO_BOUTS: readonly BoutId[] = [];
+
 function Chip({
   one,
+  kept,
   current,
   named,
 }: {
   readonly one: LessonBout;
+  readonly kept: KeptEvidence | null;
   readonly current: boolean;
   readonly named: boolean;
 }) {
@@ -97,19 +119,15 @@ function Chip({
       <span className="truncate font-bold">{named ? one.dog.name : one.element.title}</span>
       <span className="flex gap-2 text-sm">
         {named && <span className="truncate">{one.element.title}</span>}
-        <span className="shrink-0">{placeInShort(one)}</span>
-        {one.running && one.kept ? (
-          <Seconds since={one.kept.last} />
-        ) : (
-          <span>{tell('switch-bar.ended')}</span>
-        )}
+        <span className="shrink-0">{placeInShort(one, kept)}</span>
+        {one.running && kept ? <Seconds since={kept.last} /> : <span>{tell('switch-bar.ended')}</span>}
       </span>
     </Link>
   );
 }
 
 /** "3 of 9", and for a whole run how many there were. */
-export function placeInShort({ element, kept, bout }: Pick<LessonBout, 'element' | 'kept' | 'bout'>): string {
+function placeInShort({ element, bout }: LessonBout, kept: KeptEvidence | null): string {
   if (isWhole(element)) return tell('switch-bar.runs', { n: kept?.reps ?? 0 });
   const ladder = buildLadder(element);
   return tell('switch-bar.step-of', {

@@ -21,7 +21,15 @@ export function ComparePage() {
   const [chosen, setChosen] = useState<string | null>(null);
   if (!records) return <p className="text-lg">{tell('compare-page.opening-the-rule-books')}</p>;
   const book = records.find((record) => record.id === id)?.book;
-  if (!book) return <Notice tone="alert">{tell('compare-page.there-is-no-such-rule-book-in-this')}</Notice>;
+  if (!book)
+    return (
+      <>
+        <PageHead title={tell('compare-page.there-is-no-such-rule-book-in-this')} />
+        <Link className={buttonClass('signal', 'big')} to={`/${kennel.name}/rule-books`}>
+          {tell('compare-page.to-the-rule-books')}
+        </Link>
+      </>
+    );
   // Another edition of the same class is what one wants to see first.
   const others = records.map((record) => record.book).filter((other) => other.id !== book.id);
   const other =

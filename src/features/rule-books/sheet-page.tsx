@@ -21,7 +21,15 @@ export function SheetPage() {
   const records = useLiveQuery(() => listRuleBooks(kennel), [kennel]);
   if (!records) return <p className="text-lg">{tell('sheet-page.opening-the-rule-book')}</p>;
   const book = records.find((record) => record.id === id)?.book;
-  if (!book) return <Notice tone="alert">{tell('sheet-page.there-is-no-such-rule-book-in-this')}</Notice>;
+  if (!book)
+    return (
+      <>
+        <PageHead title={tell('sheet-page.there-is-no-such-rule-book-in-this')} />
+        <Link className={buttonClass('signal', 'big')} to={`/${kennel.name}/rule-books`}>
+          {tell('sheet-page.to-the-rule-books')}
+        </Link>
+      </>
+    );
   return <OpenSheet book={book} />;
 }
 

@@ -1,0 +1,83 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './fixtures';
+
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+/** Words of a page that leads nowhere, or that could not be drawn. */
+const STUCK = /There is no such page|something went wrong|undefined|NaN|\[object/i;
+
+/** The kind of page that an address is: two elements are one kind. */
+const kindOf = (path: string): string =>
+  path
+    .replace(/\?.*|#.*/g, '')
+    .replace(/(field|breakdown)\/(?!end$|new$|class$|methods|prerequisites)[^/]+/, '$1/:one')
+    .replace(/methods\/[^/]+/, 'methods/:one')
+    .replace(/rule-books\/(?!write$)[^/]+/, 'rule-books/:one');
+
+/** Follows every link, one page of each kind, and goes to some addresses besides; each has a way on. */
+async function walk(page: Page, from: string, extra: readonly string[]): Promise<string[]> {
+  const seen = new Set<string>();
+  const queue = [...extra, from];
+  for (let path = queue.shift(); path !== undefined; path = queue.shift()) {
+    const kind = kindOf(path);
+    if (seen.has(kind) && !extra.includes(path)) continue;
+    if (!extra.includes(path)) seen.add(kind);
+    await page.goto(path);
+    await expect(page.getByRole('main').getByText(/^(Reading|Opening) /)).toHaveCount(0, { timeout: 20_000 });
+    await expect(page.getByRole('main').getByRole('heading').first(), path).toBeVisible();
+    const main = page.getByRole('main');
+    expect(await main.innerText(), path).not.toMatch(STUCK);
+    const ways = await main.locator('a[href], button:not([disabled]), input, select, summary').count();
+    expect(ways, `${path} has a way on`).toBeGreaterThan(0);
+    const own = path.split('/')[1];
+    const links = await page
+      .locator('a[href]')
+      .evaluateAll((all) => all.map((a) => a.getAttribute('href') ?? ''));
+    for (const href of links) {
+      const next = new URL(href, page.url());
+      if (next.pathname.startsWith(`/${own}/`)) queue.push(next.pathname + next.search);
+    }
+  }
+  return [...seen].sort();
+}
+
+test('an empty kennel', async ({ page }) => {
+  const seen = await walk(page, '/own/today', [
+    '/own/field',
+    '/own/readiness',
+    '/own/kennel',
+    '/own/field/nothing',
+  ]);
+  expect(seen.length).toBeGreaterThan(4);
+});
+
+test('a kennel of one dog with one element', async ({ page }) => {
+  test.setTimeout(120_000);
+  await page.goto('/own/start');
+  await page.getByRole('textbox', { name: 'Name' }).tap();
+  await page.keyboard.type('Wren');
+  await page.getByLabel('Or by another method').selectOption({ index: 4 });
+  const fields = page.getByRole('textbox', { name: / (now|wanted)$/ });
+  const asked = await fields.count();
+  for (let i = 0; i < asked; i++) {
+    await fields.nth(i).tap();
+    await page.keyboard.type(i === 0 && asked > 1 ? '2' : '20');
+  }
+  await page.getByRole('button', { name: 'Make the ladder' }).tap();
+  await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
+  const seen = await walk(page, '/own/today', [
+    '/own/field/end',
+    '/own/field/nothing',
+    '/own/breakdown/nothing',
+  ]);
+  expect(seen).toContain('/own/breakdown/:one/evidence');
+  expect(seen.length).toBeGreaterThan(15);
+});
+
+test('the sample kennel', async ({ page }) => {
+  test.setTimeout(180_000);
+  const seen = await walk(page, '/sample/today', ['/sample/field/end', '/sample/breakdown/class']);
+  expect(seen).toContain('/sample/field/:one/log');
+  expect(seen).toContain('/sample/rule-books/:one/compare');
+  expect(seen.length).toBeGreaterThan(20);
+});

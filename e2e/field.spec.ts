@@ -92,11 +92,17 @@ test('one thumb: a set from memory, more about a rep, body signs, what was not l
     'true',
   );
   await page.getByRole('button', { name: 'behind' }).click();
-  await page.getByRole('button', { name: 'warm-up' }).click();
-  await expect(page.getByRole('button', { name: 'warm-up' })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'warm-up', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'warm-up', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
   await expect(advice(page)).toContainText('0 clean in a row here');
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(page.getByRole('button', { name: 'warm-up' })).toHaveAttribute('aria-pressed', 'false');
+  await expect(page.getByRole('button', { name: 'warm-up', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'false',
+  );
   await expect(advice(page)).toContainText('1 clean in a row here');
 
   await page.getByRole('button', { name: 'Goes nobody tallied' }).click();

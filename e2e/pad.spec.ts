@@ -305,7 +305,7 @@ test('the end teaches: the line written there leads the next card and Today, and
   await expect(card.getByText('Kept: it is the first thing on the next card.')).toBeVisible();
   await page.reload();
   await expect(card.getByLabel('One line for next time')).toHaveValue('Lower hand, and wait for the eyes');
-  await card.getByRole('link', { name: 'On to the next' }).click();
+  await page.getByRole('link', { name: 'On to the next' }).click();
   // Before all that is worked out, whether this element is suggested again or not.
   await expect(page.getByRole('region', { name: 'Written last time' })).toHaveText(
     'You wrote of Give: Lower hand, and wait for the eyes',

@@ -62,31 +62,54 @@ async function articles(page: Page): Promise<void> {
   await expect(page.getByText('12 numbered articles.')).toHaveCount(0);
 }
 
-async function round(page: Page): Promise<void> {
-  await page.goto('/sample/breakdown/sample-wait/dogs');
-  for (const dog of ['Juniper', 'Otto']) {
-    await page.getByLabel(`Start for ${dog}: time down`).fill('2 s');
-    await page.getByRole('button', { name: `Copy to ${dog}` }).click();
-    await expect(page.getByRole('button', { name: `Copy to ${dog}` })).toHaveCount(0);
+/** Three elements and two dogs in one lesson, on the pad of the last. */
+async function lesson(page: Page): Promise<void> {
+  await begin(page, 'sample-present');
+  await padKey(page, 'c');
+  await expect(page.getByText(/^1 rep/).first()).toBeAttached();
+  const add = async (dog: string, name: RegExp): Promise<void> => {
+    await page.getByRole('button', { name: 'Add to the lesson' }).click();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByRole('group', { name: 'Dog' }).getByRole('button', { name: dog }).click();
+    await dialog.getByRole('button', { name }).first().click();
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await expect(page.getByRole('button', { name: 'Enough for now' }).first()).toBeVisible();
+  };
+  await add('Quill', /^Give/);
+  for (let i = 1; i <= 3; i++) {
+    await padKey(page, 'c');
+    await expect(page.getByText(new RegExp(`^${i} reps?, `)).first()).toBeAttached();
   }
-  await page.goto('/sample/field/sample-wait/round');
-  for (const [dog, keys] of [
-    ['Juniper', 'ccccc'],
-    ['Otto', 'mm'],
-  ] as const) {
-    await page
-      .getByRole('toolbar')
-      .getByRole('button', { name: new RegExp(dog) })
-      .click();
-    await page.getByRole('button', { name: `Begin with ${dog}` }).click();
-    await expect(page.getByRole('button', { name: 'Cue', exact: true })).toBeVisible();
-    for (const [i, key] of [...keys].entries()) {
-      await padKey(page, key);
-      await expect(page.getByText(new RegExp(`^${i + 1} reps?, `)).first()).toBeAttached();
-    }
-  }
-  await page.getByRole('button', { name: 'End the round' }).click();
-  await expect(page.getByText(/Goes on to step/).first()).toBeVisible();
+  await add('Juniper', /^Memory retrieve/);
+  await page.getByRole('button', { name: 'Full drive' }).click();
+  await expect(page.getByText(/^1 rep, /).first()).toBeAttached();
+}
+
+async function lessonEnd(page: Page): Promise<void> {
+  await lesson(page);
+  await page.getByRole('button', { name: 'Enough for now' }).filter({ visible: true }).click();
+  await page.getByRole('button', { name: 'End the lesson' }).click();
+  await expect(page.getByRole('link', { name: /^Go on with/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Put this line away' }).click();
+  await page.evaluate(() => scrollTo(0, 0));
+}
+
+async function whole(page: Page): Promise<void> {
+  await page.goto('/sample/field');
+  await page.getByRole('link', { name: 'Run the whole: Send-away to the square' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('button', { name: 'Start the run' }).click();
+  await page.waitForTimeout(1200);
+  await page.getByRole('button', { name: /^Set up at heel: done/ }).click();
+  await page.waitForTimeout(900);
+}
+
+async function search(page: Page): Promise<void> {
+  await page.goto('/sample/field');
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await page.getByRole('button', { name: 'Search' }).click();
+  await page.getByLabel(/^A dog, an element/).fill('bumper');
+  await expect(page.getByRole('status').filter({ hasText: 'found' })).toBeVisible();
 }
 
 async function blind(page: Page): Promise<void> {
@@ -125,9 +148,12 @@ async function paper(page: Page): Promise<void> {
 const KINDS = [
   ['Cue transfer: a silent test', transfer],
   ['Articles in a circle', articles],
-  ['A round: who goes on', round],
+  ['A lesson: elements and dogs in turn', lesson],
+  ['The end of the lesson', lessonEnd],
+  ['Run whole, link by link', whole],
   ['A blind, refused', blind],
   ['A hold', hold],
+  ['Search, by any word for it', search],
   ['Typed in from paper', paper],
 ] as const;
 

@@ -17,13 +17,16 @@ const kindOf = (path: string): string =>
 /** Follows every link, one page of each kind, and goes to some addresses besides; each has a way on. */
 async function walk(page: Page, from: string, extra: readonly string[]): Promise<string[]> {
   const seen = new Set<string>();
+  const gone = new Set<string>();
   const queue = [...extra, from];
   for (let path = queue.shift(); path !== undefined; path = queue.shift()) {
     const kind = kindOf(path);
-    if (seen.has(kind) && !extra.includes(path)) continue;
-    if (!extra.includes(path)) seen.add(kind);
+    const besides = extra.includes(path) && !gone.has(path);
+    if (seen.has(kind) && !besides) continue;
+    gone.add(path);
+    if (!besides) seen.add(kind);
     await page.goto(path);
-    await expect(page.getByRole('main').getByText(/^(Reading|Opening) /)).toHaveCount(0, { timeout: 20_000 });
+    await expect(page.getByRole('main').getByText(/^(Reading|Opening) .*…$/), path).toHaveCount(0);
     await expect(page.getByRole('main').getByRole('heading').first(), path).toBeVisible();
     const main = page.getByRole('main');
     expect(await main.innerText(), path).not.toMatch(STUCK);
@@ -31,7 +34,7 @@ async function walk(page: Page, from: string, extra: readonly string[]): Promise
     expect(ways, `${path} has a way on`).toBeGreaterThan(0);
     const own = path.split('/')[1];
     const links = await page
-      .locator('a[href]')
+      .locator('a[href]:not([href^="#"])')
       .evaluateAll((all) => all.map((a) => a.getAttribute('href') ?? ''));
     for (const href of links) {
       const next = new URL(href, page.url());
@@ -48,7 +51,7 @@ test('an empty kennel', async ({ page }) => {
     '/own/kennel',
     '/own/field/nothing',
   ]);
-  expect(seen.length).toBeGreaterThan(4);
+  expect(seen).toEqual(['/own/files', '/own/rule-books', '/own/rule-books/write', '/own/start']);
 });
 
 test('a kennel of one dog with one element', async ({ page }) => {

@@ -30,7 +30,7 @@ const PAGES: readonly Findable[] = (
     ['words', tell('search-dialog.page-words'), 'glossary settings region'],
   ] as const
 ).map(([to, title, text]) => ({
-  kind: 'outing',
+  kind: 'page',
   id: `page ${to}`,
   title,
   dog: '',
@@ -46,7 +46,7 @@ export function SearchDialog({ context }: { readonly context: KennelContext }) {
   const { close, question, ask } = useSearch();
   const navigate = useNavigate();
   const work = useLiveQuery(() => findableWork(kennel, METHODS_HERE), [kennel]);
-  const notes = useLiveQuery(() => findableNotes(kennel), [kennel]);
+  const notes = useLiveQuery(async () => (await findableNotes(kennel)).map(calledByDay), [kennel]);
   const find = useMemo(() => searcher([...PAGES, ...(work ?? []), ...(notes ?? [])]), [work, notes]);
   const found = find(question);
   const go = (one: Findable): void => {
@@ -99,11 +99,18 @@ export function SearchDialog({ context }: { readonly context: KennelContext }) {
 
 function whatItIs({ id, kind, dog, day, text }: Findable): string {
   if (id.startsWith('page ')) return tell('search-dialog.a-page');
-  if (kind === 'note')
+  if (kind === 'note' || kind === 'outing')
     return tell('search-dialog.a-note', {
+      kind,
       dog,
       day: day === null ? '' : writeDay(day),
       text: text.slice(0, 120),
     });
   return tell('search-dialog.of-kind', { kind, dog, owned: dog !== '' });
 }
+
+/** An outing is called by its day, as the person writes it. */
+const calledByDay = (one: Findable): Findable =>
+  one.kind === 'outing' && one.day !== null
+    ? { ...one, title: tell('search-dialog.outing-of', { day: writeDay(one.day) }) }
+    : one;

@@ -2,7 +2,7 @@ import { type Entry, type Folded, foldLog, inOrder } from '@/core/log';
 import type { BoutId, Day, ElementId } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import type { Bout, Outing } from '@/data/records';
-import { breakdownIn } from './whole';
+import { addressOf, breakdownIn } from './whole';
 
 /** A bout with what its outing says of the day. */
 export type DatedBout = Bout & {
@@ -95,4 +95,15 @@ export type LoggedBout = {
 export async function logged(kennel: Kennel, bout: DatedBout): Promise<LoggedBout> {
   const entries = await boutLog(kennel, bout.id);
   return { bout, entries, folded: foldLog(bout.start, entries) };
+}
+
+/** The lines that were written for next time after these bouts, in their order, with what each was on. */
+export async function linesOf(
+  kennel: Kennel,
+  bouts: readonly BoutId[],
+): Promise<{ readonly bout: BoutId; readonly on: ElementId; readonly line: string }[]> {
+  const found = await kennel.database.of('bouts').bulkGet([...bouts]);
+  return found.flatMap((bout) =>
+    bout?.debrief?.next ? [{ bout: bout.id, on: addressOf(bout), line: bout.debrief.next }] : [],
+  );
 }

@@ -1,12 +1,13 @@
 import { type Method, methodText } from '@/core/breakdown';
 import type { Day } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
+import type { Bout } from '@/data/records';
 import { addressOf, exerciseTitle, wholeId } from './whole';
 import { activeElements, listDogs, workOf } from './work';
 
 /** One thing that can be found: what it is called, what else is said of it, and where it is in the kennel. */
 export type Findable = {
-  readonly kind: 'dog' | 'element' | 'exercise' | 'method' | 'outing' | 'note';
+  readonly kind: 'dog' | 'element' | 'exercise' | 'method' | 'outing' | 'note' | 'page';
   /** Unique among all. */
   readonly id: string;
   readonly title: string;
@@ -80,7 +81,10 @@ export async function findableWork(kennel: Kennel, methods: readonly Method[]): 
   return found;
 }
 
-/** What was written of outings and bouts: lines for next time, and notes. Bouts without a word are left out. */
+/**
+ * Outings, with what was done in them, and what was written of their bouts: lines for next time, and notes.
+ * An outing is called by its day, which whoever shows it writes; a bout without a word is left out.
+ */
 export async function findableNotes(kennel: Kennel): Promise<Findable[]> {
   const { database } = kennel;
   const [bouts, outings, dogs, elements] = await Promise.all([
@@ -93,7 +97,7 @@ export async function findableNotes(kennel: Kennel): Promise<Findable[]> {
   const names = new Map(dogs.map((one) => [one.id, one.name]));
   const titles = new Map(elements.map((one) => [one.id, one.title]));
   const kept = await database.kept.bulkGet(bouts.map((one) => one.id));
-  return bouts.flatMap((bout, i): Findable[] => {
+  const notes = bouts.flatMap((bout, i): Findable[] => {
     const lines = [bout.debrief?.what ?? '', bout.debrief?.next ?? '', ...(kept[i]?.notes ?? [])].filter(
       Boolean,
     );
@@ -112,4 +116,26 @@ export async function findableNotes(kennel: Kennel): Promise<Findable[]> {
       },
     ];
   });
+  const byOuting = new Map<string, Bout[]>();
+  for (const bout of bouts) byOuting.set(bout.outingId, [...(byOuting.get(bout.outingId) ?? []), bout]);
+  const all = outings.flatMap((outing): Findable[] => {
+    const [first, ...rest] = byOuting.get(outing.id) ?? [];
+    if (!first) return [];
+    const done = [first, ...rest].map((bout) => titles.get(addressOf(bout)) ?? '');
+    return [
+      {
+        kind: 'outing',
+        id: outing.id,
+        title: '',
+        dog: outing.dogs.flatMap((id) => names.get(id) ?? []).join(', '),
+        text: [...new Set(done), outing.helpers, outing.note, outing.weather?.words ?? '']
+          .filter(Boolean)
+          .join(' · '),
+        day: outing.day,
+        to: `field/${addressOf(first)}/log`,
+        dogId: null,
+      },
+    ];
+  });
+  return [...notes, ...all];
 }

@@ -27,6 +27,7 @@ export {
   type LoggedBout,
   lastBout,
   lastLines,
+  linesOf,
   logged,
 } from './bouts';
 export { cautionsOf } from './cautions';

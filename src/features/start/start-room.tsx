@@ -154,14 +154,7 @@ function Start({ known, method }: Props) {
                 )}
               </div>
             )}
-            <Button
-              type="submit"
-              look="signal"
-              size="big"
-              data-main
-              className="max-md:sticky max-md:bottom-[4.25rem] max-md:z-10"
-              disabled={formState.isSubmitting}
-            >
+            <Button type="submit" look="signal" size="big" disabled={formState.isSubmitting}>
               {what === 'name' || what === 'book'
                 ? tell('start-room.go-on')
                 : tell('start-room.make-the-ladder')}

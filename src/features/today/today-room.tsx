@@ -13,9 +13,11 @@ import {
   isRunning,
   lastBout,
   lastLines,
+  linesOf,
   namedFaults,
   openBouts,
   standingSigns,
+  trainableIn,
 } from '@/data/read';
 import { record, startBout } from '@/data/write';
 import {
@@ -141,17 +143,16 @@ export function TodayRoom() {
 function Written({ state }: { readonly state: DogState }) {
   const { kennel } = useKennelWithDog();
   const day = state.bouts.at(-1)?.day;
-  const elements = state.bouts.flatMap((bout) => (bout.day === day && bout.element ? [bout.element] : []));
-  const lines = useLiveQuery(() => lastLines(kennel, [...new Set(elements)]), [kennel, elements.join(' ')]);
-  if (!day || !lines || lines.size === 0) return null;
+  const last = state.bouts.flatMap((bout) => (bout.day === day ? [bout.id] : []));
+  const lines = useLiveQuery(() => linesOf(kennel, last), [kennel, last.join(' ')]);
+  if (!lines || lines.length === 0) return null;
   return (
     <section aria-label={tell('today-room.written-last-time')} className="grid gap-1">
-      {[...lines].map(([id, line]) => (
-        <p key={id} className="border-l-[6px] border-signal bg-sheet px-3 py-1.5 text-lg leading-snug">
+      {lines.map(({ bout, on, line }) => (
+        <p key={bout} className="border-l-[6px] border-signal bg-sheet px-3 py-1.5 text-lg leading-snug">
           <span className="font-semibold">
             {tell('today-room.you-wrote-of', {
-              title:
-                state.work.elements.find((one) => one.id === id)?.title ?? tell('today-room.a-session-2'),
+              title: trainableIn(state.work, on)?.title ?? tell('today-room.a-session-2'),
             })}{' '}
           </span>
           {line}

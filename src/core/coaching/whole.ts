@@ -6,7 +6,7 @@ import { type Advice, hold } from './events';
  * program's own figure, and said so: trades agree that the joined exercise teaches the dog to anticipate,
  * and on no number.
  */
-export const WHOLE_RUNS = 2;
+const WHOLE_RUNS = 2;
 
 /** A whole run as far as advice goes: the link at which it broke, from 0; null where it held. */
 export type WholeRun = { readonly brokeAt: number | null };

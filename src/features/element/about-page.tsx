@@ -176,11 +176,10 @@ function FormFields({ element, state }: Opened) {
       <SelectField
         label={tell('about-page.kind')}
         value={form.kind}
-        options={(Object.keys(FORM_WORDS) as (keyof typeof FORM_WORDS)[]).map((kind) => ({
-          value: kind,
-          words: FORM_WORDS[kind],
-          disabled: kind === 'chain' && !exercise && form.kind !== 'chain',
-        }))}
+        options={(Object.keys(FORM_WORDS) as (keyof typeof FORM_WORDS)[])
+          // Pieces are joined by running their exercise whole, which asks no criterion of its own.
+          .filter((kind) => kind !== 'chain' || form.kind === 'chain')
+          .map((kind) => ({ value: kind, words: FORM_WORDS[kind] }))}
         onChange={choose}
       />
       {form.kind === 'continuous' && (

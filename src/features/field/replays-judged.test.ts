@@ -254,3 +254,22 @@ describe('calls', () => {
     expect(new Play(recall()).calls('reward').clean().view.last?.paid).toMatchObject({ by: 'schedule' }));
   it('where it begins', () => expect(new Play(recall()).today).toBe(FIRST_DAY));
 });
+
+describe('“too slow” is said of answers only', () => {
+  it.each([
+    ['a height', fromMethod('props', 'height', { height: ['10 cm', '40 cm'] })],
+    ['a pull', fromMethod('harness', 'lean', { time: ['1 s', '10 s'] })],
+    ['seconds upright', fromMethod('upright', 'up', { time: ['1 s', '10 s'] })],
+  ])('never of %s, however long it took or was held', (_, element) => {
+    for (const seconds of [0.2, 1, 5, 60]) {
+      const one = new Play(element).answers(9).holds(seconds).clean();
+      const said = [one.view.lastInWords, one.view.proposal?.words, one.says].join(' ');
+      expect(said).not.toMatch(/too slow/i);
+    }
+  });
+
+  it('and is said of a release that came late', () => {
+    const one = new Play(fromMethod('toy-game', 'release', { time: ['3 s', '1 s'] })).answers(6).clean();
+    expect(`${one.view.lastInWords} ${one.view.proposal?.words}`).toMatch(/slow/i);
+  });
+});

@@ -44,9 +44,9 @@ export function SwitchBar({ current, bout }: Props) {
   if (!lesson) return null;
   const several = lesson.bouts.some((one) => one.dog.id !== dog.id);
   return (
-    <section aria-label={tell('switch-bar.this-lesson')} className="-mt-3 mb-3">
+    <section aria-label={tell('switch-bar.this-lesson')} className="-mt-3 mb-3 mx-auto max-w-5xl lg:mt-0">
       <nav className="flex gap-1.5" aria-label={tell('switch-bar.elements-and-dogs')}>
-        <ul className="flex min-w-0 flex-1 gap-1.5 overflow-x-auto">
+        <ul className="flex min-w-0 flex-1 gap-1.5 overflow-x-auto lg:flex-initial">
           {lesson.bouts.map((one) => (
             <li key={one.bout.id} className="shrink-0">
               <Chip

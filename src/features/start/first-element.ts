@@ -40,7 +40,7 @@ export const FIRST_CHOICES: readonly FirstChoice[] = METHODS_HERE.flatMap((metho
 export const USUAL_FIRST = ['positions-at-a-distance', 'memory-retrieve', 'formal-hold'] as const;
 
 /** Ways to begin that are no method. */
-export const OTHER_WAYS = ['own', 'book', 'name'] as const;
+const OTHER_WAYS = ['own', 'book', 'name'] as const;
 export type Way = (typeof OTHER_WAYS)[number];
 
 /** Criteria that somebody can begin an own element with: one number now, one wanted. */

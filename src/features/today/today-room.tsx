@@ -261,21 +261,21 @@ function Ask() {
     </Button>
   );
   return (
-    <section aria-label={tell('today-room.what-have-you-got')} className="grid gap-2">
+    <section aria-label={tell('today-room.what-have-you-got')} className="flex flex-wrap gap-x-6 gap-y-2">
       <fieldset className="flex flex-wrap items-center gap-1.5" aria-label={tell('today-room.minutes')}>
-        <span className="w-16 font-semibold">{tell('today-room.minutes')}</span>
+        <span className="w-16 font-semibold md:w-auto">{tell('today-room.minutes')}</span>
         {MINUTES.map((one) =>
           chip(writeNumber(one), minutes === one, () => say({ minutes: minutes === one ? null : one })),
         )}
       </fieldset>
       <fieldset className="flex flex-wrap items-center gap-1.5" aria-label={tell('today-room.where')}>
-        <span className="w-16 font-semibold">{tell('today-room.where')}</span>
+        <span className="w-16 font-semibold md:w-auto">{tell('today-room.where')}</span>
         {chip(tell('today-room.usual-place'), place === 'usual', () => say({ place: 'usual' }))}
         {chip(tell('today-room.strange-place'), place === 'strange', () => say({ place: 'strange' }))}
       </fieldset>
       {dogs.length > 1 && (
         <fieldset className="flex flex-wrap items-center gap-1.5" aria-label={tell('today-room.which-dog')}>
-          <span className="w-16 font-semibold">{tell('today-room.dog')}</span>
+          <span className="w-16 font-semibold md:w-auto">{tell('today-room.dog')}</span>
           {dogs.map((one) => chip(one.name, one.id === dog.id, () => choose(one.id)))}
         </fieldset>
       )}

@@ -1,10 +1,18 @@
+import { testAxis } from '@/core/breakdown/axis.test-helper';
 import { asEvidence, type EvidenceRep, foldLog } from '@/core/log';
 import { asId, type DeviceId, type DogId, type ElementId, must } from '@/core/shared';
 import { readTables } from './database';
 import { type Kennel, openKennel } from './kennel';
 import { evidenceByElement, keptOfDog } from './read';
 import { boutLog, boutsOn } from './read/bouts';
-import { type Changed, type Tables, UNKNOWN_DOG } from './records';
+import {
+  type Changed,
+  type ElementRecord,
+  type New,
+  PLAIN_ELEMENT,
+  type Tables,
+  UNKNOWN_DOG,
+} from './records';
 
 /** A version vector for rows that a test makes by itself. */
 export const CHANGED: Changed = { at: 0, by: asId<DeviceId>('test'), seen: { test: 1 } };
@@ -47,3 +55,13 @@ export async function evidenceStored(kennel: Kennel, dog: DogId) {
 export function exportTables({ database }: Kennel): Promise<Tables> {
   return database.transaction('r', database.tables, () => readTables(database));
 }
+
+/** An element of the dog with one axis of distance, under its own id as its name. */
+export const testElement = (id: string, change: Partial<ElementRecord> = {}): New<ElementRecord> => ({
+  ...PLAIN_ELEMENT,
+  id: asId<ElementId>(id),
+  dogId: DOG,
+  title: id,
+  axes: [testAxis()],
+  ...change,
+});

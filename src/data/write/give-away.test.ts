@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { testAxis } from '@/core/breakdown/axis.test-helper';
 import { asId, type Day, type DogId, type ElementId, must, type SignalId } from '@/core/shared';
 import { readKennelFile } from '@/data/files';
 import { writeKennelFile } from '@/data/files/files.test-helper';
-import { CHANGED, DOG, exportTables, kennelWithDog } from '@/data/kennel.test-helper';
+import { CHANGED, DOG, exportTables, kennelWithDog, testElement } from '@/data/kennel.test-helper';
 import {
   allTrialsOf,
   cuesOf,
@@ -14,7 +13,7 @@ import {
   trialsOf,
   workOf,
 } from '@/data/read';
-import { type ElementRecord, type New, PLAIN_ELEMENT, UNKNOWN_DOG } from '@/data/records';
+import { type ElementRecord, type New, UNKNOWN_DOG } from '@/data/records';
 import { makeSampleKennel } from '@/demo/sample-kennel';
 import {
   addDog,
@@ -38,14 +37,6 @@ import {
   withdrawTrial,
 } from '.';
 
-const element = (id: string, change: Partial<ElementRecord> = {}): New<ElementRecord> => ({
-  ...PLAIN_ELEMENT,
-  id: asId<ElementId>(id),
-  dogId: DOG,
-  title: id,
-  axes: [testAxis()],
-  ...change,
-});
 const OTHER = asId<DogId>('other');
 
 async function begin() {
@@ -54,8 +45,11 @@ async function begin() {
     .of('dogs')
     .add({ ...UNKNOWN_DOG, id: OTHER, name: 'Abel', order: 1, changed: CHANGED });
   const [out, back] = [
-    element('out'),
-    element('back', { needs: [{ element: asId<ElementId>('out'), at: {} }], wait: asId<ElementId>('out') }),
+    testElement('out'),
+    testElement('back', {
+      needs: [{ element: asId<ElementId>('out'), at: {} }],
+      wait: asId<ElementId>('out'),
+    }),
   ];
   const made = must(
     await makeExercise(kennel, {
@@ -87,7 +81,7 @@ describe('a whole exercise for another dog', () => {
     const { kennel, made } = await begin();
     await kennel.database
       .of('elements')
-      .add({ ...element('mine'), title: 'Out', dogId: OTHER, changed: CHANGED });
+      .add({ ...testElement('mine'), title: 'Out', dogId: OTHER, changed: CHANGED });
     expect(must(await copyExercises(kennel, [made.id, made.id], OTHER)).made).toHaveLength(1);
     const { elements, breakdowns } = await workOf(kennel, OTHER);
     expect(elements.map((one) => one.title).sort()).toEqual(['Out', 'back']);
@@ -98,7 +92,7 @@ describe('a whole exercise for another dog', () => {
 
   it('a class is broken down in one go, all of it or nothing', async () => {
     const { kennel, sound } = await begin();
-    const shared = element('shared');
+    const shared = testElement('shared');
     const plan = (title: string, link: New<ElementRecord> | ElementId) => ({
       dogId: DOG,
       source: { title, goal: '' },
@@ -107,7 +101,7 @@ describe('a whole exercise for another dog', () => {
     must(await makeExercises(kennel, [plan('A', shared), plan('B', shared.id)]));
     const { breakdowns } = await workOf(kennel, DOG);
     expect(breakdowns.map((one) => one.own?.title).sort()).toEqual(['A', 'B', 'Send']);
-    const bad = [plan('C', element('c')), { ...plan('D', shared.id), links: [] }];
+    const bad = [plan('C', testElement('c')), { ...plan('D', shared.id), links: [] }];
     expect(await makeExercises(kennel, bad)).toMatchObject({ ok: false, code: 'empty' });
     expect((await workOf(kennel, DOG)).breakdowns).toHaveLength(3);
     await sound();
@@ -138,7 +132,7 @@ describe('what was made is put away and brought back', () => {
     must(await putRuleBook(kennel, book.book, 1));
     const source = { ruleBookId: book.id, exercise: exercise.id };
     const make = (id: string) =>
-      makeExercise(kennel, { dogId: DOG, source, links: [{ part: null, element: element(id) }] });
+      makeExercise(kennel, { dogId: DOG, source, links: [{ part: null, element: testElement(id) }] });
     const first = must(await make('x')).made;
     must(await putExerciseAway(kennel, first.id, true));
     must(await make('y'));

@@ -3,7 +3,7 @@ import { testAxis } from '@/core/breakdown/axis.test-helper';
 import { plainRep, type Said } from '@/core/log';
 import { addDays, asId, type Day, type DogId, type ElementId, must } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
-import { CHANGED, DOG, evidenceStored, kennelWithDog } from '@/data/kennel.test-helper';
+import { CHANGED, DOG, evidenceStored, kennelWithDog, testElement } from '@/data/kennel.test-helper';
 import {
   addressOf,
   isOuting,
@@ -20,21 +20,13 @@ import {
   wholeOf,
   workOf,
 } from '@/data/read';
-import { type ElementRecord, type New, PLAIN_ELEMENT, UNKNOWN_DOG } from '@/data/records';
+import { UNKNOWN_DOG } from '@/data/records';
 import { changeDog, endBout, endOuting, makeExercise, record, recordUndo, startBout, takeBack } from '.';
 
 const MONDAY = '1970-01-01' as Day;
 const OTHER = asId<DogId>('other');
 const DISTANCE = testAxis().key;
-const element = (id: string, change: Partial<ElementRecord> = {}): New<ElementRecord> => ({
-  ...PLAIN_ELEMENT,
-  id: asId<ElementId>(id),
-  dogId: DOG,
-  title: id,
-  axes: [testAxis()],
-  ...change,
-});
-const [out, jump, give] = [element('out'), element('jump', { work: ['jump'] }), element('give')];
+const [out, jump, give] = [testElement('out'), testElement('jump', { work: ['jump'] }), testElement('give')];
 const start = { day: MONDAY, away: false, start: { [DISTANCE]: 5 } };
 const clean: Said = { kind: 'rep', ...plainRep(start.start, { outcome: 'clean' }) };
 const ran = (brokeAt: number | null): Said => {

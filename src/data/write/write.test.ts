@@ -7,7 +7,14 @@ import { asId, type Day, type DogId, type ElementId, must, type RuleBookId } fro
 import { readKennelFile } from '@/data/files';
 import { writeKennelFile } from '@/data/files/files.test-helper';
 import type { Kennel } from '@/data/kennel';
-import { DOG, emptyKennel, evidenceStored, exportTables, kennelWithDog } from '@/data/kennel.test-helper';
+import {
+  DOG,
+  emptyKennel,
+  evidenceStored,
+  exportTables,
+  kennelWithDog,
+  testElement,
+} from '@/data/kennel.test-helper';
 import {
   elementFromMethod,
   keptForecasts,
@@ -19,7 +26,7 @@ import {
   workOf,
 } from '@/data/read';
 import { standsAt } from '@/data/read/evidence';
-import { type ElementRecord, type New, PLAIN_ELEMENT } from '@/data/records';
+import type { ElementRecord } from '@/data/records';
 import { makeSampleKennel } from '@/demo/sample-kennel';
 import { sampleState } from '@/demo/sample-state.test-helper';
 import {
@@ -50,16 +57,10 @@ import {
 } from '.';
 
 const DISTANCE = testAxis().key;
-const element = (id: string, change: Partial<ElementRecord> = {}): New<ElementRecord> => ({
-  ...PLAIN_ELEMENT,
-  id: asId<ElementId>(id),
-  dogId: DOG,
-  title: id,
-  axes: [testAxis()],
-  ...change,
+const whole = testElement('fetch', { axes: [testAxis(), height], kit: ['hurdle'] });
+const after = testElement('give', {
+  needs: [{ element: whole.id, at: { [DISTANCE]: 12, [height.key]: 0.2 } }],
 });
-const whole = element('fetch', { axes: [testAxis(), height], kit: ['hurdle'] });
-const after = element('give', { needs: [{ element: whole.id, at: { [DISTANCE]: 12, [height.key]: 0.2 } }] });
 const start = { day: '2026-06-01' as Day, away: false, start: { [DISTANCE]: 5, [height.key]: 0.1 } };
 
 /** A kennel with an own exercise of two links, and one bout of three reps on the first. */
@@ -112,7 +113,7 @@ describe('breaking down', () => {
       'a circle',
       {
         links: [
-          { part: null, element: element('a', { needs: [{ element: asId<ElementId>('a'), at: {} }] }) },
+          { part: null, element: testElement('a', { needs: [{ element: asId<ElementId>('a'), at: {} }] }) },
         ],
       },
       'circle',

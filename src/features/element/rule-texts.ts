@@ -67,7 +67,9 @@ export function readRule(kind: RuleKind, texts: Readonly<Record<string, string>>
   return fail(
     'rule',
     v.getDotPath(first) ?? '',
-    say('rule-texts.does-not-fit', { label: field?.label ?? '', problem: saidBySchema(first) }),
+    field
+      ? say('rule-texts.does-not-fit', { label: field.label, problem: saidBySchema(first) })
+      : say('rule-texts.the-rule-does-not-fit', { problem: saidBySchema(first) }),
   );
 }
 

@@ -226,19 +226,31 @@ export function givenLabel(book: RuleBook, exercise: ExerciseKey): string | null
  * it kept.
  */
 export function sheetRows(view: SheetView, book: RuleBook): string[][] {
+  const { rules, score } = view;
+  // A point and no thousands, whatever the screen shows: a spreadsheet reads it anywhere.
+  const raw = (units: number): string => String(pointsOf(rules, units));
   const head = ['exercise', 'fault', 'rule', familyOf(book.rules).word, 'kept', 'maximum'];
-  const rows = view.exercises.flatMap((exercise) => [
-    ...view.deductions
-      .filter((deduction) => deduction.exercise === exercise.title)
-      .map((deduction) => [exercise.title, deduction.title, deduction.rule, `-${deduction.units}`, '', '']),
-    [
-      exercise.title,
-      exercise.state === 'open' ? tell('sheet-view.not-run-yet') : '',
-      '',
-      '',
-      exercise.kept,
-      exercise.maximum,
-    ],
-  ]);
-  return [head, ...rows, [view.verdict, view.reasons.join('; '), '', '', view.said, view.full]];
+  const rows = view.exercises.flatMap((exercise, e) => {
+    const found = score.exercises[e];
+    if (!found) return [];
+    return [
+      ...found.deductions.map((deduction) => [
+        exercise.title,
+        deduction.title,
+        wordsOf(deduction.rule),
+        raw(-deduction.units),
+        '',
+        '',
+      ]),
+      [
+        exercise.title,
+        exercise.state === 'open' ? tell('sheet-view.not-run-yet') : '',
+        '',
+        '',
+        raw(found.units),
+        raw(found.maximum),
+      ],
+    ];
+  });
+  return [head, ...rows, [view.verdict, view.reasons.join('; '), '', '', raw(score.units), raw(score.maximum)]];
 }

@@ -3,7 +3,7 @@ import { asId, type ElementId } from '@/core/shared';
 import type { DogWork } from '@/data/read';
 import { makeSampleKennel } from '@/demo/sample-kennel';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
-import { askedLinks, classDraft, without } from './class-draft';
+import { askedLinks, classDraft, without, withoutDemands } from './class-draft';
 
 const [record] = makeSampleKennel(TODAY, 2).ruleBooks;
 if (!record) throw new Error('the sample has a rule book');
@@ -51,5 +51,18 @@ describe('a whole class in the making', () => {
     expect(mine[0]?.links[0]?.existing).toBe(
       work.elements.find((one) => one.title === mine[0]?.links[0]?.title)?.id,
     );
+  });
+
+  it('names what it cannot break down: a piece of which the rule book asks nothing', () => {
+    const [first, ...rest] = book.exercises;
+    if (!first) throw new Error('an exercise');
+    const bare = {
+      ...first,
+      parts: first.parts.map((part, i) => (i === 0 ? { ...part, demands: [] } : part)),
+    };
+    const unclear = { ...book, exercises: [bare, ...rest] };
+    expect(withoutDemands(unclear, none).map((one) => one.id)).toEqual([first.id]);
+    expect(classDraft(unclear, none, counter())).toHaveLength(rest.length);
+    expect(withoutDemands(book, none)).toEqual([]);
   });
 });

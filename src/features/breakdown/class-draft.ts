@@ -12,12 +12,7 @@ export type ExerciseDraft = { readonly exercise: RuleExercise; readonly links: r
  * for all of them: it asks nothing again.
  */
 export function classDraft(book: RuleBook, work: DogWork, newId: () => ElementId): ExerciseDraft[] {
-  const done = (exercise: RuleExercise): boolean =>
-    work.breakdowns.some((one) => one.ruleBookId === book.id && one.exercise === exercise.id);
-  const open = book.exercises.filter(
-    (exercise) =>
-      !done(exercise) && exercise.parts.length > 0 && exercise.parts.every((part) => part.demands.length > 0),
-  );
+  const open = notYet(book, work).filter(isDemanded);
   const mine = activeElements(work);
   const begun = new Map<string, LinkDraft>();
   return open.map((exercise) => ({
@@ -34,6 +29,18 @@ export function classDraft(book: RuleBook, work: DogWork, newId: () => ElementId
     }),
   }));
 }
+
+const notYet = (book: RuleBook, work: DogWork): RuleExercise[] =>
+  book.exercises.filter(
+    (exercise) => !work.breakdowns.some((one) => one.ruleBookId === book.id && one.exercise === exercise.id),
+  );
+
+const isDemanded = ({ parts }: RuleExercise): boolean =>
+  parts.length > 0 && parts.every((part) => part.demands.length > 0);
+
+/** Exercises that are not broken down and cannot be: the rule book does not say what a piece of them asks. */
+export const withoutDemands = (book: RuleBook, work: DogWork): RuleExercise[] =>
+  notYet(book, work).filter((exercise) => !isDemanded(exercise));
 
 const keyOf = ({ title, demands }: RulePart): string => JSON.stringify([title.toLowerCase(), demands]);
 

@@ -7,7 +7,7 @@ import { type Breakdown, type Dog, workOf } from '@/data/read';
 import { copyExercises, makeExercises } from '@/data/write';
 import { Button, buttonClass, Notice, PageHead, Sheet } from '@/ui';
 import { wordsOf } from '@/words';
-import { askedLinks, classDraft, type ExerciseDraft, without } from './class-draft';
+import { askedLinks, classDraft, type ExerciseDraft, without, withoutDemands } from './class-draft';
 import { freshKey, type LinkDraft, type Problems, readLinks } from './exercise-draft';
 import { LinkFields } from './link-fields';
 import { tell } from './words';
@@ -68,13 +68,22 @@ function Class({ book, state }: { readonly book: RuleBook; readonly state: DogSt
     await navigate(`/${kennel.name}/breakdown`);
   };
   const count = Object.keys(problems).length;
+  const bare = withoutDemands(book, state.work);
   return (
     <>
       <PageHead title={tell('class-page.break-down-all-of', { title: book.title, name: dog.name })}>
         {tell('class-page.the-demands-are-the-rule-books')}
       </PageHead>
+      {bare.length > 0 && (
+        <Notice tone="alert">
+          {tell('class-page.no-demand-in', { titles: bare.map((one) => one.title).join(', ') })}{' '}
+          <Link className="underline" to={`/${kennel.name}/rule-books/write`}>
+            {tell('class-page.write-them')}
+          </Link>
+        </Notice>
+      )}
       <TakeOver book={book} state={state} />
-      {drafts.length === 0 ? (
+      {drafts.length === 0 && bare.length > 0 ? null : drafts.length === 0 ? (
         <Notice>
           {tell('class-page.all-of-it-is-broken-down')}{' '}
           <Link className="underline" to={`/${kennel.name}/breakdown`}>

@@ -19,6 +19,7 @@ import { debriefBout, endOuting, record } from '@/data/write';
 import { Button, buttonClass, Notice, PageHead, RepMarks, Sheet, TextField } from '@/ui';
 import { type Choice, choicesOf, clocksOf, endOf, type FaultSeen } from './end-view';
 import { tell } from './later-words';
+import { useLesson } from './lesson-store';
 import { padView } from './pad-view';
 import { splitRows } from './split-times';
 import { clocksInWords } from './switch-bar';
@@ -105,6 +106,12 @@ function StillOpen({
   readonly outing: DatedBout['outingId'];
 }) {
   const { kennel, done } = useKennelWithDog();
+  const end = async (): Promise<void> => {
+    for (const { bout } of open)
+      for (const counted of useLesson.getState().stop(bout.id, Date.now()))
+        await done(null, record(kennel, bout, counted));
+    await done((count) => tell('end-page.the-lesson-is-ended', { count }), endOuting(kennel, outing));
+  };
   return (
     <Sheet title={tell('end-page.still-open')} label={tell('end-page.still-open')}>
       <div className="grid gap-2">
@@ -117,13 +124,7 @@ function StillOpen({
             {tell('end-page.go-on-with', { name: one.dog.name, title: one.element.title })}
           </Link>
         ))}
-        <Button
-          size="big"
-          look="ink"
-          onClick={() =>
-            void done((count) => tell('end-page.the-lesson-is-ended', { count }), endOuting(kennel, outing))
-          }
-        >
+        <Button size="big" look="ink" onClick={() => void end()}>
           {tell('end-page.end-the-lesson')}
         </Button>
       </div>

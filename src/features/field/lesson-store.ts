@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
+import type { Said } from '@/core/log';
 
 /** Instants in milliseconds since 1970. */
 export type Game = { readonly kind: 'work' | 'rest'; readonly since: number };
@@ -10,12 +11,15 @@ type Lesson = {
   readonly games: Readonly<Record<string, Game>>;
   readonly warm: (warmUp: Lesson['warmUp']) => void;
   readonly play: (bout: string, game: Game) => void;
+  /** Stops the clocks of a bout, which goes; gives what they counted. */
+  readonly stop: (bout: string, now: number) => readonly Clock[];
 };
+export type Clock = Extract<Said, { kind: 'clock' }>;
 
 /** Clocks of the lesson that run and are not in the log yet: they outlive a reload. */
 export const useLesson = create<Lesson>()(
   persist(
-    (set) => ({
+    (set, get) => ({
       warmUp: null,
       games: {},
       warm: (warmUp) => set({ warmUp }),
@@ -27,9 +31,25 @@ export const useLesson = create<Lesson>()(
             [bout, game],
           ]),
         })),
+      stop: (bout, now) => {
+        const { warmUp, games } = get();
+        const game = games[bout];
+        const { [bout]: _gone, ...others } = games;
+        set({ warmUp: warmUp?.bout === bout ? null : warmUp, games: others });
+        return [
+          ...(warmUp?.bout === bout ? [clock('warm-up', warmUp.since, now)] : []),
+          ...(game ? [clock(game.kind, game.since, now)] : []),
+        ];
+      },
     }),
     { name: 'regulon-lesson', storage: createJSONStorage(() => localStorage) },
   ),
 );
 
 const DAY = 24 * 3_600_000;
+
+const clock = (what: Clock['what'], since: number, now: number): Clock => ({
+  kind: 'clock',
+  what,
+  seconds: Math.max(0, Math.round((now - since) / 1000)),
+});

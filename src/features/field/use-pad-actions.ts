@@ -8,6 +8,7 @@ import { endBout, record, recordSet, recordUndo, type SetItem } from '@/data/wri
 import { useUndo } from '@/ui';
 import type { Called } from './calls';
 import { useHand } from './hand-store';
+import { useLesson } from './lesson-store';
 import { usePad } from './pad-store';
 import { judgedByOutcome, type PadView } from './pad-view';
 import { tallyOf } from './rep-words';
@@ -113,6 +114,9 @@ export function usePadActions(bout: DatedBout, view: PadView, called: Called | n
   };
   const end = async (): Promise<void> => {
     await last.current;
+    // Clocks that run are in the log before the bout is closed.
+    for (const counted of useLesson.getState().stop(bout.id, Date.now()))
+      await write(() => record(kennel, bout, counted));
     const ended = await done(
       (reps) => tell('use-pad-actions.enough-for-now', { tallyOf: tallyOf(reps) }),
       endBout(kennel, bout.id),

@@ -252,5 +252,9 @@ export function sheetRows(view: SheetView, book: RuleBook): string[][] {
       ],
     ];
   });
-  return [head, ...rows, [view.verdict, view.reasons.join('; '), '', '', raw(score.units), raw(score.maximum)]];
+  return [
+    head,
+    ...rows,
+    [view.verdict, view.reasons.join('; '), '', '', raw(score.units), raw(score.maximum)],
+  ];
 }

@@ -246,9 +246,9 @@ type NextProps = { readonly sessions: readonly SuggestedSession[]; readonly stat
 
 /** Minutes, where, which dog: what somebody has today. */
 function Ask() {
-  const { dog, choose } = useKennelWithDog();
+  const { dog, today, choose } = useKennelWithDog();
   const dogs = useDogs() ?? [];
-  const { minutes, place, say } = useAsked();
+  const { minutes, place, say } = useAsked(today);
   const chip = (words: string, on: boolean, onTap: () => void) => (
     <Button
       key={words}
@@ -287,7 +287,7 @@ function Ask() {
 function Next({ sessions, state }: NextProps) {
   const { kennel, dog, today, now, done } = useKennelWithDog();
   const navigate = useNavigate();
-  const { minutes, place } = useAsked();
+  const { minutes, place } = useAsked(today);
   const begin = async (one: SuggestedSession): Promise<void> => {
     const id = one.element;
     const element = state.work.elements.find((candidate) => candidate.id === id);

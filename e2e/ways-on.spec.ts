@@ -51,7 +51,7 @@ test('an empty kennel', async ({ page }) => {
     '/own/kennel',
     '/own/field/nothing',
   ]);
-  expect(seen).toEqual(['/own/files', '/own/rule-books', '/own/rule-books/write', '/own/start']);
+  expect(seen).toEqual(['/own/files', '/own/rule-books', '/own/rule-books/write', '/own/today']);
 });
 
 test('a kennel of one dog with one element', async ({ page }) => {

@@ -18,7 +18,6 @@ export function dated(bout: Bout, outing: Outing | undefined): DatedBout[] {
   return [{ ...bout, day, helpers, temperature: weather?.temperature ?? null }];
 }
 
-/** @internal */
 export async function withDays(kennel: Kennel, bouts: readonly Bout[]): Promise<DatedBout[]> {
   const ids = [...new Set(bouts.map((bout) => bout.outingId))];
   const outings = await kennel.database.of('outings').bulkGet(ids);

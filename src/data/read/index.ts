@@ -74,7 +74,7 @@ export { type SameWork, sameWorkOf } from './same-work';
 export { cuesOf, listSignals } from './signals';
 export { type StandingSign, signsAgainst, standingSigns } from './signs';
 export { type Gap, gapOf, isOffWork, probeStart, startToday } from './start';
-export { addressOf, boutOn, dogOf, exerciseTitle, isWhole, trainableIn, wholeId, wholeOf } from './whole';
+export { addressOf, dogOf, exerciseTitle, isWhole, trainableIn, wholeId } from './whole';
 export {
   activeElements,
   allTrialsOf,

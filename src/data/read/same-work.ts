@@ -34,10 +34,7 @@ export async function sameWorkOf(kennel: Kennel, element: ElementRecord): Promis
   return [...all.filter(isIt), ...all.filter((one) => !isIt(one))];
 }
 
-/**
- * The same piece of the same method, or the same name.
- * @internal
- */
+/** The same piece of the same method, or the same name. */
 export function isSameWork(one: ElementRecord, other: ElementRecord): boolean {
   if (one.method && other.method)
     return one.method.id === other.method.id && one.method.element === other.method.element;

@@ -39,6 +39,7 @@ export function exerciseTitle(breakdown: Breakdown, { ruleBooks }: Pick<DogWork,
 /**
  * An exercise as a pad and a card want it: no criteria of its own, its links, and what they need together.
  * It is never stored.
+ * @internal
  */
 export function wholeOf(breakdown: Breakdown, work: DogWork): ElementRecord {
   const links = breakdown.links.map((link) => link.element);

@@ -17,9 +17,9 @@ import {
   openBouts,
   stillWork,
   wholeId,
-  wholeOf,
   workOf,
 } from '@/data/read';
+import { wholeOf } from '@/data/read/whole';
 import { UNKNOWN_DOG } from '@/data/records';
 import { changeDog, endBout, endOuting, makeExercise, record, recordUndo, startBout, takeBack } from '.';
 

@@ -15,7 +15,6 @@ import {
   type OutingId,
 } from '@/core/shared';
 import {
-  boutOn,
   type DatedBout,
   type DogWork,
   type ElementRecord,
@@ -25,6 +24,7 @@ import {
   studyQuestion,
 } from '@/data/read';
 import { factsOf } from '@/data/read/coach-facts';
+import { boutOn } from '@/data/read/whole';
 import { keptOf } from '@/data/records/kept-evidence';
 import type { SetItem } from '@/data/write';
 import { wordsOf } from '@/words';

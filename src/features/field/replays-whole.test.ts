@@ -9,7 +9,8 @@ import {
   type ElementId,
   type PartKey,
 } from '@/core/shared';
-import { type DogWork, wholeId, wholeOf } from '@/data/read';
+import { type DogWork, wholeId } from '@/data/read';
+import { wholeOf } from '@/data/read/whole';
 import { fromMethod, Play } from './play.test-helper';
 import { repInWords } from './rep-words';
 import { splitRows } from './split-times';

@@ -117,7 +117,10 @@ export function SignalsSheet({ dog }: { readonly dog: Dog }) {
   );
 }
 
-/** What can be taken for what, each with what to do about it. */
+/**
+ * What can be taken for what, each with what to do about it.
+ * @internal
+ */
 export function alikeInWords(signals: readonly Signal[]): string[] {
   const of = (id: string): Signal | undefined => signals.find((one) => one.id === id);
   return confusables(signals).flatMap(({ first, second, how }) => {

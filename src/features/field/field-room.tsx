@@ -44,12 +44,12 @@ export function FieldRoom() {
         </Notice>
       )}
       {activeElements(found.work).length === 0 && (
-        <Notice>
-          {tell('field-room.has-nothing-to-train-yet', { name: dog.name })}{' '}
-          <Link className="underline" to={`/${kennel.name}/start?dog=${dog.id}`}>
+        <p className="grid justify-items-start gap-3 text-lg">
+          {tell('field-room.has-nothing-to-train-yet', { name: dog.name })}
+          <Link className={buttonClass('signal', 'big')} to={`/${kennel.name}/start?dog=${dog.id}`}>
             {tell('field-room.choose-a-method')}
           </Link>
-        </Notice>
+        </p>
       )}
       <div className="grid gap-6">
         {groups(found.work).map((group) => (

@@ -103,7 +103,7 @@ export function TodayRoom() {
               {tell('today-room.nothing-is-suggested-for-while', { name: dog.name })}
             </p>
           )}
-          <Ask />
+          <Ask trains={activeElements(state.work).length > 0} />
           {activeElements(state.work).length === 0 ? (
             <NothingYet dog={dog} />
           ) : sessions ? (
@@ -244,11 +244,12 @@ function Ahead({ state }: { readonly state: DogState }) {
 
 type NextProps = { readonly sessions: readonly SuggestedSession[]; readonly state: DogState };
 
-/** Minutes, where, which dog: what somebody has today. */
-function Ask() {
+/** Minutes, where, which dog: what somebody has today. A dog that trains nothing yet is asked no minutes. */
+function Ask({ trains }: { readonly trains: boolean }) {
   const { dog, today, choose } = useKennelWithDog();
   const dogs = useDogs() ?? [];
   const { minutes, place, say } = useAsked(today);
+  if (!trains && dogs.length < 2) return null;
   const chip = (words: string, on: boolean, onTap: () => void) => (
     <Button
       key={words}
@@ -262,17 +263,21 @@ function Ask() {
   );
   return (
     <section aria-label={tell('today-room.what-have-you-got')} className="flex flex-wrap gap-x-6 gap-y-2">
-      <fieldset className="flex flex-wrap items-center gap-1.5" aria-label={tell('today-room.minutes')}>
-        <span className="w-16 font-semibold md:w-auto">{tell('today-room.minutes')}</span>
-        {MINUTES.map((one) =>
-          chip(writeNumber(one), minutes === one, () => say({ minutes: minutes === one ? null : one })),
-        )}
-      </fieldset>
-      <fieldset className="flex flex-wrap items-center gap-1.5" aria-label={tell('today-room.where')}>
-        <span className="w-16 font-semibold md:w-auto">{tell('today-room.where')}</span>
-        {chip(tell('today-room.usual-place'), place === 'usual', () => say({ place: 'usual' }))}
-        {chip(tell('today-room.strange-place'), place === 'strange', () => say({ place: 'strange' }))}
-      </fieldset>
+      {trains && (
+        <>
+          <fieldset className="flex flex-wrap items-center gap-1.5" aria-label={tell('today-room.minutes')}>
+            <span className="w-16 font-semibold md:w-auto">{tell('today-room.minutes')}</span>
+            {MINUTES.map((one) =>
+              chip(writeNumber(one), minutes === one, () => say({ minutes: minutes === one ? null : one })),
+            )}
+          </fieldset>
+          <fieldset className="flex flex-wrap items-center gap-1.5" aria-label={tell('today-room.where')}>
+            <span className="w-16 font-semibold md:w-auto">{tell('today-room.where')}</span>
+            {chip(tell('today-room.usual-place'), place === 'usual', () => say({ place: 'usual' }))}
+            {chip(tell('today-room.strange-place'), place === 'strange', () => say({ place: 'strange' }))}
+          </fieldset>
+        </>
+      )}
       {dogs.length > 1 && (
         <fieldset className="flex flex-wrap items-center gap-1.5" aria-label={tell('today-room.which-dog')}>
           <span className="w-16 font-semibold md:w-auto">{tell('today-room.dog')}</span>

@@ -9,23 +9,21 @@ export {
 } from './bouts';
 export { addDog, addFirstElement, changeDog, type FirstElement, orderDogs } from './dogs';
 export { moveToEdition } from './editions';
+export { copyExercises, copyForDog } from './give-away';
 export { addTables, decide, replaceTables } from './kennel-tables';
 export { addKit, removeKit } from './kit';
 export { record, recordSet, recordUndo, type SetItem } from './log';
+export { putElementAway, putExerciseAway } from './put-away';
 export {
   assignBout,
   changeBreakdown,
   changeElement,
-  copyExercises,
-  copyForDog,
   type ExercisePlan,
   type LinkPlan,
   makeExercise,
   makeExercises,
   mergeElements,
   type Portion,
-  putElementAway,
-  putExerciseAway,
   splitElement,
 } from './reshape';
 export { putRuleBook, putRuleBookAway, renameRuleBook } from './rule-books';

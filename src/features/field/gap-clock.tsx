@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { STAGES, type Stage } from '@/core/coaching';
+import type { JudgedBy } from './judged-by';
 import { usePad } from './pad-store';
-import type { JudgedBy } from './pad-view';
 import { signal } from './signal';
 import { tell } from './words';
 

@@ -3,7 +3,7 @@ import type { Aid, ArticlesSeen, Judged } from '@/core/log';
 import { BACKS_AWAY, type FaultRef, ownFault, sameFault } from '@/core/rulebooks';
 import { asId, type FaultKey, type LevelId } from '@/core/shared';
 import type { NamedFault } from '@/data/read';
-import type { JudgedBy } from './pad-view';
+import type { JudgedBy } from './judged-by';
 
 type Graded = Extract<JudgedBy, { kind: 'graded' }>;
 

@@ -30,7 +30,8 @@ import type { SetItem } from '@/data/write';
 import { wordsOf } from '@/words';
 import { adviceLines } from './advice-lines';
 import { confusedIn, nextCall } from './calls';
-import { type Grade, padView } from './pad-view';
+import type { Grade } from './judged-by';
+import { padView } from './pad-view';
 import { type InHand, type Tap, tapped } from './tap';
 
 export const FIRST_DAY = '2026-03-02' as Day;

@@ -9,8 +9,9 @@ import { SelectField } from '@/ui';
 import { wordsOf, writeDay, writeDigits } from '@/words';
 import { chipRows, chipsInWords } from './chips';
 import { Details, type DetailsProps } from './details';
+import { gradedBy } from './judged-by';
 import { tell } from './later-words';
-import { gradedBy, holdOf, isAngled, isWorn } from './pad-view';
+import { holdOf, isAngled, isWorn } from './pad-view';
 import { whyNotCounted } from './rep-words';
 
 const OUTCOMES: readonly (readonly [Judged['outcome'], string])[] = [

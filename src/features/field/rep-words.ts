@@ -2,7 +2,7 @@ import type { Timing } from '@/core/coaching';
 import type { Aid, Cause, Handled, StandingRep } from '@/core/log';
 import { repCounts } from '@/core/log';
 import { NO_BREAK, writeDigits, writeNumber } from '@/words';
-import type { Link } from './pad-view';
+import type { Link } from './judged-by';
 import { tell } from './words';
 
 /** How many were done and how many of those say something: "8 reps; 1 counts, clean". */

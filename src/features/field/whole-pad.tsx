@@ -1,8 +1,8 @@
 import { Button } from '@/ui';
 import { writeDigits } from '@/words';
+import type { JudgedBy } from './judged-by';
 import { KeyHint } from './keys';
 import { usePad } from './pad-store';
-import type { JudgedBy } from './pad-view';
 import { Running } from './stamp-button';
 import { letGo, TapButton } from './tap-button';
 import type { PadActions } from './use-pad-actions';

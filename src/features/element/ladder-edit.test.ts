@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Axis, CellEdit } from '@/core/breakdown';
 import { testAxis } from '@/core/breakdown/axis.test-helper';
 import { asLevel, must } from '@/core/shared';
-import { fieldText, readCell, valueAt, withCell, withField } from './ladder-edit';
+import { fieldText, laidOver, readCell, valueAt, withCell, withField } from './ladder-edit';
 
 describe('lists, sides and marks that are moved', () => {
   const list = testAxis({
@@ -77,5 +77,58 @@ describe('typing in a ladder', () => {
     expect(must(cell(set, '20 m'))).toEqual([{ on, axis: 'd', value: 20 }]);
     expect(must(cell(set, ' '))).toEqual([]);
     expect(cell(set, '0')).toMatchObject({ ok: false, code: 'cell' });
+  });
+});
+
+describe('a change of an axis over what is stored', () => {
+  const level = (id: number, name: string, anchor = '') => ({ id: asLevel(id), name, anchor });
+  const list = testAxis({
+    key: 'l',
+    title: 'Response',
+    quantity: 'level',
+    unit: '',
+    levels: [level(0, 'looks'), level(1, 'moves'), level(2, 'touches')],
+    start: 0,
+    demand: 2,
+    step: 1,
+    limit: 1,
+  });
+  const renamed = (axis: Axis, id: number, name: string): Axis => ({
+    ...axis,
+    levels: axis.levels?.map((one) => (one.id === id ? { ...one, name } : one)) ?? null,
+  });
+  const further = (axis: Axis, id: number, name: string, first = false): Axis => ({
+    ...axis,
+    levels: first ? [level(id, name), ...(axis.levels ?? [])] : [...(axis.levels ?? []), level(id, name)],
+  });
+  const names = (axis: Axis) => axis.levels?.map((one) => `${one.id} ${one.name}`);
+
+  it('two quick ones from one page both stay: a step renamed, a further one added', () => {
+    const once = laidOver(list, list, renamed(list, 1, 'one step'));
+    const twice = laidOver(once, list, further(list, 3, 'lies on it'));
+    expect(names(twice)).toEqual(['0 looks', '1 one step', '2 touches', '3 lies on it']);
+    const start = laidOver(laidOver(list, list, { ...list, start: 1 }), list, { ...list, margin: 0.4 });
+    expect([start.start, start.margin]).toEqual([1, 0.4]);
+  });
+
+  it('two further steps that took one number do not share it, at either end', () => {
+    const once = laidOver(list, list, further(list, 3, 'lies on it'));
+    const twice = laidOver(once, list, further(list, 3, 'sleeps on it'));
+    expect(names(twice)).toEqual(['0 looks', '1 moves', '2 touches', '3 lies on it', '4 sleeps on it']);
+    expect(names(laidOver(list, list, further(list, 3, 'sees', true)))?.[0]).toBe('3 sees');
+  });
+
+  it('a name and an anchor of one step, said apart, are both kept', () => {
+    const anchored = {
+      ...list,
+      levels: list.levels?.map((one) => (one.id === 2 ? { ...one, anchor: 'nose on it' } : one)) ?? null,
+    };
+    const both = laidOver(laidOver(list, list, renamed(list, 2, 'touches it')), list, anchored);
+    expect(both.levels?.[2]).toEqual(level(2, 'touches it', 'nose on it'));
+  });
+
+  it('is the new axis itself where nothing changed meanwhile', () => {
+    for (const next of [renamed(list, 0, 'sees'), further(list, 7, 'more'), { ...list, demand: 1 }])
+      expect(laidOver(list, list, next)).toEqual(next);
   });
 });

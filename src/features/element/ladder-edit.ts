@@ -13,7 +13,7 @@ import {
   stepText,
   writeValue,
 } from '@/core/breakdown';
-import { type AxisKey, fail, ok, type Result, say } from '@/core/shared';
+import { type AxisKey, asLevel, fail, ok, type Result, say } from '@/core/shared';
 import type { ElementRecord } from '@/data/read';
 import { NO_BREAK, withOwnPoint, wordsOf } from '@/words';
 
@@ -84,3 +84,39 @@ export const isEdited = (
   rung: Pick<Rung, 'planned'>,
   axis: AxisKey,
 ): boolean => edits.some((edit) => edit.axis === axis && sameCriteria(axes, edit.on, rung.planned));
+
+/**
+ * What somebody changed of an axis, laid over the axis as it is stored: the page may not have seen the last
+ * change yet, and of two quick ones both must stay. `before` is what the page showed, `next` what it made of
+ * it. Steps of a list are told by their ids.
+ */
+export function laidOver(stored: Axis, before: Axis, next: Axis): Axis {
+  const keys = (Object.keys(next) as (keyof Axis)[]).filter((key) => next[key] !== before[key]);
+  const changed = Object.fromEntries(keys.map((key) => [key, next[key]])) as Partial<Axis>;
+  if (changed.levels === undefined || !changed.levels || !before.levels || !stored.levels)
+    return { ...stored, ...changed };
+  return { ...stored, ...changed, levels: levelsOver(stored.levels, before.levels, changed.levels) };
+}
+
+type Levels = NonNullable<Axis['levels']>;
+
+function levelsOver(stored: Levels, before: Levels, next: Levels): Levels {
+  const was = new Map(before.map((one) => [one.id, one]));
+  const said = new Map(next.filter((one) => was.has(one.id)).map((one) => [one.id, one]));
+  const kept = stored.map((one) => {
+    const [old, now] = [was.get(one.id), said.get(one.id)];
+    if (!old || !now) return one;
+    return {
+      ...one,
+      ...(now.name === old.name ? {} : { name: now.name }),
+      ...(now.anchor === old.anchor ? {} : { anchor: now.anchor }),
+    };
+  });
+  // An id that was taken meanwhile is not used twice.
+  let free = Math.max(0, ...stored.map((one) => one.id)) + 1;
+  const added = next
+    .filter((one) => !was.has(one.id))
+    .map((one) => (stored.some((other) => other.id === one.id) ? { ...one, id: asLevel(free++) } : one));
+  const first = next[0];
+  return first && !was.has(first.id) ? [...added, ...kept] : [...kept, ...added];
+}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { axisInWords, LADDER_RULES, type LadderRule, waitingEdits } from '@/core/breakdown';
+import { type Axis, axisInWords, LADDER_RULES, type LadderRule, waitingEdits } from '@/core/breakdown';
 import { rodsOf } from '@/core/evidence';
 import { type AxisKey, asId } from '@/core/shared';
 import { type ElementRecord, namedFaults } from '@/data/read';
@@ -9,7 +9,7 @@ import { AddAxis } from './add-axis';
 import { AxisEditor } from './axis-editor';
 import { type Opened, useOpened } from './element-room';
 import { LadderChecks } from './ladder-checks';
-import { readCell, withCell } from './ladder-edit';
+import { laidOver, readCell, withCell } from './ladder-edit';
 import { RungTable } from './rung-table';
 import { Staircase } from './staircase';
 import { StartFinder } from './start-finder';
@@ -34,6 +34,13 @@ function Page({ element, state, ladder, place, stands, found }: Opened) {
   const rebuild = (axes: ElementRecord['axes'], words = tell('ladder-page.ladder-built-anew')): void => {
     change({ axes }, `${words}.`);
   };
+  const changeAxis = (before: Axis, next: Axis): void =>
+    change(
+      ({ axes }) => ({
+        axes: axes.map((one) => (one.key === before.key ? laidOver(one, before, next) : one)),
+      }),
+      `${tell('ladder-page.ladder-built-anew')}.`,
+    );
   const setCell = (key: AxisKey, index: number, text: string): string | null => {
     const axis = element.axes.find((one) => one.key === key);
     if (!axis) return null;
@@ -61,7 +68,7 @@ function Page({ element, state, ladder, place, stands, found }: Opened) {
               axis={axis}
               others={element.axes.filter((one) => one.key !== axis.key)}
               rod={rods.find((rod) => rod.axis === axis.key) ?? null}
-              onChange={(next) => rebuild(element.axes.map((one) => (one.key === axis.key ? next : one)))}
+              onChange={(next) => changeAxis(axis, next)}
               onRemove={
                 element.axes.length > 1
                   ? () =>

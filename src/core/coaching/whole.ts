@@ -8,19 +8,22 @@ import { type Advice, hold } from './events';
  */
 const WHOLE_RUNS = 2;
 
-/** A whole run as far as advice goes: the link at which it broke, from 0; null where it held. */
-export type WholeRun = { readonly brokeAt: number | null };
+/**
+ * A whole run as far as advice goes: the link at which it broke, from 0, or null where it came to the end;
+ * and whether that was clean and without help.
+ */
+export type WholeRun = { readonly brokeAt: number | null; readonly clean: boolean };
 
 /**
  * What to do after the whole runs of an outing, in their order. No run: how to run it. The last one broke
  * at a link that had broken before: that piece alone. It broke for the first time there: from that link, or
- * alone. As many runs as `WHOLE_RUNS`, whatever came of them: enough of the whole, since each teaches what
+ * alone. It came to the end, but not clean or not unhelped: that proves no link. As many runs as `WHOLE_RUNS`, whatever came of them: enough of the whole, since each teaches what
  * comes next. Two runs, both broken at link 1 → help with that link, and an end.
  */
 export function wholeAdvice(runs: readonly WholeRun[], links: readonly string[]): readonly Advice[] {
   const last = runs.at(-1);
   if (!last) return [hold(say('coaching.whole.run-it-as-it-is-judged'))];
-  const { brokeAt } = last;
+  const { brokeAt, clean } = last;
   const times = brokeAt === null ? 0 : runs.filter((run) => run.brokeAt === brokeAt).length;
   const at = {
     place: (brokeAt ?? 0) + 1,
@@ -30,9 +33,7 @@ export function wholeAdvice(runs: readonly WholeRun[], links: readonly string[])
   const enough = runs.length >= WHOLE_RUNS;
   const main: Advice | null =
     brokeAt === null
-      ? enough
-        ? null
-        : hold(say('coaching.whole.it-held-from-end-to-end'))
+      ? cameToTheEnd(clean, enough)
       : times > 1
         ? { kind: 'help', reason: say('coaching.whole.it-broke-again', { ...at, times }) }
         : hold(say('coaching.whole.it-broke-at', at));
@@ -43,4 +44,9 @@ export function wholeAdvice(runs: readonly WholeRun[], links: readonly string[])
       }
     : null;
   return [main, end].filter((one) => one !== null);
+}
+
+function cameToTheEnd(clean: boolean, enough: boolean): Advice | null {
+  if (!clean) return hold(say('coaching.whole.it-came-to-the-end'));
+  return enough ? null : hold(say('coaching.whole.it-held-from-end-to-end'));
 }

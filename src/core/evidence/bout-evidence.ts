@@ -17,7 +17,7 @@ import { byEye, type Deviation } from './precision';
  * Raised whenever the meaning of a rep changes, so that what was kept under an older one is made anew
  * from the log.
  */
-export const MEANING = 3;
+export const MEANING = 4;
 
 /** Counts of reps of one bout that share criteria, place and conditions. Never keyed by rung. */
 export type BoutCell = {

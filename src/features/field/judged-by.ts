@@ -8,7 +8,7 @@ import {
   standingOn,
 } from '@/core/breakdown';
 import { type Advice, type Stage, wholeAdvice } from '@/core/coaching';
-import { type StandingRep, VALUES_CHIP } from '@/core/log';
+import { repCounts, type StandingRep, VALUES_CHIP } from '@/core/log';
 import { asLevel, type ElementId, type LevelId } from '@/core/shared';
 import { type DogWork, type ElementRecord, isWhole } from '@/data/read';
 import { tell } from './words';
@@ -89,9 +89,11 @@ export function wholeLines(
   reps: readonly StandingRep[],
   links: readonly WholeLink[],
 ): readonly Advice[] {
-  const runs = reps.flatMap(({ seen, judged }) =>
-    seen.run?.kind === 'chain' && !judged.void ? [{ brokeAt: seen.run.brokeAt }] : [],
-  );
+  const runs = reps.flatMap((rep) => {
+    const { run } = rep.seen;
+    if (run?.kind !== 'chain' || rep.judged.void) return [];
+    return [{ brokeAt: run.brokeAt, clean: rep.judged.outcome === 'clean' && repCounts(rep) }];
+  });
   return [
     ...advice.filter((one) => one.sign !== undefined),
     ...wholeAdvice(

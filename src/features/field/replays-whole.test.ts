@@ -123,6 +123,15 @@ describe('an exercise run whole', () => {
     expect(elements.map((link) => of(yours, link.id)[0])).toEqual([1, 0, 0]);
     const helped = run().tap({ tap: 'clean' }).tap({ tap: 'aid', aid: 'lead' });
     expect(elements.map((link) => of(helped, link.id)[0])).toEqual([0, 0, 0]);
+    expect(helped.says).toMatch(/^hold: It came to the end, but not clean and without help/);
+  });
+
+  it('came to the end with a fault: which link had it is not known, so it proves none, and all were done', () => {
+    const one = run().tap({ tap: 'clean' }).tap({ tap: 'otherwise', as: 'flawed' });
+    expect(elements.map((link) => of(one, link.id)[0])).toEqual([0, 0, 0]);
+    expect(one.says).toMatch(/^hold: It came to the end, but not clean/);
+    const links = one.kept.filter((row) => row.link);
+    expect(links.map((row) => row.effort.map((each) => each.reps))).toEqual([[1], [1], [1]]);
   });
 
   it('leaves every link standing where it stood', () => {

@@ -136,6 +136,7 @@ test('a trial on a wrong day is put right in two taps, withdrawn, and entered ag
   await tap(page, 'Undo');
   await expect(day).toHaveValue('2026-07-11');
   await tap(page, 'Withdraw: Vellmoor club trial');
+  await expect(page.getByRole('button', { name: 'Enter again: Vellmoor club trial' })).toBeVisible();
   await page.goto('/sample/today');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Quill: what to do today');
   await page.goto('/sample/readiness');

@@ -140,6 +140,30 @@ test('five dogs in turn on the hold, each with its object; what is said of each 
   await expect(page.getByText('Not the metal one yet.')).toHaveCount(0);
 });
 
+test('the bar says of what is not on the pad which step it goes to next', async ({ page }) => {
+  await page.goto('/sample/field/sample-give');
+  await tap(page, 'Begin');
+  await tap(page, 'A step easier');
+  const advice = page.getByRole('status', { name: 'Advice' });
+  for (let i = 1; i <= 12 && !(await advice.innerText()).startsWith('Advance'); i++) {
+    await tap(page, 'Clean');
+    await reps(page, new RegExp(`^${i} reps?, ${i} clean`));
+  }
+  const give = bar(page).getByRole('link', { name: /^Give/ });
+  await expect(give).not.toContainText('next');
+  const [, at, of] = /(\d+) of (\d+)/.exec(await give.innerText()) ?? [];
+  await add(page, 'Pick up');
+  await expect(give).toContainText(`${at} of ${of}, next ${Number(at) + 1}`);
+  // Taken, it is where it stands; and what goes nowhere says nothing.
+  await give.tap();
+  await advice.getByRole('button').first().tap();
+  await bar(page)
+    .getByRole('link', { name: /^Pick up/ })
+    .tap();
+  await expect(give).toContainText(`${Number(at) + 1} of ${of}`);
+  await expect(give).not.toContainText('next');
+});
+
 test('run whole: pressed link by link, it breaks at link 3, and the pieces have their evidence', async ({
   page,
 }) => {
@@ -149,6 +173,9 @@ test('run whole: pressed link by link, it breaks at link 3, and the pieces have 
   await tap(page, 'Begin');
   // Nothing is asked of the whole itself.
   await expect(page.getByText('from end to end')).toBeVisible();
+  // A run that was begun by mistake is taken back, and nothing is logged.
+  await tap(page, 'Start the run');
+  await tap(page, 'Undo');
   await tap(page, 'Start the run');
   await page.waitForTimeout(300);
   await tap(page, /^Set up at heel: done/);
@@ -181,11 +208,18 @@ test('a game with a toy: work and rest in seconds, tallied in the rest', async (
   await tap(page, 'Before the word: one more');
   await tap(page, 'Log this game');
   await reps(page, /^4 reps, 3 clean/);
+  // Nothing is stamped or judged out of sight.
+  for (const key of [' ', 'f', 'm', '1']) await page.keyboard.press(key);
+  await reps(page, /^4 reps, 3 clean/);
+  await tap(page, 'Times done: one more');
   await tap(page, /^Start word/);
+  await expect(page.getByRole('button', { name: 'Rest', exact: true })).toBeVisible();
   await page.reload();
-  // The game goes on over a reload.
-  await expect(page.getByRole('button', { name: /^Rest/ })).toBeVisible();
+  // The game goes on over a reload, and so does what was counted of it.
+  await expect(page.getByRole('button', { name: 'Rest', exact: true })).toBeVisible();
   await tap(page, 'Enough for now');
+  // Counted and not logged: it was done all the same.
+  await expect(page.getByText('5 reps, 4 clean').first()).toBeVisible();
   await expect(page.getByText(/^Lesson: .*work 0:0\d, rest 0:0\d/)).toBeVisible();
 });
 

@@ -166,6 +166,7 @@ test('a dog off work is asked nothing anywhere, and comes back low', async ({ pa
   await sheet.getByLabel('Why').click();
   await page.keyboard.type('operated');
   await sheet.getByRole('button', { name: 'Leave Quill out of work' }).click();
+  await expect(page.getByRole('button', { name: 'Back to work from today' })).toBeVisible();
   await page.goto('/sample/today');
   await expect(page.getByText(/Quill is off work: operated\. Nothing is suggested for it/)).toBeVisible();
   await expect(page.getByRole('region', { name: 'Next session' })).toHaveCount(0);
@@ -175,6 +176,7 @@ test('a dog off work is asked nothing anywhere, and comes back low', async ({ pa
   await expect(page.getByRole('button', { name: 'Begin', exact: true })).toHaveCount(0);
   await page.goto('/sample/kennel');
   await page.getByRole('button', { name: 'Back to work from today' }).click();
+  await expect(page.getByRole('button', { name: 'Leave Quill out of work' })).toBeVisible();
   await page.goto('/sample/field/sample-jump-out');
   await expect(
     page.getByText(/It comes back to work: warm it up first, and begin at the first step/),

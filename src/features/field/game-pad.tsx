@@ -17,9 +17,10 @@ type Props = { readonly view: PadView; readonly bout: string; readonly actions: 
  * work and rest in seconds; what happened is tallied in the rest.
  */
 export function GamePad({ view, bout, actions }: Props) {
-  const { games, play } = useLesson();
+  const { games, play, tallies, count } = useLesson();
   const game = games[bout] ?? null;
-  const [tally, setTally] = useState<GameTally>(NO_GAME);
+  const tally = tallies[bout] ?? NO_GAME;
+  const setTally = (next: GameTally): void => count(bout, next);
   const [problem, setProblem] = useState<string | null>(null);
   const now = (): number => Date.now();
   if (game?.kind === 'work')
@@ -41,7 +42,7 @@ export function GamePad({ view, bout, actions }: Props) {
     const items = gameReps(tally, view);
     if ('ok' in items) return setProblem(wordsOf(items.message));
     setProblem(null);
-    if (items.length > 0 && (await actions.set(items))) setTally(NO_GAME);
+    if (items.length > 0 && (await actions.set(items))) count(bout, null);
   };
   const row = (words: string, count: number, change: (by: -1 | 1) => void, strong = false) => (
     <li className="flex items-center gap-1.5">

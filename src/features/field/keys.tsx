@@ -15,11 +15,14 @@ export function usePadKeys(actions: PadActions, view: PadView, showHelp: () => v
   // alone would not.
   const plain = judgedByOutcome(view);
   const byDrive = view.by.kind === 'drive';
+  // That a whole run held can be said without its clock, and not while that runs.
+  const unclocked = usePad((state) => state.splits.from === null) && view.by.kind === 'whole';
   const goThere = advised && 'to' in advised ? view.ladder.rungs[advised.to]?.criteria : undefined;
   const act: Readonly<Record<PadAction, () => void>> = {
     stamp: actions.stamp,
     mark: actions.mark,
-    clean: () => plain && actions.tap(byDrive ? { tap: 'drive', drive: 'full' } : { tap: 'clean' }),
+    clean: () =>
+      (plain || unclocked) && actions.tap(byDrive ? { tap: 'drive', drive: 'full' } : { tap: 'clean' }),
     flawed: () => plain && actions.tap(byDrive ? { tap: 'drive', drive: 'went' } : { tap: 'flawed' }),
     miss: () => plain && actions.tap(byDrive ? { tap: 'drive', drive: 'refused' } : { tap: 'miss' }),
     undo: actions.undo,

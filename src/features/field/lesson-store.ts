@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import type { Said } from '@/core/log';
+import type { GameTally } from './game';
 
 /** Instants in milliseconds since 1970. */
 export type Game = { readonly kind: 'work' | 'rest'; readonly since: number };
@@ -9,19 +10,24 @@ type Lesson = {
   readonly warmUp: { readonly bout: string; readonly since: number } | null;
   /** Games with a toy, by bout. */
   readonly games: Readonly<Record<string, Game>>;
+  /** What is counted of games and not in the log yet, by bout. */
+  readonly tallies: Readonly<Record<string, GameTally>>;
   readonly warm: (warmUp: Lesson['warmUp']) => void;
   readonly play: (bout: string, game: Game) => void;
+  /** What is counted of a game now; null once it is in the log. */
+  readonly count: (bout: string, tally: GameTally | null) => void;
   /** Stops the clocks of a bout, which goes; gives what they counted. */
   readonly stop: (bout: string, now: number) => readonly Clock[];
 };
 export type Clock = Extract<Said, { kind: 'clock' }>;
 
-/** Clocks of the lesson that run and are not in the log yet: they outlive a reload. */
+/** Clocks and counts of the lesson that are not in the log yet: they outlive a reload, and another pad between. */
 export const useLesson = create<Lesson>()(
   persist(
     (set, get) => ({
       warmUp: null,
       games: {},
+      tallies: {},
       warm: (warmUp) => set({ warmUp }),
       // A bout of another day has no game any more.
       play: (bout, game) =>
@@ -30,6 +36,10 @@ export const useLesson = create<Lesson>()(
             ...Object.entries(games).filter(([, one]) => game.since - one.since < DAY),
             [bout, game],
           ]),
+        })),
+      count: (bout, tally) =>
+        set(({ tallies: { [bout]: _was, ...others } }) => ({
+          tallies: tally === null ? others : { ...others, [bout]: tally },
         })),
       stop: (bout, now) => {
         const { warmUp, games } = get();

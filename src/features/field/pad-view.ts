@@ -205,10 +205,10 @@ export const isAngled = (element: ElementRecord): boolean =>
 
 /**
  * Clean, flawed or miss say it all; not where a rep is judged by its timing, a grade, a pick or
- * legs. A send says its drive with the same keys.
+ * legs, nor in a game, which is tallied. A send says its drive with the same keys.
  */
 export const judgedByOutcome = ({ by }: Pick<PadView, 'by'>): boolean =>
-  by.kind === 'outcome' || by.kind === 'game' || by.kind === 'drive' || by.kind === 'chain';
+  by.kind === 'outcome' || by.kind === 'drive' || by.kind === 'chain';
 
 /** A miss needs a choice only where several faults of the rule book mean "not done". */
 export function onlyMiss(view: Pick<PadView, 'misses'>): NamedFault | null | 'choose' {

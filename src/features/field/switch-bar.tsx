@@ -18,6 +18,7 @@ import {
 import { record } from '@/data/write';
 import { Button } from '@/ui';
 import { useLesson } from './lesson-store';
+import { nextSteps } from './next-steps';
 import { clockText, Seconds } from './seconds';
 import { tell } from './words';
 
@@ -31,8 +32,8 @@ type Props = {
 };
 
 /**
- * The lesson: its elements and dogs, each with its place and the time since it last worked. One tap changes;
- * what is open stays open.
+ * The lesson: its elements and dogs, each with its place, the step that comes next and the time since it last
+ * worked. One tap changes; what is open stays open.
  */
 export function SwitchBar({ current, bout }: Props) {
   const { kennel, dog, today, done } = useKennelWithDog();
@@ -40,6 +41,10 @@ export function SwitchBar({ current, bout }: Props) {
   const lesson = useLiveQuery(() => lessonNow(kennel, today), [kennel, today]);
   const ids = lesson?.bouts.map((one) => one.bout.id) ?? NO_BOUTS;
   const kept = useLiveQuery(() => keptOfBouts(kennel, ids), [kennel, ids.join(' ')]);
+  // What is on the pad has its advice there; the logs of the others do not change with a rep of it, and
+  // where no pad is open none is read.
+  const others = bout ? (lesson?.bouts ?? []).filter((one) => one.running && one.bout.id !== bout.id) : [];
+  const next = useLiveQuery(() => nextSteps(kennel, others), [kennel, lesson, bout?.id]);
   const [adding, setAdding] = useState(false);
   if (!lesson) return null;
   const several = lesson.bouts.some((one) => one.dog.id !== dog.id);
@@ -52,6 +57,7 @@ export function SwitchBar({ current, bout }: Props) {
               <Chip
                 one={one}
                 kept={kept?.get(one.bout.id) ?? null}
+                next={next?.get(one.bout.id) ?? null}
                 current={addressOf(one.bout) === current}
                 named={several}
               />
@@ -96,11 +102,13 @@ const NO_BOUTS: readonly BoutId[] = [];
 function Chip({
   one,
   kept,
+  next,
   current,
   named,
 }: {
   readonly one: LessonBout;
   readonly kept: KeptEvidence | null;
+  readonly next: number | null;
   readonly current: boolean;
   readonly named: boolean;
 }) {
@@ -119,20 +127,21 @@ function Chip({
       <span className="truncate font-bold">{named ? one.dog.name : one.element.title}</span>
       <span className="flex gap-2 text-sm">
         {named && <span className="truncate">{one.element.title}</span>}
-        <span className="shrink-0">{placeInShort(one, kept)}</span>
+        <span className="shrink-0">{placeInShort(one, kept, next)}</span>
         {one.running && kept ? <Seconds since={kept.last} /> : <span>{tell('switch-bar.ended')}</span>}
       </span>
     </Link>
   );
 }
 
-/** "3 of 9", and for a whole run how many there were. */
-function placeInShort({ element, bout }: LessonBout, kept: KeptEvidence | null): string {
+/** "3 of 9", "3 of 9, next 4", and for a whole run how many there were. */
+function placeInShort({ element, bout }: LessonBout, kept: KeptEvidence | null, next: number | null): string {
   if (isWhole(element)) return tell('switch-bar.runs', { n: kept?.reps ?? 0 });
   const ladder = buildLadder(element);
   return tell('switch-bar.step-of', {
     step: placeOn(ladder, kept?.stands ?? bout.start).rung + 1,
     steps: ladder.rungs.length,
+    next: next === null ? 'none' : String(next + 1),
   });
 }
 

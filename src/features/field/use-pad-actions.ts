@@ -7,6 +7,7 @@ import type { DatedBout } from '@/data/read';
 import { endBout, record, recordSet, recordUndo, type SetItem } from '@/data/write';
 import { useUndo } from '@/ui';
 import type { Called } from './calls';
+import { gameReps } from './game';
 import { useHand } from './hand-store';
 import { useLesson } from './lesson-store';
 import { usePad } from './pad-store';
@@ -112,8 +113,18 @@ export function usePadActions(bout: DatedBout, view: PadView, called: Called | n
   const press = (links: number): void => {
     if (usePad.getState().split(performance.now()) === links) tap({ tap: 'whole', brokeAt: null });
   };
+  const set = (items: readonly SetItem[]): Promise<boolean> =>
+    write(() => recordSet(kennel, bout, askedNow(view, { call: null, asks: {} }), items));
   const end = async (): Promise<void> => {
     await last.current;
+    // What is counted of a game and was not logged is no less done.
+    const tally = useLesson.getState().tallies[bout.id];
+    if (view.by.kind === 'game' && tally && tally.times > 0) {
+      const items = gameReps(tally, view);
+      if ('ok' in items) return setFailure(items);
+      if (!(await set(items))) return;
+    }
+    useLesson.getState().count(bout.id, null);
     // Clocks that run are in the log before the bout is closed.
     for (const counted of useLesson.getState().stop(bout.id, Date.now()))
       await write(() => record(kennel, bout, counted));
@@ -134,6 +145,8 @@ export function usePadActions(bout: DatedBout, view: PadView, called: Called | n
     step,
     stamp: () => {
       if (view.by.kind === 'whole') return press(view.by.links.length);
+      // A game is tallied in the rest: there is nothing to time.
+      if (view.by.kind === 'game') return;
       stamp(performance.now());
       // With one button the marker says that it was right; where a rep is judged otherwise, it is only
       // stamped.
@@ -141,7 +154,7 @@ export function usePadActions(bout: DatedBout, view: PadView, called: Called | n
         tap({ tap: 'clean' });
     },
     mark: () => mark(performance.now()),
-    set: (items) => write(() => recordSet(kennel, bout, askedNow(view, { call: null, asks: {} }), items)),
+    set,
     clock: (what, seconds) =>
       void write(() =>
         record(kennel, bout, { kind: 'clock', what, seconds: Math.max(0, Math.round(seconds)) }),
@@ -149,6 +162,8 @@ export function usePadActions(bout: DatedBout, view: PadView, called: Called | n
     undo: () => {
       aimed.current = null;
       if (choosing !== 'outcome') choose('outcome');
+      // A run under way is taken back first: it is the last thing that was pressed.
+      else if (view.by.kind === 'whole' && usePad.getState().splits.from !== null) clear();
       else if (bounce.first('undo')) void write(() => recordUndo(kennel, bout));
     },
     end: () => void end(),

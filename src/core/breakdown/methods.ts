@@ -232,15 +232,17 @@ export function axisFrom({ axis, start, demand, step }: MethodAxis, answer: Axis
 export const METHODS: readonly Method[] = /* @__PURE__ */ METHOD_FILES.map((file) => must(readMethod(file)));
 
 /**
- * Methods whose words hold every word of the question, or another word for it; all of them for an empty
- * one. "bumper" finds what is said of dummies.
+ * Methods whose words hold every word of the question, or another word for it, those first that hold the
+ * words themselves; all of them for an empty one. "bumper" finds what is said of dummies.
  */
 export function searchMethods(question: string, methods: readonly Method[] = METHODS): Method[] {
   const words = question.toLowerCase().split(/\s+/).filter(Boolean);
-  return methods.filter((method) => {
-    const text = methodText(method).toLowerCase();
-    return words.every((word) => sameWords(word).some((other) => text.includes(other)));
-  });
+  const texts = methods.map((method) => ({ method, text: methodText(method).toLowerCase() }));
+  const found = texts.filter(({ text }) =>
+    words.every((word) => sameWords(word).some((other) => text.includes(other))),
+  );
+  const asked = found.filter(({ text }) => words.every((word) => text.includes(word)));
+  return [...new Set([...asked, ...found])].map(({ method }) => method);
 }
 
 /** All that a method says, for searching. */

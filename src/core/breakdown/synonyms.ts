@@ -7,22 +7,22 @@ const GROUPS: readonly (readonly string[])[] = [
   ['dummy', 'bumper'],
   ['jackpot', 'reward', 'pay', 'treat', 'bonus'],
   ['dumbbell', 'dowel', 'hold', 'carry'],
-  ['down', 'lie', 'drop'],
-  ['release', 'out', 'give', 'let go'],
+  ['down', 'lie'],
+  ['release', 'out', 'give'],
   ['recall', 'come', 'here'],
   ['stay', 'wait', 'steady'],
-  ['heel', 'heelwork', 'walk'],
-  ['tug', 'toy', 'play', 'game', 'pole'],
-  ['hoop', 'jump', 'prop', 'hurdle'],
-  ['tub', 'perch', 'box', 'platform', 'place'],
-  ['muzzle', 'harness', 'kit', 'worn'],
-  ['beg', 'upright', 'strength', 'trick'],
-  ['cast', 'direction', 'left', 'right', 'back', 'handling'],
-  ['disc', 'ball', 'frisbee'],
+  ['heel', 'heelwork'],
+  ['tug', 'toy', 'play', 'game'],
+  ['jump', 'hurdle'],
+  ['tub', 'box'],
+  ['perch', 'platform', 'place'],
+  ['kit', 'worn', 'muzzle', 'harness'],
+  ['beg', 'upright'],
+  ['cast', 'direction', 'handling'],
+  ['disc', 'ball'],
   ['cue', 'command', 'word', 'whistle', 'signal'],
-  ['target', 'touch', 'hand'],
-  ['crooked', 'straight', 'front'],
-  ['puppy', 'young', 'first'],
+  ['target', 'touch'],
+  ['puppy', 'young'],
 ];
 
 /** A word without its plural: "dummies" → "dummy", "articles" → "article". */
@@ -32,7 +32,7 @@ const singular = (word: string): string =>
     .replace(/(s|sh|ch|x)es$/, '$1')
     .replace(/([^s])s$/, '$1');
 
-/** All words that stand for this one, itself first: "Bumpers" → bumper, dummy, retrieve. */
+/** All words that stand for this one, itself first: "Bumpers" → bumpers, bumper, dummy. */
 export function sameWords(word: string): string[] {
   const small = word.toLowerCase();
   const one = singular(small);

@@ -46,14 +46,16 @@ describe('what adds up in a body', () => {
       { ...none, jumps: 24 },
       { ...none, jumps: 61 },
     ];
-    expect(loadsToday(jump, limits, day, week).map((one) => [one.per, one.done, one.left])).toEqual([
+    expect(
+      loadsToday(loadsOfWork(jump), limits, day, week).map((one) => [one.per, one.done, one.left]),
+    ).toEqual([
       ['day', 24, 6],
       ['week', 61, 0],
     ]);
-    expect(loadsToday(jump, [], day, week)).toEqual([
+    expect(loadsToday(loadsOfWork(jump), [], day, week)).toEqual([
       { of: 'jumps', per: 'day', done: 24, limit: null, left: null },
     ]);
-    expect(loadsToday(hold, limits, day, week)).toEqual([]);
+    expect(loadsToday(loadsOfWork(hold), limits, day, week)).toEqual([]);
   });
 
   it('never counts what a piece of work does not load, whatever was done', () => {

@@ -57,17 +57,16 @@ export type LoadToday = {
 };
 
 /**
- * The loads of a piece of work, each with what was done in the day (and in the week where a number says
- * so), over all elements: 24 of 30 jumps → `{ of: 'jumps', done: 24, left: 6, … }`. Without a number
+ * Loads, each with what was done in the day (and in the week where a number says so), over all elements: 24 of 30 jumps → `{ of: 'jumps', done: 24, left: 6, … }`. Without a number
  * `limit` and `left` are null: none is assumed.
  */
 export function loadsToday(
-  element: LoadWork,
+  loads: readonly Load[],
   limits: readonly Limit[],
   day: Readonly<Record<Load, number>>,
   week: Readonly<Record<Load, number>>,
 ): LoadToday[] {
-  return loadsOfWork(element).flatMap((of): LoadToday[] => {
+  return loads.flatMap((of): LoadToday[] => {
     const mine = limits.filter((one) => one.of === of);
     if (mine.length === 0) return [{ of, per: 'day', done: day[of], limit: null, left: null }];
     return mine.map((limit) => {

@@ -304,7 +304,7 @@ describe('“words of a person”', () => {
     expect(dog?.cues).toEqual([{ word: 'Out', means: 'go out' }]);
     expect(now.signals).toEqual([
       {
-        id: `s-${dog?.id}-1`,
+        id: expect.stringMatching(new RegExp(`^s-${dog?.id}-[0-9a-f]{8}$`)),
         dogId: dog?.id,
         kind: 'cue',
         word: 'Out',
@@ -318,18 +318,37 @@ describe('“words of a person”', () => {
     expect(now.dogs?.[0]).toEqual(rest);
   });
 
-  it('leaves no cue in what waits for a decision either', () => {
-    const versions = (now.apart ?? []).flatMap((one) => one.versions as { record: unknown }[]);
-    expect(versions.length).toBeGreaterThan(1);
-    expect(versions.filter((one) => one.record && 'cues' in (one.record as object))).toEqual([]);
+  const wordsIn = (tables: Loose['tables']) =>
+    (tables.signals ?? []).map((one) => `${one.dogId}: ${one.word}, ${one.means}`).sort();
+
+  it('takes the cues of a version that waits for a decision along, each once', () => {
+    const waits = structuredClone(old.tables);
+    const [dog] = waits.dogs ?? [];
+    const record = { ...dog, cues: [...(dog?.cues as object[]), { word: 'Down', means: 'lie down' }] };
+    waits.apart = [
+      {
+        id: `dogs/${dog?.id}`,
+        versions: [
+          { changed: {}, record },
+          { changed: {}, record: null },
+        ],
+      },
+    ];
+    const found = wordsOfAPerson.migrate(waits) as Loose['tables'];
+    expect(wordsIn(found)).toEqual([`${dog?.id}: Down, lie down`, `${dog?.id}: Out, go out`]);
+    const versions = (found.apart ?? []).flatMap((one) => one.versions as { record: object | null }[]);
+    expect(versions).toHaveLength(2);
+    expect(versions.filter((one) => one.record && 'cues' in one.record)).toEqual([]);
   });
 
-  it('two devices agree on a cue that they had alike, and one that they had not waits', () => {
+  it('two devices agree on a cue that they had alike, and of one that they had not both stay', () => {
     const read = (file: Loose) => must(readKennelFile(JSON.stringify(file))).tables;
     const [here, there] = [structuredClone(old), structuredClone(old)];
-    expect(must(mergeTables(read(here), read(there))).apart).not.toContain('signals/s-d1-1');
+    expect(wordsIn(must(mergeTables(read(here), read(there))).tables)).toEqual(['d1: Out, go out']);
     Object.assign(there.tables.dogs?.[0] ?? {}, { cues: [{ word: 'Out', means: 'leave it' }] });
-    expect(must(mergeTables(read(here), read(there))).apart).toContain('signals/s-d1-1');
+    const both = must(mergeTables(read(here), read(there)));
+    expect(wordsIn(both.tables)).toEqual(['d1: Out, go out', 'd1: Out, leave it']);
+    expect(both.apart.filter((id) => id.startsWith('signals/'))).toEqual([]);
   });
 });
 

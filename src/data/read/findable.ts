@@ -87,15 +87,20 @@ export async function findableWork(kennel: Kennel, methods: readonly Method[]): 
  */
 export async function findableNotes(kennel: Kennel): Promise<Findable[]> {
   const { database } = kennel;
-  const [bouts, outings, dogs, elements] = await Promise.all([
+  const [bouts, outings, dogs, elements, breakdowns, ruleBooks] = await Promise.all([
     database.of('bouts').toArray(),
     database.of('outings').toArray(),
     database.of('dogs').toArray(),
     database.of('elements').toArray(),
+    database.of('breakdowns').toArray(),
+    database.of('ruleBooks').toArray(),
   ]);
   const days = new Map(outings.map((one) => [one.id, one.day]));
   const names = new Map(dogs.map((one) => [one.id, one.name]));
-  const titles = new Map(elements.map((one) => [one.id, one.title]));
+  const titles = new Map([
+    ...elements.map((one) => [one.id, one.title] as const),
+    ...breakdowns.map((one) => [wholeId(one.id), exerciseTitle(one, { ruleBooks })] as const),
+  ]);
   const kept = await database.kept.bulkGet(bouts.map((one) => one.id));
   const notes = bouts.flatMap((bout, i): Findable[] => {
     const lines = [bout.debrief?.what ?? '', bout.debrief?.next ?? '', ...(kept[i]?.notes ?? [])].filter(

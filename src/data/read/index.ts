@@ -67,7 +67,7 @@ export {
   lessonNow,
   openBouts,
 } from './lesson';
-export { keptSince, loadsOf, stillWork } from './loads';
+export { keptSince, loadsIn, loadsOf, stillWork } from './loads';
 export { type GraphNode, prerequisiteGraph } from './prerequisites';
 export { inUse, type PutAway, putAwayOf } from './put-away';
 export { type SameWork, sameWorkOf } from './same-work';

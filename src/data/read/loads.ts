@@ -3,12 +3,16 @@ import { addDays, type Day } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import type { Dog, ElementRecord } from '@/data/records';
 import type { KeptEvidence } from '@/data/records/kept-evidence';
+import { isWhole } from './whole';
 import { activeElements, type DogWork } from './work';
 
 /** Days that a number "in a week" looks back over, today among them. */
 const WEEK = 7;
 
-/** The loads of an element against the dog's own numbers, counted over all that it did today and this week. */
+/**
+ * The loads of a piece of work against the dog's own numbers, counted over all that it did today and this
+ * week. An exercise that is run whole has those of its pieces.
+ */
 export function loadsOf(
   element: ElementRecord,
   dog: Pick<Dog, 'limits'>,
@@ -16,13 +20,25 @@ export function loadsOf(
   elements: readonly ElementRecord[],
   today: Day,
 ): LoadToday[] {
-  if (loadsOfWork(element).length === 0) return [];
+  const loads = loadsIn(element, elements);
+  if (loads.length === 0) return [];
   return loadsToday(
-    element,
+    loads,
     dog.limits,
     doneSince(kept, elements, today, today),
     doneSince(kept, elements, addDays(today, 1 - WEEK), today),
   );
+}
+
+/** Which loads a piece of work has; an exercise that is run whole has those of its pieces. */
+export function loadsIn(element: ElementRecord, elements: readonly ElementRecord[]): readonly Load[] {
+  const { form } = element;
+  const pieces =
+    isWhole(element) && form.kind === 'chain'
+      ? elements.filter((one) => form.links.includes(one.id))
+      : [element];
+  const found = new Set(pieces.flatMap(loadsOfWork));
+  return LOADS.filter((load) => found.has(load));
 }
 
 function doneSince(
@@ -61,6 +77,6 @@ export async function keptSince(
   return found.flat();
 }
 
-/** What can be worked instead: elements of the dog that have none of these loads, and wait for nothing. */
+/** What can be worked instead: elements of the dog that have none of these loads. */
 export const stillWork = (work: DogWork, loads: readonly Load[]): ElementRecord[] =>
   activeElements(work).filter((one) => !loadsOfWork(one).some((load) => loads.includes(load)));

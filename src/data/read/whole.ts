@@ -57,13 +57,17 @@ export function wholeOf(breakdown: Breakdown, work: DogWork): ElementRecord {
     conditions: conditions.filter((one, i) => conditions.findIndex((it) => it.title === one.title) === i),
     kit: all((piece) => piece.kit),
     // What lies out is counted piece by piece; a whole run is sent once.
-    work: all((piece) => piece.work).filter((tag) => tag !== 'laid'),
+    work: all(workIn).filter((tag) => tag !== 'laid'),
     cues: first?.cues ?? PLAIN_ELEMENT.cues,
     policy: { rule: USUAL_RULES.feel, pace: { ...DEFAULT_PACE, setSize: 50 } },
     putAway: breakdown.putAway,
     changed: breakdown.changed,
   };
 }
+
+/** What a piece does to the body: where a height is asked, it is jumped. */
+const workIn = ({ work, axes }: ElementRecord): ElementRecord['work'] =>
+  axes.some((axis) => axis.quantity === 'height') ? [...work, 'jump'] : work;
 
 /** Whose element or exercise an address names; null for nobody's. */
 export async function dogOf({ database }: Kennel, id: string): Promise<DogId | null> {

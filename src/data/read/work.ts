@@ -23,6 +23,7 @@ import type {
   RuleBookRecord,
   Trial,
 } from '@/data/records';
+import { isWhole } from './whole';
 
 /**
  * What training of one dog is made of: its elements, and where each stands in an exercise of a rule
@@ -120,7 +121,7 @@ export type NamedFault = Pick<FaultStep, 'ref' | 'label' | 'by' | 'miss' | 'char
  * exercise has is named with that exercise; one that several have is offered once, for all of them.
  */
 export function namedFaults(element: ElementRecord, work: DogWork): NamedFault[] {
-  if (element.axes.length === 0 && element.form.kind === 'chain') return ofLinks(element.form.links, work);
+  if (isWhole(element) && element.form.kind === 'chain') return ofLinks(element.form.links, work);
   const priced = placesOf(element.id, work).flatMap(({ book, exercise, part }) => {
     const rules = prepareRules(book.rules, book.exercises).exercises.find(
       (one) => one.exercise === exercise.id,

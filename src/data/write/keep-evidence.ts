@@ -45,23 +45,25 @@ export async function keepEvidence(database: KennelDatabase, ids: readonly BoutI
     await database.kept.bulkPut(found.map((one) => one.evidence));
     await database.keptLogs.bulkPut(found.map((one) => one.log));
     const there = new Set<string>(found.map((one) => one.log.id));
-    const links = await linksOf(database, new Set(some));
+    // Only an exercise that was run whole has rows of links; of one that is gone nobody knows.
+    const plain = new Set(bouts.filter((one) => one.on.kind === 'element').map((one) => one.id));
+    const links = await linksOf(
+      database,
+      some.filter((id) => !plain.has(id)),
+    );
     const gone = [...some, ...links].filter((id) => !there.has(id));
     if (gone.length > 0)
       await Promise.all([database.kept.bulkDelete(gone), database.keptLogs.bulkDelete(gone)]);
   }
 }
 
-/** Rows of links that are kept of these bouts; of most there are none. */
-async function linksOf({ kept }: KennelDatabase, bouts: ReadonlySet<string>): Promise<string[]> {
-  const [only] = bouts;
-  const keys =
-    bouts.size === 1
-      ? await kept.where('id').between(`${only}/`, `${only}/\uffff`).primaryKeys()
-      : await kept.toCollection().primaryKeys();
-  const like = keys.filter((key) => key.includes('/') && bouts.has(key.slice(0, key.lastIndexOf('/'))));
+/** Rows of links that are kept of these bouts. */
+async function linksOf({ kept }: KennelDatabase, bouts: readonly BoutId[]): Promise<string[]> {
+  const rows = await Promise.all(
+    bouts.map((id) => kept.where('id').between(`${id}/`, `${id}/\uffff`).toArray()),
+  );
   // A bout brought in from elsewhere may have such an id of its own.
-  return (await kept.bulkGet(like)).flatMap((one) => (one?.link ? [one.id] : []));
+  return rows.flat().flatMap((one) => (one.link ? [one.id] : []));
 }
 
 async function foldStored(database: KennelDatabase, bout: Bout): Promise<ReturnType<typeof keptOf> | []> {

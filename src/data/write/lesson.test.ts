@@ -7,6 +7,7 @@ import { CHANGED, DOG, evidenceStored, kennelWithDog, testElement } from '@/data
 import {
   addressOf,
   isOuting,
+  isWhole,
   kennelCounts,
   keptOfBouts,
   keptOfDog,
@@ -20,8 +21,18 @@ import {
   workOf,
 } from '@/data/read';
 import { wholeOf } from '@/data/read/whole';
-import { UNKNOWN_DOG } from '@/data/records';
-import { changeDog, endBout, endOuting, makeExercise, record, recordUndo, startBout, takeBack } from '.';
+import { type ElementRecord, UNKNOWN_DOG } from '@/data/records';
+import {
+  changeDog,
+  endBout,
+  endOuting,
+  makeExercise,
+  putExerciseAway,
+  record,
+  recordUndo,
+  startBout,
+  takeBack,
+} from '.';
 
 const MONDAY = '1970-01-01' as Day;
 const OTHER = asId<DogId>('other');
@@ -134,6 +145,19 @@ describe('an exercise run whole, as it is stored', () => {
     expect(await links()).toEqual([]);
   });
 
+  it('an exercise is not put away while it is run', async () => {
+    const bout = await begin(await whole());
+    const away = async () => {
+      const [exercise] = (await workOf(kennel, DOG)).breakdowns;
+      if (!exercise) throw new Error('an exercise');
+      return putExerciseAway(kennel, exercise.id, true);
+    };
+    expect(await away()).toMatchObject({ ok: false, code: 'running' });
+    must(await record(kennel, bout, ran(null)));
+    must(await endBout(kennel, bout.id));
+    must(await away());
+  });
+
   it('moves no element from where it stands, and goes on in the same outing', async () => {
     const bout = await begin(await whole());
     must(await record(kennel, bout, ran(null)));
@@ -143,11 +167,11 @@ describe('an exercise run whole, as it is stored', () => {
 });
 
 describe('what adds up over elements and runs', () => {
-  const jumps = async () => {
+  const jumps = async (of: Pick<ElementRecord, 'id' | 'axes'> = jump) => {
     const { elements } = await workOf(kennel, DOG);
     const kept = await keptSince(kennel, elements, MONDAY);
     const dog = await kennel.database.of('dogs').get(DOG);
-    const one = elements.find((each) => each.id === jump.id);
+    const one = isWhole(of) ? await whole() : elements.find((each) => each.id === of.id);
     return dog && one ? loadsOf(one, dog, kept, elements, MONDAY) : [];
   };
 
@@ -161,6 +185,9 @@ describe('what adds up over elements and runs', () => {
     must(await record(kennel, run, ran(0)));
     must(await record(kennel, run, ran(2)));
     expect(await jumps()).toMatchObject([{ of: 'jumps', done: 6, left: 2, limit: { source: 'the vet' } }]);
+    // A whole run with a jump in it is held against the same number.
+    expect(await jumps(await whole())).toEqual(await jumps());
+    expect(await jumps(out)).toEqual([]);
     must(await record(kennel, bout, { kind: 'unlogged', count: 5 }));
     expect((await jumps())[0]?.left).toBe(0);
     expect(stillWork(await workOf(kennel, DOG), ['jumps']).map((one) => one.title)).toEqual(

@@ -4,13 +4,17 @@ import { refuse, transact, type Undo } from './transact';
 
 /**
  * Puts an exercise away, or brings it back; its elements stay as they are, and so does its log. Fails with
- * `exists` where that exercise of the rule book was broken down again meanwhile, and with `gone`.
+ * `exists` where that exercise of the rule book was broken down again meanwhile, with `running` while it is
+ * run whole, and with `gone`.
  */
 export function putExerciseAway(kennel: Kennel, id: BreakdownId, putAway: boolean): Promise<Result<Undo>> {
-  return transact(kennel, ['breakdowns'], async (write) => {
+  return transact(kennel, ['breakdowns', 'bouts'], async (write) => {
     const stored =
       (await write.get('breakdowns', id)) ??
       refuse('gone', id, say('data.reshape.this-exercise-is-not-there-any'));
+    const bouts = putAway ? await write.boutsBy('on.breakdown', id) : [];
+    if (bouts.some((bout) => bout.endedAt === null))
+      refuse('running', '', say('data.reshape.a-session-of-it-is-still-open-end'));
     const others = (await write.ofDog('breakdowns', stored.dogId)).filter((one) => one.id !== id);
     const again = others.some(
       (one) =>

@@ -2,6 +2,7 @@ import type { RuleBook, RuleExercise, RulePart } from '@/core/rulebooks';
 import type { ElementId } from '@/core/shared';
 import { activeElements, type DogWork } from '@/data/read';
 import { type LinkDraft, linkFromPart, linkToExisting } from './exercise-draft';
+import { isDemanded, notYet } from './exercise-sources';
 
 /** One exercise of a class in the making. `trained` of a link: by an element of the dog, or by an earlier link. */
 export type ExerciseDraft = { readonly exercise: RuleExercise; readonly links: readonly LinkDraft[] };
@@ -29,14 +30,6 @@ export function classDraft(book: RuleBook, work: DogWork, newId: () => ElementId
     }),
   }));
 }
-
-const notYet = (book: RuleBook, work: DogWork): RuleExercise[] =>
-  book.exercises.filter(
-    (exercise) => !work.breakdowns.some((one) => one.ruleBookId === book.id && one.exercise === exercise.id),
-  );
-
-const isDemanded = ({ parts }: RuleExercise): boolean =>
-  parts.length > 0 && parts.every((part) => part.demands.length > 0);
 
 /** Exercises that are not broken down and cannot be: the rule book does not say what a piece of them asks. */
 export const withoutDemands = (book: RuleBook, work: DogWork): RuleExercise[] =>

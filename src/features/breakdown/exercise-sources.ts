@@ -28,23 +28,26 @@ export type Source =
   | { readonly kind: 'like'; readonly id: string; readonly title: string; readonly breakdown: Breakdown };
 export type SourceGroup = { readonly title: string; readonly sources: readonly Source[] };
 
+/** Exercises of a rule book that the dog has not broken down yet. */
+export const notYet = (book: RuleBook, work: DogWork): RuleExercise[] =>
+  book.exercises.filter(
+    (exercise) => !work.breakdowns.some((one) => one.ruleBookId === book.id && one.exercise === exercise.id),
+  );
+
+/** Whether the rule book says of each piece what it asks. */
+export const isDemanded = ({ parts }: RuleExercise): boolean =>
+  parts.length > 0 && parts.every((part) => part.demands.length > 0);
+
 /**
  * Rule-book exercises that are not broken down yet, the methods, and the dog's own exercises;
  * groups without any are left out.
  */
 export function sourceGroups(work: DogWork, methods: readonly Method[]): SourceGroup[] {
-  const done = (book: RuleBook, exercise: RuleExercise): boolean =>
-    work.breakdowns.some((one) => one.ruleBookId === book.id && one.exercise === exercise.id);
   const books = inUse(work.ruleBooks).map(
     ({ book }): SourceGroup => ({
       title: `${book.title}, ${book.edition}`,
-      sources: book.exercises
-        .filter(
-          (exercise) =>
-            exercise.parts.length > 0 &&
-            exercise.parts.every((part) => part.demands.length > 0) &&
-            !done(book, exercise),
-        )
+      sources: notYet(book, work)
+        .filter(isDemanded)
         .map((exercise) => ({
           kind: 'rule-book',
           id: `book:${book.id}:${exercise.id}`,

@@ -1,8 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Link } from 'react-router';
-import { type Load, type LoadToday, loadsOfWork } from '@/core/planning';
+import type { Load, LoadToday } from '@/core/planning';
 import { useKennelWithDog } from '@/data/live';
-import { type DogWork, type ElementRecord, keptSince, loadsOf, stillWork } from '@/data/read';
+import { type DogWork, type ElementRecord, keptSince, loadsIn, loadsOf, stillWork } from '@/data/read';
 import { writeNumber } from '@/words';
 import { tell } from './later-words';
 
@@ -17,7 +17,7 @@ const OFFERED = 3;
  */
 export function LoadLines({ element, work }: Props) {
   const { kennel, dog, today } = useKennelWithDog();
-  const loads = loadsOfWork(element);
+  const loads = loadsIn(element, work.elements);
   const kept = useLiveQuery(
     () => (loads.length === 0 ? [] : keptSince(kennel, work.elements, today)),
     [kennel, work, today, loads.length],

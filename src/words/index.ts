@@ -1,5 +1,6 @@
+export { BARE, BARE_UNITS, bareUnit, reading, takeBareUnit } from './bare-units';
 export { tellerOf, wordsOf } from './catalogue';
 export { takeLocale, writeDay } from './days';
 export { writeInstant } from './instant';
 export { regionNow, takeRegion } from './region';
-export { NO_BREAK, withOwnPoint, writeDigits, writeNumber, writeShare } from './values';
+export { NO_BREAK, numberCustom, sizesText, withOwnPoint, writeDigits, writeNumber, writeShare } from './values';

@@ -1,4 +1,4 @@
-import { fromBase, type Measured, must, type Sentence, type Value } from '@/core/shared';
+import { fromBase, type Measured, must, type NumberCustom, type Quantity, type Sentence, type Value } from '@/core/shared';
 import { writeDay } from './days';
 import { numberLocale } from './locale';
 
@@ -15,6 +15,10 @@ function number(value: number, options: Intl.NumberFormatOptions): string {
   formats.set(key, format);
   return format.format(value).replace('-', '−');
 }
+
+/** Sizes as they are read: "90 L, 65 L, 40 L". */
+export const sizesText = (quantity: Quantity, unit: string, sizes: readonly number[]): string =>
+  sizes.map((base) => writeMeasured({ quantity, base, unit })).join(', ');
 
 /** A number with all that it has, up to twelve figures: 0.25 → "0.25", or "0,25" where a comma is written. */
 export const writeNumber = (value: number): string =>
@@ -65,5 +69,15 @@ export function writeShare(share: number): string {
 /** A number in a field, with the point or comma that the person writes: "2.5 m" → "2,5 m" where a comma is written. */
 export const withOwnPoint = (typed: string): string =>
   typed.replace(/(\d)\.(\d)/g, (_, before: string, after: string) => `${before}${ownPoint()}${after}`);
+
+/** How the person writes numbers: "1.000,5" where a comma stands before a fraction. */
+export function numberCustom(): NumberCustom {
+  const parts = new Intl.NumberFormat(numberLocale(), { useGrouping: true }).formatToParts(12_345.6);
+  const group = parts.find((part) => part.type === 'group')?.value ?? null;
+  return {
+    decimal: ownPoint() === ',' ? ',' : '.',
+    group: group === '.' || group === ',' ? group : group === null ? null : ' ',
+  };
+}
 
 const ownPoint = (): string => writeDigits(0.5, 1).charAt(1);

@@ -1,74 +1,139 @@
-import { fail, fromBase, must, ok, parseOne, type Result, type Sentence, say } from '@/core/shared';
-import { type Axis, axisScale, isRatioAxis, parseValue } from './axis';
+import {
+  fail,
+  type NumberCustom,
+  ok,
+  PLAIN_NUMBERS,
+  parseOne,
+  type Quantity,
+  type Result,
+  type Sentence,
+  say,
+  unitWritten,
+} from '@/core/shared';
+import type { Axis } from './axis';
+import { parseValue } from './axis-values';
 import { axisFrom, type MethodAxis } from './methods';
+import { axisScale } from './scale';
+import { readStep, stepText } from './step-text';
+
+/** How a person's text is read: how numbers are written, and which unit a bare one has; null for the axis's. */
+export type Reading = {
+  readonly custom: NumberCustom;
+  readonly bareUnit: (quantity: Quantity) => string | null;
+};
+/** Of files and tests: plain numbers, bare ones in the axis's unit. */
+export const PLAIN_READING: Reading = { custom: PLAIN_NUMBERS, bareUnit: () => null };
 
 /**
- * A step as a person reads and types it: a share in percent where lengths and times are climbed, an
- * amount elsewhere. A step of .25 on distance → "25 %", of 1 on choices → "1".
+ * Sizes that a person owns, as written: "90 L, 65, 40" → three volumes. A bare one has the unit of the others,
+ * else the axis's. Fails as `parseOne` does, with what is wrong in words; nothing written is no size.
  */
-export function stepText(axis: Pick<Axis, 'quantity' | 'unit' | 'levels'>, step: number): string {
-  return isRatioAxis(axis) ? `${Number((step * 100).toPrecision(3))} %` : amountText(axis, step);
-}
-
-/**
- * An amount in the axis's unit with six figures, so that what was typed comes back as it was typed;
- * `writeAmount` would round it for reading. 9.144 in yards → "10 yd".
- */
-export function amountText(axis: Pick<Axis, 'quantity' | 'unit'>, base: number): string {
-  const shown = must(fromBase(axis.quantity, base, axis.unit));
-  return `${Number(shown.toPrecision(6))}${axis.unit === '°' || axis.unit === '' ? '' : ' '}${axis.unit}`;
-}
-
-/**
- * A step: a share where lengths and times are climbed, an amount elsewhere. Fails with `step`, or
- * as `parseOne` does.
- */
-export function readStep(axis: Pick<Axis, 'quantity' | 'unit'>, text: string): Result<number> {
-  if (isRatioAxis(axis)) {
-    const match = /^\+?\s*(\d+(?:[.,]\d+)?)\s*%?$/.exec(text.trim());
-    const percent = match ? Number((match[1] ?? '').replace(',', '.')) : Number.NaN;
-    return percent > 0
-      ? ok(percent / 100)
-      : fail('step', '', say('breakdown.axis-text.is-not-a-step-here-a-step-is-a', { text }));
+export function readSizes(
+  axis: Pick<Axis, 'quantity' | 'unit'>,
+  text: string,
+  custom: NumberCustom = PLAIN_NUMBERS,
+): Result<number[]> {
+  // A comma with a space after it parts sizes; one without stands before a fraction.
+  const written = text
+    .split(/[;\n]|,(?=\s|$)/)
+    .map((one) => one.trim())
+    .filter(Boolean);
+  const unit = written.map((one) => unitWritten(one, axis.quantity)).find((one) => one !== null);
+  const sizes: number[] = [];
+  for (const one of written) {
+    const size = parseOne(one, axis.quantity, unit ?? axis.unit, custom);
+    if (!size.ok) return size;
+    sizes.push(size.value);
   }
-  const value = parseOne(text, axis.quantity, axis.unit);
-  if (value.ok && !(value.value > 0))
-    return fail('step', '', say('breakdown.axis-text.a-step-is-more-than-0'));
-  return value;
+  return ok(sizes);
 }
 
-/** An axis of a method with the three values as they stand in their fields. */
+/** What a size can be a size of, in the order in which a unit is looked for: a length is taken for a height. */
+const SIZED = ['volume', 'height', 'mass', 'area'] as const;
+export type Sized = {
+  readonly quantity: (typeof SIZED)[number];
+  readonly unit: string;
+  readonly sizes: readonly number[];
+};
+
+/**
+ * Sizes of a thing of which nobody has said what is measured: the unit tells. "90 L, 65 L" → volumes,
+ * "20, 30 cm" → heights. Fails with `sizes` where no unit is written, or they do not go together.
+ */
+export function sizesWritten(text: string, custom: NumberCustom = PLAIN_NUMBERS): Result<Sized> {
+  for (const quantity of SIZED) {
+    const unit = text.split(/[;,\s]+/).flatMap((one) => unitWritten(`1 ${one}`, quantity) ?? [])[0];
+    const sizes = unit === undefined ? null : readSizes({ quantity, unit }, text, custom);
+    if (sizes?.ok && unit !== undefined && sizes.value.length > 0) return ok({ quantity, unit, sizes: sizes.value });
+  }
+  return fail('sizes', 'sizes', say('breakdown.axis-text.these-are-no-sizes', { text }));
+}
+
+/** Whether sizes of one quantity can be those of another: heights, gaps and distances are all lengths. */
+export const sizesFit = (one: Quantity, other: Quantity): boolean =>
+  one === other || (LENGTHS.has(one) && LENGTHS.has(other));
+const LENGTHS: ReadonlySet<Quantity> = new Set(['height', 'offset', 'distance'] as const);
+
+/** An axis of a method with the three values as they stand in their fields, and the sizes that are owned. */
 export type AxisText = {
   readonly spec: MethodAxis;
   readonly start: string;
   readonly demand: string;
   readonly step: string;
+  readonly sizes?: string;
 };
 
 /**
- * Reads the three fields into an axis, with what is wrong beside each field; the axis is null where
- * they do not make one. Start "5 m", demand "40 m", step "25 %" → an axis from 5 to 40.
+ * The unit of an axis whose start and demand are typed so: the one that was written and is not the method's
+ * own; else the method's, where it is written; else what a bare number means to this person. "10 yd" and
+ * "100" on an axis in metres → yd.
  */
-export function readAxis(draft: AxisText): {
+export function unitOf(
+  { spec, start, demand, sizes = '' }: AxisText,
+  { bareUnit }: Pick<Reading, 'bareUnit'>,
+): string {
+  const { quantity, unit } = spec.axis;
+  const written = [start, demand, sizes.split(/[;,]/)[0] ?? ''].flatMap(
+    (text) => unitWritten(text, quantity) ?? [],
+  );
+  return written.find((one) => one !== unit) ?? written[0] ?? bareUnit(quantity) ?? unit;
+}
+
+/**
+ * Reads the fields into an axis, with what is wrong beside each field; the axis is null where they do not
+ * make one. Values stay in the unit in which they were typed. Start "5 yd", demand "40", step "+5 yd" → an
+ * axis in yards from 5 to 40 in equal steps.
+ */
+export function readAxis(
+  draft: AxisText,
+  reading: Reading = PLAIN_READING,
+): {
   readonly axis: Axis | null;
   readonly problems: Readonly<Record<string, Sentence>>;
 } {
-  const shape = draft.spec.axis;
+  const { custom } = reading;
+  const shape = { ...draft.spec.axis, unit: unitOf(draft, reading) };
   const plain = shape.harder === 'both' ? { ...shape, harder: 'more' as const } : shape;
-  const fields: Readonly<Record<'start' | 'demand' | 'step', Result<number>>> = {
-    start: parseValue(plain, draft.start),
-    demand: parseValue(plain, draft.demand),
-    step: readStep(shape, draft.step),
+  const fields = {
+    start: parseValue(plain, draft.start, custom),
+    demand: parseValue(plain, draft.demand, custom),
+    step: readStep(shape, draft.step, custom),
+    sizes: readSizes(shape, draft.sizes ?? '', custom),
   };
   const problems = Object.fromEntries(
     Object.entries(fields).flatMap(([field, value]) => (value.ok ? [] : [[field, value.message]])),
   );
-  if (!fields.start.ok || !fields.demand.ok || !fields.step.ok) return { axis: null, problems };
-  const axis = axisFrom(draft.spec, {
-    start: fields.start.value,
-    demand: fields.demand.value,
-    step: fields.step.value,
-  });
+  const { start, demand, step, sizes } = fields;
+  if (!start.ok || !demand.ok || !step.ok || !sizes.ok) return { axis: null, problems };
+  const spec = {
+    ...draft.spec,
+    axis: {
+      ...shape,
+      ...(step.value.equal || shape.equal ? { equal: step.value.equal } : {}),
+      ...(sizes.value.length > 0 ? { sizes: sizes.value } : {}),
+    },
+  };
+  const axis = axisFrom(spec, { start: start.value, demand: demand.value, step: step.value.step });
   if (!axis.ok) return { axis: null, problems: { start: axis.message } };
   const scale = axisScale(axis.value);
   return scale.ok ? { axis: axis.value, problems } : { axis: null, problems: { start: scale.message } };
@@ -81,11 +146,12 @@ export function readAxis(draft: AxisText): {
 export function readNewAxis(
   spec: MethodAxis | undefined,
   text: { readonly title: string; readonly start: string; readonly demand: string; readonly step: string },
+  reading: Reading = PLAIN_READING,
 ): Result<Axis> {
   if (!spec) return fail('kind', '', say('breakdown.axis-text.choose-a-kind-of-criterion'));
   const named = text.title === '' ? spec : { ...spec, axis: { ...spec.axis, title: text.title } };
   const step = text.step.trim() === '' && spec.step !== null ? stepText(spec.axis, spec.step) : text.step;
-  const read = readAxis({ spec: named, start: text.start, demand: text.demand, step });
+  const read = readAxis({ spec: named, start: text.start, demand: text.demand, step }, reading);
   return read.axis
     ? ok(read.axis)
     : fail(

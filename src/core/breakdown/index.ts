@@ -1,22 +1,20 @@
-export {
-  type Axis,
-  askedOf,
-  axisInWords,
-  axisScale,
-  axisSchema,
-  isRatioAxis,
-  levelPlace,
-  parseValue,
-  proofValue,
-  type Scale,
-  stepSize,
-  writeValue,
-} from './axis';
+export { type Axis, axisSchema, climbsByShares, isRatioAxis, levelPlace } from './axis';
 export { AXIS_KINDS, listAxis } from './axis-kinds';
-export { type AxisText, amountText, readAxis, readNewAxis, readStep, stepText } from './axis-text';
+export {
+  type AxisText,
+  PLAIN_READING,
+  type Reading,
+  readAxis,
+  readNewAxis,
+  readSizes,
+  type Sized,
+  sizesFit,
+  sizesWritten,
+  unitOf,
+} from './axis-text';
+export { askedOf, axisInWords, parseValue, writeValue } from './axis-values';
 export { demandCriteria } from './demands';
 export {
-  axisSeries,
   buildLadder,
   type CellEdit,
   type CountsFrom,
@@ -25,7 +23,6 @@ export {
   criteriaSchema,
   demandOf,
   difficulties,
-  friendly,
   type HandRung,
   handRungSchema,
   LADDER_RULES,
@@ -35,13 +32,14 @@ export {
   type Rung,
   waitingEdits,
 } from './ladder';
-export { checkKit, checkLadder } from './ladder-checks';
+export { checkKit, checkLadder, heldAxes } from './ladder-checks';
 export { changesOf, describePlace, describeRung } from './ladder-words';
 export { cuesAxis, gradeAxis, isBodyWork, type MeasuredAs, measuredAs } from './measured';
 export {
   type AxisAnswer,
   axisFrom,
   GENERAL_STEP,
+  LIMIT_FACTOR,
   METHODS,
   type Method,
   type MethodAxis,
@@ -71,8 +69,11 @@ export {
   openness,
 } from './prerequisites';
 export { rescaleLadder } from './rescale';
+export { axisScale, proofValue, type Scale, stepSize } from './scale';
 export { SCHOOLS, type School, type SchoolKey } from './schools';
+export { axisSeries, friendly } from './series';
 export { nextStartTry, type StartSearch, type Tried } from './start-finder';
+export { amountText, readStep, stepText } from './step-text';
 export { sameWords } from './synonyms';
 export { watchedFaultSchema } from './watched-fault';
 export { WORK_TAGS, type WorkTag } from './work-tags';

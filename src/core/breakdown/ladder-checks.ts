@@ -1,57 +1,37 @@
 import { type AxisKey, type Failure, fail, type Sentence, say } from '@/core/shared';
-import { type Axis, axisScale, stepSize } from './axis';
-import { axisSeries, type Ladder, MAX_STEPS, type Rung } from './ladder';
+import type { Axis } from './axis';
+import type { Ladder, Rung } from './ladder';
 import { SLACK, valueAt, write, writeChange, writeStep } from './ladder-words';
+import { axisScale, stepSize, stepTaken } from './scale';
+import { axisSeries, MAX_STEPS } from './series';
 
 /**
  * What is wrong with a ladder, as plain sentences; empty when nothing is. Paths are
  * `rungs[i].axisKey` or an axis key. Codes: `two-raised`, `step-too-large`, `easier-unplanned`,
- * `demand-never-reached`, `too-many-steps`, `safety-limit`, and those of `axisScale`.
+ * `demand-never-reached`, `too-many-steps`, `size-missing`, `safety-limit`, and those of `axisScale`.
  */
 export function checkLadder(ladder: Ladder): Failure[] {
-  const scales = ladder.axes.flatMap((axis) => {
-    const scale = axisScale(axis);
-    return scale.ok ? [] : [scale];
-  });
-  if (scales.length > 0) return scales;
-  const long = ladder.axes.filter((axis) => axisSeries(axis).length - 1 >= MAX_STEPS);
+  const { axes, rungs } = ladder;
+  const broken = axes.map(axisScale).filter((scale) => !scale.ok);
+  if (broken.length > 0) return broken;
   return [
-    ...long.map((axis) =>
-      fail(
-        'too-many-steps',
-        axis.key,
-        say('breakdown.ladder-checks.so-small-a-step-needs-rungs-or', {
-          title: axis.title,
-          MAXSTEPS: MAX_STEPS,
-        }),
-      ),
-    ),
-    ...ladder.rungs.flatMap((rung, i) =>
-      i === 0 ? [] : checkStep(ladder, ladder.rungs[i - 1] as Rung, rung, i),
-    ),
+    ...axes.flatMap(checkLength),
+    ...axes.flatMap(checkSizes),
+    ...rungs.slice(1).flatMap((_, i) => checkStep(ladder, i + 1)),
     ...checkDemand(ladder),
-    ...ladder.rungs.flatMap((rung, i) => checkSafety(ladder, rung, i)),
+    ...rungs.flatMap((rung, i) => axes.flatMap((axis) => checkSafety(axis, rung, i))),
   ];
 }
 
-function checkSafety(ladder: Ladder, rung: Rung, index: number): Failure[] {
-  return ladder.axes.flatMap((axis) => {
-    if (axis.safety === null || stepSize(axis, axis.safety.value, valueAt(rung, axis)) <= SLACK) return [];
-    const words = say('breakdown.ladder-checks.rung-goes-beyond', {
-      index: index + 1,
-      title: axis.title.toLowerCase(),
-      write: write(axis, valueAt(rung, axis)),
-      write2: write(axis, axis.safety.value),
-    });
-    return [
-      fail(
-        'safety-limit',
-        pathOf(index, axis),
-        say('breakdown.ladder-checks.the-limit-for-this-dog', { words, source: axis.safety.source }),
-      ),
-    ];
+/**
+ * Axes whose start is their demand already: they are held, not climbed, and a ladder of nothing else has
+ * one rung. Said, never silent.
+ */
+export const heldAxes = (axes: readonly Axis[]): readonly Axis[] =>
+  axes.filter((axis) => {
+    const scale = axisScale(axis);
+    return scale.ok && scale.value.held;
   });
-}
 
 /**
  * What a ladder's element needs and the kit list lacks. Code `kit-missing`, the path is the thing.
@@ -65,41 +45,65 @@ export function checkKit(needs: readonly string[], owned: readonly string[]): Fa
   );
 }
 
-function checkStep(ladder: Ladder, below: Rung, rung: Rung, index: number): Failure[] {
-  const changes = ladder.axes.map((axis) => ({
+function checkLength(axis: Axis): Failure[] {
+  if (axisSeries(axis).length - 1 < MAX_STEPS) return [];
+  const said = { title: axis.title, MAXSTEPS: MAX_STEPS };
+  return [
+    fail('too-many-steps', axis.key, say('breakdown.ladder-checks.so-small-a-step-needs-rungs-or', said)),
+  ];
+}
+
+/** Where owned sizes leave too large a step, the size to get is named; and a demand that nobody has. */
+function checkSizes(axis: Axis): Failure[] {
+  const { sizes = [] } = axis;
+  if (sizes.length === 0) return [];
+  const series = axisSeries(axis);
+  const gaps = series.slice(1).flatMap((to, i) => {
+    const from = series[i] as number;
+    if (stepTaken(axis, from, to) <= axis.limit * (1 + SLACK)) return [];
+    const said = { title: axis.title, from: write(axis, from), to: write(axis, to) };
+    return [fail('size-missing', axis.key, say('breakdown.ladder-checks.a-size-between-is-missing', said))];
+  });
+  const has = sizes.some((size) => Math.abs(stepSize(axis, size, axis.demand)) <= SLACK);
+  if (has) return gaps;
+  const said = { title: axis.title, size: write(axis, axis.demand) };
+  return [
+    ...gaps,
+    fail('size-missing', axis.key, say('breakdown.ladder-checks.the-wanted-size-is-not-yours-yet', said)),
+  ];
+}
+
+function checkStep({ axes, rungs }: Ladder, index: number): Failure[] {
+  const [below, rung] = [rungs[index - 1] as Rung, rungs[index] as Rung];
+  const sizes = axes.map((axis) => ({
     axis,
     size: stepSize(axis, valueAt(below, axis), valueAt(rung, axis)),
   }));
-  const raised = changes.filter((change) => change.size > SLACK);
-  const eased = changes.filter((change) => change.size < -SLACK && !rung.eases.includes(change.axis.key));
-  const large = raised.filter(
-    (change) => change.size > change.axis.limit * (1 + SLACK) && !met(ladder, index, change.axis),
-  );
-  const names = raised.map((change) => change.axis.title.toLowerCase()).join(' and ');
+  const raised = sizes.filter(({ size }) => size > SLACK).map(({ axis }) => axis);
+  const easier = sizes.filter(({ axis, size }) => size < -SLACK && !rung.eases.includes(axis.key));
+  const large = raised.filter((axis) => isTooLarge(axis, rungs, index));
+  const said = { index: index + 1 };
   return [
     ...(raised.length > 1
       ? [
           fail(
             'two-raised',
             `rungs[${index}]`,
-            say('breakdown.ladder-checks.rung-raises-at-once-raise-one-then', { index: index + 1, names }),
+            say('breakdown.ladder-checks.rung-raises-at-once-raise-one-then', {
+              ...said,
+              names: names(raised),
+            }),
           ),
         ]
       : []),
-    ...large.map((change) =>
-      fail(
-        'step-too-large',
-        pathOf(index, change.axis),
-        tooLarge(below, rung, index, change.axis, change.size),
-      ),
-    ),
-    ...eased.map((change) =>
+    ...large.map((axis) => fail('step-too-large', pathOf(index, axis), tooLarge(axis, below, rung, index))),
+    ...easier.map(({ axis }) =>
       fail(
         'easier-unplanned',
-        pathOf(index, change.axis),
+        pathOf(index, axis),
         say('breakdown.ladder-checks.rung-is-easier-in-than-the-one', {
-          index: index + 1,
-          title: change.axis.title.toLowerCase(),
+          ...said,
+          title: axis.title.toLowerCase(),
         }),
       ),
     ),
@@ -107,64 +111,83 @@ function checkStep(ladder: Ladder, below: Rung, rung: Rung, index: number): Fail
 }
 
 /**
- * An eased axis returns to a value already met; that is not a step into the unknown, however large.
+ * Larger than the person's limit. Not where an eased axis returns to a value already met, where rungs are
+ * skipped on purpose, or between two sizes that are owned (`checkSizes` says which one is missing).
  */
-function met(ladder: Ladder, index: number, axis: Axis): boolean {
-  const value = valueAt(ladder.rungs[index] as Rung, axis);
-  return ladder.rungs.slice(0, index).some((rung) => stepSize(axis, value, valueAt(rung, axis)) >= -SLACK);
+function isTooLarge(axis: Axis, rungs: readonly Rung[], index: number): boolean {
+  const [below, rung] = [rungs[index - 1] as Rung, rungs[index] as Rung];
+  if (rung.skipped > 0 || (axis.sizes ?? []).length > 0) return false;
+  const value = valueAt(rung, axis);
+  if (stepTaken(axis, valueAt(below, axis), value) <= axis.limit * (1 + SLACK)) return false;
+  return !rungs.slice(0, index).some((one) => stepSize(axis, value, valueAt(one, axis)) >= -SLACK);
 }
 
-function tooLarge(below: Rung, rung: Rung, index: number, axis: Axis, size: number): Sentence {
-  const step = writeChange(axis, valueAt(below, axis), valueAt(rung, axis));
+function tooLarge(axis: Axis, below: Rung, rung: Rung, index: number): Sentence {
+  const [from, to] = [valueAt(below, axis), valueAt(rung, axis)];
   return say('breakdown.ladder-checks.rung-is-your-limit-is-put-a-rung', {
     index: index + 1,
     title: axis.title.toLowerCase(),
-    step,
-    writeStep: writeStep(axis, size),
+    step: writeChange(axis, from, to),
+    writeStep: writeStep(axis, stepTaken(axis, from, to)),
     writeStep2: writeStep(axis, axis.limit),
   });
 }
 
-function checkDemand(ladder: Ladder): Failure[] {
-  const there = (axis: Axis, rung: Rung): boolean =>
-    stepSize(axis, axis.demand, valueAt(rung, axis)) >= -SLACK;
-  const reached = ladder.rungs.some((rung) => ladder.axes.every((axis) => there(axis, rung)));
-  const oneSided = ladder.axes.filter((axis) => {
-    const sides = new Set(
-      ladder.rungs.filter((rung) => there(axis, rung)).map((rung) => Math.sign(valueAt(rung, axis))),
-    );
-    return axis.harder === 'both' && axis.demand > 0 && sides.size < 2;
-  });
-  if (reached && oneSided.length === 0) return [];
-  if (reached)
-    return oneSided.map((axis) =>
-      fail(
-        'demand-never-reached',
-        axis.key,
-        say('breakdown.ladder-checks.is-reached-on-one-side-only', {
-          title: axis.title,
-          write: write({ ...axis, harder: 'more' }, axis.demand),
-        }),
-      ),
-    );
-  const best = ladder.rungs.at(-1);
-  const short = ladder.axes.filter(
-    (axis) => best && stepSize(axis, axis.demand, valueAt(best, axis)) < -SLACK,
-  );
-  const names = short
-    .map((axis) => `${axis.title.toLowerCase()} (${write(axis, axis.demand)})`)
-    .join(' and ');
+const there = (axis: Axis, rung: Rung): boolean => stepSize(axis, axis.demand, valueAt(rung, axis)) >= -SLACK;
+
+/** Some rung has to ask all that is demanded at once, and a signed axis on both of its sides. */
+function checkDemand({ axes, rungs }: Ladder): Failure[] {
+  if (rungs.some((rung) => axes.every((axis) => there(axis, rung))))
+    return axes.filter((axis) => isOneSided(axis, rungs)).map(oneSided);
+  const last = rungs.at(-1);
+  const short = axes.filter((axis) => last && !there(axis, last));
+  const what = short.map((axis) => `${axis.title.toLowerCase()} (${write(axis, axis.demand)})`).join(' and ');
   return [
     fail(
       'demand-never-reached',
       short[0]?.key ?? '',
       say('breakdown.ladder-checks.no-rung-asks-all-that-is-demanded', {
-        names: names
-          ? say('breakdown.ladder-checks.the-last-is-short-of', { names })
+        names: what
+          ? say('breakdown.ladder-checks.the-last-is-short-of', { names: what })
           : say('breakdown.ladder-checks.at-once'),
       }),
     ),
   ];
 }
 
+function isOneSided(axis: Axis, rungs: readonly Rung[]): boolean {
+  if (axis.harder !== 'both' || axis.demand === 0) return false;
+  const sides = rungs.filter((rung) => there(axis, rung)).map((rung) => Math.sign(valueAt(rung, axis)));
+  return new Set(sides).size < 2;
+}
+
+const oneSided = (axis: Axis): Failure =>
+  fail(
+    'demand-never-reached',
+    axis.key,
+    say('breakdown.ladder-checks.is-reached-on-one-side-only', {
+      title: axis.title,
+      write: write({ ...axis, harder: 'more' }, axis.demand),
+    }),
+  );
+
+function checkSafety(axis: Axis, rung: Rung, index: number): Failure[] {
+  const value = valueAt(rung, axis);
+  if (axis.safety === null || stepSize(axis, axis.safety.value, value) <= SLACK) return [];
+  const words = say('breakdown.ladder-checks.rung-goes-beyond', {
+    index: index + 1,
+    title: axis.title.toLowerCase(),
+    write: write(axis, value),
+    write2: write(axis, axis.safety.value),
+  });
+  return [
+    fail(
+      'safety-limit',
+      pathOf(index, axis),
+      say('breakdown.ladder-checks.the-limit-for-this-dog', { words, source: axis.safety.source }),
+    ),
+  ];
+}
+
+const names = (axes: readonly Axis[]): string => axes.map((axis) => axis.title.toLowerCase()).join(' and ');
 const pathOf = (index: number, axis: { readonly key: AxisKey }): string => `rungs[${index}].${axis.key}`;

@@ -1,22 +1,26 @@
 import { type Sentence, say } from '@/core/shared';
-import { type Axis, isRatioAxis, stepSize, writeValue } from './axis';
+import { type Axis, climbsByShares } from './axis';
+import { writeValue } from './axis-values';
 import type { Ladder, Rung } from './ladder';
 import { type Criteria, placeOn } from './place';
+import { stepSize, stepTaken } from './scale';
 
 // Relative slack for values that were rounded to be paced out; without it 20 → 25 m would fail a
 // limit of 25 %.
 export const SLACK = 1e-6;
 
 /**
- * A step as a person reads it: "+25 %" where more is harder, "25 % harder" where less is, "by 5 cm"
- * on even axes.
+ * A step as a person reads it: "+25 %" where more is harder, "25 % harder" where less is, "+5 yd" where
+ * steps are equal, "by 5 cm" where nothing else is climbed by.
  */
 export function writeStep(axis: Axis, size: number): Sentence {
   if (axis.levels !== null) return say('breakdown.ladder-words.steps', { count: Math.abs(size) });
-  if (!isRatioAxis(axis))
-    return say('breakdown.ladder-words.by', {
-      writeAmount: { quantity: axis.quantity, base: Math.abs(size), unit: axis.unit },
-    });
+  if (!climbsByShares(axis)) {
+    const amount = { quantity: axis.quantity, base: Math.abs(size), unit: axis.unit };
+    return axis.equal === true && axis.harder !== 'less'
+      ? say('breakdown.ladder-words.plus', { amount })
+      : say('breakdown.ladder-words.by', { writeAmount: amount });
+  }
   const percent = Math.abs(Math.round(size * 100));
   return axis.harder === 'less'
     ? say('breakdown.ladder-words.harder', { percent })
@@ -88,7 +92,7 @@ function describeChange(axis: Axis, from: number, to: number): Sentence[] {
   if (Math.abs(size) <= SLACK) return [];
   const said = { title: axis.title.toLowerCase(), change: writeChange(axis, from, to) };
   return size > 0
-    ? [say('breakdown.ladder-words.change-by', { ...said, step: writeStep(axis, size) })]
+    ? [say('breakdown.ladder-words.change-by', { ...said, step: writeStep(axis, stepTaken(axis, from, to)) })]
     : [say('breakdown.ladder-words.eased', { words: say('breakdown.ladder-words.change', said) })];
 }
 

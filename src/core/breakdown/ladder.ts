@@ -1,8 +1,10 @@
 import * as v from 'valibot';
 import { type FaultRef, faultRefSchema } from '@/core/rulebooks';
-import { type AxisKey, asId, fail, fromBase, must, type Result, say, toBase } from '@/core/shared';
-import { type Axis, axisScale, isRatioAxis, levelPlace, type Scale, stepSize } from './axis';
+import { type AxisKey, asId, fail, type Result, say } from '@/core/shared';
+import type { Axis } from './axis';
 import { type Criteria, placeOn, sameCriteria } from './place';
+import { axisScale, stepSize } from './scale';
+import { axisSeries } from './series';
 
 export const criteriaSchema = v.pipe(
   v.record(v.string(), v.pipe(v.number(), v.finite())),
@@ -31,6 +33,8 @@ export type Rung = {
   readonly raises: AxisKey | null;
   /** Axes that this rung eases by plan; such easing breaks no check. */
   readonly eases: readonly AxisKey[];
+  /** How many planned rungs just below this one are skipped. */
+  readonly skipped: number;
   /**
    * Faults that are noted on this rung and do not spoil a clean rep: running in is let pass early,
    * crookedness before speed.
@@ -60,41 +64,48 @@ export type LadderPlan = {
   readonly ladderRule?: LadderRule;
   readonly byHand?: readonly HandRung[];
   readonly countsFrom?: readonly CountsFrom[];
+  /** Planned values of rungs that are left out: this dog needs no such step. */
+  readonly skips?: readonly Criteria[];
   /** Where the person never lowers what was met, no rung eases anything. */
   readonly policy?: { readonly pace: { readonly ratchet: 'back' | 'keep' } };
 };
 
 /**
- * Builds a ladder by its rule. *One axis at a time* (default): axes climb in their order; when one
- * goes up, the axes it names ease by one step for that rung (only those that have climbed) and
- * return one per rung to the values already met. *Round robin*: the axes take a step each in turn.
- * *By hand*: the rungs that were set down. Hand-set cells are laid over it. Axes with a broken
- * scale stay at their start; `checkLadder` says why.
+ * Builds a ladder by its rule. *One axis at a time* (default): axes climb in their order; when one is raised
+ * for the first time, the axes it names ease by one step for that rung (those that have climbed, and never
+ * below their floor) and return one per rung to the values already met; from then on it climbs alone. *Round
+ * robin*: the axes take a step each in turn. *By hand*: the rungs that were set down. What is skipped is left
+ * out, but for the first rung and the last; hand-set cells are laid over the rest. Axes with a broken scale
+ * stay at their start; `checkLadder` says why.
  */
-export function buildLadder({
-  axes,
-  edits = [],
-  ladderRule = 'one-axis',
-  byHand = [],
-  countsFrom = [],
-  policy,
-}: LadderPlan): Ladder {
-  const easing = policy?.pace.ratchet === 'keep' ? axes.map((axis) => ({ ...axis, eases: [] })) : axes;
-  // A ladder has a rung at least, the start: where nothing is climbed it is the only one.
-  const laid = plannedRungs(easing, ladderRule, byHand);
-  const planned = laid.length > 0 ? laid : [startRung(axes)];
-  const rungs = planned.map((rung): Rung => {
+export function buildLadder(plan: LadderPlan): Ladder {
+  const { axes, edits = [], countsFrom = [] } = plan;
+  const rungs = keptRungs(plan).map((rung): Rung => {
     const cells = edits.filter((edit) => sameCriteria(axes, edit.on, rung.criteria));
-    return {
-      ...rung,
-      planned: rung.criteria,
-      noted: [],
-      criteria: { ...rung.criteria, ...Object.fromEntries(cells.map((edit) => [edit.axis, edit.value])) },
-    };
+    const byHand = Object.fromEntries(cells.map((edit) => [edit.axis, edit.value]));
+    return { ...rung, planned: rung.criteria, noted: [], criteria: { ...rung.criteria, ...byHand } };
   });
   const starts = countsFrom.map(({ fault, from }) => ({ fault, at: placeOn({ axes, rungs }, from).rung }));
   const noted = (i: number): FaultRef[] => starts.filter(({ at }) => at > i).map(({ fault }) => fault);
   return { axes, rungs: rungs.map((rung, i) => ({ ...rung, noted: noted(i) })) };
+}
+
+/** The planned rungs without those that are skipped. A ladder has a rung at least: the start. */
+function keptRungs({ axes, ladderRule = 'one-axis', byHand = [], skips = [], policy }: LadderPlan) {
+  const easing = policy?.pace.ratchet === 'keep' ? axes.map((axis) => ({ ...axis, eases: [] })) : axes;
+  const laid = plannedRungs(easing, ladderRule, byHand);
+  const planned = laid.length > 0 ? laid : [startRung(axes)];
+  const kept: (Planned & { readonly skipped: number })[] = [];
+  let skipped = 0;
+  for (const [i, rung] of planned.entries()) {
+    const inside = i > 0 && i < planned.length - 1;
+    if (inside && skips.some((skip) => sameCriteria(axes, skip, rung.criteria))) skipped++;
+    else {
+      kept.push({ ...rung, skipped });
+      skipped = 0;
+    }
+  }
+  return kept;
 }
 
 /** Values set by hand that lie on no rung of today's ladder. */
@@ -103,7 +114,7 @@ export function waitingEdits({ edits = [], ...plan }: LadderPlan): CellEdit[] {
   return edits.filter((edit) => !rungs.some((rung) => sameCriteria(axes, edit.on, rung.planned)));
 }
 
-type Planned = Omit<Rung, 'noted' | 'planned'>;
+type Planned = Omit<Rung, 'noted' | 'planned' | 'skipped'>;
 
 const startRung = (axes: readonly Axis[]): Planned => ({
   criteria: Object.fromEntries(axes.map((axis) => [axis.key, axis.start])),
@@ -144,13 +155,17 @@ function climber(axes: readonly Axis[]) {
         axes.map((axis) => [axis.key, series.get(axis.key)?.[place.get(axis.key) ?? 0] ?? axis.start]),
       ),
     /**
-     * The nearest place below that is easier: on a signed axis the other side at the same width is
-     * not.
+     * The nearest place below that is easier, and not under the floor: on a signed axis the other side at
+     * the same width is not. −1 where there is none.
      */
     easier: (axis: Axis): number => {
       const list = series.get(axis.key) ?? [];
       const now = place.get(axis.key) ?? 0;
-      return list.findLastIndex((value, i) => i < now && stepSize(axis, value, list[now] as number) > 1e-9);
+      const below = list.findLastIndex(
+        (value, i) => i < now && stepSize(axis, value, list[now] as number) > 1e-9,
+      );
+      const under = axis.floor !== undefined && stepSize(axis, axis.floor, list[below] as number) < -1e-9;
+      return under ? -1 : below;
     },
   };
 }
@@ -160,7 +175,8 @@ function oneAxisAtATime(axes: readonly Axis[]): Planned[] {
   const rungs: Planned[] = [{ criteria: climb.criteria(), raises: null, eases: [] }];
   for (const axis of axes) {
     for (let step = 1; step <= climb.steps(axis.key); step++) {
-      const eased = axes
+      const easing = step === 1 ? axes : [];
+      const eased = easing
         .filter((other) => axis.eases.includes(other.key) && climb.easier(other) >= 0)
         .map((other) => ({ other, back: climb.at(other.key) }));
       climb.put(axis.key, step);
@@ -191,63 +207,6 @@ function roundRobin(axes: readonly Axis[]): Planned[] {
     }
   }
   return rungs;
-}
-
-/** The axis's own values from start to demand, both included, in steps that aim at `step`. */
-export function axisSeries(axis: Axis): number[] {
-  const scale = axisScale(axis);
-  if (!scale.ok || scale.value.held)
-    return axis.harder === 'both' && axis.start > 0 ? [axis.start, -axis.start] : [axis.start];
-  if (axis.harder === 'both')
-    return axisSeries({ ...axis, harder: 'more' }).flatMap((value) => (value === 0 ? [0] : [value, -value]));
-  if (axis.levels !== null) return listSeries(axis, axis.levels);
-  const whole = stepSize(axis, axis.start, axis.demand);
-  const count = isRatioAxis(axis) ? Math.log1p(whole) / Math.log1p(axis.step) : whole / axis.step;
-  // A hair under a whole number of steps is a whole number: 5 → 20 m by doubling is two steps, not
-  // three.
-  const steps = Math.max(1, Math.ceil(count - 1e-9));
-  return roundedSeries(axis, scale.value, steps);
-}
-
-/** The ids of a list's steps from start to demand, as many places apart as the step says. */
-function listSeries(axis: Axis, levels: NonNullable<Axis['levels']>): number[] {
-  const low = levelPlace(levels, axis.start);
-  const span = levelPlace(levels, axis.demand) - low;
-  const steps = Math.max(1, Math.ceil(span / axis.step - 1e-9));
-  const places = Array.from({ length: steps + 1 }, (_, i) => Math.round(low + (i / steps) * span));
-  return [...new Set(places)].map((place) => levels[place]?.id as number);
-}
-
-/**
- * Most rungs an axis may have: a longer ladder is a step typed too small, and is refused by
- * `checkLadder`.
- */
-export const MAX_STEPS = 60;
-
-function roundedSeries(axis: Axis, scale: Scale, steps: number): number[] {
-  const count = Math.min(steps, MAX_STEPS);
-  const exact = Array.from({ length: count + 1 }, (_, i) =>
-    i === 0 ? axis.start : i === count ? axis.demand : scale.value(i / count),
-  );
-  const round = exact.map((value, i) => (i === 0 || i === count ? value : friendly(axis, value)));
-  if (WHOLE.has(axis.quantity)) return [...new Set(round)];
-  const strict = round.every((value, i) => i === 0 || stepSize(axis, round[i - 1] as number, value) > 0);
-  return strict ? round : exact;
-}
-
-/** There is no half jump and no step between two steps of a list. */
-const WHOLE: ReadonlySet<Axis['quantity']> = new Set(['count', 'level'] as const);
-
-/**
- * A value that can be paced out or read off a watch: about two figures in the person's unit are
- * what anyone can set.
- */
-export function friendly(axis: Pick<Axis, 'quantity' | 'unit'>, base: number): number {
-  if (WHOLE.has(axis.quantity)) return Math.round(base);
-  const shown = must(fromBase(axis.quantity, base, axis.unit));
-  const rounded =
-    shown >= 20 ? Math.round(shown) : shown >= 5 ? Math.round(shown * 2) / 2 : Number(shown.toPrecision(2));
-  return must(toBase(axis.quantity, rounded, axis.unit));
 }
 
 /**

@@ -27,6 +27,8 @@ const methodAxisSchema = v.strictObject({
   demand: v.optional(text),
   step: v.optional(text),
   zeroScale: v.optional(text),
+  /** What it is never eased below. */
+  floor: v.optional(text),
   margin: v.optional(v.pipe(v.number(), v.minValue(0), v.maxValue(2)), 0.2),
   eases: v.optional(v.pipe(v.array(key), v.maxLength(2)), []),
   measured: v.exactOptional(v.boolean()),

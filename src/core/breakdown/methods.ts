@@ -7,7 +7,6 @@ import {
   inRegion,
   must,
   ok,
-  parseOne,
   type Region,
   type Result,
   type Sentence,
@@ -15,10 +14,12 @@ import {
   say,
   USUAL_REGION,
 } from '@/core/shared';
-import { type Axis, axisSchema, isRatioAxis, parseValue } from './axis';
+import { type Axis, axisSchema, isRatioAxis } from './axis';
+import { parseValue } from './axis-values';
 import { type MethodFile, methodSchema } from './method-schema';
 import { METHOD_FILES } from './methods/index';
 import type { SchoolKey } from './schools';
+import { readStep, type Step } from './step-text';
 import { sameWords } from './synonyms';
 import type { WorkTag } from './work-tags';
 
@@ -76,7 +77,7 @@ export const GENERAL_STEP = { ratio: 0.35, whole: 1 } as const;
  * The most a step may be, as a multiple of the step aimed at: rounding to values that can be paced
  * out needs some room.
  */
-const LIMIT_FACTOR = 1.7;
+export const LIMIT_FACTOR = 1.7;
 
 /**
  * Reads a method's file. Fails with `shape`, or with the axis's own code, and says where.
@@ -117,6 +118,7 @@ export function readMethod(file: unknown): Result<Method> {
   return ok({ ...parsed.output, elements });
 }
 
+const VALUES = ['start', 'demand', 'zeroScale', 'floor'] as const;
 type FileAxis = MethodFile['elements'][number]['axes'][number];
 
 function readAxis(file: FileAxis): Result<MethodAxis> {
@@ -135,55 +137,46 @@ function readAxis(file: FileAxis): Result<MethodAxis> {
     safety: null,
     ...(file.measured === undefined ? {} : { measured: file.measured }),
   };
-  const values: { start: number | null; demand: number | null; zeroScale: number | null } = {
+  const values: Record<(typeof VALUES)[number], number | null> = {
     start: null,
     demand: null,
     zeroScale: null,
+    floor: null,
   };
-  for (const field of ['start', 'demand', 'zeroScale'] as const) {
+  for (const field of VALUES) {
     const written = file[field];
     if (written === undefined) continue;
     const value = parseValue(shape, written);
     if (!value.ok) return fail(value.code, field, value.message);
     values[field] = value.value;
   }
-  const step = readStep(shape, file.step);
-  if (!step.ok) return step;
+  const step = stepIn(shape, file.step);
+  if (!step.ok) return fail(step.code, 'step', step.message);
   return ok({
-    axis: { ...shape, zeroScale: values.zeroScale },
+    axis: {
+      ...shape,
+      zeroScale: values.zeroScale,
+      ...(values.floor === null ? {} : { floor: values.floor }),
+      ...(step.value?.equal ? { equal: true } : {}),
+    },
     start: values.start,
     demand: values.demand,
-    step: step.value,
+    step: step.value?.step ?? null,
     stepFrom: file.step === undefined ? 'program' : 'practice',
     askStart: file.askStart ?? say('breakdown.methods.what-works-now'),
     askDemand: file.askDemand ?? say('breakdown.methods.what-you-want-in-the-end'),
   });
 }
 
-function readStep(
+/** The step that a method's file names; a general one where there is one. */
+function stepIn(
   axis: Pick<Axis, 'quantity' | 'unit' | 'levels'>,
   written: string | undefined,
-): Result<number | null> {
-  if (written === undefined) {
-    if (isRatioAxis(axis)) return ok(GENERAL_STEP.ratio);
-    return ok(axis.quantity === 'level' || axis.quantity === 'count' ? GENERAL_STEP.whole : null);
-  }
-  const percent = /^(\d+(?:\.\d+)?)\s*%$/.exec(written);
-  if (percent)
-    return isRatioAxis(axis)
-      ? ok(Number(percent[1]) / 100)
-      : fail(
-          'step',
-          'step',
-          say('breakdown.methods.climbs-by-amounts-not-by', { quantity: axis.quantity, written }),
-        );
-  if (isRatioAxis(axis))
-    return fail(
-      'step',
-      'step',
-      say('breakdown.methods.climbs-by-shares-write-25-not', { quantity: axis.quantity, written }),
-    );
-  return parseOne(written, axis.quantity, axis.unit);
+): Result<Step | null> {
+  if (written !== undefined) return readStep(axis, written);
+  if (isRatioAxis(axis)) return ok({ step: GENERAL_STEP.ratio, equal: false });
+  const whole = axis.quantity === 'level' || axis.quantity === 'count';
+  return ok(whole ? { step: GENERAL_STEP.whole, equal: false } : null);
 }
 
 /** What a person answered for an axis, in base units; null takes the method's own value. */

@@ -46,6 +46,7 @@ describe('prerequisites', () => {
     title: name,
     axes: [distance],
     stands: stands === null ? null : at(stands),
+    shown: stands === null ? [] : [at(stands)],
     needs: needs.map(([element, value]) => ({ element: id(element), at: at(value) })),
   });
   const nodes = [
@@ -60,6 +61,16 @@ describe('prerequisites', () => {
       openness(nodes[2] as Node, nodes).waits.map((one) => wordsOf(one).replaceAll(NO_BREAK, ' ')),
     ).toEqual(['not before “release” is at distance 12 m; it is at distance 8 m']);
     expect(layers(nodes)).toEqual([['hold'], ['release'], ['deliver']]);
+  });
+  it('moving by hand opens nothing that no rep supports', () => {
+    const moved = (shown: number[]) =>
+      openness(nodes[1] as Node, [{ ...(nodes[0] as Node), shown: shown.map(at) }]);
+    expect(moved([12]).waits.map((one) => wordsOf(one).replaceAll(NO_BREAK, ' '))).toEqual([
+      'not before “hold” has a clean rep at distance 15 m; it stands there, and none shows it yet',
+    ]);
+    expect([moved([]).open, moved([12, 15]).open, moved([20]).open]).toEqual([false, true, true]);
+    // What asks no more than the start of the other is open from the beginning.
+    expect(openness(node('any', null, ['hold', 5]), [node('hold', null)]).open).toBe(true);
   });
   it('find a circle, and none where there is none', () => {
     expect(findCircle(nodes)).toBeNull();

@@ -36,8 +36,8 @@ describe('where criteria meet a ladder', () => {
   it('says it in words', () => {
     const rungs = ladder.rungs.length;
     expect(plain(describePlace(ladder, { [distance.key]: 5 }))).toBe(`1 of ${rungs}: the start`);
-    expect(plain(describePlace(ladder, { [distance.key]: 6 }))).toBe(
-      `between 1 and 2 of ${rungs}: distance 6 m`,
+    expect(plain(describePlace(ladder, { [distance.key]: 5.5 }))).toBe(
+      `between 1 and 2 of ${rungs}: distance 5.5 m`,
     );
     expect(plain(describePlace(ladder, { [distance.key]: 2 }))).toBe(
       `under the first of ${rungs}: distance 2 m`,
@@ -128,7 +128,7 @@ describe('a value set by hand', () => {
   it('lies where the plan is what it was set on, waits where it is not, and comes back', () => {
     expect(buildLadder({ axes, edits }).rungs[2]?.criteria[distance.key]).toBe(13);
     expect(waitingEdits({ axes, edits })).toEqual([]);
-    const finer = [{ ...distance, step: 0.31 }];
+    const finer = [{ ...distance, step: 0.21 }];
     expect(waitingEdits({ axes: finer, edits })).toEqual(edits);
     expect(buildLadder({ axes: finer, edits })).toEqual(buildLadder({ axes: finer }));
     expect(buildLadder({ axes, edits }).rungs[2]?.planned).toEqual(rung?.planned);

@@ -1,5 +1,6 @@
 import type { AxisKey } from '@/core/shared';
-import { type Axis, stepSize } from './axis';
+import type { Axis } from './axis';
+import { stepSize } from './scale';
 
 /** The criterion vector of a rep or rung: a value in base units for every axis. */
 export type Criteria = Readonly<Record<AxisKey, number>>;

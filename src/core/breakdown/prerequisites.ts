@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { asId, type ElementId, type Sentence, say, type Value } from '@/core/shared';
-import { type Axis, axisInWords } from './axis';
+import type { Axis } from './axis';
+import { axisInWords } from './axis-values';
 import { criteriaSchema } from './ladder';
 import { atLeastAsHard, type Criteria } from './place';
 
@@ -17,6 +18,8 @@ export type Node = {
   readonly needs: readonly Need[];
   /** Where the dog stands; null where it was never worked. */
   readonly stands: Criteria | null;
+  /** What clean reps that count were asked, one for each kind of rep that there was. */
+  readonly shown: readonly Criteria[];
 };
 
 /**
@@ -26,20 +29,30 @@ export type Node = {
 export type Openness = { readonly open: boolean; readonly waits: readonly Sentence[] };
 
 /**
- * A need is met where every axis of the other element stands at least as hard as asked. One whose
+ * A need is met where the other element stands at least as hard as asked on every axis, and at least one
+ * clean rep that counts was asked as much: a dog that was moved there by hand has shown nothing. One whose
  * values are the other's own start is met from the beginning.
  */
 export function openness(node: Pick<Node, 'needs'>, nodes: readonly Node[]): Openness {
-  const waits = node.needs.flatMap((need) => {
+  const waits = node.needs.flatMap((need): Sentence[] => {
     const other = nodes.find((candidate) => candidate.id === need.element);
-    const stands = other?.stands ?? {};
-    const lacking = other?.axes.filter((axis) => !atLeastAsHard([axis], stands, need.at)) ?? [];
-    if (!other || lacking.length === 0) return [];
+    if (!other || atLeastAsHard(other.axes, {}, need.at)) return [];
+    const stands = other.stands ?? {};
+    const lacking = other.axes.filter((axis) => !atLeastAsHard([axis], stands, need.at));
+    if (lacking.length > 0)
+      return [
+        say('breakdown.prerequisites.not-before-is-at-it-is-at', {
+          title: other.title,
+          inWords: inWords(lacking, need.at),
+          inWords2: inWords(lacking, stands),
+        }),
+      ];
+    if (other.shown.some((asked) => atLeastAsHard(other.axes, asked, need.at))) return [];
+    const climbed = other.axes.filter((axis) => !atLeastAsHard([axis], {}, need.at));
     return [
-      say('breakdown.prerequisites.not-before-is-at-it-is-at', {
+      say('breakdown.prerequisites.not-before-a-clean-rep', {
         title: other.title,
-        inWords: inWords(lacking, need.at),
-        inWords2: inWords(lacking, stands),
+        inWords: inWords(climbed, need.at),
       }),
     ];
   });

@@ -1,7 +1,9 @@
 import { type AxisKey, fail, ok, type Result, say } from '@/core/shared';
-import { type Axis, axisScale, type Scale } from './axis';
-import { friendly, type HandRung, type LadderPlan } from './ladder';
+import type { Axis } from './axis';
+import type { HandRung, LadderPlan } from './ladder';
 import type { Criteria } from './place';
+import { axisScale, type Scale } from './scale';
+import { friendly } from './series';
 
 /**
  * The same ladder for another dog: its own starts, the same demands, steps and limits. Rungs set by

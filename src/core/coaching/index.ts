@@ -27,6 +27,7 @@ export {
   type Timing,
 } from './events';
 export { type FeelEvent, type FeelRecord, feelRecord } from './feel-record';
+export { fewestPerStep, fewestToTop } from './fewest';
 export { type OperatingPoint, operatingPoint } from './operating-curve';
 export { DEFAULT_PACE, type Pace, startRung } from './pace';
 export {

@@ -8,11 +8,13 @@ import {
   fromBase,
   isDay,
   must,
+  type NumberCustom,
   parseAmount,
   parseOne,
   QUANTITIES,
   type Quantity,
   toBase,
+  unitWritten,
 } from '.';
 
 describe('parseAmount', () => {
@@ -132,6 +134,60 @@ describe('what a quantity can be', () => {
     ['1.000 m', 1],
   ])('%s is read as it stands: %d', (text, metres) =>
     expect(must(parseOne(text, 'distance', 'm'))).toBe(metres));
+
+  const CUSTOMS = {
+    'en-GB': { decimal: '.', group: ',' },
+    de: { decimal: ',', group: '.' },
+    fr: { decimal: ',', group: ' ' },
+  } as const satisfies Record<string, NumberCustom>;
+
+  it.each([
+    ['en-GB', '1,000 m', 1000],
+    ['en-GB', '1,000.5 m', 1000.5],
+    ['en-GB', '1.000 m', 1],
+    ['en-GB', '0,5 m', 0.5],
+    ['en-GB', '12 Yd.', 10.9728],
+    ['de', '1.000 m', 1000],
+    ['de', '1.000,5 m', 1000.5],
+    ['de', '2,5 m', 2.5],
+    ['de', '2.5 m', 2.5],
+    ['de', '1,000 m', 1],
+    ['de', '10 Schritte', 7.5],
+    ['de', '10 Yd.', 9.144],
+    ['fr', '1 000 m', 1000],
+    ['fr', '1\u202f000,5 mètres', 1000.5],
+    ['fr', '10 pas', 7.5],
+    ['fr', '1.000 m', 'unclear'],
+    ['de', '1.00.000 m', 'unclear'],
+    ['en-GB', '1.000.000,00.5 m', 'unclear'],
+  ] as const)('%s: %s → %s', (locale, text, metres) => {
+    const read = parseOne(text, 'distance', 'm', CUSTOMS[locale]);
+    expect(read.ok ? read.value : read.code).toBe(metres);
+  });
+
+  it.each(
+    Object.entries(CUSTOMS),
+  )('what a person of %s writes is read as the same number', (locale, custom) => {
+    const number = fc.integer({ min: 1, max: 19_999_999 }).map((n) => n / 1000);
+    fc.assert(
+      fc.property(number, fc.boolean(), (metres, useGrouping) => {
+        const digits = { maximumFractionDigits: 3, useGrouping };
+        const typed = new Intl.NumberFormat(locale, digits).format(metres);
+        expect(must(parseOne(`${typed} m`, 'distance', 'm', custom))).toBeCloseTo(metres, 9);
+      }),
+    );
+  });
+
+  it.each([
+    ['10 Yd.', 'distance', 'yd'],
+    ['10', 'distance', null],
+    ['5\'6"', 'height', 'ft'],
+    ['90 l', 'volume', 'L'],
+    ['2 L', 'volume', 'L'],
+    ['5–10 Schritte', 'distance', 'paces'],
+    ['10 s', 'distance', null],
+  ] as const)('%s as a %s is written in %s', (text, quantity, unit) =>
+    expect(unitWritten(text, quantity)).toBe(unit));
 
   it('the bounds are said in the unit that was typed', () => {
     const read = parseOne('99999 yd', 'distance', 'm');

@@ -2,6 +2,7 @@ import { fail, ok, type Result, say } from '@/core/shared';
 
 import { elementsGrowUp } from './elements-grow-up';
 import { forecastsAreKept } from './forecasts-are-kept';
+import { laddersTeachForward } from './ladders-teach-forward';
 import type { AnyTables, Migration } from './migration';
 import { outingsAndBouts } from './outings-and-bouts';
 import { newerMessage } from './version';
@@ -24,6 +25,7 @@ export const MIGRATIONS: readonly Migration[] = [
   outingsAndBouts,
   whatARepSays,
   wordsOfAPerson,
+  laddersTeachForward,
 ];
 
 /**

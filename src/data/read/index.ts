@@ -68,7 +68,7 @@ export {
   openBouts,
 } from './lesson';
 export { keptSince, loadsIn, loadsOf, stillWork } from './loads';
-export { type GraphNode, prerequisiteGraph } from './prerequisites';
+export { type GraphNode, prerequisiteGraph, waitingOf } from './prerequisites';
 export { inUse, type PutAway, putAwayOf } from './put-away';
 export { type SameWork, sameWorkOf } from './same-work';
 export { cuesOf, listSignals } from './signals';

@@ -3,6 +3,7 @@ import {
   axisSchema,
   cellEditSchema,
   countsFromSchema,
+  criteriaSchema,
   handRungSchema,
   LADDER_RULES,
   needSchema,
@@ -20,7 +21,8 @@ const words = v.pipe(v.string(), v.trim(), v.minLength(1));
  * stored. Version 1: axes, hand-set cells, a policy. Version 2: everything else: form, ladder rule,
  * which faults count from where, conditions, prerequisites, faults and kit of its own, where it
  * came from, and what became of it. Version 3: what is set out, and how articles are laid.
- * Version 5: whether a measure decides, one cue by the rules, own names of articles.
+ * Version 5: whether a measure decides, one cue by the rules, own names of articles. Version 7: skipped
+ * rungs; equal steps, owned sizes and floors of an axis.
  */
 export const elementSchema = v.strictObject({
   id: idField<ElementId>(),
@@ -49,6 +51,8 @@ export const elementSchema = v.strictObject({
   ladderRule: v.picklist(LADDER_RULES),
   byHand: v.array(handRungSchema),
   countsFrom: v.array(countsFromSchema),
+  /** Planned values of rungs that are left out. */
+  skips: v.array(criteriaSchema),
   /** What is neither harder nor easier: surface, place, handler, kit worn. */
   conditions: v.array(
     v.strictObject({
@@ -118,6 +122,7 @@ export const PLAIN_ELEMENT = {
   ladderRule: 'one-axis',
   byHand: [],
   countsFrom: [],
+  skips: [],
   conditions: [],
   needs: [],
   faults: [],

@@ -91,7 +91,7 @@ describe('from elsewhere', () => {
 
   it.each([
     ['a start beyond the demand', '50 m', '20 m', '25 %', 'start', 'already harder'],
-    ['a step of zero', '5 m', '20 m', '0 %', 'step', 'not a step'],
+    ['a step of zero', '5 m', '20 m', '0 %', 'step', 'more than 0'],
     ['a unit that does not fit', '5 s', '20 m', '25 %', 'start', 'not a unit of distance'],
     ['no number', '5 m', 'far', '25 %', 'demand', 'not a distance'],
   ])('by hand: %s is refused where it was typed', (_, start, demand, step, field, words) => {

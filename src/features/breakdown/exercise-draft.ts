@@ -14,7 +14,7 @@ import type { RulePart } from '@/core/rulebooks';
 import { asId, type DogId, type ElementId, must, type PartKey, toBase } from '@/core/shared';
 import { criteriaAtShare, type ElementRecord, elementFromMethod, type New, PLAIN_ELEMENT } from '@/data/read';
 import type { LinkPlan } from '@/data/write';
-import { NO_BREAK, withOwnPoint, wordsOf } from '@/words';
+import { NO_BREAK, reading, withOwnPoint, wordsOf } from '@/words';
 import { tell } from './words';
 
 /** An axis with the three values as they stand in its fields. */
@@ -118,7 +118,7 @@ export function readLinks(
     if (link.existing !== null) continue;
     if (link.title.trim() === '') problems[`${link.id}.title`] = tell('exercise-draft.give-it-a-name');
     const axes = link.axes.flatMap((axis): Axis[] => {
-      const read = readAxis(axis);
+      const read = readAxis(axis, reading());
       for (const [field, message] of Object.entries(read.problems))
         problems[`${link.id}.${axis.spec.axis.key}.${field}`] = wordsOf(message);
       return read.axis ? [read.axis] : [];

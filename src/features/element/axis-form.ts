@@ -2,7 +2,7 @@ import './words';
 import * as v from 'valibot';
 import { AXIS_KINDS, type Axis, axisFrom, listAxis, readNewAxis } from '@/core/breakdown';
 import { type AxisKey, asId, fail, type Result, say } from '@/core/shared';
-import { wordsOf } from '@/words';
+import { reading, wordsOf } from '@/words';
 
 /** A further criterion as it is typed. */
 export type AxisFields = {
@@ -29,7 +29,7 @@ export function readAxisFields(key: AxisKey, fields: AxisFields): Result<Axis> {
   const title = fields.title.trim();
   if (!isList(fields.kind)) {
     const spec = kindNamed(key, fields.kind);
-    const read = readNewAxis(spec, { ...fields, title });
+    const read = readNewAxis(spec, { ...fields, title }, reading());
     return read.ok ? read : { ...read, path: 'start' };
   }
   if (title === '') return fail('title', 'title', say('axis-form.give-the-list-a-name'));

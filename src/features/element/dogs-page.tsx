@@ -15,7 +15,7 @@ import { useKennelWithDog } from '@/data/live';
 import { type Dog, type ElementRecord, sameWorkOf } from '@/data/read';
 import { copyForDog } from '@/data/write';
 import { Button, Notice, Rod, Sheet, TextField } from '@/ui';
-import { NO_BREAK, wordsOf } from '@/words';
+import { NO_BREAK, numberCustom, wordsOf } from '@/words';
 import { type Opened, useOpened } from './element-room';
 import { tell } from './words';
 
@@ -172,6 +172,7 @@ function readStarts(axes: readonly Axis[], texts: Readonly<Record<string, string
     const value = parseValue(
       axis.harder === 'both' ? { ...axis, harder: 'more' } : axis,
       texts[axis.key] ?? '',
+      numberCustom(),
     );
     if (!value.ok) return value.message;
     starts[axis.key] = value.value;

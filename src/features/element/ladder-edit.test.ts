@@ -64,7 +64,8 @@ describe('typing in a ladder', () => {
     ['demand', '20 s', 'unit'],
     ['demand', '5–10 yd', 'range'],
     ['step', '0 %', 'step'],
-    ['step', 'a bit', 'step'],
+    ['step', 'a bit', 'number'],
+    ['step', '', 'step'],
   ] as const)('refuses %s “%s”', (field, text, code) =>
     expect(withField(axis, field, text)).toMatchObject({ ok: false, code }));
 

@@ -6,39 +6,79 @@ import {
   type CellEdit,
   friendly,
   isRatioAxis,
+  LIMIT_FACTOR,
   parseValue,
   type Rung,
+  readSizes,
   readStep,
   sameCriteria,
   stepText,
   writeValue,
 } from '@/core/breakdown';
-import { type AxisKey, asLevel, fail, ok, type Result, say } from '@/core/shared';
+import { type AxisKey, asLevel, fail, ok, type Result, say, unitWritten } from '@/core/shared';
 import type { ElementRecord } from '@/data/read';
-import { NO_BREAK, withOwnPoint, wordsOf } from '@/words';
+import { NO_BREAK, numberCustom, reading, withOwnPoint, wordsOf } from '@/words';
 
-export type AxisField = 'start' | 'step' | 'limit' | 'demand';
+export type AxisField = 'start' | 'step' | 'limit' | 'demand' | 'sizes' | 'floor';
 
 /**
- * A field of an axis as a person reads and types it: 25 % for steps by ratio, the name of a step
- * for a list.
+ * A field of an axis as a person reads and types it: 25 % or "5 yd" for steps, the name of a step for a
+ * list; empty where there are no owned sizes, or no floor.
  */
 export function fieldText(axis: Axis, field: AxisField): string {
   if (field === 'step' || field === 'limit') return withOwnPoint(stepText(axis, axis[field]));
-  if (axis.levels !== null) return wordsOf(writeValue(axis, axis[field]));
-  return withOwnPoint(amountText(axis, axis[field]));
+  if (field === 'sizes') return (axis.sizes ?? []).map((size) => withOwnPoint(amountText(axis, size))).join('; ');
+  const value = axis[field];
+  if (value === undefined) return '';
+  if (axis.levels !== null) return wordsOf(writeValue(axis, value));
+  return withOwnPoint(amountText(axis, value));
 }
 
 /**
- * Reads a typed field back into the axis. Fails with the words that stand under the field; the axis
- * is not changed then.
+ * Reads a typed field back into the axis, which goes on in the unit that was written. Fails with the words
+ * that stand under the field; the axis is not changed then.
  */
 export function withField(axis: Axis, field: AxisField, text: string): Result<Axis> {
-  const value =
-    field === 'step' || field === 'limit'
-      ? readStep(axis, text)
-      : parseValue(axis.harder === 'both' ? { ...axis, harder: 'more' } : axis, text);
-  return value.ok ? ok({ ...axis, [field]: value.value }) : value;
+  const { custom } = reading();
+  // What was shown comes back with unbreakable spaces.
+  const typed = text.replaceAll(NO_BREAK, ' ').trim();
+  const unit = axis.levels === null ? unitWritten(typed, axis.quantity) : null;
+  const now = unit === null ? axis : { ...axis, unit };
+  const plain = now.harder === 'both' ? { ...now, harder: 'more' as const } : now;
+  switch (field) {
+    case 'step': {
+      const read = readStep(now, typed, custom);
+      if (!read.ok) return read;
+      const { step, equal } = read.value;
+      // A limit of another kind of step says nothing any more.
+      const limit = equal === (axis.equal ?? false) ? axis.limit : step * LIMIT_FACTOR;
+      return ok({ ...now, step, limit, ...(equal || axis.equal ? { equal } : {}) });
+    }
+    case 'limit': {
+      const read = readStep(now, typed, custom);
+      if (!read.ok) return read;
+      return read.value.equal === (axis.equal ?? false)
+        ? ok({ ...now, limit: read.value.step })
+        : fail('limit', '', say('ladder-edit.as-the-step-is-written'));
+    }
+    case 'sizes': {
+      const sizes = readSizes(now, typed, custom);
+      return sizes.ok ? ok({ ...now, sizes: sizes.value }) : sizes;
+    }
+    case 'floor': {
+      if (typed === '') {
+        const { floor: _none, ...rest } = now;
+        return ok(rest);
+      }
+      const floor = parseValue(plain, typed, custom);
+      return floor.ok ? ok({ ...now, floor: floor.value }) : floor;
+    }
+    case 'start':
+    case 'demand': {
+      const value = parseValue(plain, typed, custom);
+      return value.ok ? ok({ ...now, [field]: value.value }) : value;
+    }
+  }
 }
 
 /** Sets one cell by hand, or clears it when the text is empty. */
@@ -61,7 +101,7 @@ export function withCell(
  * `parseValue` does.
  */
 export function readCell(axis: Axis, text: string): Result<number> {
-  const value = parseValue(axis, text.replaceAll(NO_BREAK, ' '));
+  const value = parseValue(axis, text.replaceAll(NO_BREAK, ' '), numberCustom());
   if (!value.ok) return value;
   const zero = axis.zeroScale ?? 0;
   if (isRatioAxis(axis) && axis.harder !== 'both' && value.value + zero <= 0)
@@ -93,10 +133,15 @@ export const isEdited = (
 export function laidOver(stored: Axis, before: Axis, next: Axis): Axis {
   const keys = (Object.keys(next) as (keyof Axis)[]).filter((key) => next[key] !== before[key]);
   const changed = Object.fromEntries(keys.map((key) => [key, next[key]])) as Partial<Axis>;
+  const laid = without(stored, (key) => key in before && !(key in next));
   if (changed.levels === undefined || !changed.levels || !before.levels || !stored.levels)
-    return { ...stored, ...changed };
-  return { ...stored, ...changed, levels: levelsOver(stored.levels, before.levels, changed.levels) };
+    return { ...laid, ...changed };
+  return { ...laid, ...changed, levels: levelsOver(stored.levels, before.levels, changed.levels) };
 }
+
+/** What was said and is said no more (a floor) goes. */
+const without = (axis: Axis, isGone: (key: string) => boolean): Axis =>
+  Object.fromEntries(Object.entries(axis).filter(([key]) => !isGone(key))) as Axis;
 
 type Levels = NonNullable<Axis['levels']>;
 

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { type Axis, nextStartTry, parseValue, type Tried, writeValue } from '@/core/breakdown';
 import { Button, Dialog, Notice, TextField } from '@/ui';
-import { wordsOf } from '@/words';
+import { numberCustom, wordsOf } from '@/words';
 import { tell } from './words';
 
 type Props = { readonly axis: Axis; readonly onClose: () => void; readonly onFound: (start: number) => void };
@@ -17,7 +17,7 @@ export function StartFinder({ axis, onClose, onFound }: Props) {
   const [tried, setTried] = useState<readonly Tried[]>([]);
   const next = guess === null ? null : nextStartTry(axis, guess, tried);
   const begin = (): void => {
-    const value = parseValue(axis.harder === 'both' ? { ...axis, harder: 'more' } : axis, text);
+    const value = parseValue(axis.harder === 'both' ? { ...axis, harder: 'more' } : axis, text, numberCustom());
     const first = value.ok ? nextStartTry(axis, value.value, []) : value;
     setProblem(first.ok ? undefined : wordsOf(first.message));
     if (value.ok && first.ok) setGuess(value.value);

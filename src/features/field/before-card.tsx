@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { buildLadder, type Criteria, describePlace, placeOn, standingOn } from '@/core/breakdown';
-import { asId, parseOne, type Result } from '@/core/shared';
+import { asId, parseOne, type Result, type Sentence } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import {
   cautionsOf,
@@ -18,7 +18,7 @@ import {
 } from '@/data/read';
 import { record, startBout } from '@/data/write';
 import { Button, buttonClass, Sheet, SIGN_WORDS, SignNote, TextField } from '@/ui';
-import { wordsOf, writeDay } from '@/words';
+import { numberCustom, wordsOf, writeDay } from '@/words';
 import { Bring, Condition, FixedRuns, Links, Missing, SetOut } from './before-fields';
 import { GapNote, OffWork } from './before-notes';
 import { Debrief } from './debrief';
@@ -31,6 +31,8 @@ type Props = {
   readonly evidence: EvidenceByElement;
   /** Where the last bout left the dog; null before any. */
   readonly stands: Criteria | null;
+  /** What has to stand first, and does not yet. */
+  readonly waits: readonly Sentence[];
   readonly last: DatedBout | null;
 };
 
@@ -38,7 +40,7 @@ type Props = {
  * The card before a session: rung, place, what to bring, what to be careful of. Everything changes
  * in one tap, and nothing has to.
  */
-export function BeforeCard({ element, work, evidence, stands, last }: Props) {
+export function BeforeCard({ element, work, evidence, stands, waits, last }: Props) {
   const { kennel, dog, today, done } = useKennelWithDog();
   const ladder = buildLadder(element);
   const mine = evidence.get(element.id) ?? [];
@@ -99,6 +101,11 @@ export function BeforeCard({ element, work, evidence, stands, last }: Props) {
           </p>
         )}
         {off && <OffWork dog={dog} />}
+        {waits.map((wait) => (
+          <p key={wordsOf(wait)} className="border-l-[6px] border-rule bg-paper px-3 py-2 leading-snug">
+            {tell('before-card.it-waits', { wait })}
+          </p>
+        ))}
         {standing.map(({ id, day, reason, bout }) => (
           <SignNote
             key={id}
@@ -226,5 +233,5 @@ const surfaceOf = (conditions: Readonly<Record<string, string>>): string | null 
   Object.entries(conditions).find(([title]) => /surface|ground/i.test(title))?.[1] ?? null;
 
 function readTemperature(text: string): Result<number | null> {
-  return text.trim() === '' ? { ok: true, value: null } : parseOne(text, 'temperature', '°C');
+  return text.trim() === '' ? { ok: true, value: null } : parseOne(text, 'temperature', '°C', numberCustom());
 }

@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Link } from 'react-router';
 import { buildLadder, describePlace, standingOn } from '@/core/breakdown';
-import type { ElementId } from '@/core/shared';
+import type { ElementId, Sentence } from '@/core/shared';
 import { useKennelWithDog, useLastBouts } from '@/data/live';
 import {
   activeElements,
@@ -11,9 +11,11 @@ import {
   isOffWork,
   type KeptEvidence,
   openBouts,
+  waitingOf,
   wholeId,
 } from '@/data/read';
 import { buttonClass, Notice, PageHead } from '@/ui';
+import { wordsOf } from '@/words';
 import { SwitchBar } from './switch-bar';
 import { tell } from './words';
 
@@ -30,6 +32,10 @@ export function FieldRoom() {
   const { kennel, dog, today } = useKennelWithDog();
   const found = useLastBouts();
   const open = useLiveQuery(() => openBouts(kennel, today), [kennel, today]);
+  const waits = useLiveQuery(
+    () => (found ? waitingOf(kennel, found.work, activeElements(found.work)) : undefined),
+    [kennel, found],
+  );
   const running = new Set<string>((open ?? []).map((one) => one.element.id as string));
   if (!found) return <p className="text-lg">{tell('field-room.reading-the-log')}</p>;
   return (
@@ -69,7 +75,12 @@ export function FieldRoom() {
             <ul className="grid gap-2 sm:grid-cols-2 lg:grid-cols-3">
               {group.elements.map((element) => (
                 <li key={element.id}>
-                  <ElementButton element={element} last={found.last.get(element.id)} running={running} />
+                  <ElementButton
+                    element={element}
+                    last={found.last.get(element.id)}
+                    running={running}
+                    waits={waits?.get(element.id) ?? []}
+                  />
                 </li>
               ))}
             </ul>
@@ -85,9 +96,11 @@ type ButtonProps = {
   readonly last: KeptEvidence | undefined;
   /** Elements of which a bout is open. */
   readonly running: ReadonlySet<string>;
+  /** What has to stand first, and does not yet. */
+  readonly waits: readonly Sentence[];
 };
 
-function ElementButton({ element, last, running }: ButtonProps) {
+function ElementButton({ element, last, running, waits }: ButtonProps) {
   const ladder = buildLadder(element);
   const { criteria } = standingOn(ladder, last?.stands ?? null);
   const open = running.has(element.id);
@@ -103,6 +116,11 @@ function ElementButton({ element, last, running }: ButtonProps) {
           describePlace: describePlace(ladder, criteria),
         })}
       </span>
+      {waits.map((wait) => (
+        <span key={wordsOf(wait)} className="text-sm leading-snug">
+          {tell('field-room.waits', { wait })}
+        </span>
+      ))}
     </Link>
   );
 }

@@ -59,7 +59,7 @@ const tap = (value: number) => ({ value, how: 'tap' as const });
 describe('the pad', () => {
   it('asks what the rung asks', () => {
     const view = padView(element, work, open, [], facts);
-    expect(view.asked.map((asked) => asked.value)).toEqual(['4.8\u00a0m', 'at most 4\u00a0s']);
+    expect(view.asked.map((asked) => asked.value)).toEqual(['4.5\u00a0m', 'at most 4\u00a0s']);
     expect([view.rung, view.tally, view.last, view.advice]).toEqual([2, 'No reps yet', null, []]);
   });
 
@@ -69,8 +69,8 @@ describe('the pad', () => {
     const start = { ...open.start, [distance.key]: 5.6 };
     const view = padView(element, work, { ...open, start }, [], facts);
     expect(view.asked[0]?.value).toBe('5.6\u00a0m');
-    expect(view.place).toContain('between 3 and 4 of 16');
-    expect([view.easier, view.harder]).toEqual([ladder.rungs[2]?.criteria, ladder.rungs[3]?.criteria]);
+    expect(view.place).toContain('between 4 and 5 of 16');
+    expect([view.easier, view.harder]).toEqual([ladder.rungs[3]?.criteria, ladder.rungs[4]?.criteria]);
   });
 
   it('names the faults of the rule book for this element, the handler’s too, and what a miss is', () => {

@@ -3,7 +3,7 @@ import { measuredAs } from '@/core/breakdown';
 import type { Measure, StandingRep } from '@/core/log';
 import { parseOne, type Quantity } from '@/core/shared';
 import { Button, TextField } from '@/ui';
-import { wordsOf } from '@/words';
+import { numberCustom, wordsOf } from '@/words';
 import { tell } from './later-words';
 import type { PadView } from './pad-view';
 import type { Tap } from './tap';
@@ -75,7 +75,7 @@ export function RepNumbers({ view, rep, onSay }: Props) {
 function NumberLine({ field, rep, onSay }: Pick<Props, 'rep' | 'onSay'> & { readonly field: Field }) {
   const was = rep.seen.measured[field.measure]?.value;
   const [text, setText] = useState('');
-  const read = text.trim() === '' ? null : parseOne(text, field.quantity, field.unit);
+  const read = text.trim() === '' ? null : parseOne(text, field.quantity, field.unit, numberCustom());
   const take = (): void => {
     if (!read?.ok) return;
     onSay({ tap: 'measured', measure: field.measure, value: read.value });

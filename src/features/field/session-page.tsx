@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import type { Criteria } from '@/core/breakdown';
+import { type Criteria, openness } from '@/core/breakdown';
 import type { FaultCount } from '@/core/evidence';
 import type { ElementId } from '@/core/shared';
 import { useDog, useKennelWithDog } from '@/data/live';
@@ -14,6 +14,7 @@ import {
   isRunning,
   isWhole,
   lastBout,
+  prerequisiteGraph,
   standsAt,
   trainableIn,
   workOf,
@@ -138,6 +139,7 @@ function Before({ element, last }: { readonly element: ElementRecord; readonly l
       stands={state.stands.get(element.id) ?? null}
       work={state.work}
       evidence={state.evidence}
+      waits={openness(element, prerequisiteGraph(state)).waits}
     />
   );
 }

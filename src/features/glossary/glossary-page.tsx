@@ -1,6 +1,7 @@
+import { useState } from 'react';
 import type { Region } from '@/core/shared';
 import { PageHead, SelectField } from '@/ui';
-import { regionNow, takeRegion } from '@/words';
+import { BARE, BARE_UNITS, bareUnit, regionNow, takeBareUnit, takeRegion } from '@/words';
 import { tell } from './words';
 
 /** The few terms that stay, in the order in which somebody meets them. */
@@ -25,6 +26,7 @@ export function GlossaryPage() {
     <>
       <PageHead title={tell('glossary-page.title')}>{tell('glossary-page.few')}</PageHead>
       <RegionChoice />
+      <BareUnits />
       <dl className="grid max-w-3xl gap-4">
         {TERMS.map(([term, means]) => (
           <div key={term} className="border-l-[6px] border-rule pl-3">
@@ -67,6 +69,34 @@ function RegionChoice() {
         ]}
         onChange={(lying) => take({ lying })}
       />
+    </section>
+  );
+}
+
+/** What a number without a unit means; what is there already keeps the unit in which it was typed. */
+function BareUnits() {
+  const [, again] = useState(0);
+  return (
+    <section aria-label={tell('glossary-page.a-number-without-a-unit')} className="mb-6 max-w-3xl">
+      <h2 className="text-lg font-bold">{tell('glossary-page.a-number-without-a-unit')}</h2>
+      <p className="mb-2 leading-snug text-ink-soft">{tell('glossary-page.what-a-bare-number-means')}</p>
+      <div className="grid gap-3 sm:grid-cols-3">
+        {BARE.map((bare) => (
+          <SelectField
+            key={bare}
+            label={tell('glossary-page.bare', { bare })}
+            value={bareUnit(bare) ?? ''}
+            options={[
+              { value: '', words: tell('glossary-page.as-the-method-says') },
+              ...BARE_UNITS[bare].map((unit) => ({ value: unit as string, words: unit as string })),
+            ]}
+            onChange={(unit) => {
+              takeBareUnit(bare, unit);
+              again((n) => n + 1);
+            }}
+          />
+        ))}
+      </div>
     </section>
   );
 }

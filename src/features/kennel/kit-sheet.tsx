@@ -1,9 +1,10 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
+import { sizesWritten } from '@/core/breakdown';
 import { useKennel, useKit } from '@/data/live';
 import { addKit, removeKit } from '@/data/write';
 import { Button, Sheet, TextField } from '@/ui';
-import { wordsOf } from '@/words';
+import { numberCustom, sizesText, wordsOf } from '@/words';
 import { tell } from './words';
 
 /** What there is to train with. A ladder that needs something else says so. */
@@ -13,7 +14,11 @@ export function KitSheet() {
   const [title, setTitle] = useState('');
   const [problem, setProblem] = useState<string>();
   const add = async (): Promise<void> => {
-    const added = await addKit(kennel, title);
+    // "tubs: 90 L, 65 L": what it is, and the sizes that are owned.
+    const [name = '', written] = title.split(/:(.*)/s);
+    const sized = written?.trim() ? sizesWritten(written, numberCustom()) : null;
+    if (sized && !sized.ok) return setProblem(wordsOf(sized.message));
+    const added = await addKit(kennel, name, sized?.value ?? null);
     setProblem(added.ok ? undefined : wordsOf(added.message));
     if (added.ok) setTitle('');
   };
@@ -23,6 +28,7 @@ export function KitSheet() {
         {(kit ?? []).map((thing) => (
           <li key={thing.id} className="flex items-center border-2 border-rule pl-3">
             {thing.title}
+            {thing.sizes.length > 0 && thing.quantity && `: ${sizesText(thing.quantity, thing.unit, thing.sizes)}`}
             <Button
               look="quiet"
               className="!px-2.5"
@@ -53,6 +59,7 @@ export function KitSheet() {
           label={tell('kit-sheet.a-further-thing')}
           className="flex-1"
           value={title}
+          hint={tell('kit-sheet.with-the-sizes-you-own-after-a-colon')}
           problem={problem}
           onChange={(event) => setTitle(event.target.value)}
         />

@@ -14,7 +14,7 @@ import {
   scoreSheet,
 } from '@/core/rulebooks';
 import { type ExerciseKey, fail, ok, parseOne, type Result, say } from '@/core/shared';
-import { wordsOf, writeNumber } from '@/words';
+import { numberCustom, wordsOf, writeNumber } from '@/words';
 import type { Lines } from './sheet-store';
 import { tell } from './words';
 
@@ -185,7 +185,7 @@ function isMeasured(cost: Cost): FaultButton['measured'] {
 
 /** A typed measure → the amount of a mark, in base units. */
 export function readMeasure(measured: NonNullable<FaultButton['measured']>, text: string): Result<number> {
-  return parseOne(text, measured.quantity, measured.unit);
+  return parseOne(text, measured.quantity, measured.unit, numberCustom());
 }
 
 /**

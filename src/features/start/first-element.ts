@@ -9,11 +9,12 @@ import {
   type MethodElement,
   methodsIn,
   parseValue,
+  unitOf,
 } from '@/core/breakdown';
 import { type AxisKey, asId, type Result } from '@/core/shared';
 import { elementFromMethod, PLAIN_ELEMENT } from '@/data/read';
 import type { FirstElement } from '@/data/write';
-import { regionNow, wordsOf } from '@/words';
+import { numberCustom, reading, regionNow, wordsOf } from '@/words';
 import { tell } from './words';
 
 /** The methods in this person's words. */
@@ -112,12 +113,20 @@ export const asksOf = (axis: MethodAxis): { readonly start: boolean; readonly go
 
 type Answers = { readonly start: Result<number | null>; readonly goal: Result<number | null> };
 
-function answersTo(axis: MethodAxis, { start, goal }: Pick<FirstElementFields, 'start' | 'goal'>): Answers {
+/** The criterion in the unit in which its two answers are typed: 10 yd stays 10 yd. */
+const inTyped = (axis: MethodAxis, { start, goal }: Pick<FirstElementFields, 'start' | 'goal'>): MethodAxis => ({
+  ...axis,
+  axis: { ...axis.axis, unit: unitOf({ spec: axis, start, demand: goal, step: '' }, reading()) },
+});
+
+function answersTo(axis: MethodAxis, fields: Pick<FirstElementFields, 'start' | 'goal'>): Answers {
   const asks = asksOf(axis);
+  const typed = inTyped(axis, fields).axis;
+  const plain = typed.harder === 'both' ? { ...typed, harder: 'more' as const } : typed;
   const none = { ok: true, value: null } as const;
   return {
-    start: asks.start ? parseValue(axis.axis, start) : none,
-    goal: asks.goal ? parseValue(axis.axis, goal) : none,
+    start: asks.start ? parseValue(plain, fields.start, numberCustom()) : none,
+    goal: asks.goal ? parseValue(plain, fields.goal, numberCustom()) : none,
   };
 }
 
@@ -135,7 +144,7 @@ export function toFirstElement(fields: FirstElementFields): FirstElement | null 
   if (read && (!read.start.ok || !read.goal.ok)) return null;
   const answer = read ? { start: readOf(read.start), demand: readOf(read.goal), step: null } : NO_ANSWER;
   if (fields.what === 'own') {
-    const axis = asked && axisFrom(asked, answer);
+    const axis = asked && axisFrom(inTyped(asked, fields), answer);
     if (!axis?.ok) return null;
     const work: readonly 'jump'[] = axis.value.quantity === 'height' ? ['jump'] : [];
     return {
@@ -153,7 +162,8 @@ export function toFirstElement(fields: FirstElementFields): FirstElement | null 
   if (!choice) return null;
   const axes: Axis[] = [];
   for (const [i, spec] of choice.element.axes.entries()) {
-    const axis = axisFrom(spec, i === choice.asks?.at ? answer : NO_ANSWER);
+    const asks = i === choice.asks?.at;
+    const axis = axisFrom(asks ? inTyped(spec, fields) : spec, asks ? answer : NO_ANSWER);
     if (!axis.ok) return null;
     axes.push(axis.value);
   }

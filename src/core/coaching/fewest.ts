@@ -1,0 +1,36 @@
+import type { Rule } from './policy';
+
+/**
+ * The fewest clean reps after which a rule lets a dog go up one step: five for "5 in a row", the passes of a
+ * block, for the sequential test the first n with n·ln(p1/p0) ≥ ln((1 − β)/α) (Wald 1945). Null where a rule
+ * does not count reps: by feel, a cue transfer, shaping. `fewestPerStep(run of 5)` → 5.
+ */
+export function fewestPerStep(rule: Rule): number | null {
+  switch (rule.kind) {
+    case 'run':
+    case 'single-presentation':
+    case 'scenario':
+      return rule.advanceAfter;
+    case 'block':
+      return rule.size;
+    case 'sequential':
+      return Math.ceil(Math.log((1 - rule.beta) / rule.alpha) / Math.log(rule.p1 / rule.p0));
+    case 'stretch':
+      return 1;
+    case 'strength':
+      return rule.cleanToAdvance;
+    case 'feel':
+    case 'cue-transfer':
+    case 'distribution':
+      return null;
+  }
+}
+
+/**
+ * The fewest clean reps from step `from` (0 the first) until the top step is met too; null as above. 29 steps
+ * at five in a row, from the first → 145.
+ */
+export function fewestToTop(rule: Rule, steps: number, from: number): number | null {
+  const each = fewestPerStep(rule);
+  return each === null ? null : each * Math.max(0, steps - from);
+}

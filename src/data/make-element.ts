@@ -1,14 +1,20 @@
 import * as v from 'valibot';
 import {
   type Axis,
+  axisFrom,
   axisSeries,
   buildLadder,
   type Criteria,
+  demandOf,
+  listAxis,
   type Method,
   type MethodElement,
+  READY_LISTS,
+  type Setting,
 } from '@/core/breakdown';
 import { DEFAULT_PACE, type Policy, ruleSchema, USUAL_RULES } from '@/core/coaching';
-import type { DogId, ElementId } from '@/core/shared';
+import { ownFault } from '@/core/rulebooks';
+import type { DogId, ElementId, Sentence } from '@/core/shared';
 import { DEFAULT_POLICY, type ElementRecord, type New, PLAIN_ELEMENT } from '@/data/records';
 
 /**
@@ -29,7 +35,10 @@ export function elementFromMethod(
     title: element.title,
     form: element.legs.length > 0 ? { kind: 'continuous', legs: [...element.legs] } : { kind: 'piece' },
     axes: [...axes],
-    conditions: method.conditions.map((one) => ({ ...one, options: [...one.options] })),
+    conditions: [...element.conditions, ...method.conditions].map((one) => ({
+      ...one,
+      options: [...one.options],
+    })),
     faults: [...element.faults],
     kit: [...element.kit],
     work: [...element.work],
@@ -46,6 +55,58 @@ function policyOf(element: Pick<MethodElement, 'policy'>): Policy {
   if (element.policy === null) return DEFAULT_POLICY;
   const usual = USUAL_RULES[element.policy.kind as keyof typeof USUAL_RULES];
   return { rule: v.parse(ruleSchema, { ...usual, ...element.policy }), pace: DEFAULT_PACE };
+}
+
+/**
+ * An element in the making with what a person chose where schools differ. A setting that has nothing to say
+ * of it changes nothing.
+ */
+export function withSettings(
+  element: New<ElementRecord>,
+  settings: readonly Setting[],
+  wordsOf: (sentence: Sentence) => string,
+): New<ElementRecord> {
+  return settings.reduce((made, setting) => withSetting(made, setting, wordsOf), element);
+}
+
+function withSetting(
+  element: New<ElementRecord>,
+  setting: Setting,
+  wordsOf: (sentence: Sentence) => string,
+): New<ElementRecord> {
+  switch (setting.kind) {
+    case 'ratchet':
+      return {
+        ...element,
+        policy: { ...element.policy, pace: { ...element.policy.pace, ratchet: setting.to } },
+      };
+    case 'cues':
+      return { ...element, cues: setting.to };
+    case 'no-fault':
+      return { ...element, faults: element.faults.filter((one) => !setting.faults.includes(one.key)) };
+    case 'noted-till-the-demand': {
+      const noted = element.faults.filter((one) => setting.faults.includes(one.key));
+      const from = demandOf(element.axes);
+      const counts = noted.map((one) => ({ fault: ownFault(one.key), from }));
+      return { ...element, countsFrom: [...element.countsFrom, ...counts] };
+    }
+    case 'rule': {
+      // Shaping moves along an ordered list of answers; what has none goes on as it did.
+      const [first] = element.axes;
+      const shaped = element.policy.rule.kind === 'distribution';
+      if (setting.to === 'distribution' ? first?.levels == null || first.role !== 'criterion' : !shaped)
+        return element;
+      return { ...element, policy: { ...element.policy, rule: USUAL_RULES[setting.to] } };
+    }
+    case 'pay-thins-out': {
+      const list = READY_LISTS.find((one) => one.role === 'pay');
+      const pay = list && listAxis('pay', wordsOf(list.title), list.levels.map(wordsOf).join(', '), 'pay');
+      const axis = pay && axisFrom(pay, { start: null, demand: null, step: null });
+      return axis?.ok ? { ...element, axes: [...element.axes, axis.value] } : element;
+    }
+    case 'route':
+      return element;
+  }
 }
 
 /**

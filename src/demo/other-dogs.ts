@@ -26,6 +26,8 @@ type Spec = {
   readonly element: string;
   readonly answers: readonly (readonly [start: string, demand: string, step: string])[];
   readonly skill: Skill;
+  /** The sizes that its owner has, base units, by axis. */
+  readonly sizes?: Readonly<Record<string, readonly number[]>>;
   /** Set up, and waiting for another piece: not trained yet. */
   readonly waits?: true;
 };
@@ -73,8 +75,11 @@ const MATES = (today: Day): readonly Mate[] => [
       {
         method: 'memory-retrieve',
         element: 'memory',
-        answers: [['10 m', '80 m', '']],
-        skill: skill(2.3, 2.2),
+        answers: [
+          ['10 yd', '90 yd', '10 yd'],
+          ['half way along it', '', ''],
+        ],
+        skill: skill(2.3, 2.2, 0.4),
       },
       {
         method: 'memory-retrieve',
@@ -94,15 +99,24 @@ const MATES = (today: Day): readonly Mate[] => [
         ],
         skill: skill(1.6, 2.4, 0.8),
       },
-      { method: 'directional-casts', element: 'chain', answers: [['', '', '']], skill: skill(2, 1.5) },
+      {
+        method: 'directional-casts',
+        element: 'chain',
+        answers: [
+          ['', '', ''],
+          ['', '', ''],
+        ],
+        skill: skill(2.2, 0.8, 1.2),
+      },
       {
         method: 'directional-casts',
         element: 'cast',
         answers: [
           ['8 m', '50 m', ''],
           ['', '', ''],
+          ['', '', ''],
         ],
-        skill: skill(1.6, 1.8, 1.2),
+        skill: skill(1.8, 1.6, 1, 0.6),
       },
     ],
   },
@@ -139,12 +153,21 @@ const MATES = (today: Day): readonly Mate[] => [
         method: 'tubs',
         element: 'in',
         answers: [
-          ['2500 cm²', '900 cm²', ''],
+          ['', '', ''],
+          ['', '', ''],
+          ['90 L', '25 L', ''],
           ['', '', ''],
         ],
-        skill: skill(1.7, 1.4, 1),
+        sizes: { size: [90, 65, 40, 25] },
+        skill: skill(2.1, 0.6, 0.6, 1.2, 0.8),
       },
-      { method: 'tubs', element: 'on-top', answers: [['1600 cm²', '900 cm²', '']], skill: skill(1, 1.5) },
+      {
+        method: 'tubs',
+        element: 'on-top',
+        answers: [['65 L', '25 L', '']],
+        sizes: { top: [90, 65, 40, 25] },
+        skill: skill(1, 1.5),
+      },
       {
         method: 'tubs',
         element: 'stool',
@@ -203,7 +226,9 @@ function startWork(spec: Spec, mate: Mate): Work {
   const axes = part.axes.map((axis, i) => {
     const [start = '', demand = '', step = ''] = spec.answers[i] ?? [];
     const read = (text: string): number | null => (text === '' ? null : must(parseValue(axis.axis, text)));
-    return must(axisFrom(axis, { start: read(start), demand: read(demand), step: read(step) }));
+    const whole = must(axisFrom(axis, { start: read(start), demand: read(demand), step: read(step) }));
+    const sizes = spec.sizes?.[whole.key];
+    return sizes ? { ...whole, sizes: [...sizes] } : whole;
   });
   const id = asId<ElementId>(`${mate.dog.id}-${spec.method}-${spec.element}`);
   const element = { ...elementFromMethod(id, mate.dog.id, method, part, axes), changed: CHANGED };

@@ -1,5 +1,4 @@
-import type { Quantity } from '@/core/shared';
-import type { Reading } from '@/core/breakdown';
+import type { Quantity, Reading } from '@/core/shared';
 import { numberCustom } from './values';
 
 /** What a number without a unit can mean, by what is measured; the first is what nobody has to choose. */
@@ -21,7 +20,9 @@ function read(): Partial<Record<Bare, string>> {
   try {
     const kept = JSON.parse(globalThis.localStorage?.getItem(KEY) ?? '{}') as Record<string, unknown>;
     return Object.fromEntries(
-      BARE.flatMap((bare) => BARE_UNITS[bare].filter((unit) => unit === kept[bare]).map((unit) => [bare, unit])),
+      BARE.flatMap((bare) =>
+        BARE_UNITS[bare].filter((unit) => unit === kept[bare]).map((unit) => [bare, unit]),
+      ),
     );
   } catch {
     return {};

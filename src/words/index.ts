@@ -3,4 +3,12 @@ export { tellerOf, wordsOf } from './catalogue';
 export { takeLocale, writeDay } from './days';
 export { writeInstant } from './instant';
 export { regionNow, takeRegion } from './region';
-export { NO_BREAK, numberCustom, sizesText, withOwnPoint, writeDigits, writeNumber, writeShare } from './values';
+export {
+  NO_BREAK,
+  numberCustom,
+  sizesText,
+  withOwnPoint,
+  writeDigits,
+  writeNumber,
+  writeShare,
+} from './values';

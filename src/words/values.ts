@@ -1,4 +1,12 @@
-import { fromBase, type Measured, must, type NumberCustom, type Quantity, type Sentence, type Value } from '@/core/shared';
+import {
+  fromBase,
+  type Measured,
+  must,
+  type NumberCustom,
+  type Quantity,
+  type Sentence,
+  type Value,
+} from '@/core/shared';
 import { writeDay } from './days';
 import { numberLocale } from './locale';
 
@@ -17,8 +25,12 @@ function number(value: number, options: Intl.NumberFormatOptions): string {
 }
 
 /** Sizes as they are read: "90 L, 65 L, 40 L". */
-export const sizesText = (quantity: Quantity, unit: string, sizes: readonly number[]): string =>
-  sizes.map((base) => writeMeasured({ quantity, base, unit })).join(', ');
+export const sizesText = (
+  quantity: Quantity,
+  unit: string,
+  sizes: readonly number[],
+  between = ', ',
+): string => sizes.map((base) => writeMeasured({ quantity, base, unit })).join(between);
 
 /** A number with all that it has, up to twelve figures: 0.25 → "0.25", or "0,25" where a comma is written. */
 export const writeNumber = (value: number): string =>

@@ -40,6 +40,18 @@ export const AXIS_KINDS = [
     say('breakdown.axis-kinds.e-g-40-m'),
   ),
   kind(
+    'distracts',
+    {
+      title: say('breakdown.axis-kinds.distance-to-what-distracts'),
+      quantity: 'distance',
+      unit: 'm',
+      harder: 'less',
+    },
+    GENERAL_STEP.ratio,
+    say('breakdown.axis-kinds.e-g-20-m'),
+    say('breakdown.axis-kinds.e-g-2-m'),
+  ),
+  kind(
     'time',
     { title: say('breakdown.axis-kinds.time'), quantity: 'duration', unit: 's', harder: 'more' },
     GENERAL_STEP.ratio,
@@ -120,6 +132,77 @@ export const AXIS_KINDS = [
     GENERAL_STEP.whole,
     say('breakdown.axis-kinds.e-g-3'),
     say('breakdown.axis-kinds.e-g-1'),
+  ),
+] as const;
+
+const ready = (
+  id: string,
+  role: 'criterion' | 'help' | 'pay',
+  title: Sentence,
+  ...levels: readonly Sentence[]
+) => ({ id, role, title, levels });
+
+/** Lists that come back in many practices, easiest first; what a person takes of them can be renamed. */
+export const READY_LISTS = [
+  ready(
+    'help',
+    'help',
+    say('breakdown.axis-kinds.help'),
+    say('breakdown.axis-kinds.food-in-the-hand'),
+    say('breakdown.axis-kinds.empty-hand'),
+    say('breakdown.axis-kinds.small-signal'),
+    say('breakdown.axis-kinds.word-alone'),
+  ),
+  ready(
+    'guide',
+    'help',
+    say('breakdown.axis-kinds.guide'),
+    say('breakdown.axis-kinds.all-along'),
+    say('breakdown.axis-kinds.half-the-way'),
+    say('breakdown.axis-kinds.none'),
+  ),
+  ready(
+    'you-stand',
+    'criterion',
+    say('breakdown.axis-kinds.how-you-stand'),
+    say('breakdown.axis-kinds.kneeling'),
+    say('breakdown.axis-kinds.crouching'),
+    say('breakdown.axis-kinds.standing'),
+  ),
+  ready(
+    'you-move',
+    'criterion',
+    say('breakdown.axis-kinds.how-you-move'),
+    say('breakdown.axis-kinds.moving-away'),
+    say('breakdown.axis-kinds.moving-across'),
+    say('breakdown.axis-kinds.still'),
+  ),
+  ready(
+    'tempts',
+    'criterion',
+    say('breakdown.axis-kinds.what-you-do'),
+    say('breakdown.axis-kinds.one-step'),
+    say('breakdown.axis-kinds.walk-round-it'),
+    say('breakdown.axis-kinds.a-jig'),
+    say('breakdown.axis-kinds.hand-in-the-pocket'),
+    say('breakdown.axis-kinds.toy-shown'),
+  ),
+  ready(
+    'where',
+    'criterion',
+    say('breakdown.axis-kinds.place'),
+    say('breakdown.axis-kinds.where-you-always-train'),
+    say('breakdown.axis-kinds.outside'),
+    say('breakdown.axis-kinds.where-it-counts'),
+  ),
+  ready(
+    'pay',
+    'pay',
+    say('breakdown.axis-kinds.pay'),
+    say('breakdown.axis-kinds.every-go'),
+    say('breakdown.axis-kinds.most-goes'),
+    say('breakdown.axis-kinds.the-best'),
+    say('breakdown.axis-kinds.none'),
   ),
 ] as const;
 

@@ -1,13 +1,18 @@
 import {
   fail,
+  fromBase,
+  must,
   type NumberCustom,
   ok,
   PLAIN_NUMBERS,
+  PLAIN_READING,
   parseOne,
   type Quantity,
+  type Reading,
   type Result,
   type Sentence,
   say,
+  toBase,
   unitWritten,
 } from '@/core/shared';
 import type { Axis } from './axis';
@@ -15,14 +20,6 @@ import { parseValue } from './axis-values';
 import { axisFrom, type MethodAxis } from './methods';
 import { axisScale } from './scale';
 import { readStep, stepText } from './step-text';
-
-/** How a person's text is read: how numbers are written, and which unit a bare one has; null for the axis's. */
-export type Reading = {
-  readonly custom: NumberCustom;
-  readonly bareUnit: (quantity: Quantity) => string | null;
-};
-/** Of files and tests: plain numbers, bare ones in the axis's unit. */
-export const PLAIN_READING: Reading = { custom: PLAIN_NUMBERS, bareUnit: () => null };
 
 /**
  * Sizes that a person owns, as written: "90 L, 65, 40" → three volumes. A bare one has the unit of the others,
@@ -36,7 +33,7 @@ export function readSizes(
   // A comma with a space after it parts sizes; one without stands before a fraction.
   const written = text
     .split(/[;\n]|,(?=\s|$)/)
-    .map((one) => one.trim())
+    .map((one) => one.replaceAll('\u00a0', ' ').trim())
     .filter(Boolean);
   const unit = written.map((one) => unitWritten(one, axis.quantity)).find((one) => one !== null);
   const sizes: number[] = [];
@@ -64,7 +61,8 @@ export function sizesWritten(text: string, custom: NumberCustom = PLAIN_NUMBERS)
   for (const quantity of SIZED) {
     const unit = text.split(/[;,\s]+/).flatMap((one) => unitWritten(`1 ${one}`, quantity) ?? [])[0];
     const sizes = unit === undefined ? null : readSizes({ quantity, unit }, text, custom);
-    if (sizes?.ok && unit !== undefined && sizes.value.length > 0) return ok({ quantity, unit, sizes: sizes.value });
+    if (sizes?.ok && unit !== undefined && sizes.value.length > 0)
+      return ok({ quantity, unit, sizes: sizes.value });
   }
   return fail('sizes', 'sizes', say('breakdown.axis-text.these-are-no-sizes', { text }));
 }
@@ -100,6 +98,27 @@ export function unitOf(
 }
 
 /**
+ * A method's axis in another unit of its quantity. Equal steps stay round in it: 5 yd become 5 m, 15 ft or
+ * 6 paces.
+ */
+export function inUnit(spec: MethodAxis, unit: string): MethodAxis {
+  const axis = { ...spec.axis, unit };
+  if (unit === spec.axis.unit || spec.axis.equal !== true || spec.step === null) return { ...spec, axis };
+  const shown = must(fromBase(axis.quantity, spec.step, unit));
+  const round = Number(shown.toPrecision(2)) === shown ? shown : Number(shown.toPrecision(1));
+  return { ...spec, axis, step: must(toBase(axis.quantity, round, unit)) };
+}
+
+/** The step as it stands in its field, or the method's own in the unit that was typed, where nobody wrote one. */
+function stepIn({ spec, step }: AxisText, unit: string): string {
+  const own = spec.step === null ? null : stepText(spec.axis, spec.step);
+  const here = inUnit(spec, unit);
+  return own !== null && here.step !== null && step.replace(',', '.').trim() === own
+    ? stepText(here.axis, here.step)
+    : step;
+}
+
+/**
  * Reads the fields into an axis, with what is wrong beside each field; the axis is null where they do not
  * make one. Values stay in the unit in which they were typed. Start "5 yd", demand "40", step "+5 yd" → an
  * axis in yards from 5 to 40 in equal steps.
@@ -117,7 +136,7 @@ export function readAxis(
   const fields = {
     start: parseValue(plain, draft.start, custom),
     demand: parseValue(plain, draft.demand, custom),
-    step: readStep(shape, draft.step, custom),
+    step: readStep(shape, stepIn(draft, shape.unit), custom),
     sizes: readSizes(shape, draft.sizes ?? '', custom),
   };
   const problems = Object.fromEntries(

@@ -1,9 +1,8 @@
 export { type Axis, axisSchema, climbsByShares, isRatioAxis, levelPlace } from './axis';
-export { AXIS_KINDS, listAxis } from './axis-kinds';
+export { AXIS_KINDS, listAxis, READY_LISTS } from './axis-kinds';
 export {
   type AxisText,
-  PLAIN_READING,
-  type Reading,
+  inUnit,
   readAxis,
   readNewAxis,
   readSizes,
@@ -35,9 +34,11 @@ export {
 export { checkKit, checkLadder, heldAxes } from './ladder-checks';
 export { changesOf, describePlace, describeRung } from './ladder-words';
 export { cuesAxis, gradeAxis, isBodyWork, type MeasuredAs, measuredAs } from './measured';
+export { SKILLS, type Skill } from './method-schema';
 export {
   type AxisAnswer,
   axisFrom,
+  BASICS,
   GENERAL_STEP,
   LIMIT_FACTOR,
   METHODS,
@@ -47,6 +48,7 @@ export {
   methodsIn,
   methodText,
   searchMethods,
+  skillOf,
   type WatchedFault,
 } from './methods';
 export {
@@ -70,7 +72,7 @@ export {
 } from './prerequisites';
 export { rescaleLadder } from './rescale';
 export { axisScale, proofValue, type Scale, stepSize } from './scale';
-export { SCHOOLS, type School, type SchoolKey } from './schools';
+export { SCHOOLS, type School, type SchoolKey, type Setting } from './schools';
 export { axisSeries, friendly } from './series';
 export { nextStartTry, type StartSearch, type Tried } from './start-finder';
 export { amountText, readStep, stepText } from './step-text';

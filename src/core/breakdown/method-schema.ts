@@ -37,6 +37,15 @@ const methodAxisSchema = v.strictObject({
   askDemand: v.optional(text),
 });
 
+/** What many pieces build on, whichever method it was learned by. */
+export const SKILLS = ['sit', 'down', 'stay', 'recall', 'hold', 'target', 'release', 'platform'] as const;
+export type Skill = (typeof SKILLS)[number];
+
+const conditionsSchema = v.optional(
+  v.array(v.strictObject({ title: text, options: v.pipe(v.array(text), v.minLength(2)) })),
+  [],
+);
+
 const methodElementSchema = v.strictObject({
   key,
   title: text,
@@ -53,6 +62,12 @@ const methodElementSchema = v.strictObject({
   /** The kind of policy that fits, with the usual values of that kind unless given. */
   policy: v.optional(v.looseObject({ kind: v.string() })),
   work: v.optional(v.array(v.picklist(WORK_TAGS)), []),
+  /** The skill that this element is, for others that build on it. */
+  skill: v.exactOptional(v.picklist(SKILLS)),
+  /** One of several ways to the same: a person takes one of them, or all. */
+  route: v.exactOptional(key),
+  /** Chips of this element besides those of the whole method. */
+  conditions: conditionsSchema,
   kit: v.optional(v.array(text), []),
 });
 
@@ -66,8 +81,16 @@ export const methodSchema = v.strictObject({
   advice: v.pipe(v.array(text), v.minLength(1)),
   trouble: v.pipe(v.array(v.strictObject({ seen: text, remedy: text })), v.minLength(1)),
   elements: v.pipe(v.array(methodElementSchema), v.minLength(1)),
-  conditions: v.optional(
-    v.array(v.strictObject({ title: text, options: v.pipe(v.array(text), v.minLength(2)) })),
+  conditions: conditionsSchema,
+  /** What has to be there before, from elsewhere: a skill, how far it must stand, and for which elements. */
+  before: v.optional(
+    v.array(
+      v.strictObject({
+        skill: v.picklist(SKILLS),
+        share: v.pipe(v.number(), v.minValue(0), v.maxValue(1)),
+        for: v.array(key),
+      }),
+    ),
     [],
   ),
   kit: v.array(text),

@@ -16,8 +16,8 @@ import {
 } from '@/core/shared';
 import { type Axis, axisSchema, isRatioAxis } from './axis';
 import { parseValue } from './axis-values';
-import { type MethodFile, methodSchema } from './method-schema';
-import { METHOD_FILES } from './methods/index';
+import { type MethodFile, methodSchema, type Skill } from './method-schema';
+import { BASICS_FILE, METHOD_FILES } from './methods/index';
 import type { SchoolKey } from './schools';
 import { readStep, type Step } from './step-text';
 import { sameWords } from './synonyms';
@@ -56,6 +56,9 @@ export type MethodElement = {
   readonly policy: { readonly kind: string } | null;
   readonly work: readonly WorkTag[];
   readonly kit: readonly string[];
+  readonly skill?: Skill;
+  readonly route?: string;
+  readonly conditions: readonly { readonly title: string; readonly options: readonly string[] }[];
 };
 
 /**
@@ -224,6 +227,15 @@ export function axisFrom({ axis, start, demand, step }: MethodAxis, answer: Axis
  */
 export const METHODS: readonly Method[] = /* @__PURE__ */ METHOD_FILES.map((file) => must(readMethod(file)));
 
+/** What other pieces build on, each as a short element of its own; no method that somebody looks for. */
+export const BASICS: Method = /* @__PURE__ */ must(readMethod(BASICS_FILE));
+
+/** The skill that an element made from this method is; null for most. `skillOf({ id: 'stays', element: 'actions' })` → 'stay'. */
+export function skillOf(from: { readonly id: string; readonly element: string } | null): Skill | null {
+  const method = [BASICS, ...METHODS].find((one) => one.id === from?.id);
+  return method?.elements.find((one) => one.key === from?.element)?.skill ?? null;
+}
+
 /**
  * Methods whose words hold every word of the question, or another word for it, those first that hold the
  * words themselves; all of them for an empty one. "bumper" finds what is said of dummies.
@@ -254,6 +266,9 @@ export const methodsIn = (region: Region): readonly Method[] =>
     : METHODS.map((method) => told(method, region));
 
 const NOT_READ: ReadonlySet<string> = new Set([
+  'skill',
+  'route',
+  'for',
   'id',
   'key',
   'kind',

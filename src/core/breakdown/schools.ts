@@ -1,14 +1,34 @@
 import { type Sentence, say } from '@/core/shared';
-export type School = {
-  readonly question: Sentence;
-  readonly sides: readonly {
-    readonly title: Sentence;
-    readonly gains: Sentence;
-    readonly risks: Sentence;
-  }[];
-};
 
-const side = (title: Sentence, gains: Sentence, risks: Sentence) => ({ title, gains, risks });
+/**
+ * What choosing a side writes into the elements that are made: never lower what was met, or do; one cue or
+ * repeated; faults that count only from the demand on, or that are none; how the rule moves on; pay that
+ * thins out; and by which route.
+ */
+export type Setting =
+  | { readonly kind: 'ratchet'; readonly to: 'keep' | 'back' }
+  | { readonly kind: 'cues'; readonly to: 'one' | 'repeat' }
+  | { readonly kind: 'noted-till-the-demand'; readonly faults: readonly string[] }
+  | { readonly kind: 'no-fault'; readonly faults: readonly string[] }
+  | { readonly kind: 'rule'; readonly to: 'distribution' | 'run' }
+  | { readonly kind: 'pay-thins-out' }
+  | { readonly kind: 'route'; readonly to: string };
+
+export type Side = {
+  readonly title: Sentence;
+  readonly gains: Sentence;
+  readonly risks: Sentence;
+  /** Empty where it is the person's own doing, and there is nothing to set. */
+  readonly sets: readonly Setting[];
+};
+export type School = { readonly question: Sentence; readonly sides: readonly Side[] };
+
+const side = (title: Sentence, gains: Sentence, risks: Sentence, ...sets: readonly Setting[]): Side => ({
+  title,
+  gains,
+  risks,
+  sets,
+});
 
 export const SCHOOLS = {
   floor: {
@@ -18,11 +38,13 @@ export const SCHOOLS = {
         say('breakdown.schools.never-go-below-what-was-met'),
         say('breakdown.schools.the-dog-learns-that-the-standard'),
         say('breakdown.schools.it-can-fail-many-times-in-a-row'),
+        { kind: 'ratchet', to: 'keep' },
       ),
       side(
         say('breakdown.schools.go-back-a-step-at-once'),
         say('breakdown.schools.the-next-rep-is-a-success'),
         say('breakdown.schools.some-dogs-learn-that-failing-makes'),
+        { kind: 'ratchet', to: 'back' },
       ),
     ],
   },
@@ -63,11 +85,13 @@ export const SCHOOLS = {
         say('breakdown.schools.shape-it-freely'),
         say('breakdown.schools.the-dog-owns-what-it-has-found'),
         say('breakdown.schools.slow-and-wants-good-timing'),
+        { kind: 'rule', to: 'distribution' },
       ),
       side(
         say('breakdown.schools.lure-guide-or-prompt'),
         say('breakdown.schools.quick-to-the-first-success'),
         say('breakdown.schools.the-help-has-to-be-taken-away'),
+        { kind: 'rule', to: 'run' },
       ),
     ],
   },
@@ -78,6 +102,7 @@ export const SCHOOLS = {
         say('breakdown.schools.once-the-behaviour-is-sure'),
         say('breakdown.schools.the-word-never-means-a-half-done'),
         say('breakdown.schools.the-dog-works-for-longer-without-a'),
+        { kind: 'noted-till-the-demand', faults: ['before-word'] },
       ),
       side(
         say('breakdown.schools.from-the-start'),
@@ -93,11 +118,13 @@ export const SCHOOLS = {
         say('breakdown.schools.one-cue-only'),
         say('breakdown.schools.the-cue-keeps-its-worth-and-rule'),
         say('breakdown.schools.the-dog-may-stand-there-lost'),
+        { kind: 'cues', to: 'one' },
       ),
       side(
         say('breakdown.schools.repeat-it-calmly'),
         say('breakdown.schools.less-pressure-on-a-young-dog'),
         say('breakdown.schools.it-learns-to-wait-for-the-second'),
+        { kind: 'cues', to: 'repeat' },
       ),
     ],
   },
@@ -128,6 +155,7 @@ export const SCHOOLS = {
         say('breakdown.schools.some-or-the-best'),
         say('breakdown.schools.holds-up-without-pay-and-raises'),
         say('breakdown.schools.too-thin-too-soon-and-the-dog'),
+        { kind: 'pay-thins-out' },
       ),
     ],
   },
@@ -158,6 +186,40 @@ export const SCHOOLS = {
         say('breakdown.schools.drive'),
         say('breakdown.schools.the-dog-loves-the-work'),
         say('breakdown.schools.steadiness-has-to-be-put-on-top-of'),
+        { kind: 'noted-till-the-demand', faults: ['ran-in'] },
+      ),
+    ],
+  },
+  unasked: {
+    question: say('breakdown.schools.it-drops-it-without-being-asked'),
+    sides: [
+      side(
+        say('breakdown.schools.that-is-wanted'),
+        say('breakdown.schools.the-next-throw-is-ready-at-once'),
+        say('breakdown.schools.it-may-drop-where-it-should-not'),
+        { kind: 'no-fault', faults: ['unasked'] },
+      ),
+      side(
+        say('breakdown.schools.that-is-a-fault'),
+        say('breakdown.schools.it-holds-until-it-is-told'),
+        say('breakdown.schools.the-play-gets-slower'),
+      ),
+    ],
+  },
+  'kit-route': {
+    question: say('breakdown.schools.by-which-way-into-the-kit'),
+    sides: [
+      side(
+        say('breakdown.schools.into-your-hand-first'),
+        say('breakdown.schools.nothing-is-worn-until-it-is-sure'),
+        say('breakdown.schools.needs-a-free-hand-and-patience'),
+        { kind: 'route', to: 'hand' },
+      ),
+      side(
+        say('breakdown.schools.food-inside-the-kit'),
+        say('breakdown.schools.quick-to-the-first-nose-inside'),
+        say('breakdown.schools.it-may-want-the-food-and-not-the-kit'),
+        { kind: 'route', to: 'inside' },
       ),
     ],
   },

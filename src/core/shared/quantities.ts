@@ -85,7 +85,7 @@ export const QUANTITIES: Readonly<Record<Quantity, readonly Unit[]>> = {
   duration: [second, minute],
   latency: [second],
   angle: [{ id: '°', perBase: 1, names: ['°', 'deg', 'degree', 'degrees', 'grad', 'degré', 'degrés'] }],
-  offset: [metre, centimetre, inch, foot],
+  offset: [metre, centimetre, inch, foot, yard],
   height: [metre, centimetre, inch, foot],
   volume: [
     { id: 'L', perBase: 1, names: ['l', 'litre', 'litres', 'liter', 'liters'] },
@@ -137,6 +137,14 @@ const BOUNDS: Readonly<Record<Quantity, readonly [number, number]>> = {
 export type NumberCustom = { readonly decimal: '.' | ','; readonly group: '.' | ',' | ' ' | null };
 /** Of files and methods: a point before a fraction, nothing between thousands. */
 export const PLAIN_NUMBERS: NumberCustom = { decimal: '.', group: null };
+
+/** How a person's text is read: how numbers are written, and which unit a bare one has; null for the usual. */
+export type Reading = {
+  readonly custom: NumberCustom;
+  readonly bareUnit: (quantity: Quantity) => string | null;
+};
+/** Of files and methods: plain numbers, bare ones in the usual unit. */
+export const PLAIN_READING: Reading = { custom: PLAIN_NUMBERS, bareUnit: () => null };
 
 export type Amount = { readonly low: number; readonly high: number; readonly unit: string };
 

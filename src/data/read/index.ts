@@ -1,5 +1,5 @@
 export type { Kennel, KennelName } from '@/data/kennel';
-export { criteriaAtShare, elementFromMethod } from '@/data/make-element';
+export { criteriaAtShare, elementFromMethod, withSettings } from '@/data/make-element';
 export type {
   Bout,
   Breakdown,

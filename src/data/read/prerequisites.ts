@@ -1,4 +1,11 @@
-import { atLeastAsHard, buildLadder, type Criteria, type Ladder, type Node, openness } from '@/core/breakdown';
+import {
+  atLeastAsHard,
+  buildLadder,
+  type Criteria,
+  type Ladder,
+  type Node,
+  openness,
+} from '@/core/breakdown';
 import type { ElementId, Sentence } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import type { ElementRecord } from '@/data/records';

@@ -26,6 +26,8 @@ export type ExercisePlan = {
     | { readonly ruleBookId: RuleBookId; readonly exercise: ExerciseKey }
     | { readonly title: string; readonly goal: string };
   readonly links: readonly LinkPlan[];
+  /** Elements that come along: the links build on them, and they are no links themselves. */
+  readonly besides?: readonly New<ElementRecord>[];
 };
 
 /**
@@ -58,7 +60,8 @@ async function make(write: Write, plan: ExercisePlan): Promise<Breakdown> {
     known.some((one) => one.ruleBookId === source.ruleBookId && one.exercise === source.exercise)
   )
     refuse('exists', 'source', say('data.reshape.this-exercise-is-broken-down-for'));
-  const made = plan.links.flatMap((link) => (typeof link.element === 'string' ? [] : [link.element]));
+  const linked = plan.links.flatMap((link) => (typeof link.element === 'string' ? [] : [link.element]));
+  const made = [...(plan.besides ?? []), ...linked];
   if (findCircle([...(await write.ofDog('elements', dogId)), ...made]))
     refuse('circle', 'links', say('data.reshape.these-prerequisites-go-round-in-a'));
   const id = newId<BreakdownId>();

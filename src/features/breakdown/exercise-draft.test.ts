@@ -41,10 +41,10 @@ describe('from a method', () => {
       kit: ['thin dowel'],
     });
     expect(still?.faults.map((fault) => fault.key)).toContain('mouthed');
-    // 40 % of eight steps of the hold, 60 % of three steps of the object.
+    // 40 % of nine steps of the hold, 60 % of three steps of the object.
     const at = (of: typeof still, rung: number) => buildLadder(of ?? { axes: [] }).rungs[rung]?.criteria;
     expect(object?.needs).toEqual([{ element: still?.id, at: at(still, 4) }]);
-    expect(moving?.needs.map((need) => need.at)).toEqual([at(still, 5), at(object, 2)]);
+    expect(moving?.needs.map((need) => need.at)).toEqual([at(still, 6), at(object, 2)]);
   });
 
   it('says what is missing by field, all at once', () => {

@@ -1,24 +1,49 @@
 import {
+  AXIS_KINDS,
   type Axis,
   type AxisText,
+  axisFrom,
+  BASICS,
+  buildLadder,
   GENERAL_STEP,
+  heldAxes,
   isRatioAxis,
+  listAxis,
   type Method,
   type MethodAxis,
   type MethodElement,
+  type Need,
+  READY_LISTS,
   readAxis,
+  type Setting,
+  type Skill,
+  skillOf,
   stepText,
   writeValue,
 } from '@/core/breakdown';
+import { fewestToTop } from '@/core/coaching';
 import type { RulePart } from '@/core/rulebooks';
-import { asId, type DogId, type ElementId, must, type PartKey, toBase } from '@/core/shared';
-import { criteriaAtShare, type ElementRecord, elementFromMethod, type New, PLAIN_ELEMENT } from '@/data/read';
+import { type AxisKey, asId, type DogId, type ElementId, must, type PartKey, toBase } from '@/core/shared';
+import {
+  criteriaAtShare,
+  type ElementRecord,
+  elementFromMethod,
+  type New,
+  PLAIN_ELEMENT,
+  withSettings,
+} from '@/data/read';
 import type { LinkPlan } from '@/data/write';
 import { NO_BREAK, reading, withOwnPoint, wordsOf } from '@/words';
 import { tell } from './words';
 
-/** An axis with the three values as they stand in its fields. */
-export type AxisDraft = AxisText;
+/**
+ * An axis with the values as they stand in its fields. `added`: by the person, so that it can be taken out
+ * again. `list`: of a list of the person's own its steps as typed, "whole hand, half, none".
+ */
+export type AxisDraft = AxisText & {
+  readonly added?: boolean;
+  readonly list?: { readonly kind: 'criterion' | 'help' | 'pay'; readonly written: string };
+};
 /** A link in the making: an element that the dog has already, or a new one. */
 export type LinkDraft = {
   readonly id: ElementId;
@@ -30,8 +55,10 @@ export type LinkDraft = {
 };
 
 export function axisDraft(spec: MethodAxis): AxisDraft {
+  // Of a signed axis it is asked how far to each side, so no side is written.
+  const plain = spec.axis.harder === 'both' ? { ...spec.axis, harder: 'more' as const } : spec.axis;
   const text = (value: number | null): string =>
-    value === null ? '' : wordsOf(writeValue(spec.axis, value)).replaceAll(NO_BREAK, ' ');
+    value === null ? '' : wordsOf(writeValue(plain, value)).replaceAll(NO_BREAK, ' ');
   return {
     spec,
     start: text(spec.start),
@@ -40,9 +67,55 @@ export function axisDraft(spec: MethodAxis): AxisDraft {
   };
 }
 
-/** Every element of a method as a new link, in its order. */
-export function linksFromMethod(method: Method, newId: () => ElementId): LinkDraft[] {
-  return method.elements.map((element) => linkFromMethod(method, element, newId()));
+/**
+ * Every element of a method as a link, in its order: a new one, or what the dog has for that skill already,
+ * which is shared.
+ */
+export function linksFromMethod(
+  method: Method,
+  newId: () => ElementId,
+  elements: readonly ElementRecord[] = [],
+): LinkDraft[] {
+  return method.elements.map((element) => {
+    const link = linkFromMethod(method, element, newId());
+    const mine = element.skill ? elementOfSkill(element.skill, elements) : undefined;
+    return mine ? { ...link, existing: mine.id, title: mine.title } : link;
+  });
+}
+
+/** What the dog has for a skill, by whichever method it was made, or under the plain name of it. */
+function elementOfSkill(skill: Skill, elements: readonly ElementRecord[]): ElementRecord | undefined {
+  const called = BASICS.elements.find((one) => one.skill === skill)?.title.toLowerCase();
+  return (
+    elements.find((one) => skillOf(one.method) === skill) ??
+    elements.find((one) => one.title.toLowerCase() === called)
+  );
+}
+
+/**
+ * What a method builds on from elsewhere, and by what it is trained: an element of the dog, one that comes
+ * along, or none.
+ */
+export type BeforeDraft = {
+  readonly id: ElementId;
+  readonly element: MethodElement;
+  readonly share: number;
+  readonly for: readonly string[];
+  readonly by: ElementId | 'along' | 'none';
+};
+
+/** Mapped to what the dog has; what it has not comes along. */
+export function beforesOf(
+  method: Method,
+  newId: () => ElementId,
+  elements: readonly ElementRecord[],
+): BeforeDraft[] {
+  return method.before.flatMap((before): BeforeDraft[] => {
+    const element = BASICS.elements.find((one) => one.skill === before.skill);
+    if (!element) return [];
+    const mine = elementOfSkill(before.skill, elements);
+    return [{ id: newId(), element, share: before.share, for: before.for, by: mine?.id ?? 'along' }];
+  });
 }
 
 function linkFromMethod(
@@ -104,14 +177,27 @@ export function linkToExisting(
 /** What is wrong, by field: `${link}.title` or `${link}.${axis}.${start|demand|step}`. */
 export type Problems = Readonly<Record<string, string>>;
 
+/** What a method adds to its links: what comes before, the sides that were chosen, what the dog has. */
+export type Besides = {
+  readonly befores: readonly BeforeDraft[];
+  readonly settings: readonly Setting[];
+  readonly elements: readonly ElementRecord[];
+};
+const NOTHING_BESIDES: Besides = { befores: [], settings: [], elements: [] };
+
 /**
  * Reads the links as typed. All problems at once, or the plans; prerequisites of a method are laid
- * among the new links.
+ * among the new links, what the dog has, and what comes along.
  */
 export function readLinks(
   links: readonly LinkDraft[],
   dogId: DogId,
-): { readonly plans: readonly LinkPlan[]; readonly problems: Problems } {
+  { befores, settings, elements }: Besides = NOTHING_BESIDES,
+): {
+  readonly plans: readonly LinkPlan[];
+  readonly besides: readonly New<ElementRecord>[];
+  readonly problems: Problems;
+} {
   const problems: Record<string, string> = {};
   const made = new Map<LinkDraft, New<ElementRecord>>();
   for (const link of links) {
@@ -121,15 +207,54 @@ export function readLinks(
       const read = readAxis(axis, reading());
       for (const [field, message] of Object.entries(read.problems))
         problems[`${link.id}.${axis.spec.axis.key}.${field}`] = wordsOf(message);
+      if (axis.list && axis.spec.axis.levels === null)
+        problems[`${link.id}.${axis.spec.axis.key}.list`] = tell('exercise-draft.two-steps-at-least');
       return read.axis ? [read.axis] : [];
     });
-    made.set(link, elementOf(link, dogId, axes));
+    made.set(link, withSettings(elementOf(link, dogId, axes), settings, wordsOf));
   }
-  const plans = links.map(
-    (link): LinkPlan => ({ part: link.part, element: link.existing ?? withNeeds(link, links, made) }),
+  const along = befores.flatMap((before) =>
+    before.by === 'along' ? [[before, comesAlong(before, dogId)] as const] : [],
   );
-  return { plans, problems };
+  const known = [...elements, ...along.map(([, element]) => element)];
+  const byId = (id: ElementId) => known.find((one) => one.id === id);
+  const needsOf = (link: LinkDraft): Need[] => {
+    const mine = (link.from?.element.needs ?? []).flatMap((need): Need[] => {
+      const other = links.find(
+        (one) => one.from?.method.id === link.from?.method.id && one.from?.element.key === need.element,
+      );
+      const record = other && (made.get(other) ?? (other.existing ? byId(other.existing) : undefined));
+      return record ? [{ element: record.id, at: criteriaAtShare(record.axes, need.share) }] : [];
+    });
+    const others = befores.flatMap((before): Need[] => {
+      if (before.by === 'none' || !before.for.includes(link.from?.element.key ?? '')) return [];
+      const record = byId(before.by === 'along' ? before.id : before.by);
+      return record ? [{ element: record.id, at: criteriaAtShare(record.axes, before.share) }] : [];
+    });
+    const all = [...others, ...mine];
+    return all.filter((need, i) => all.findIndex((one) => one.element === need.element) === i);
+  };
+  const plans = links.map((link): LinkPlan => {
+    const element = made.get(link);
+    return { part: link.part, element: element ? { ...element, needs: needsOf(link) } : keptBy(link) };
+  });
+  return { plans, besides: along.map(([, element]) => element), problems };
 }
+
+function keptBy(link: LinkDraft): ElementId {
+  if (link.existing === null) throw new Error(`link ${link.id} was not read`);
+  return link.existing;
+}
+
+/** A piece that others build on, as it comes: it asks for no numbers. */
+const comesAlong = ({ id, element }: BeforeDraft, dogId: DogId): New<ElementRecord> =>
+  elementFromMethod(
+    id,
+    dogId,
+    BASICS,
+    element,
+    element.axes.map((axis) => must(axisFrom(axis, { start: null, demand: null, step: null }))),
+  );
 
 function elementOf(link: LinkDraft, dogId: DogId, axes: readonly Axis[]): New<ElementRecord> {
   const title = link.title.trim();
@@ -145,21 +270,54 @@ function elementOf(link: LinkDraft, dogId: DogId, axes: readonly Axis[]): New<El
   };
 }
 
-function withNeeds(
+/**
+ * What the ladder of a link will be, as its fields stand: how many steps, and the fewest clean reps to the
+ * top of them; null where the fields do not make one yet.
+ */
+export function outlookOf(
   link: LinkDraft,
-  links: readonly LinkDraft[],
-  made: ReadonlyMap<LinkDraft, New<ElementRecord>>,
-): New<ElementRecord> {
-  const element = made.get(link);
-  if (!element) throw new Error(`link ${link.id} was not read`);
-  const needs = (link.from?.element.needs ?? []).flatMap((need) => {
-    const other = links.find(
-      (one) => one.from?.method.id === link.from?.method.id && one.from?.element.key === need.element,
-    );
-    const record = other && made.get(other);
-    return record ? [{ element: record.id, at: criteriaAtShare(record.axes, need.share) }] : [];
-  });
-  return { ...element, needs };
+  settings: readonly Setting[] = [],
+): { readonly steps: number; readonly reps: number | null; readonly held: readonly Axis[] } | null {
+  const axes = link.axes.flatMap((axis) => readAxis(axis, reading()).axis ?? []);
+  if (link.existing !== null || axes.length < link.axes.length || axes.length === 0) return null;
+  const made = withSettings(elementOf(link, asId<DogId>('draft'), axes), settings, wordsOf);
+  const steps = buildLadder(made).rungs.length;
+  return { steps, reps: fewestToTop(made.policy.rule, steps, 0), held: heldAxes(made.axes) };
+}
+
+/** A further criterion, by its kind: a measured one, a ready list, or a list of the person's own. */
+export function furtherAxis(kindId: string, taken: readonly AxisDraft[]): AxisDraft {
+  const free = freeKey(kindId, taken);
+  const kind = AXIS_KINDS.find((one) => one.id === kindId);
+  if (kind) return { ...axisDraft(kind.make(free, wordsOf(kind.title))), added: true };
+  const ready = READY_LISTS.find((one) => one.id === kindId);
+  if (ready) {
+    const names = ready.levels.map(wordsOf).join(', ');
+    const list = listAxis(free, wordsOf(ready.title), names, ready.role);
+    if (list) return { ...axisDraft(list), added: true };
+  }
+  const role = kindId === 'own-help' ? 'help' : kindId === 'own-pay' ? 'pay' : 'criterion';
+  return ownList(free, tell('exercise-draft.own-list', { role }), '', role);
+}
+
+/** A list of a person's own as it is typed; it has no levels until two steps are written. */
+export function ownList(
+  key: AxisKey,
+  title: string,
+  written: string,
+  kind: 'criterion' | 'help' | 'pay',
+): AxisDraft {
+  const list = listAxis(key, title, written, kind);
+  const blank = AXIS_KINDS[0].make(key, title);
+  return { ...axisDraft(list ?? blank), added: true, list: { kind, written } };
+}
+
+function freeKey(kind: string, taken: readonly AxisDraft[]): AxisKey {
+  const keys = new Set<string>(taken.map((one) => one.spec.axis.key));
+  for (let n = 1; ; n++) {
+    const key = n === 1 ? kind : `${kind}-${n}`;
+    if (!keys.has(key)) return asId<AxisKey>(key);
+  }
 }
 
 export function moved<T>(list: readonly T[], from: number, to: number): T[] {

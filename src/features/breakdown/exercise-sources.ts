@@ -2,9 +2,11 @@ import type { Method } from '@/core/breakdown';
 import { AXIS_KINDS } from '@/core/breakdown';
 import type { RuleBook, RuleExercise } from '@/core/rulebooks';
 import { type AxisKey, asId } from '@/core/shared';
-import { type Breakdown, type DogWork, exerciseTitle, inUse } from '@/data/read';
+import { activeElements, type Breakdown, type DogWork, exerciseTitle, inUse } from '@/data/read';
 import { wordsOf } from '@/words';
 import {
+  type BeforeDraft,
+  beforesOf,
   freshKey,
   type LinkDraft,
   linkByHand,
@@ -90,7 +92,7 @@ export function startingLinks(source: Source, work: DogWork): LinkDraft[] {
     case 'rule-book':
       return source.exercise.parts.map((part) => linkFromPart(part, freshKey()));
     case 'method':
-      return linksFromMethod(source.method, freshKey);
+      return linksFromMethod(source.method, freshKey, activeElements(work));
     case 'like':
       return source.breakdown.links.flatMap((link) => {
         const element = work.elements.find((one) => one.id === link.element);
@@ -98,3 +100,7 @@ export function startingLinks(source: Source, work: DogWork): LinkDraft[] {
       });
   }
 }
+
+/** What a source builds on from elsewhere: only a method says so. */
+export const startingBefores = (source: Source, work: DogWork): BeforeDraft[] =>
+  source.kind === 'method' ? beforesOf(source.method, freshKey, activeElements(work)) : [];

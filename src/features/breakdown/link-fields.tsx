@@ -1,9 +1,9 @@
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
-import { AXIS_KINDS } from '@/core/breakdown';
+import { axisInWords, type Setting } from '@/core/breakdown';
 import type { ElementRecord } from '@/data/read';
 import { Button, SelectField, TextField } from '@/ui';
-import { wordsOf } from '@/words';
-import { type AxisDraft, axisDraft, type LinkDraft, type Problems } from './exercise-draft';
+import { AxisFields } from './axis-fields';
+import { furtherAxis, type LinkDraft, outlookOf, type Problems } from './exercise-draft';
 import { tell } from './words';
 
 type Props = {
@@ -12,6 +12,8 @@ type Props = {
   readonly last: boolean;
   readonly problems: Problems;
   readonly elements: readonly ElementRecord[];
+  /** What was chosen where schools differ. */
+  readonly settings?: readonly Setting[];
   readonly onChange: (link: LinkDraft) => void;
   /** Null where the order is the rule book's. */
   readonly onMove: ((by: -1 | 1) => void) | null;
@@ -23,7 +25,17 @@ type Props = {
  * One link of an exercise in the making: what trains it, and the three values of each of its
  * criteria.
  */
-export function LinkFields({ link, place, last, problems, elements, onChange, onMove, onRemove }: Props) {
+export function LinkFields({
+  link,
+  place,
+  last,
+  problems,
+  elements,
+  settings = [],
+  onChange,
+  onMove,
+  onRemove,
+}: Props) {
   const name = link.title || tell('link-fields.link', { place: place + 1 });
   return (
     <fieldset className="border-2 border-ink bg-sheet px-4 py-3">
@@ -89,12 +101,28 @@ export function LinkFields({ link, place, last, problems, elements, onChange, on
                 axis={axis}
                 prefix={`${link.id}.${axis.spec.axis.key}`}
                 problems={problems}
-                byHand={link.from === null && link.part === null}
+                byHand={axis.added === true || (link.from === null && link.part === null)}
+                others={link.axes}
                 onChange={(next) =>
                   onChange({ ...link, axes: link.axes.map((one, k) => (k === i ? next : one)) })
                 }
+                onRemove={
+                  link.axes.length > 1 && axis.added
+                    ? () => onChange({ ...link, axes: link.axes.filter((_, k) => k !== i) })
+                    : null
+                }
               />
             ))}
+            <p>
+              <Button
+                onClick={() =>
+                  onChange({ ...link, axes: [...link.axes, furtherAxis('distance', link.axes)] })
+                }
+              >
+                {tell('link-fields.a-further-criterion')}
+              </Button>
+            </p>
+            <Outlook link={link} settings={settings} />
           </div>
         ) : (
           <p className="self-center leading-snug">{tell('link-fields.one-element-serves-both-exercises')}</p>
@@ -119,67 +147,16 @@ function IconButton({ label, disabled, onClick, Icon }: IconProps) {
   );
 }
 
-type AxisProps = {
-  readonly axis: AxisDraft;
-  readonly prefix: string;
-  readonly problems: Problems;
-  readonly byHand: boolean;
-  readonly onChange: (axis: AxisDraft) => void;
-};
-
-const HINTS = {
-  start: (axis: AxisDraft) => axis.spec.askStart,
-  demand: (axis: AxisDraft) => axis.spec.askDemand,
-  step: () => tell('link-fields.how-big-a-step-is'),
-} as const;
-
-const FIELDS = [
-  { field: 'start', label: tell('link-fields.start') },
-  { field: 'step', label: tell('link-fields.step') },
-  { field: 'demand', label: tell('link-fields.demand') },
-] as const;
-
-function AxisFields({ axis, prefix, problems, byHand, onChange }: AxisProps) {
-  const { title, levels, key } = axis.spec.axis;
+/** How long the way will be, and what is held on it. */
+function Outlook({ link, settings }: { readonly link: LinkDraft; readonly settings: readonly Setting[] }) {
+  const outlook = outlookOf(link, settings);
+  if (!outlook) return null;
   return (
-    <div>
-      {byHand ? (
-        <SelectField
-          label={tell('link-fields.criterion')}
-          beside
-          className="justify-start text-sm font-semibold"
-          value={(AXIS_KINDS.find((kind) => wordsOf(kind.title) === title)?.id ?? AXIS_KINDS[0].id) as string}
-          options={AXIS_KINDS.map((kind) => ({ value: kind.id as string, words: wordsOf(kind.title) }))}
-          onChange={(id) => {
-            const kind = AXIS_KINDS.find((one) => one.id === id);
-            if (kind) onChange(axisDraft(kind.make(key, wordsOf(kind.title))));
-          }}
-        />
-      ) : (
-        <p className="font-semibold">{title}</p>
-      )}
-      {levels !== null ? (
-        <p className="leading-snug">
-          {levels.map((level) => level.name).join(' → ')}
-          {axis.spec.axis.role === 'help' && (
-            <span className="text-ink-soft"> {tell('link-fields.help-that-is-taken-away')}</span>
-          )}
-        </p>
-      ) : (
-        <div className="grid grid-cols-3 gap-3">
-          {FIELDS.map(({ field, label }) => (
-            <TextField
-              key={field}
-              label={label}
-              aria-label={`${label}, ${title}`}
-              value={axis[field]}
-              hint={axis[field] === '' ? wordsOf(HINTS[field](axis)) : undefined}
-              problem={problems[`${prefix}.${field}`]}
-              onChange={(event) => onChange({ ...axis, [field]: event.target.value })}
-            />
-          ))}
-        </div>
-      )}
+    <div className="leading-snug">
+      <p>{tell('link-fields.steps-and-reps', { steps: outlook.steps, reps: outlook.reps ?? 0 })}</p>
+      {outlook.held.map((axis) => (
+        <p key={axis.key}>{tell('link-fields.held-not-climbed', { asked: axisInWords(axis, axis.start) })}</p>
+      ))}
     </div>
   );
 }

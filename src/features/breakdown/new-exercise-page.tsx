@@ -7,9 +7,24 @@ import { activeElements } from '@/data/read';
 import { type ExercisePlan, makeExercise } from '@/data/write';
 import { Button, Notice, PageHead, SelectField, TextField } from '@/ui';
 import { regionNow, wordsOf } from '@/words';
-import { freshKey, type LinkDraft, linkByHand, moved, type Problems, readLinks } from './exercise-draft';
-import { type Source, type SourceGroup, sourceGroups, startingLinks } from './exercise-sources';
+import {
+  type BeforeDraft,
+  freshKey,
+  type LinkDraft,
+  linkByHand,
+  moved,
+  type Problems,
+  readLinks,
+} from './exercise-draft';
+import {
+  type Source,
+  type SourceGroup,
+  sourceGroups,
+  startingBefores,
+  startingLinks,
+} from './exercise-sources';
 import { LinkFields } from './link-fields';
+import { MethodChoices, onRoute, type Sides, settingsOf } from './method-choices';
 import { tell } from './words';
 
 /** The methods in this person's words. */
@@ -35,18 +50,25 @@ function Opened({ state }: { readonly state: DogState }) {
     () => all.find((one) => one.id === params.get('from')) ?? BY_HAND,
   );
   const [links, setLinks] = useState<readonly LinkDraft[]>(() => startingLinks(source, state.work));
+  const [befores, setBefores] = useState<readonly BeforeDraft[]>(() => startingBefores(source, state.work));
+  const [sides, setSides] = useState<Sides>({});
   const [title, setTitle] = useState(source.title);
   const [goal, setGoal] = useState('');
   const [problems, setProblems] = useState<Problems>({});
+  const settings = settingsOf(sides);
   const choose = (next: Source): void => {
     setSource(next);
     setTitle(next.title);
     setLinks(startingLinks(next, state.work));
+    setBefores(startingBefores(next, state.work));
+    setSides({});
     setProblems({});
   };
+  // A route leaves out the pieces of the other ones; taking another one brings them back.
+  const shown = onRoute(links, settings);
   const own = source.kind !== 'rule-book';
   const save = async (): Promise<void> => {
-    const read = readLinks(links, dog.id);
+    const read = readLinks(shown, dog.id, { befores, settings, elements: activeElements(state.work) });
     const wrong =
       own && title.trim() === ''
         ? { ...read.problems, title: tell('new-exercise-page.give-the-exercise-a-name') }
@@ -57,7 +79,7 @@ function Opened({ state }: { readonly state: DogState }) {
       source.kind === 'rule-book'
         ? { ruleBookId: source.book.id, exercise: source.exercise.id }
         : { title: title.trim(), goal: goal.trim() };
-    const plan = { dogId: dog.id, source: from, links: read.plans };
+    const plan = { dogId: dog.id, source: from, links: read.plans, besides: read.besides };
     const made = await done(tell('new-exercise-page.broken-down'), makeExercise(kennel, plan));
     if (!made.ok) return setProblems({ whole: wordsOf(made.message) });
     await navigate('..', { relative: 'path' });
@@ -85,16 +107,27 @@ function Opened({ state }: { readonly state: DogState }) {
             />
           </div>
         )}
-        {links.map((link, i) => (
+        {source.kind === 'method' && (
+          <MethodChoices
+            method={source.method}
+            befores={befores}
+            elements={activeElements(state.work)}
+            sides={sides}
+            onBefores={setBefores}
+            onSides={setSides}
+          />
+        )}
+        {shown.map((link, i) => (
           <LinkFields
             key={link.id}
             link={link}
             place={i}
-            last={i === links.length - 1}
+            last={i === shown.length - 1}
+            settings={settings}
             problems={problems}
             elements={activeElements(state.work)}
             onChange={(next) => setLinks(links.map((one) => (one.id === link.id ? next : one)))}
-            onMove={(by) => setLinks(moved(links, i, i + by))}
+            onMove={(by) => setLinks(moved(shown, i, i + by))}
             onRemove={
               own && links.length > 1 ? () => setLinks(links.filter((one) => one.id !== link.id)) : null
             }

@@ -24,7 +24,7 @@ describe('the fields of the start', () => {
   it('become an element in base units', () => {
     expect(made({})).toMatchObject({
       title: 'Memory retrieve',
-      axes: [{ start: 4.572, demand: 60, step: 0.35 }],
+      axes: [{ start: 4.572, demand: 60, unit: 'm', step: 5, equal: true }, { role: 'help' }],
       method: { id: 'memory-retrieve', element: 'memory' },
     });
   });

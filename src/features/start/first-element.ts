@@ -4,6 +4,7 @@ import {
   type Axis,
   axisFrom,
   axisScale,
+  inUnit,
   type Method,
   type MethodAxis,
   type MethodElement,
@@ -114,10 +115,8 @@ export const asksOf = (axis: MethodAxis): { readonly start: boolean; readonly go
 type Answers = { readonly start: Result<number | null>; readonly goal: Result<number | null> };
 
 /** The criterion in the unit in which its two answers are typed: 10 yd stays 10 yd. */
-const inTyped = (axis: MethodAxis, { start, goal }: Pick<FirstElementFields, 'start' | 'goal'>): MethodAxis => ({
-  ...axis,
-  axis: { ...axis.axis, unit: unitOf({ spec: axis, start, demand: goal, step: '' }, reading()) },
-});
+const inTyped = (axis: MethodAxis, { start, goal }: Pick<FirstElementFields, 'start' | 'goal'>): MethodAxis =>
+  inUnit(axis, unitOf({ spec: axis, start, demand: goal, step: '' }, reading()));
 
 function answersTo(axis: MethodAxis, fields: Pick<FirstElementFields, 'start' | 'goal'>): Answers {
   const asks = asksOf(axis);

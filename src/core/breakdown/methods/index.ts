@@ -1,4 +1,5 @@
 import around from './around.json';
+import basics from './basics.json';
 import cueTransfer from './cue-transfer.json';
 import directionalCasts from './directional-casts.json';
 import fieldSeason from './field-season.json';
@@ -48,3 +49,6 @@ export const METHOD_FILES: readonly unknown[] = [
   rewardBehind,
   heeling,
 ];
+
+/** What other methods build on. */
+export const BASICS_FILE: unknown = basics;

@@ -17,8 +17,9 @@ export function fewestPerStep(rule: Rule): number | null {
       return Math.ceil(Math.log((1 - rule.beta) / rule.alpha) / Math.log(rule.p1 / rule.p0));
     case 'stretch':
       return 1;
+    // Judged when the reps of the day are done, as a block is when it is full.
     case 'strength':
-      return rule.cleanToAdvance;
+      return rule.repsPerDay;
     case 'feel':
     case 'cue-transfer':
     case 'distribution':

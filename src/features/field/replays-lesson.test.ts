@@ -7,7 +7,7 @@ import { fromMethod, Play } from './play.test-helper';
 const recall = () => fromMethod('wait-come-finish', 'come', { distance: ['5 m', '20 m'] });
 const stays = () => fromMethod('stays', 'actions', { time: ['2 s', '10 s'] });
 const send = () => fromMethod('memory-retrieve', 'memory', { distance: ['10 yd', '60 yd'] });
-const beg = () => fromMethod('upright', 'up', { time: ['1 s', '10 s'] });
+const beg = () => fromMethod('upright', 'hold', { time: ['1 s', '10 s'] });
 const hoop = () => fromMethod('props', 'height', { height: ['10 cm', '40 cm'] });
 const shaped = () => fromMethod('platform', 'approach');
 const articles = (change = {}) => ({

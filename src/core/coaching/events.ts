@@ -121,6 +121,8 @@ export type CoachStart = {
    * where no axis is a length.
    */
   readonly values: readonly number[] | null;
+  /** The unit in which those are shown: what was typed in yards stays in yards. */
+  readonly unit: string;
   /** What each rung asks: place on the list of responses, and seconds of a hold; null where none is asked. */
   readonly grades: readonly number[] | null;
   readonly holds: readonly number[] | null;

@@ -84,6 +84,7 @@ export function startCoaching(
   const whole: CoachStart = {
     seed: 0,
     values: null,
+    unit: 'm',
     grades: null,
     holds: null,
     since: null,

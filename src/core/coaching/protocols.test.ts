@@ -22,6 +22,11 @@ describe('stretch', () => {
   ] as const)('a refusal at 40 m answered %s → %s', (why, advice) =>
     expect(run(rule, refused(why), at).last).toBe(advice));
 
+  it('says lengths in the unit of the ladder', () => {
+    const yards = { ...at, unit: 'yd', values: values.map((yd) => yd * 0.9144) };
+    expect(run(rule, refused('too-far'), yards).reason).toMatch(/at 40\syd: cut to 20\syd/);
+    expect(run(rule, [full('a')], yards).reason).toMatch(/Full drive at 40\syd/);
+  });
   it('asks once; a refusal without an answer changes nothing', () => {
     expect(run(rule, reps('m'), at).last).toBe('ask');
     expect(run(rule, [...reps('m'), rep('x', 'clean', { drive: 5 })], at).last).toBe('advance 5');

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { type Sentence, say } from '@/core/shared';
+import { type Sentence, say, type Value } from '@/core/shared';
 import { type Advice, type Happening, hold, type PolicyStep, type Refusal, type Standing } from './events';
 
 /**
@@ -116,23 +116,31 @@ function afterSend(
   { outcome, counts, drive }: Extract<Happening, { kind: 'rep' }>,
   at: Standing,
 ): Advice {
-  if (state.sore) return SORE;
-  if (state.unexplained >= UNEXPLAINED) return MOUTH_FEET_BACK;
-  if (state.asked) return question;
-  if (state.cut) return state.cut;
+  const open = stillOpen(state);
+  if (open) return open;
   if (!counts || outcome !== 'clean') return hold(say('coaching.stretch.not-clean-the-same-distance-again'));
   if (typeof drive !== 'number') return hold(say('coaching.stretch.it-went-nothing-was-said-of-its'));
   if (drive < FULL) return hold(say('coaching.stretch.it-went-not-on-full-drive-the-same'));
+  return onFullDrive(rule, state, at);
+}
+
+/** What comes before any send: it is sore, nobody knows why it refuses, a question or a cut is open. */
+function stillOpen(state: StretchState): Advice | null {
+  if (state.sore) return SORE;
+  if (state.unexplained >= UNEXPLAINED) return MOUTH_FEET_BACK;
+  return state.asked ? question : state.cut;
+}
+
+/** Longer, as far as the ladder and the cadence of one session let it. */
+function onFullDrive(rule: StretchRule, { longer }: StretchState, at: Standing): Advice {
   if (at.rung >= at.top)
     return { kind: 'done', reason: say('coaching.stretch.full-drive-at-the-whole-distance') };
-  if (state.longer >= rule.perSession)
-    return hold(
-      say('coaching.stretch.made-longer-time', { longer: state.longer, perSession: rule.perSession }),
-    );
+  if (longer >= rule.perSession)
+    return hold(say('coaching.stretch.made-longer-time', { longer, perSession: rule.perSession }));
   return {
     kind: 'advance',
     to: at.rung + 1,
-    reason: say('coaching.stretch.full-drive-a-little-longer', { shown: shown(at, at.rung) }),
+    reason: say('coaching.stretch.full-drive-a-little-longer', { shown: atLength(at) }),
   };
 }
 
@@ -155,33 +163,34 @@ function afterAnswer(rule: StretchRule, why: Refusal, at: Standing): Advice {
 
 /** The highest rung at or under the share; the shortest there is where even that is longer. */
 function cutBack(rule: StretchRule, at: Standing): Advice {
-  if (at.values === null) return hold(say('coaching.stretch.no-axis-of-this-ladder-is-a-length'));
-  const wanted = (at.values[at.rung] ?? 0) * rule.cut;
-  const to = at.values.findLastIndex((value, i) => i < at.rung && value <= wanted + 1e-9);
-  if (to >= 0)
-    return {
-      kind: 'drop-back',
-      to,
-      reason: say('coaching.stretch.too-far-cut-to-and-build-it-up', {
-        shown: shown(at, at.rung),
-        metres: Number((at.values[to] ?? 0).toPrecision(3)),
-      }),
-    };
-  const shortest = at.values[0] ?? 0;
-  const words = say('coaching.stretch.half-of-it-or-less-would-be-m-the', {
-    wanted: Number(wanted.toPrecision(2)),
-    shortest: Number(shortest.toPrecision(3)),
-  });
-  if (at.rung > 0)
-    return {
-      kind: 'drop-back',
-      to: 0,
-      reason: say('coaching.stretch.too-far-begin-there-or-nearer', { words }),
-    };
-  return hold(say('coaching.stretch.too-far-on-the-lowest-rung-make', { words }));
+  const { values, rung } = at;
+  if (values === null) return hold(say('coaching.stretch.no-axis-of-this-ladder-is-a-length'));
+  const wanted = (values[rung] ?? 0) * rule.cut;
+  const to = values.findLastIndex((value, i) => i < rung && value <= wanted + 1e-9);
+  if (to >= 0) {
+    const cut = { shown: atLength(at), length: length(at, values[to] ?? 0) };
+    return { kind: 'drop-back', to, reason: say('coaching.stretch.too-far-cut-to-and-build-it-up', cut) };
+  }
+  const said = {
+    words: say('coaching.stretch.half-of-it-or-less-would-be-m-the', {
+      wanted: length(at, wanted),
+      shortest: length(at, values[0] ?? 0),
+    }),
+    least: length(at, LEAST),
+  };
+  if (rung > 0)
+    return { kind: 'drop-back', to: 0, reason: say('coaching.stretch.too-far-begin-there-or-nearer', said) };
+  return hold(say('coaching.stretch.too-far-on-the-lowest-rung-make', said));
 }
 
-const shown = (at: Standing, rung: number): Sentence | null => {
-  const value = at.values?.[rung];
-  return value === undefined ? null : say('coaching.stretch.at-m', { value: Number(value.toPrecision(3)) });
+/** A cut may go below this, metres, if it must. */
+const LEAST = 2;
+
+/** A length in the unit in which the ladder is written: 25 yd stay 25 yd. */
+const length = (at: Standing, base: number): Value => ({ quantity: 'distance', base, unit: at.unit });
+
+/** " at 25 yd", where the ladder has a length. */
+const atLength = (at: Standing): Sentence | null => {
+  const value = at.values?.[at.rung];
+  return value === undefined ? null : say('coaching.stretch.at-length', { length: length(at, value) });
 };

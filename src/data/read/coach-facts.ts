@@ -38,6 +38,7 @@ export function factsOf(
   return {
     seed: seedFromText(bout.id),
     values: length ? asked(length) : null,
+    ...(length ? { unit: length.unit } : {}),
     holds: held ? asked(held) : null,
     grades: list ? asked(list).map((id) => levelPlace(list.levels ?? [], id)) : null,
     since: before[0] ?? bout.day,

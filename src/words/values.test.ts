@@ -43,7 +43,10 @@ describe('numbers and amounts as the person writes them', () => {
     expect(wordsOf(say('rulebooks.cost.points', { word: 'point', count: 1 }))).toBe('1 point');
     expect(
       wordsOf(
-        say('coaching.stretch.too-far-begin-there-or-nearer', { words: say('shared.name', { name: 'x' }) }),
+        say('coaching.stretch.too-far-begin-there-or-nearer', {
+          words: say('shared.name', { name: 'x' }),
+          least: { quantity: 'distance', base: 2, unit: 'm' },
+        }),
       ),
     ).toContain('x');
     expect(wordsOf({ list: [1.5, null, 'm'], between: ' ' })).toBe('1,5 m');

@@ -42,7 +42,16 @@ export const SKILLS = ['sit', 'down', 'stay', 'recall', 'hold', 'target', 'relea
 export type Skill = (typeof SKILLS)[number];
 
 const conditionsSchema = v.optional(
-  v.array(v.strictObject({ title: text, options: v.pipe(v.array(text), v.minLength(2)) })),
+  v.array(
+    v.strictObject({
+      title: text,
+      options: v.pipe(v.array(text), v.minLength(2)),
+      /** The next one is proposed, never the same twice running: spots that are searched. */
+      drawn: v.exactOptional(v.boolean()),
+      /** Seen in the rep, not set up before it: the last paw in. */
+      seen: v.exactOptional(v.boolean()),
+    }),
+  ),
   [],
 );
 

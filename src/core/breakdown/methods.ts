@@ -58,7 +58,7 @@ export type MethodElement = {
   readonly kit: readonly string[];
   readonly skill?: Skill;
   readonly route?: string;
-  readonly conditions: readonly { readonly title: string; readonly options: readonly string[] }[];
+  readonly conditions: MethodFile['conditions'];
 };
 
 /**

@@ -15,5 +15,8 @@ export const WORK_TAGS = [
   'run',
   'scent',
   'biter',
+  'catch',
+  'fingers',
+  'table',
 ] as const;
 export type WorkTag = (typeof WORK_TAGS)[number];

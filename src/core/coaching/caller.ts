@@ -1,4 +1,4 @@
-import { ok, type Random, type Result } from '@/core/shared';
+import { mixSeed, ok, type Random, type Result, seeded } from '@/core/shared';
 import { fairOrder, gellermann, returnOrCall, unknownDelays } from './sequences';
 
 /** What can be called to the handler so that the dog cannot foresee it. */
@@ -64,4 +64,23 @@ function bag(words: readonly string[], random: Random): Result<string[]> {
     order.push(...turn.value.map((i) => words[i] as string));
   }
   return ok(order.slice(0, CALLS_AHEAD));
+}
+
+/**
+ * Which of these comes next, so that each comes equally often and none twice running: spots that are
+ * searched, tubs that are turned. `before` is what was said last; null at the beginning. Same seed and number,
+ * same answer; null where there is nothing to choose between.
+ */
+export function nextDrawn(
+  options: readonly string[],
+  seed: number,
+  number: number,
+  before: string | null,
+): string | null {
+  const round = Math.floor(number / CALLS_AHEAD);
+  const order = fairOrder(options, CALLS_AHEAD, 1, seeded(mixSeed(seed, round)));
+  if (!order.ok) return null;
+  const at = number % CALLS_AHEAD;
+  const next = order.value[at] ?? null;
+  return next === before ? (order.value.find((one) => one !== before) ?? null) : next;
 }

@@ -8,7 +8,7 @@ export {
   type NextRun,
   nextRun,
 } from './articles';
-export { CALLS, CALLS_AHEAD, type CallKind, callOrder } from './caller';
+export { CALLS, CALLS_AHEAD, type CallKind, callOrder, nextDrawn } from './caller';
 export { type ColdProbe, coldProbe, isLongGap, PROBE_REPS } from './cold-probe';
 export { type CueTransferState, transferOf } from './cue-transfer';
 export { FIRST_RULES, RULE_WORDS, type RuleWords } from './describe';

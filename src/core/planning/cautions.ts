@@ -11,6 +11,7 @@ export const VET_TOPICS = {
   strength: say('planning.cautions.which-strength-work-how-long-how'),
   heat: say('planning.cautions.from-when-on-is-it-too-warm-to'),
   weight: say('planning.cautions.is-its-weight-right-for-jumping'),
+  age: say('planning.cautions.it-is-not-young-any-more-what-does-it-good'),
 } as const;
 export type VetTopic = keyof typeof VET_TOPICS;
 
@@ -48,6 +49,8 @@ export type Caution = {
   readonly why: Sentence;
   readonly must: boolean;
   readonly ask: VetTopic | null;
+  /** What ends it on the spot, to be read on the pad; left out where nothing does. */
+  readonly ends?: Sentence;
 };
 
 type Rule = { readonly id: string; readonly of: (context: CautionContext) => Omit<Caution, 'id'> | null };
@@ -57,7 +60,7 @@ const told = (context: CautionContext, about: VetTopic): string | null =>
 const has = (context: CautionContext, ...tags: readonly WorkTag[]): boolean =>
   tags.some((tag) => context.work.includes(tag));
 const jumps = (context: CautionContext): boolean =>
-  has(context, 'jump') || context.axes.some((axis) => axis.quantity === 'height');
+  has(context, 'jump', 'catch') || context.axes.some((axis) => axis.quantity === 'height');
 
 /**
  * Age in whole months of 30.44 days; shown, never compared with a limit: growth ends when a vet
@@ -70,7 +73,7 @@ export function ageInMonths(born: Day, today: Day): number {
 const caution = (
   text: Sentence,
   why: Sentence,
-  more: Partial<Pick<Caution, 'must' | 'ask'>> = {},
+  more: Partial<Pick<Caution, 'must' | 'ask' | 'ends'>> = {},
 ): Omit<Caution, 'id'> => ({
   text,
   why,
@@ -78,6 +81,19 @@ const caution = (
   ask: null,
   ...more,
 });
+
+/**
+ * Our own figures, in months, and only for which question is asked: up to the first a dog may still be
+ * growing, up to the second it soon has enough of one thing, from the third on it is asked as an old dog.
+ * What a vet said comes before all of them, and none is a limit.
+ */
+const MAY_GROW = 24;
+const SHORT_OF_ATTENTION = 12;
+const NOT_YOUNG = 96;
+
+/** Age in months; null where nobody wrote when it was born. */
+const ageOf = ({ dog, today }: CautionContext): number | null =>
+  dog.born === null ? null : ageInMonths(dog.born, today);
 
 /** Asked where the vet has not spoken, repeated where the vet has. */
 function vetOr(
@@ -92,24 +108,61 @@ function vetOr(
     : caution(say('planning.cautions.your-vet-said', { said, test: Boolean(/[.!?]$/.test(said)) }), why);
 }
 
+/** What loads the joints; null where nothing does. */
+function loadedBy(context: CautionContext): Sentence | null {
+  if (jumps(context)) return say('planning.cautions.jumps');
+  if (has(context, 'upright')) return say('planning.cautions.upright-work');
+  if (has(context, 'pull')) return say('planning.cautions.pulling');
+  return has(context, 'turn') ? say('planning.cautions.sharp-turns') : null;
+}
+
+const aged = (context: CautionContext): Sentence => {
+  const { name } = context.dog;
+  const age = ageOf(context);
+  return age === null
+    ? say('planning.cautions.how-old-is-has-not-been-written', { name })
+    : say('planning.cautions.is-months-old', { name, ageInMonths: age });
+};
+
+/** Grounds that a person can choose and that are hard under a jump. */
+const HARD = /concrete|hard floor|asphalt|stone|tarmac/i;
+
 const RULES: readonly Rule[] = [
   {
     id: 'growth',
     of: (context) => {
-      if (!jumps(context) && !has(context, 'turn', 'upright', 'pull')) return null;
-      const { born, name } = context.dog;
-      const age =
-        born === null
-          ? say('planning.cautions.how-old-is-has-not-been-written', { name })
-          : say('planning.cautions.is-months-old', { name, ageInMonths: ageInMonths(born, context.today) });
-      const what = jumps(context)
-        ? say('planning.cautions.jumps')
-        : has(context, 'upright')
-          ? say('planning.cautions.upright-work')
-          : has(context, 'pull')
-            ? say('planning.cautions.pulling')
-            : say('planning.cautions.sharp-turns');
-      return vetOr(context, 'growth', say('planning.cautions.load-joints-that-may-still-be', { what }), age);
+      const what = loadedBy(context);
+      const age = ageOf(context);
+      if (what === null || (age !== null && age > MAY_GROW)) return null;
+      return vetOr(
+        context,
+        'growth',
+        say('planning.cautions.load-joints-that-may-still-be', { what }),
+        aged(context),
+      );
+    },
+  },
+  {
+    id: 'age',
+    of: (context) => {
+      const what = loadedBy(context);
+      const age = ageOf(context);
+      if (what === null || age === null || age < NOT_YOUNG) return null;
+      return vetOr(
+        context,
+        'age',
+        say('planning.cautions.an-older-dog-needs-run-up', { what }),
+        aged(context),
+      );
+    },
+  },
+  {
+    id: 'attention',
+    of: (context) => {
+      const age = ageOf(context);
+      return age !== null && age < SHORT_OF_ATTENTION
+        ? caution(say('planning.cautions.its-attention-is-short'), aged(context))
+        : null;
     },
   },
   {
@@ -140,6 +193,27 @@ const RULES: readonly Rule[] = [
         : null,
   },
   {
+    id: 'hard-ground',
+    of: (context) =>
+      jumps(context) && context.surface !== null && HARD.test(context.surface)
+        ? caution(
+            say('planning.cautions.no-jumps-on-hard-ground'),
+            say('planning.cautions.you-said-surface', { surface: context.surface }),
+            { must: true },
+          )
+        : null,
+  },
+  {
+    id: 'catch',
+    of: (context) =>
+      has(context, 'catch')
+        ? caution(
+            say('planning.cautions.a-catch-and-a-vault-are-jumps'),
+            say('planning.cautions.something-is-caught-or-vaulted'),
+          )
+        : null,
+  },
+  {
     id: 'warm-up',
     of: (context) =>
       jumps(context) || has(context, 'run', 'pull', 'tug', 'turn')
@@ -163,7 +237,10 @@ const RULES: readonly Rule[] = [
             : say('planning.cautions.last-strength-work', {
                 days: days === 1 ? 'yesterday' : say('planning.cautions.days-ago', { days }),
               });
-      return vetOr(context, 'strength', say('planning.cautions.muscle-grows-on-rest-days-not-on'), when);
+      return {
+        ...vetOr(context, 'strength', say('planning.cautions.muscle-grows-on-rest-days-not-on'), when),
+        ends: say('planning.cautions.trembling-or-bouncing-out-ends-it'),
+      };
     },
   },
   {
@@ -188,6 +265,7 @@ const RULES: readonly Rule[] = [
         ? caution(
             say('planning.cautions.tug-side-to-side-not-up-and-down'),
             say('planning.cautions.a-toy-is-pulled'),
+            { ends: say('planning.cautions.a-caught-hand-ends-the-game') },
           )
         : null,
   },
@@ -198,9 +276,38 @@ const RULES: readonly Rule[] = [
         ? caution(
             say('planning.cautions.a-harness-that-fits-never-a-collar'),
             say('planning.cautions.the-dog-works-against-a-line'),
-            {
-              must: true,
-            },
+            { must: true, ends: say('planning.cautions.no-screen-while-it-is-tied-to-you') },
+          )
+        : null,
+  },
+  {
+    id: 'fingers',
+    of: (context) =>
+      has(context, 'fingers')
+        ? caution(
+            say('planning.cautions.fingers-only-with-a-dog-that'),
+            say('planning.cautions.your-fingers-are-in-its-mouth'),
+            { must: true },
+          )
+        : null,
+  },
+  {
+    id: 'table',
+    of: (context) =>
+      has(context, 'table')
+        ? caution(
+            say('planning.cautions.a-hand-on-a-dog-that-is-clipped'),
+            say('planning.cautions.it-may-stand-on-a-table'),
+          )
+        : null,
+  },
+  {
+    id: 'swallow',
+    of: (context) =>
+      has(context, 'tug', 'retrieve', 'scent', 'catch')
+        ? caution(
+            say('planning.cautions.nothing-small-enough-to-swallow'),
+            say('planning.cautions.something-is-in-its-mouth'),
           )
         : null,
   },
@@ -211,7 +318,7 @@ const RULES: readonly Rule[] = [
         ? caution(
             say('planning.cautions.worn-over-the-nose-it-must-let-the'),
             say('planning.cautions.kit-is-worn'),
-            { must: true },
+            { must: true, ends: say('planning.cautions.frozen-or-pawing-take-it-off') },
           )
         : null,
   },
@@ -222,9 +329,7 @@ const RULES: readonly Rule[] = [
         ? caution(
             say('planning.cautions.a-dog-that-may-bite-works-with-a'),
             say('planning.cautions.you-marked-this-work-so'),
-            {
-              must: true,
-            },
+            { must: true, ends: say('planning.cautions.a-growl-or-a-stare-hands-away') },
           )
         : null,
   },

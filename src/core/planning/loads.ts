@@ -12,10 +12,11 @@ export type LoadWork = {
   readonly axes: readonly Pick<Axis, 'key' | 'quantity' | 'start'>[];
 };
 
-/** Which loads a piece of work has: heights are jumped unless it says otherwise. */
+/** Which loads a piece of work has: heights are jumped, and a catch or a vault off a person is a jump. */
 export function loadsOfWork({ work, axes }: LoadWork): Load[] {
   const found: Load[] = [];
-  if (work.includes('jump') || axes.some((axis) => axis.quantity === 'height')) found.push('jumps');
+  if (work.includes('jump') || work.includes('catch') || axes.some((axis) => axis.quantity === 'height'))
+    found.push('jumps');
   if (work.includes('turn')) found.push('sharp-turns');
   if (work.includes('upright')) found.push('upright-holds');
   if (work.includes('run') && axes.some((axis) => axis.quantity === 'distance')) found.push('run-metres');

@@ -22,7 +22,7 @@ const words = v.pipe(v.string(), v.trim(), v.minLength(1));
  * which faults count from where, conditions, prerequisites, faults and kit of its own, where it
  * came from, and what became of it. Version 3: what is set out, and how articles are laid.
  * Version 5: whether a measure decides, one cue by the rules, own names of articles. Version 7: skipped
- * rungs; equal steps, owned sizes and floors of an axis.
+ * rungs; equal steps, owned sizes and floors of an axis; conditions of which the next is proposed.
  */
 export const elementSchema = v.strictObject({
   id: idField<ElementId>(),
@@ -61,6 +61,10 @@ export const elementSchema = v.strictObject({
         v.array(words),
         v.minLength(2, schemaSays('data.element.a-condition-needs-two-options')),
       ),
+      /** The pad proposes the next one, never the same twice running. */
+      drawn: v.exactOptional(v.boolean()),
+      /** Seen in the rep, not set up before it: the last paw in. Nothing is kept for the next one. */
+      seen: v.exactOptional(v.boolean()),
     }),
   ),
   needs: v.array(needSchema),

@@ -128,6 +128,9 @@ const TAG_WORDS: Readonly<Record<WorkTag, string>> = {
   run: tell('about-page.fast-runs'),
   scent: tell('about-page.scent'),
   biter: tell('about-page.may-bite'),
+  catch: tell('about-page.catches-and-vaults'),
+  fingers: tell('about-page.your-fingers-in-its-mouth'),
+  table: tell('about-page.stands-on-a-table'),
 };
 
 function NameField({ element }: { readonly element: ElementRecord }) {

@@ -97,7 +97,9 @@ function Eases({ axis, others, onChange }: PartProps & Pick<Props, 'others'>) {
     eased(key) ? axis.eases.filter((one) => one !== key) : [...axis.eases, key];
   return (
     <fieldset className="sm:col-span-3">
-      <legend className="text-sm font-semibold">{tell('axis-editor.eases-when-this-one-is-raised-at')}</legend>
+      <legend className="text-sm font-semibold">
+        {tell('axis-editor.eases-when-this-one-is-raised-at')}
+      </legend>
       {others.map((other) => (
         <label key={other.key} className="mr-5 inline-flex min-h-11 items-center gap-2">
           <input

@@ -27,7 +27,8 @@ export type AxisField = 'start' | 'step' | 'limit' | 'demand' | 'sizes' | 'floor
  */
 export function fieldText(axis: Axis, field: AxisField): string {
   if (field === 'step' || field === 'limit') return withOwnPoint(stepText(axis, axis[field]));
-  if (field === 'sizes') return (axis.sizes ?? []).map((size) => withOwnPoint(amountText(axis, size))).join('; ');
+  if (field === 'sizes')
+    return (axis.sizes ?? []).map((size) => withOwnPoint(amountText(axis, size))).join('; ');
   const value = axis[field];
   if (value === undefined) return '';
   if (axis.levels !== null) return wordsOf(writeValue(axis, value));

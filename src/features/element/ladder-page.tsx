@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { type Axis, axisInWords, LADDER_RULES, type LadderRule, waitingEdits } from '@/core/breakdown';
+import { fewestPerStep, fewestToTop } from '@/core/coaching';
 import { rodsOf } from '@/core/evidence';
 import { type AxisKey, asId } from '@/core/shared';
 import { type ElementRecord, namedFaults } from '@/data/read';
@@ -108,6 +109,7 @@ function Page({ element, state, ladder, place, stands, found }: Opened) {
         <p className="mb-4 mt-2 text-sm text-ink-soft">
           {tell('ladder-page.the-taller-the-harder-solid-raised')}
         </p>
+        <ToTheTop element={element} steps={ladder.rungs.length} from={place.rung} />
         <RungTable
           element={element}
           ladder={ladder}
@@ -115,6 +117,19 @@ function Page({ element, state, ladder, place, stands, found }: Opened) {
           bouts={bouts}
           faults={namedFaults(element, state.work)}
           onCell={setCell}
+          onSkip={
+            element.ladderRule === 'by-hand'
+              ? null
+              : (rung) =>
+                  change(
+                    ({ skips }) => ({ skips: [...skips, rung.planned] }),
+                    tell('ladder-page.this-step-is-skipped'),
+                  )
+          }
+        />
+        <Skipped
+          element={element}
+          onBack={(skips) => change({ skips }, tell('ladder-page.the-step-is-back'))}
         />
         <Waiting
           element={element}
@@ -180,6 +195,61 @@ function Page({ element, state, ladder, place, stands, found }: Opened) {
         />
       )}
     </div>
+  );
+}
+
+/** How far it is: the fewest clean reps by the rule, which nobody can better; none where no rule counts. */
+function ToTheTop({
+  element,
+  steps,
+  from,
+}: {
+  readonly element: ElementRecord;
+  readonly steps: number;
+  readonly from: number;
+}) {
+  const reps = fewestToTop(element.policy.rule, steps, from);
+  const each = fewestPerStep(element.policy.rule);
+  if (reps === null || each === null || reps === 0) return null;
+  return (
+    <p className="mb-4 leading-snug">
+      {tell('ladder-page.fewest-clean-reps', { reps, each, left: steps - from })}
+    </p>
+  );
+}
+
+/** Steps that are left out, each to be brought back. */
+function Skipped({
+  element,
+  onBack,
+}: {
+  readonly element: ElementRecord;
+  readonly onBack: (skips: ElementRecord['skips']) => void;
+}) {
+  if (element.skips.length === 0) return null;
+  return (
+    <section aria-label={tell('ladder-page.skipped-steps')} className="mt-3 border-t border-rule pt-3">
+      <p className="font-semibold">{tell('ladder-page.skipped-steps')}</p>
+      <ul>
+        {element.skips.map((skip) => {
+          const words = element.axes
+            .map((axis) => wordsOf(axisInWords(axis, skip[axis.key] ?? axis.start)))
+            .join(', ');
+          return (
+            <li key={JSON.stringify(skip)} className="flex flex-wrap items-center gap-3">
+              <span>{words}</span>
+              <Button
+                look="quiet"
+                aria-label={tell('ladder-page.bring-it-back-named', { words })}
+                onClick={() => onBack(element.skips.filter((one) => one !== skip))}
+              >
+                {tell('ladder-page.bring-it-back')}
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
   );
 }
 

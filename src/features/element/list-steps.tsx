@@ -7,7 +7,13 @@ import { tell } from './words';
  * The steps of a list: their names, what two people would agree on at each, and further ones. Ids stay,
  * so that what was logged keeps its step; one that was logged is renamed, never removed.
  */
-export function ListSteps({ axis, onChange }: { readonly axis: Axis; readonly onChange: (axis: Axis) => void }) {
+export function ListSteps({
+  axis,
+  onChange,
+}: {
+  readonly axis: Axis;
+  readonly onChange: (axis: Axis) => void;
+}) {
   const levels = axis.levels ?? [];
   const put = (place: number, change: { readonly name?: string; readonly anchor?: string }): void =>
     onChange({ ...axis, levels: levels.map((one, i) => (i === place ? { ...one, ...change } : one)) });
@@ -65,4 +71,3 @@ export function ListSteps({ axis, onChange }: { readonly axis: Axis; readonly on
     </fieldset>
   );
 }
-

@@ -1,8 +1,9 @@
-import { changesOf, type Ladder, type Place, writeValue } from '@/core/breakdown';
+import { changesOf, type Ladder, type Place, type Rung, writeValue } from '@/core/breakdown';
 import { type BoutEvidence, tallyAt } from '@/core/evidence';
 import type { FaultRef } from '@/core/rulebooks';
 import type { AxisKey } from '@/core/shared';
 import { type ElementRecord, faultLabel, type NamedFault } from '@/data/read';
+import { Button } from '@/ui';
 import { wordsOf } from '@/words';
 import { CellInput } from './cell-input';
 import { isEdited } from './ladder-edit';
@@ -17,10 +18,12 @@ type Props = {
   readonly faults: readonly NamedFault[];
   /** Returns what is wrong with the text, or null when it was taken. */
   readonly onCell: (axis: AxisKey, rung: number, text: string) => string | null;
+  /** Leaves a step out; null where the rungs are set by hand and are simply taken out. */
+  readonly onSkip: ((rung: Rung) => void) | null;
 };
 
 /** Every rung with every value, which can be set by hand, and what changes from the one below. */
-export function RungTable({ element, ladder, place, bouts, faults, onCell }: Props) {
+export function RungTable({ element, ladder, place, bouts, faults, onCell, onSkip }: Props) {
   const label = (fault: FaultRef): string => wordsOf(faultLabel(faults, fault) ?? fault.key);
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
@@ -77,6 +80,16 @@ export function RungTable({ element, ladder, place, bouts, faults, onCell }: Pro
                         noted: rung.noted.map(label).join(', ').toLowerCase(),
                       })}
                     </span>
+                  )}
+                  {onSkip && index > 0 && index < ladder.rungs.length - 1 && (
+                    <Button
+                      look="quiet"
+                      className="ml-2 !min-h-9 !px-1 text-sm"
+                      aria-label={tell('rung-table.skip-step', { index: index + 1 })}
+                      onClick={() => onSkip(rung)}
+                    >
+                      {tell('rung-table.skip')}
+                    </Button>
                   )}
                 </td>
                 <td className="py-1.5 text-right">

@@ -17,7 +17,11 @@ export function StartFinder({ axis, onClose, onFound }: Props) {
   const [tried, setTried] = useState<readonly Tried[]>([]);
   const next = guess === null ? null : nextStartTry(axis, guess, tried);
   const begin = (): void => {
-    const value = parseValue(axis.harder === 'both' ? { ...axis, harder: 'more' } : axis, text, numberCustom());
+    const value = parseValue(
+      axis.harder === 'both' ? { ...axis, harder: 'more' } : axis,
+      text,
+      numberCustom(),
+    );
     const first = value.ok ? nextStartTry(axis, value.value, []) : value;
     setProblem(first.ok ? undefined : wordsOf(first.message));
     if (value.ok && first.ok) setGuess(value.value);

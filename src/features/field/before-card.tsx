@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { buildLadder, type Criteria, describePlace, placeOn, standingOn } from '@/core/breakdown';
+import { fewestToTop } from '@/core/coaching';
 import { asId, parseOne, type Result, type Sentence } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import {
@@ -53,6 +54,7 @@ export function BeforeCard({ element, work, evidence, stands, waits, last }: Pro
   const on = placeOn(ladder, start);
   const easier = ladder.rungs[on.kind === 'between' ? on.rung : on.rung - 1]?.criteria;
   const harder = ladder.rungs[on.kind === 'below' ? on.rung : on.rung + 1]?.criteria;
+  const toTop = fewestToTop(element.policy.rule, ladder.rungs.length, on.rung);
   const [away, setAway] = useState(false);
   const [conditions, setConditions] = useState<Readonly<Record<string, string>>>({});
   const [weather, setWeather] = useState({ helper: '', temperature: '' });
@@ -143,6 +145,9 @@ export function BeforeCard({ element, work, evidence, stands, waits, last }: Pro
             <p className="text-lg font-semibold">
               {tell('before-card.rung', { describePlace: describePlace(ladder, start) })}
             </p>
+            {toTop !== null && toTop > 0 && (
+              <p className="leading-snug text-ink-soft">{tell('before-card.fewest-to-the-top', { toTop })}</p>
+            )}
             <div className="mt-2 grid grid-cols-2 gap-2">
               <Button size="big" disabled={!easier} onClick={() => easier && setStart(easier)}>
                 {tell('before-card.one-easier')}
@@ -161,7 +166,7 @@ export function BeforeCard({ element, work, evidence, stands, waits, last }: Pro
             {place(true, tell('before-card.away'))}
           </div>
         </fieldset>
-        {element.conditions.map((condition) => (
+        {element.conditions.filter(isSetUp).map((condition) => (
           <Condition
             key={condition.title}
             condition={condition}
@@ -235,3 +240,7 @@ const surfaceOf = (conditions: Readonly<Record<string, string>>): string | null 
 function readTemperature(text: string): Result<number | null> {
   return text.trim() === '' ? { ok: true, value: null } : parseOne(text, 'temperature', '°C', numberCustom());
 }
+
+/** Whether it is set up before the go: what is drawn or seen in it is said on the pad. */
+const isSetUp = (condition: ElementRecord['conditions'][number]): boolean =>
+  condition.drawn !== true && condition.seen !== true;

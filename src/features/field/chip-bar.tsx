@@ -65,6 +65,7 @@ function Rows({ rows, view, call }: Props & { readonly rows: readonly ChipRow[] 
       key={row.key}
       title={row.title}
       options={row.options}
+      before={row.before}
       isOn={(value) => (called[row.key] ?? row.value) === value}
       onTap={(value) => chip(row.key, value)}
     />
@@ -72,14 +73,20 @@ function Rows({ rows, view, call }: Props & { readonly rows: readonly ChipRow[] 
 }
 
 type RowProps = Pick<ChipRow, 'title' | 'options'> & {
+  readonly before?: string | undefined;
   readonly isOn: (value: string) => boolean;
   readonly onTap: (value: string) => void;
 };
 
-function Row({ title, options, isOn, onTap }: RowProps) {
+function Row({ title, options, before, isOn, onTap }: RowProps) {
   return (
     <fieldset aria-label={title} className="flex min-w-0 items-center gap-1.5 overflow-x-auto">
-      <span className="w-16 shrink-0 text-base font-semibold leading-tight">{title}</span>
+      <span className="w-16 shrink-0 text-base font-semibold leading-tight">
+        {title}
+        {before !== undefined && (
+          <span className="block text-sm font-normal">{tell('chip-bar.last', { before })}</span>
+        )}
+      </span>
       {options.map(({ value, words }) => (
         <button
           key={value}

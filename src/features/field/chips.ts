@@ -1,4 +1,5 @@
 import type { Criteria } from '@/core/breakdown';
+import { nextDrawn } from '@/core/coaching';
 import {
   ACTION_CHIP,
   HANDLER_ACTIONS,
@@ -8,6 +9,7 @@ import {
   VALUES_CHIP,
   WORD_CHIP,
 } from '@/core/log';
+import { seedFromText } from '@/core/shared';
 import type { DatedBout, ElementRecord } from '@/data/read';
 import { tell } from './words';
 
@@ -19,6 +21,8 @@ export type ChipRow = {
   readonly value: string | null;
   /** Whether the element or its method names it; place and handler are everybody's, and fold away. */
   readonly named: boolean;
+  /** Of a row whose next one is proposed: what it was last time. */
+  readonly before?: string;
 };
 
 /** So many rows show; the others open in place. */
@@ -38,6 +42,15 @@ const actionInWords = (did: string): string => ACTION_WORDS[did] ?? did;
 const same = (words: readonly string[]): ChipRow['options'] =>
   words.map((value) => ({ value, words: value }));
 
+/** What the next of a drawn row hangs on: its bout, how many reps there are, what was said last and since. */
+type Drawn = {
+  readonly bout: string;
+  readonly reps: number;
+  readonly last: Readonly<Record<string, string>>;
+  readonly tapped: Readonly<Record<string, string>>;
+};
+const NOTHING_DRAWN: Drawn = { bout: '', reps: 0, last: {}, tapped: {} };
+
 /**
  * The rows of an element: its own conditions first (side, way in, facing), then what you do where it
  * waits or holds, the word where there are several, the place, who handles it. What was said last stays.
@@ -49,16 +62,25 @@ export function chipRows(
   held: boolean,
   said: Readonly<Record<string, string>>,
   words: readonly string[],
+  drawn: Drawn = NOTHING_DRAWN,
 ): ChipRow[] {
   const action = element.axes.find((axis) => axis.key === ACTION_CHIP && axis.levels !== null);
   const asked = action?.levels?.find((level) => level.id === criteria[action.key])?.name ?? null;
-  const rows: ChipRow[] = element.conditions.map(({ title, options }) => ({
-    key: title,
-    title,
-    options: same(options),
-    value: said[title] ?? bout.conditions[title] ?? null,
-    named: true,
-  }));
+  const rows = element.conditions.map((condition): ChipRow => {
+    const { title, options } = condition;
+    const row = { key: title, title, options: same(options), named: true };
+    if (condition.seen === true)
+      return { ...row, value: drawn.bout ? (drawn.tapped[title] ?? null) : (said[title] ?? null) };
+    if (condition.drawn !== true || !drawn.bout)
+      return { ...row, value: said[title] ?? bout.conditions[title] ?? null };
+    const before = drawn.last[title];
+    const seed = seedFromText(`${drawn.bout} ${title}`);
+    return {
+      ...row,
+      value: drawn.tapped[title] ?? nextDrawn(options, seed, drawn.reps, before ?? null),
+      ...(before === undefined ? {} : { before }),
+    };
+  });
   if (action?.levels || held)
     rows.push({
       key: ACTION_CHIP,

@@ -1,9 +1,9 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Link } from 'react-router';
-import type { Load, LoadToday } from '@/core/planning';
+import { cautionsFor, type Load, type LoadToday } from '@/core/planning';
 import { useKennelWithDog } from '@/data/live';
 import { type DogWork, type ElementRecord, keptSince, loadsIn, loadsOf, stillWork } from '@/data/read';
-import { writeNumber } from '@/words';
+import { wordsOf, writeNumber } from '@/words';
 import { tell } from './later-words';
 
 type Props = { readonly element: ElementRecord; readonly work: DogWork };
@@ -47,6 +47,16 @@ export function LoadLines({ element, work }: Props) {
       )}
     </div>
   );
+}
+
+/** What ends this work on the spot, in a line each. */
+export function EndsLines({ element }: { readonly element: ElementRecord }) {
+  const { dog, today } = useKennelWithDog();
+  const { work, axes } = element;
+  const unknown = { jumpsToday: null, lastStrengthDay: null, surface: null, temperature: null };
+  const ends = cautionsFor({ dog, today, work, axes, ...unknown }).flatMap((one) => one.ends ?? []);
+  if (ends.length === 0) return null;
+  return <p className="text-sm leading-snug text-ink-soft">{ends.map(wordsOf).join(' ')}</p>;
 }
 
 function StillWork({ elements }: { readonly elements: readonly ElementRecord[] }) {

@@ -158,7 +158,12 @@ export function padView(
     judging,
     chips: [
       ...(by.kind === 'whole' ? [valuesRow(said)] : []),
-      ...chipRows(element, bout, criteria, hold !== null, said, words),
+      ...chipRows(element, bout, criteria, hold !== null, said, words, {
+        bout: bout.id,
+        reps: reps.length,
+        last: last?.asked.chips ?? {},
+        tapped: chips,
+      }),
     ],
     began: { away: bout.away, conditions: bout.conditions },
     signs: signs.flatMap(({ id, sign, over }) => (over === null ? [{ id, sign }] : [])),

@@ -96,6 +96,7 @@ export function Pad({ element, work, bout, entries, facts, seen, stands }: Props
         <AdviceLine view={view} actions={actions} />
         <Suspense>
           <LoadLines element={element} work={work} />
+          <EndsLines element={element} />
         </Suspense>
         {/* A new cue is not yet known: prompted answers are no falling off. */}
         {view.by.kind !== 'timed' && view.by.kind !== 'whole' && (
@@ -210,6 +211,7 @@ const KeyHelp = lazy(async () => ({ default: (await import('./key-help')).KeyHel
 const ArticlePad = lazy(async () => ({ default: (await import('./article-pad')).ArticlePad }));
 /** What stands beside the pad and is not tapped with every rep. */
 const FallingOffLine = lazy(async () => ({ default: (await import('./falling-off-line')).FallingOffLine }));
+const EndsLines = lazy(async () => ({ default: (await import('./load-lines')).EndsLines }));
 const LoadLines = lazy(async () => ({ default: (await import('./load-lines')).LoadLines }));
 const RepDetails = lazy(async () => ({ default: (await import('./rep-details')).RepDetails }));
 const GamePad = lazy(async () => ({ default: (await import('./game-pad')).GamePad }));

@@ -1,4 +1,4 @@
-export { type Axis, axisSchema, climbsByShares, isRatioAxis, levelPlace } from './axis';
+export { type Axis, axisSchema, isRatioAxis, levelPlace } from './axis';
 export { AXIS_KINDS, listAxis, READY_LISTS } from './axis-kinds';
 export {
   type AxisText,
@@ -34,7 +34,7 @@ export {
 export { checkKit, checkLadder, heldAxes } from './ladder-checks';
 export { changesOf, describePlace, describeRung } from './ladder-words';
 export { cuesAxis, gradeAxis, isBodyWork, type MeasuredAs, measuredAs } from './measured';
-export { SKILLS, type Skill } from './method-schema';
+export type { Skill } from './method-schema';
 export {
   type AxisAnswer,
   axisFrom,

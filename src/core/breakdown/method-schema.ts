@@ -38,7 +38,7 @@ const methodAxisSchema = v.strictObject({
 });
 
 /** What many pieces build on, whichever method it was learned by. */
-export const SKILLS = ['sit', 'down', 'stay', 'recall', 'hold', 'target', 'release', 'platform'] as const;
+const SKILLS = ['sit', 'down', 'stay', 'recall', 'hold', 'target', 'release', 'platform'] as const;
 export type Skill = (typeof SKILLS)[number];
 
 const conditionsSchema = v.optional(

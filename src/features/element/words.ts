@@ -1,5 +1,6 @@
 import { tellerOf } from '@/words';
+import making from '@/words/en/core-making.json';
 import en from '@/words/en/element.json';
 
-/** The words of this room. */
-export const tell = tellerOf(en);
+/** The words of this room, and what the core says while a ladder is being made. */
+export const tell = tellerOf({ ...en, ...making });

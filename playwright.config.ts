@@ -1,6 +1,6 @@
 import { defineConfig } from '@playwright/test';
 
-const PORT = 4181;
+const PORT = Number(process.env.E2E_PORT ?? 4181);
 
 /** Debian's Chromium against the built application, served with the same policy as real use. */
 export default defineConfig({

@@ -31,7 +31,7 @@ for (const [method, answers, card] of [
   ['nose to hand', [], 'Any approach'],
   ['scent discrimination', ['2 m', '10 m'], ''],
   ['toy game', [], 'Takes on the word'],
-  ['tub', ['3000 cm2', '600 cm2'], ''],
+  ['tub', ['90 L', '25 L'], ''],
   ['recall', ['5 m', '25 m'], ''],
 ] as const)
   test(`by a method: ${method}, to its card and its first rep`, async ({ page }) => {

@@ -46,7 +46,7 @@ test('steps of a list are renamed and added; the pad grades by them, and backing
   const further = page.getByLabel('A further step after the last');
   await further.fill('lies down on it');
   await further.blur();
-  await expect(page.getByLabel('Step 5', { exact: true })).toHaveValue('lies down on it');
+  await expect(page.getByLabel('Step 8', { exact: true })).toHaveValue('lies down on it');
   await train(page);
   await expect(page.getByRole('button', { name: 'Lies down on it' })).toBeVisible();
   await page.getByRole('button', { name: 'One step' }).click();

@@ -64,7 +64,7 @@ test('chips with calls: a side is called, fills its row and is told by value; he
   await look(page, '2-card');
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
   const said = page.getByRole('region', { name: 'This rep' });
-  await expect(said.getByRole('group', { name: 'Side' })).toBeVisible();
+  await expect(said.getByRole('group', { name: 'Hand' })).toBeVisible();
   await page.getByLabel('Call for me').selectOption({ label: 'left or right' });
   await look(page, '2-chips');
   for (let i = 0; i < 4; i++) {

@@ -62,7 +62,7 @@ export const QUILL: readonly ElementSpec[] = [
     exercise: 'square',
     part: 'stop-down',
     axes: [axis(3, 0.3, 0.45), axis(4, 0.3, 0.45, ['distance'])],
-    skill: { level: 1.6, slopes: [2.6, 0.8] },
+    skill: { level: 1.9, slopes: [2.6, 0.8] },
     flaws: { 'slow-down': 6, 'over-tape': 2 },
     slip: { fault: 'extra-cue', share: 0.09 },
     latency: 1.6,

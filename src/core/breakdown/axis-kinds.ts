@@ -40,18 +40,6 @@ export const AXIS_KINDS = [
     say('breakdown.axis-kinds.e-g-40-m'),
   ),
   kind(
-    'distracts',
-    {
-      title: say('breakdown.axis-kinds.distance-to-what-distracts'),
-      quantity: 'distance',
-      unit: 'm',
-      harder: 'less',
-    },
-    GENERAL_STEP.ratio,
-    say('breakdown.axis-kinds.e-g-20-m'),
-    say('breakdown.axis-kinds.e-g-2-m'),
-  ),
-  kind(
     'time',
     { title: say('breakdown.axis-kinds.time'), quantity: 'duration', unit: 's', harder: 'more' },
     GENERAL_STEP.ratio,
@@ -132,6 +120,18 @@ export const AXIS_KINDS = [
     GENERAL_STEP.whole,
     say('breakdown.axis-kinds.e-g-3'),
     say('breakdown.axis-kinds.e-g-1'),
+  ),
+  kind(
+    'distracts',
+    {
+      title: say('breakdown.axis-kinds.distance-to-what-distracts'),
+      quantity: 'distance',
+      unit: 'm',
+      harder: 'less',
+    },
+    GENERAL_STEP.ratio,
+    say('breakdown.axis-kinds.e-g-20-m'),
+    say('breakdown.axis-kinds.e-g-2-m'),
   ),
 ] as const;
 

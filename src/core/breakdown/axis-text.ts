@@ -86,15 +86,27 @@ export type AxisText = {
  * own; else the method's, where it is written; else what a bare number means to this person. "10 yd" and
  * "100" on an axis in metres → yd.
  */
-export function unitOf(
-  { spec, start, demand, sizes = '' }: AxisText,
-  { bareUnit }: Pick<Reading, 'bareUnit'>,
-): string {
+export function unitOf(draft: AxisText, { bareUnit }: Pick<Reading, 'bareUnit'>): string {
+  const { spec, start, demand, sizes = '' } = draft;
   const { quantity, unit } = spec.axis;
   const written = [start, demand, sizes.split(/[;,]/)[0] ?? ''].flatMap(
     (text) => unitWritten(text, quantity) ?? [],
   );
-  return written.find((one) => one !== unit) ?? written[0] ?? bareUnit(quantity) ?? unit;
+  const found = written.find((one) => one !== unit) ?? written[0] ?? bareUnit(quantity) ?? unit;
+  return found === 'min' && [start, demand].some(isShort) ? 's' : found;
+}
+
+/** Under a minute: 3 s of a way to 1.5 min stay 3 s, not 0.05 min. */
+function isShort(text: string): boolean {
+  const time = parseOne(text, 'duration', 's');
+  return time.ok && time.value > 0 && time.value < MINUTE;
+}
+const MINUTE = 60;
+
+/** The unit of an axis of which a value was typed anew: the one that was written, but never minutes of seconds. */
+export function unitTyped(axis: Pick<Axis, 'quantity' | 'unit' | 'start' | 'demand'>, text: string): string {
+  const written = unitWritten(text, axis.quantity) ?? axis.unit;
+  return written === 'min' && Math.min(axis.start, axis.demand) < MINUTE ? axis.unit : written;
 }
 
 /**

@@ -10,6 +10,7 @@ export {
   sizesFit,
   sizesWritten,
   unitOf,
+  unitTyped,
 } from './axis-text';
 export { askedOf, axisInWords, parseValue, writeValue } from './axis-values';
 export { demandCriteria } from './demands';

@@ -175,7 +175,7 @@ function Values({ axis, prefix, problems, onChange }: Omit<Props, 'byHand' | 'ot
             label={tell('link-fields.sizes-you-own')}
             aria-label={`${tell('link-fields.sizes-you-own')}, ${title}`}
             value={axis.sizes ?? ''}
-            hint={tell('link-fields.they-are-the-steps-then')}
+            hint={tell('link-fields.they-are-the-steps-then', { quantity })}
             problem={problems[`${prefix}.sizes`]}
             onChange={(event) => onChange({ ...axis, sizes: event.target.value })}
           />

@@ -32,7 +32,7 @@ describe('exercises as chains', () => {
   it('have a rod for each axis, with where the dog is and what is demanded', () => {
     const rods = views[0]?.links[2]?.rods ?? [];
     expect(rods.map((rod) => wordsOf(rod.sentence).split('.')[0])).toEqual([
-      'Distance from you: start 3\u00a0m, now 16\u00a0m, demanded 25\u00a0m',
+      'Distance from you: start 3\u00a0m, now 13\u00a0m, demanded 25\u00a0m',
       'Time to lie down: start 4\u00a0s, now 4\u00a0s, demanded 2\u00a0s',
     ]);
     expect(rods[0]?.rungs.every((at) => at >= 0 && at <= 1)).toBe(true);

@@ -74,7 +74,7 @@ function Sizes({ axis, onChange }: PartProps) {
         axis={axis}
         field="sizes"
         label={tell('axis-editor.sizes-you-own')}
-        hint={tell('axis-editor.they-are-the-steps-then')}
+        hint={tell('axis-editor.they-are-the-steps-then', { quantity: axis.quantity })}
         onChange={onChange}
       />
       {listed.map((thing) => (

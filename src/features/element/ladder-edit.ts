@@ -13,9 +13,10 @@ import {
   readStep,
   sameCriteria,
   stepText,
+  unitTyped,
   writeValue,
 } from '@/core/breakdown';
-import { type AxisKey, asLevel, fail, ok, type Result, say, unitWritten } from '@/core/shared';
+import { type AxisKey, asLevel, fail, ok, type Result, say } from '@/core/shared';
 import type { ElementRecord } from '@/data/read';
 import { NO_BREAK, numberCustom, reading, withOwnPoint, wordsOf } from '@/words';
 
@@ -43,8 +44,7 @@ export function withField(axis: Axis, field: AxisField, text: string): Result<Ax
   const { custom } = reading();
   // What was shown comes back with unbreakable spaces.
   const typed = text.replaceAll(NO_BREAK, ' ').trim();
-  const unit = axis.levels === null ? unitWritten(typed, axis.quantity) : null;
-  const now = unit === null ? axis : { ...axis, unit };
+  const now = axis.levels === null ? { ...axis, unit: unitTyped(axis, typed) } : axis;
   const plain = now.harder === 'both' ? { ...now, harder: 'more' as const } : now;
   switch (field) {
     case 'step': {

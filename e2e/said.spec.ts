@@ -83,7 +83,7 @@ test('chips with calls: a side is called, fills its row and is told by value; he
   await expect(more.getByRole('button', { name: 'lead', exact: true, pressed: true })).toBeVisible();
   await expect(more.getByRole('button', { name: 'strange', pressed: true })).toBeVisible();
   await page.goto('/sample/breakdown/sample-dog-3-nose-to-hand-away/evidence');
-  const cover = page.getByRole('row', { name: /^Side/ });
+  const cover = page.getByRole('row', { name: /^Hand/ });
   await expect(cover).toContainText(/left hand: \d+ of \d+/);
   await look(page, '2-evidence');
 });

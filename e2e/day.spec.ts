@@ -126,7 +126,12 @@ test('a reload in the middle of a set goes on where it was', async ({ page }) =>
     await page.getByRole('button', { name: outcome }).click();
   await page.getByRole('radio', { name: 'Kit' }).click();
   await page.getByRole('button', { name: 'A step easier' }).click();
-  await expect(page.getByText(/Step \d of 6/).filter({ visible: true }).first()).toBeVisible();
+  await expect(
+    page
+      .getByText(/Step \d of 6/)
+      .filter({ visible: true })
+      .first(),
+  ).toBeVisible();
   const seen = async (): Promise<(string | null)[]> => [
     await page.getByRole('status', { name: 'Advice' }).textContent(),
     await page.getByLabel('Last rep').textContent(),
@@ -135,7 +140,12 @@ test('a reload in the middle of a set goes on where it was', async ({ page }) =>
   await expect(page.getByLabel('Last rep')).toContainText('clean, the kit’s');
   const before = await seen();
   await page.reload();
-  await expect(page.getByText(/Step \d of 6/).filter({ visible: true }).first()).toBeVisible();
+  await expect(
+    page
+      .getByText(/Step \d of 6/)
+      .filter({ visible: true })
+      .first(),
+  ).toBeVisible();
   expect(await seen()).toEqual(before);
   await page.getByRole('button', { name: 'Clean' }).click();
   await expect(

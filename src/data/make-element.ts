@@ -2,7 +2,6 @@ import * as v from 'valibot';
 import {
   type Axis,
   axisFrom,
-  axisSeries,
   buildLadder,
   type Criteria,
   demandOf,
@@ -111,10 +110,9 @@ function withSetting(
 
 /**
  * Where on its ladder an element counts as far enough, when a method says it as a share: 0.5 of seven
- * rungs is the fourth.
+ * rungs is the fourth, 1 the last.
  */
 export function criteriaAtShare(axes: readonly Axis[], share: number): Criteria {
   const { rungs } = buildLadder({ axes });
-  const steps = axes.reduce((sum, axis) => sum + axisSeries(axis).length - 1, 0);
-  return rungs[Math.min(Math.ceil(share * steps - 1e-9), rungs.length - 1)]?.criteria ?? {};
+  return rungs[Math.ceil(share * (rungs.length - 1) - 1e-9)]?.criteria ?? {};
 }

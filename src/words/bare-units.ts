@@ -30,9 +30,9 @@ function read(): Partial<Record<Bare, string>> {
 }
 
 /** What a bare number of this quantity means to this person; null where nobody chose. */
-export const bareUnit = (quantity: Quantity): string | null => chosen[quantity as Bare] ?? null;
+export const bareUnit = (quantity: Quantity): string | null => chosen[quantity as Bare] || null;
 
-/** Takes the choice; it holds for what is typed from now on. */
+/** Takes the choice, empty for none; it holds for what is typed from now on. */
 export function takeBareUnit(bare: Bare, unit: string): void {
   chosen = { ...chosen, [bare]: unit };
   globalThis.localStorage?.setItem(KEY, JSON.stringify(chosen));

@@ -1,6 +1,16 @@
 import { afterEach, describe, expect, it } from 'vitest';
 import { parseOne, say } from '@/core/shared';
-import { withOwnPoint, wordsOf, writeDigits, writeNumber, writeShare } from '.';
+import {
+  bareUnit,
+  numberCustom,
+  reading,
+  takeBareUnit,
+  withOwnPoint,
+  wordsOf,
+  writeDigits,
+  writeNumber,
+  writeShare,
+} from '.';
 import { takeNumberLocale } from './locale';
 
 afterEach(() => takeNumberLocale(['en']));
@@ -55,5 +65,29 @@ describe('numbers and amounts as the person writes them', () => {
   it('a message that is not there, or a value that it wants, is a bug and throws', () => {
     expect(() => wordsOf(say('no.such'))).toThrow('no words for no.such');
     expect(() => wordsOf(say('shared.name'))).toThrow();
+  });
+});
+
+describe('how a person’s numbers are read', () => {
+  it.each([
+    ['en-GB', { decimal: '.', group: ',' }, '1,500'],
+    ['en-US', { decimal: '.', group: ',' }, '1,500'],
+    ['de', { decimal: ',', group: '.' }, '1.500'],
+    ['fr', { decimal: ',', group: ' ' }, '1 500'],
+  ])('%s writes and reads thousands its own way', (locale, custom, typed) => {
+    takeNumberLocale([locale]);
+    expect(numberCustom()).toEqual(custom);
+    expect(parseOne(`${typed} m`, 'distance', 'm', numberCustom())).toEqual({ ok: true, value: 1500 });
+  });
+
+  it('a bare number is what was chosen, until then what is usual', () => {
+    expect([bareUnit('distance'), reading().bareUnit('height'), bareUnit('angle')]).toEqual([
+      null,
+      null,
+      null,
+    ]);
+    takeBareUnit('distance', 'yd');
+    expect([bareUnit('distance'), bareUnit('height')]).toEqual(['yd', null]);
+    takeBareUnit('distance', '');
   });
 });

@@ -94,11 +94,16 @@ function roundFigures(axis: Axis, coarse: number): number[] {
   for (let at = low; at < high - HAIR; ) {
     const gap = niceBelow(shown((at + zero) * axis.step * coarse));
     const next = must(toBase(axis.quantity, nextMultiple(shown(at), gap), axis.unit));
+    // A gap that is lost in the last digits leads nowhere: then there are no round figures.
+    if (!(next > at) || figures.length > MOST_FIGURES) return [];
     if (next < high - HAIR) figures.push(next);
     at = next;
   }
   return figures;
 }
+
+/** More than a ladder of `MAX_STEPS` steps can have at the finest grid. */
+const MOST_FIGURES = 2_000;
 
 /** The largest of 1, 2, 5, 10, 20, 50 … (and .5, .2, .1 …) that is not more than `most`. */
 function niceBelow(most: number): number {

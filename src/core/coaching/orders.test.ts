@@ -7,6 +7,7 @@ import {
   coach,
   DEFAULT_PACE,
   feelRecord,
+  nextDrawn,
   operatingPoint,
   type Policy,
   type Rule,
@@ -154,5 +155,25 @@ describe('operating curves', () => {
     const rule = USUAL_RULES.sequential;
     expect(operatingPoint(rule, rule.p0)?.advances).toBeLessThanOrEqual(rule.alpha * 1.12);
     expect(1 - (operatingPoint(rule, rule.p1)?.advances ?? 0)).toBeLessThanOrEqual(rule.beta * 1.12);
+  });
+});
+
+describe('the next spot', () => {
+  const spots = ['1', '2', '3', '4', '5', '6'];
+  it('is never the last one, comes back for the same seed, and uses each as often', () => {
+    for (let seed = 0; seed < 200; seed++) {
+      const order: string[] = [];
+      for (let n = 0; n < 2 * CALLS_AHEAD; n++)
+        order.push(nextDrawn(spots, seed, n, order.at(-1) ?? null) ?? '');
+      expect(longest(order)).toBe(1);
+      const counts = spots.map((spot) => order.filter((one) => one === spot).length);
+      expect(Math.max(...counts) - Math.min(...counts)).toBeLessThanOrEqual(4);
+      expect(nextDrawn(spots, seed, 7, null)).toBe(nextDrawn(spots, seed, 7, null));
+    }
+  });
+  it('is another one where somebody laid it elsewhere, and none where there is no choice', () => {
+    const next = nextDrawn(spots, 5, 3, null);
+    expect(nextDrawn(spots, 5, 3, next)).not.toBe(next);
+    expect(nextDrawn([], 1, 0, null)).toBeNull();
   });
 });

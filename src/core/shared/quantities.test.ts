@@ -137,6 +137,7 @@ describe('what a quantity can be', () => {
 
   const CUSTOMS = {
     'en-GB': { decimal: '.', group: ',' },
+    'en-US': { decimal: '.', group: ',' },
     de: { decimal: ',', group: '.' },
     fr: { decimal: ',', group: ' ' },
   } as const satisfies Record<string, NumberCustom>;

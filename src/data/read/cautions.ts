@@ -39,7 +39,9 @@ export function cautionsOf(
 }
 
 const isJump = (element: ElementRecord): boolean =>
-  element.work.includes('jump') || element.work.includes('catch') || element.axes.some((axis) => axis.quantity === 'height');
+  element.work.includes('jump') ||
+  element.work.includes('catch') ||
+  element.axes.some((axis) => axis.quantity === 'height');
 const repsOn = (id: ElementId, evidence: EvidenceByElement, day: Day): number =>
   (evidence.get(id) ?? []).reduce((sum, bout) => sum + (bout.day === day ? bout.reps : 0), 0);
 

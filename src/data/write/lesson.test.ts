@@ -17,11 +17,13 @@ import {
   loadsOf,
   openBouts,
   stillWork,
+  waitingOf,
   wholeId,
   workOf,
 } from '@/data/read';
 import { wholeOf } from '@/data/read/whole';
 import { type ElementRecord, UNKNOWN_DOG } from '@/data/records';
+import { wordsOf } from '@/words';
 import {
   changeDog,
   endBout,
@@ -193,5 +195,30 @@ describe('what adds up over elements and runs', () => {
     expect(stillWork(await workOf(kennel, DOG), ['jumps']).map((one) => one.title)).toEqual(
       ['out', 'give'].sort(),
     );
+  });
+});
+
+describe('what waits for another piece', () => {
+  const waiting = async () => {
+    const work = await workOf(kennel, DOG);
+    const needing = work.elements.map((one) =>
+      one.id === give.id ? { ...one, needs: [{ element: out.id, at: { [DISTANCE]: 10 } }] } : one,
+    );
+    return (
+      (await waitingOf(kennel, { ...work, elements: needing }, needing)).get(give.id)?.map(wordsOf) ?? []
+    );
+  };
+
+  it('is said until a clean rep shows as much: not by hand, not by a miss, also by a whole run', async () => {
+    expect(await waiting()).toEqual([expect.stringMatching(/^not before “out” is at distance 10\sm/)]);
+    const bout = await begin(out);
+    must(await record(kennel, bout, { kind: 'move', to: { [DISTANCE]: 10 }, because: 'hand' }));
+    expect(await waiting()).toEqual([expect.stringContaining('none shows it yet')]);
+    must(await record(kennel, bout, { kind: 'rep', ...plainRep({ [DISTANCE]: 10 }, { outcome: 'miss' }) }));
+    expect(await waiting()).toHaveLength(1);
+    must(await record(kennel, bout, { kind: 'rep', ...plainRep({ [DISTANCE]: 12 }, { outcome: 'clean' }) }));
+    expect(await waiting()).toEqual([]);
+    must(await recordUndo(kennel, bout));
+    expect(await waiting()).toHaveLength(1);
   });
 });

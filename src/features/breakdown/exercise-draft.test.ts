@@ -1,12 +1,32 @@
 import { describe, expect, it } from 'vitest';
-import { AXIS_KINDS, buildLadder, listAxis, METHODS, readNewAxis } from '@/core/breakdown';
-import { type AxisKey, asId, type DogId, type ElementId, must } from '@/core/shared';
+import {
+  AXIS_KINDS,
+  buildLadder,
+  listAxis,
+  METHODS,
+  readNewAxis,
+  SCHOOLS,
+  type SchoolKey,
+  type Setting,
+} from '@/core/breakdown';
+import { type AxisKey, asId, type DeviceId, type DogId, type ElementId, must } from '@/core/shared';
 import type { ElementRecord } from '@/data/read';
 import type { LinkPlan } from '@/data/write';
 import { sampleState } from '@/demo/sample-state.test-helper';
 import { wordsOf } from '@/words';
-import { type LinkDraft, linkByHand, linksFromMethod, moved, readLinks } from './exercise-draft';
+import {
+  beforesOf,
+  furtherAxis,
+  type LinkDraft,
+  linkByHand,
+  linksFromMethod,
+  moved,
+  outlookOf,
+  ownList,
+  readLinks,
+} from './exercise-draft';
 import { sourceGroups, startingLinks } from './exercise-sources';
+import { onRoute, settingsOf } from './method-choices';
 
 const DOG = asId<DogId>('d');
 const { work } = sampleState();
@@ -20,6 +40,7 @@ const fill = (link: LinkDraft, start: string, demand: string, step = ''): LinkDr
       : { ...axis, start: axis.start || start, demand: axis.demand || demand, step: axis.step || step },
   ),
 });
+const CHANGED = { at: 0, by: asId<DeviceId>('test'), seen: {} };
 const element = (plan: LinkPlan | undefined): ElementRecord => plan?.element as ElementRecord;
 
 describe('from a method', () => {
@@ -54,6 +75,130 @@ describe('from a method', () => {
       `${first?.id}.title`,
       `${first?.id}.time.start`,
       `${first?.id}.time.demand`,
+    ]);
+  });
+});
+
+describe('what a method builds on, and where schools differ', () => {
+  const methodOf = (id: string) => {
+    const found = METHODS.find((method) => method.id === id);
+    if (!found) throw new Error(`no ${id}`);
+    return found;
+  };
+  const answered = (id: string, elements: readonly ElementRecord[] = []) =>
+    linksFromMethod(methodOf(id), newId, elements).map((link) => ({
+      ...link,
+      axes: link.axes.map((axis) => {
+        const [easy, hard] = axis.spec.axis.harder === 'less' ? ['8', '2'] : ['2', '8'];
+        return { ...axis, start: axis.start || easy, demand: axis.demand || hard, step: axis.step || '1' };
+      }),
+    }));
+  const made = (id: string, elements: readonly ElementRecord[], settings: readonly Setting[] = []) => {
+    const befores = beforesOf(methodOf(id), newId, elements);
+    return { befores, ...readLinks(answered(id, elements), DOG, { befores, settings, elements }) };
+  };
+  const kept = (record: unknown): ElementRecord => ({ ...(record as ElementRecord), changed: CHANGED });
+
+  it('comes along where the dog has it not, and is shared where it has', () => {
+    const first = made('positions-at-a-distance', []);
+    expect(first.problems).toEqual({});
+    expect(first.besides.map((one) => one.title)).toEqual([
+      'Sit on the word',
+      'Down on the word',
+      'Stay',
+      'Comes when called',
+    ]);
+    const [position] = first.plans.map(element);
+    const [sit, down, stay] = first.besides;
+    expect(position?.needs.map((need) => need.element)).toEqual([sit?.id, down?.id, stay?.id]);
+    expect(position?.needs[0]?.at).toEqual({ help: 3, place: 2 });
+    const mine = first.besides.map(kept);
+    const second = made('wait-come-finish', mine);
+    expect(second.befores.map((one) => one.by)).toEqual([sit?.id]);
+    expect(second.besides).toEqual([]);
+    expect(second.plans.map(element)[0]?.needs.map((need) => need.element)).toEqual([sit?.id]);
+    // What is a piece of the method itself is shared too: its recall is the one that the dog has.
+    expect(second.plans[1]?.element).toBe(first.besides[3]?.id);
+  });
+
+  it('left out, nothing waits for it', () => {
+    const befores = beforesOf(methodOf('wait-come-finish'), newId, []).map((one) => ({
+      ...one,
+      by: 'none' as const,
+    }));
+    const read = readLinks(answered('wait-come-finish'), DOG, { befores, settings: [], elements: [] });
+    expect([read.besides, element(read.plans[0]).needs]).toEqual([[], []]);
+  });
+
+  it.each(
+    (Object.keys(SCHOOLS) as SchoolKey[]).flatMap((key) =>
+      SCHOOLS[key].sides.map((_, i) => [key, i] as const),
+    ),
+  )('%s, side %i writes what it says and leaves the rest', (key, side) => {
+    const settings = settingsOf({ [key]: side });
+    const method = METHODS.find((one) => one.schools.includes(key)) ?? METHODS[0];
+    const links = onRoute(answered(method?.id ?? ''), settings);
+    const plain = readLinks(links, DOG).plans.map(element);
+    const chosen = readLinks(links, DOG, { befores: [], settings, elements: [] }).plans.map(element);
+    for (const [i, one] of chosen.entries()) {
+      const was = plain[i] as ElementRecord;
+      for (const setting of settings) {
+        if (setting.kind === 'ratchet') expect(one.policy.pace.ratchet).toBe(setting.to);
+        if (setting.kind === 'cues') expect(one.cues).toBe(setting.to);
+        if (setting.kind === 'no-fault')
+          expect(one.faults).toEqual(was.faults.filter((fault) => !setting.faults.includes(fault.key)));
+        if (setting.kind === 'pay-thins-out') expect(one.axes.at(-1)?.role).toBe('pay');
+        if (setting.kind === 'noted-till-the-demand') {
+          const { rungs } = buildLadder(one);
+          const noted = one.faults.filter((fault) => setting.faults.includes(fault.key));
+          expect(rungs.at(-1)?.noted).toEqual([]);
+          if (rungs.length > 1) expect(rungs[0]?.noted).toHaveLength(noted.length);
+        }
+        if (setting.kind === 'rule' && setting.to === 'run')
+          expect(one.policy.rule.kind).not.toBe('distribution');
+      }
+      if (settings.length === 0) expect({ ...one, id: '' }).toEqual({ ...was, id: '' });
+    }
+    if (settings.some((one) => one.kind === 'route'))
+      expect(links.length).toBeLessThan(answered(method?.id ?? '').length);
+  });
+
+  it('says how long the way will be before it is made, and what is held on it', () => {
+    const [link] = answered('formal-hold');
+    if (!link) throw new Error('a link');
+    const [axis] = link.axes;
+    const typed = (start: string, demand: string) => ({
+      ...link,
+      axes: axis ? [{ ...axis, start, demand }] : [],
+    });
+    expect(outlookOf(typed('2 s', '20 s'))).toMatchObject({ steps: 8, reps: 40, held: [] });
+    expect(outlookOf(typed('20 s', '20 s'))).toMatchObject({ steps: 1, reps: 5, held: [{ key: 'time' }] });
+    expect(outlookOf(typed('', '20 s'))).toBeNull();
+  });
+
+  it('a ready list, a list of one’s own, and a measured criterion can be added to any link', () => {
+    const [link] = answered('formal-hold');
+    if (!link) throw new Error('a link');
+    const more = ['help', 'distracts', 'own-criterion'].reduce(
+      (axes, kind) => [...axes, furtherAxis(kind, axes)],
+      [...link.axes],
+    );
+    const read = (axes: LinkDraft['axes']) => readLinks([{ ...link, axes }], DOG);
+    expect(Object.keys(read(more).problems)).toContain(`${link.id}.own-criterion.list`);
+    const whole = more.map((axis) =>
+      axis.list
+        ? ownList(axis.spec.axis.key, 'Where it lies', 'near, far, unseen', axis.list.kind)
+        : axis.spec.axis.key === 'distracts'
+          ? { ...axis, start: '20 m', demand: '2 m' }
+          : axis,
+    );
+    const { plans, problems } = read(whole);
+    expect(problems).toEqual({});
+    expect(element(plans[0]).axes.map((one) => [one.key, one.role, one.levels?.length ?? 0])).toEqual([
+      ['time', 'criterion', 0],
+      ['help', 'help', 4],
+      ['distracts', 'criterion', 0],
+      ['own-criterion', 'criterion', 3],
     ]);
   });
 });

@@ -54,6 +54,10 @@ export type LinkDraft = {
   readonly axes: readonly AxisDraft[];
 };
 
+/**
+ * A criterion of a method with its values as they stand in their fields: empty where the person is asked.
+ * @internal
+ */
 export function axisDraft(spec: MethodAxis): AxisDraft {
   // Of a signed axis it is asked how far to each side, so no side is written.
   const plain = spec.axis.harder === 'both' ? { ...spec.axis, harder: 'more' as const } : spec.axis;

@@ -273,3 +273,33 @@ describe('“too slow” is said of answers only', () => {
     expect(`${one.view.lastInWords} ${one.view.proposal?.words}`).toMatch(/slow/i);
   });
 });
+
+describe('what is drawn, and what is seen', () => {
+  const spot = (one: Play) => one.view.chips.find((row) => row.key === 'Spot');
+
+  it('search: the next spot is proposed, never the last one, which is said; a tap lays it elsewhere', () => {
+    const one = new Play(fromMethod('search', 'food'));
+    const seen: string[] = [];
+    for (let i = 0; i < 6; i++) {
+      expect(spot(one)?.before).toBe(seen.at(-1));
+      const next = spot(one)?.value ?? '';
+      expect(next).not.toBe(seen.at(-1) ?? null);
+      one.clean();
+      seen.push(one.view.last?.asked.chips.Spot ?? '');
+      expect(seen.at(-1)).toBe(next);
+    }
+    one.chip('Spot', 'spot 6').clean();
+    expect(one.view.last?.asked.chips.Spot).toBe('spot 6');
+    expect(spot(one)?.value).not.toBe('spot 6');
+  });
+
+  it('tubs: the last paw in is one tap, and nothing is kept for the next go', () => {
+    const one = new Play(fromMethod('tubs', 'in', { size: ['90 L', '25 L'] }));
+    const paw = () => one.view.chips.find((row) => row.key === 'Last paw in')?.value;
+    one.chip('Gets in from', 'left').chip('Last paw in', 'left hind').clean();
+    expect(one.view.last?.asked.chips).toMatchObject({ 'Last paw in': 'left hind', 'Gets in from': 'left' });
+    expect([paw(), one.view.chips.find((row) => row.key === 'Gets in from')?.value]).toEqual([null, 'left']);
+    one.clean();
+    expect(one.view.last?.asked.chips).not.toHaveProperty('Last paw in');
+  });
+});

@@ -28,7 +28,9 @@ export function KitSheet() {
         {(kit ?? []).map((thing) => (
           <li key={thing.id} className="flex items-center border-2 border-rule pl-3">
             {thing.title}
-            {thing.sizes.length > 0 && thing.quantity && `: ${sizesText(thing.quantity, thing.unit, thing.sizes)}`}
+            {thing.sizes.length > 0 &&
+              thing.quantity &&
+              `: ${sizesText(thing.quantity, thing.unit, thing.sizes)}`}
             <Button
               look="quiet"
               className="!px-2.5"

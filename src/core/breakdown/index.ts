@@ -74,7 +74,7 @@ export {
 export { rescaleLadder } from './rescale';
 export { axisScale, proofValue, type Scale, stepSize } from './scale';
 export { SCHOOLS, type School, type SchoolKey, type Setting } from './schools';
-export { axisSeries, friendly } from './series';
+export { friendly } from './series';
 export { nextStartTry, type StartSearch, type Tried } from './start-finder';
 export { amountText, readStep, stepText } from './step-text';
 export { sameWords } from './synonyms';

@@ -6,7 +6,6 @@ import { NO_BREAK, wordsOf } from '@/words';
 import {
   type Axis,
   axisScale,
-  axisSeries,
   buildLadder,
   checkKit,
   checkLadder,
@@ -19,6 +18,7 @@ import {
   writeValue,
 } from '.';
 import { HEIGHT as height, LATENCY as latency, testAxis } from './axis.test-helper';
+import { axisSeries } from './series';
 
 const key = (text: string): AxisKey => asId<AxisKey>(text);
 const distance = testAxis();

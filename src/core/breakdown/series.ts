@@ -15,7 +15,6 @@ const HAIR = 1e-9;
  * The axis's own values from start to demand, both included: the sizes that are owned; the places of a list;
  * steps of one amount; or shares, in round figures of the axis's unit. No step is more than `step`. 5 to
  * 20 m by at most 50 % → 5, 7, 10, 15, 20. An axis that is held, or whose scale is broken, has its start.
- * @internal
  */
 export function axisSeries(axis: Axis): number[] {
   const scale = axisScale(axis);

@@ -179,10 +179,8 @@ describe('what a method builds on, and where schools differ', () => {
   it('a ready list, a list of one’s own, and a measured criterion can be added to any link', () => {
     const [link] = answered('formal-hold');
     if (!link) throw new Error('a link');
-    const more = ['help', 'distracts', 'own-criterion'].reduce(
-      (axes, kind) => [...axes, furtherAxis(kind, axes)],
-      [...link.axes],
-    );
+    const more = [...link.axes];
+    for (const kind of ['help', 'distracts', 'own-criterion']) more.push(furtherAxis(kind, more));
     const read = (axes: LinkDraft['axes']) => readLinks([{ ...link, axes }], DOG);
     expect(Object.keys(read(more).problems)).toContain(`${link.id}.own-criterion.list`);
     const whole = more.map((axis) =>

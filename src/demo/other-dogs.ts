@@ -158,14 +158,14 @@ const MATES = (today: Day): readonly Mate[] => [
           ['90 L', '25 L', ''],
           ['', '', ''],
         ],
-        sizes: { size: [90, 65, 40, 25] },
+        sizes: { size: [90, 65, 45, 32, 25] },
         skill: skill(2.1, 0.6, 0.6, 1.2, 0.8),
       },
       {
         method: 'tubs',
         element: 'on-top',
         answers: [['65 L', '25 L', '']],
-        sizes: { top: [90, 65, 40, 25] },
+        sizes: { top: [90, 65, 45, 32, 25] },
         skill: skill(1, 1.5),
       },
       {

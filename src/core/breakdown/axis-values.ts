@@ -56,7 +56,7 @@ export function parseValue(
   }
   const side =
     axis.harder === 'both'
-      ? /^(.*?)\s*(left|right|links|rechts|gauche|droite|l|r|g|d)$/i.exec(text.trim())
+      ? /^(.*?)\s*(left|right|links|rechts|gauche|droite|l|r)$/i.exec(text.trim())
       : null;
   const amount = parseOne(side?.[1] ?? text, axis.quantity, axis.unit, custom);
   if (!amount.ok || !side) return amount;

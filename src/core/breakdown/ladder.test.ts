@@ -375,7 +375,9 @@ describe('ordered lists and signed axes', () => {
         wordsOf(writeValue(angle, rung.criteria[angle.key] ?? 0)).replaceAll(NO_BREAK, ' '),
       ),
     ).toEqual(['0°', '30° right', '30° left', '60° right', '60° left']);
-    expect([must(parseValue(angle, '30° left')), must(parseValue(angle, '15 r'))]).toEqual([-30, 15]);
+    expect(
+      ['30° left', '15 r', '20° links', '10 deg', '10° droite'].map((text) => must(parseValue(angle, text))),
+    ).toEqual([-30, 15, -20, 10, 10]);
     expect(must(axisScale(angle)).difficulty(-30)).toBe(0.5);
     const oneSided = buildLadder({
       axes: [angle],

@@ -7,8 +7,8 @@ import { friendly } from './series';
 
 /**
  * The same ladder for another dog: its own starts, the same demands, steps and limits. Rungs set by
- * hand keep their place in difficulty (half way stays half way); hand-set cells are left behind,
- * since the rungs they stood on are not the same. Fails as `axisScale` does where a start does not
+ * hand keep their place in difficulty (half way stays half way); hand-set cells and skipped rungs are left
+ * behind, since the rungs they stood on are not the same. Fails as `axisScale` does where a start does not
  * fit.
  */
 export function rescaleLadder<P extends LadderPlan>(plan: P, starts: Criteria): Result<P> {
@@ -36,7 +36,7 @@ export function rescaleLadder<P extends LadderPlan>(plan: P, starts: Criteria): 
       ]),
     ),
   });
-  return ok({ ...plan, axes, edits: [], byHand: (plan.byHand ?? []).map(carry) });
+  return ok({ ...plan, axes, edits: [], skips: [], byHand: (plan.byHand ?? []).map(carry) });
 }
 
 function carried(axis: Axis, difficulty: number, scale: Scale, left: boolean): number {

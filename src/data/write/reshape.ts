@@ -208,6 +208,7 @@ const FRESH = {
   edits: [],
   byHand: [],
   countsFrom: [],
+  skips: [],
   ladderRule: 'one-axis',
   form: PLAIN_ELEMENT.form,
   retired: null,

@@ -84,6 +84,9 @@ export function Pad({ element, work, bout, entries, facts, seen, stands }: Props
             {tell('pad.away', { place: view.place, away: Boolean(bout.away) })}
           </p>
         </div>
+        <Suspense>
+          <EndsLines element={element} />
+        </Suspense>
         <ul className="flex flex-wrap gap-2">
           {view.asked.map((asked) => (
             <li key={asked.key} className="border-2 border-ink bg-sheet px-3 py-1">
@@ -96,7 +99,6 @@ export function Pad({ element, work, bout, entries, facts, seen, stands }: Props
         <AdviceLine view={view} actions={actions} />
         <Suspense>
           <LoadLines element={element} work={work} />
-          <EndsLines element={element} />
         </Suspense>
         {/* A new cue is not yet known: prompted answers are no falling off. */}
         {view.by.kind !== 'timed' && view.by.kind !== 'whole' && (

@@ -1,5 +1,6 @@
 import { Link, useParams } from 'react-router';
 import {
+  BASICS,
   type Method,
   type MethodAxis,
   type MethodElement,
@@ -127,6 +128,9 @@ function Piece({
       ? tell('method-page.is-finished', { title })
       : tell('method-page.is-of-the-way', { title, round: Math.round(need.share * 100) });
   });
+  const before = method.before
+    .filter((one) => one.for.includes(element.key))
+    .flatMap((one) => BASICS.elements.find((basic) => basic.skill === one.skill)?.title ?? []);
   const dogs = element.faults.filter((fault) => fault.by === 'dog').map((fault) => fault.label.toLowerCase());
   const yours = element.faults
     .filter((fault) => fault.by === 'handler')
@@ -141,6 +145,11 @@ function Piece({
       {needs.length > 0 && (
         <p className="mt-1 text-sm leading-snug">
           {tell('method-page.not-before', { needs: needs.join(' and ') })}
+        </p>
+      )}
+      {before.length > 0 && (
+        <p className="mt-1 text-sm leading-snug">
+          {tell('method-page.builds-on', { before: before.join(', ') })}
         </p>
       )}
       <ul className="mt-2 grid gap-1">
@@ -158,8 +167,9 @@ function Piece({
       )}
       <p className="mt-1 text-sm leading-snug text-ink-soft">
         {tell('method-page.rule', {
-          dogsCount: dogs.length > 0 && tell('method-page.watch-for', { dogs: dogs.join(', ') }),
-          yoursCount: yours.length > 0 && tell('method-page.yours-not-the-dogs', { yours: yours.join(', ') }),
+          dogsCount: dogs.length > 0 ? tell('method-page.watch-for', { dogs: dogs.join(', ') }) : '',
+          yoursCount:
+            yours.length > 0 ? tell('method-page.yours-not-the-dogs', { yours: yours.join(', ') }) : '',
           title: wordsOf(RULE_WORDS[(element.policy?.kind ?? 'run') as RuleKind].title).toLowerCase(),
         })}
       </p>

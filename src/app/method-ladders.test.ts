@@ -13,7 +13,8 @@ import {
 import { fewestToTop } from '@/core/coaching';
 import { asId, type DogId, type ElementId } from '@/core/shared';
 import type { ElementRecord, New } from '@/data/read';
-import { axisDraft, type LinkDraft, linksFromMethod, readLinks } from '@/features/breakdown/exercise-draft';
+import { axisDraft } from '@/features/breakdown/axis-draft';
+import { type LinkDraft, linksFromMethod, readLinks } from '@/features/breakdown/exercise-draft';
 import { fieldText, withField } from '@/features/element/ladder-edit';
 
 const DOG = asId<DogId>('d');

@@ -4,7 +4,8 @@ import { unitWritten } from '@/core/shared';
 import { useKit } from '@/data/live';
 import { Button, SelectField, TextField } from '@/ui';
 import { reading, sizesText, withOwnPoint, wordsOf } from '@/words';
-import { type AxisDraft, furtherAxis, ownList, type Problems } from './exercise-draft';
+import { type AxisDraft, furtherAxis, ownList } from './axis-draft';
+import type { Problems } from './exercise-draft';
 import { tell } from './words';
 
 type Props = {

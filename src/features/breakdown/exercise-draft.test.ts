@@ -14,17 +14,9 @@ import type { ElementRecord } from '@/data/read';
 import type { LinkPlan } from '@/data/write';
 import { sampleState } from '@/demo/sample-state.test-helper';
 import { wordsOf } from '@/words';
-import {
-  beforesOf,
-  furtherAxis,
-  type LinkDraft,
-  linkByHand,
-  linksFromMethod,
-  moved,
-  outlookOf,
-  ownList,
-  readLinks,
-} from './exercise-draft';
+import { furtherAxis, ownList } from './axis-draft';
+import { beforesOf } from './befores';
+import { type LinkDraft, linkByHand, linksFromMethod, moved, outlookOf, readLinks } from './exercise-draft';
 import { sourceGroups, startingLinks } from './exercise-sources';
 import { onRoute, settingsOf } from './method-choices';
 

@@ -1,29 +1,19 @@
 import {
-  AXIS_KINDS,
   type Axis,
-  type AxisText,
-  axisFrom,
-  BASICS,
   buildLadder,
   GENERAL_STEP,
   heldAxes,
   isRatioAxis,
-  listAxis,
   type Method,
   type MethodAxis,
   type MethodElement,
   type Need,
-  READY_LISTS,
   readAxis,
   type Setting,
-  type Skill,
-  skillOf,
-  stepText,
-  writeValue,
 } from '@/core/breakdown';
 import { fewestToTop } from '@/core/coaching';
 import type { RulePart } from '@/core/rulebooks';
-import { type AxisKey, asId, type DogId, type ElementId, must, type PartKey, toBase } from '@/core/shared';
+import { asId, type DogId, type ElementId, must, type PartKey, toBase } from '@/core/shared';
 import {
   criteriaAtShare,
   type ElementRecord,
@@ -33,17 +23,11 @@ import {
   withSettings,
 } from '@/data/read';
 import type { LinkPlan } from '@/data/write';
-import { NO_BREAK, reading, withOwnPoint, wordsOf } from '@/words';
+import { reading, wordsOf } from '@/words';
+import { type AxisDraft, axisDraft } from './axis-draft';
+import { type BeforeDraft, comesAlong, elementOfSkill } from './befores';
 import { tell } from './words';
 
-/**
- * An axis with the values as they stand in its fields. `added`: by the person, so that it can be taken out
- * again. `list`: of a list of the person's own its steps as typed, "whole hand, half, none".
- */
-export type AxisDraft = AxisText & {
-  readonly added?: boolean;
-  readonly list?: { readonly kind: 'criterion' | 'help' | 'pay'; readonly written: string };
-};
 /** A link in the making: an element that the dog has already, or a new one. */
 export type LinkDraft = {
   readonly id: ElementId;
@@ -53,23 +37,6 @@ export type LinkDraft = {
   readonly from: { readonly method: Method; readonly element: MethodElement } | null;
   readonly axes: readonly AxisDraft[];
 };
-
-/**
- * A criterion of a method with its values as they stand in their fields: empty where the person is asked.
- * @internal
- */
-export function axisDraft(spec: MethodAxis): AxisDraft {
-  // Of a signed axis it is asked how far to each side, so no side is written.
-  const plain = spec.axis.harder === 'both' ? { ...spec.axis, harder: 'more' as const } : spec.axis;
-  const text = (value: number | null): string =>
-    value === null ? '' : wordsOf(writeValue(plain, value)).replaceAll(NO_BREAK, ' ');
-  return {
-    spec,
-    start: text(spec.start),
-    demand: text(spec.demand),
-    step: spec.step === null ? '' : withOwnPoint(stepText(spec.axis, spec.step)),
-  };
-}
 
 /**
  * Every element of a method as a link, in its order: a new one, or what the dog has for that skill already,
@@ -84,41 +51,6 @@ export function linksFromMethod(
     const link = linkFromMethod(method, element, newId());
     const mine = element.skill ? elementOfSkill(element.skill, elements) : undefined;
     return mine ? { ...link, existing: mine.id, title: mine.title } : link;
-  });
-}
-
-/** What the dog has for a skill, by whichever method it was made, or under the plain name of it. */
-function elementOfSkill(skill: Skill, elements: readonly ElementRecord[]): ElementRecord | undefined {
-  const called = BASICS.elements.find((one) => one.skill === skill)?.title.toLowerCase();
-  return (
-    elements.find((one) => skillOf(one.method) === skill) ??
-    elements.find((one) => one.title.toLowerCase() === called)
-  );
-}
-
-/**
- * What a method builds on from elsewhere, and by what it is trained: an element of the dog, one that comes
- * along, or none.
- */
-export type BeforeDraft = {
-  readonly id: ElementId;
-  readonly element: MethodElement;
-  readonly share: number;
-  readonly for: readonly string[];
-  readonly by: ElementId | 'along' | 'none';
-};
-
-/** Mapped to what the dog has; what it has not comes along. */
-export function beforesOf(
-  method: Method,
-  newId: () => ElementId,
-  elements: readonly ElementRecord[],
-): BeforeDraft[] {
-  return method.before.flatMap((before): BeforeDraft[] => {
-    const element = BASICS.elements.find((one) => one.skill === before.skill);
-    if (!element) return [];
-    const mine = elementOfSkill(before.skill, elements);
-    return [{ id: newId(), element, share: before.share, for: before.for, by: mine?.id ?? 'along' }];
   });
 }
 
@@ -250,16 +182,6 @@ function keptBy(link: LinkDraft): ElementId {
   return link.existing;
 }
 
-/** A piece that others build on, as it comes: it asks for no numbers. */
-const comesAlong = ({ id, element }: BeforeDraft, dogId: DogId): New<ElementRecord> =>
-  elementFromMethod(
-    id,
-    dogId,
-    BASICS,
-    element,
-    element.axes.map((axis) => must(axisFrom(axis, { start: null, demand: null, step: null }))),
-  );
-
 function elementOf(link: LinkDraft, dogId: DogId, axes: readonly Axis[]): New<ElementRecord> {
   const title = link.title.trim();
   if (link.from)
@@ -287,41 +209,6 @@ export function outlookOf(
   const made = withSettings(elementOf(link, asId<DogId>('draft'), axes), settings, wordsOf);
   const steps = buildLadder(made).rungs.length;
   return { steps, reps: fewestToTop(made.policy.rule, steps, 0), held: heldAxes(made.axes) };
-}
-
-/** A further criterion, by its kind: a measured one, a ready list, or a list of the person's own. */
-export function furtherAxis(kindId: string, taken: readonly AxisDraft[]): AxisDraft {
-  const free = freeKey(kindId, taken);
-  const kind = AXIS_KINDS.find((one) => one.id === kindId);
-  if (kind) return { ...axisDraft(kind.make(free, wordsOf(kind.title))), added: true };
-  const ready = READY_LISTS.find((one) => one.id === kindId);
-  if (ready) {
-    const names = ready.levels.map(wordsOf).join(', ');
-    const list = listAxis(free, wordsOf(ready.title), names, ready.role);
-    if (list) return { ...axisDraft(list), added: true };
-  }
-  const role = kindId === 'own-help' ? 'help' : kindId === 'own-pay' ? 'pay' : 'criterion';
-  return ownList(free, tell('exercise-draft.own-list', { role }), '', role);
-}
-
-/** A list of a person's own as it is typed; it has no levels until two steps are written. */
-export function ownList(
-  key: AxisKey,
-  title: string,
-  written: string,
-  kind: 'criterion' | 'help' | 'pay',
-): AxisDraft {
-  const list = listAxis(key, title, written, kind);
-  const blank = AXIS_KINDS[0].make(key, title);
-  return { ...axisDraft(list ?? blank), added: true, list: { kind, written } };
-}
-
-function freeKey(kind: string, taken: readonly AxisDraft[]): AxisKey {
-  const keys = new Set<string>(taken.map((one) => one.spec.axis.key));
-  for (let n = 1; ; n++) {
-    const key = n === 1 ? kind : `${kind}-${n}`;
-    if (!keys.has(key)) return asId<AxisKey>(key);
-  }
 }
 
 export function moved<T>(list: readonly T[], from: number, to: number): T[] {

@@ -4,9 +4,8 @@ import type { RuleBook, RuleExercise } from '@/core/rulebooks';
 import { type AxisKey, asId } from '@/core/shared';
 import { activeElements, type Breakdown, type DogWork, exerciseTitle, inUse } from '@/data/read';
 import { wordsOf } from '@/words';
+import { type BeforeDraft, beforesOf } from './befores';
 import {
-  type BeforeDraft,
-  beforesOf,
   freshKey,
   type LinkDraft,
   linkByHand,

@@ -2,8 +2,9 @@ import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { axisInWords, type Setting } from '@/core/breakdown';
 import type { ElementRecord } from '@/data/read';
 import { Button, SelectField, TextField } from '@/ui';
+import { furtherAxis } from './axis-draft';
 import { AxisFields } from './axis-fields';
-import { furtherAxis, type LinkDraft, outlookOf, type Problems } from './exercise-draft';
+import { type LinkDraft, outlookOf, type Problems } from './exercise-draft';
 import { tell } from './words';
 
 type Props = {

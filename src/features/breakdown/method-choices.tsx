@@ -2,7 +2,8 @@ import { type Method, SCHOOLS, type SchoolKey, type Setting } from '@/core/break
 import type { ElementRecord } from '@/data/read';
 import { SelectField, Sheet } from '@/ui';
 import { wordsOf } from '@/words';
-import type { BeforeDraft, LinkDraft } from './exercise-draft';
+import type { BeforeDraft } from './befores';
+import type { LinkDraft } from './exercise-draft';
 import { tell } from './words';
 
 /** Where schools differ, the side that was chosen, from 0; none of a school is as the method has it. */

@@ -7,15 +7,8 @@ import { activeElements } from '@/data/read';
 import { type ExercisePlan, makeExercise } from '@/data/write';
 import { Button, Notice, PageHead, SelectField, TextField } from '@/ui';
 import { regionNow, wordsOf } from '@/words';
-import {
-  type BeforeDraft,
-  freshKey,
-  type LinkDraft,
-  linkByHand,
-  moved,
-  type Problems,
-  readLinks,
-} from './exercise-draft';
+import type { BeforeDraft } from './befores';
+import { freshKey, type LinkDraft, linkByHand, moved, type Problems, readLinks } from './exercise-draft';
 import {
   type Source,
   type SourceGroup,

@@ -102,11 +102,14 @@ function LoggedSheet({ element, faults, bout }: LoggedProps) {
     async () => ({ log: await logged(kennel, bout), facts: await coachFacts(kennel, element, bout) }),
     [kennel, element, bout],
   );
+  // As high as it will be: were it low while it is read, more and more would come near the window and be read.
   if (!found)
     return (
-      <Sheet title={writeDay(bout.day)}>
-        <p>{tell('log-page.reading-the-log')}</p>
-      </Sheet>
+      <div style={{ minHeight: USUAL_HEIGHT }}>
+        <Sheet title={writeDay(bout.day)}>
+          <p>{tell('log-page.reading-the-log')}</p>
+        </Sheet>
+      </div>
     );
   return <BoutSheet element={element} faults={faults} logged={found.log} facts={found.facts} />;
 }

@@ -95,17 +95,28 @@ function withSetting(
       const shaped = element.policy.rule.kind === 'distribution';
       if (setting.to === 'distribution' ? first?.levels == null || first.role !== 'criterion' : !shaped)
         return element;
-      return { ...element, policy: { ...element.policy, rule: USUAL_RULES[setting.to] } };
+      const ruled = { ...element, policy: { ...element.policy, rule: USUAL_RULES[setting.to] } };
+      // Whoever shows it helps, and the help has to go again.
+      return setting.to === 'run' ? withList(ruled, 'help', wordsOf) : ruled;
     }
-    case 'pay-thins-out': {
-      const list = READY_LISTS.find((one) => one.role === 'pay');
-      const pay = list && listAxis('pay', wordsOf(list.title), list.levels.map(wordsOf).join(', '), 'pay');
-      const axis = pay && axisFrom(pay, { start: null, demand: null, step: null });
-      return axis?.ok ? { ...element, axes: [...element.axes, axis.value] } : element;
-    }
+    case 'pay-thins-out':
+      return withList(element, 'pay', wordsOf);
     case 'route':
       return element;
   }
+}
+
+/** With the ready list of help, or of pay, as a further criterion; one that has such a list keeps its own. */
+function withList(
+  element: New<ElementRecord>,
+  role: 'help' | 'pay',
+  wordsOf: (sentence: Sentence) => string,
+): New<ElementRecord> {
+  const list = READY_LISTS.find((one) => one.role === role);
+  if (!list || element.axes.some((axis) => axis.role === role)) return element;
+  const spec = listAxis(role, wordsOf(list.title), list.levels.map(wordsOf).join(', '), role);
+  const axis = spec && axisFrom(spec, { start: null, demand: null, step: null });
+  return axis?.ok ? { ...element, axes: [...element.axes, axis.value] } : element;
 }
 
 /**

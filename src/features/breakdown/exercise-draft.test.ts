@@ -18,7 +18,7 @@ import { furtherAxis, ownList } from './axis-draft';
 import { beforesOf } from './befores';
 import { type LinkDraft, linkByHand, linksFromMethod, moved, outlookOf, readLinks } from './exercise-draft';
 import { sourceGroups, startingLinks } from './exercise-sources';
-import { onRoute, settingsOf } from './method-choices';
+import { onRoute, settingsOf, takesHold } from './sides';
 
 const DOG = asId<DogId>('d');
 const { work } = sampleState();
@@ -146,13 +146,29 @@ describe('what a method builds on, and where schools differ', () => {
           expect(rungs.at(-1)?.noted).toEqual([]);
           if (rungs.length > 1) expect(rungs[0]?.noted).toHaveLength(noted.length);
         }
-        if (setting.kind === 'rule' && setting.to === 'run')
+        if (setting.kind === 'rule' && setting.to === 'run') {
           expect(one.policy.rule.kind).not.toBe('distribution');
+          // What was shaped is shown now, and the help fades.
+          if (was.policy.rule.kind === 'distribution') expect(one.axes.at(-1)?.role).toBe('help');
+        }
       }
       if (settings.length === 0) expect({ ...one, id: '' }).toEqual({ ...was, id: '' });
     }
     if (settings.some((one) => one.kind === 'route'))
       expect(links.length).toBeLessThan(answered(method?.id ?? '').length);
+  });
+
+  it('a side says that it sets something only where it does', () => {
+    const sets = (method: string, key: SchoolKey, side: number): boolean[] =>
+      SCHOOLS[key].sides[side]?.sets.map((setting) => takesHold(methodOf(method), setting)) ?? [];
+    expect(sets('reward-behind', 'unasked', 0)).toEqual([true]);
+    expect(sets('props', 'showing', 1)).toEqual([true]);
+    expect(sets('field-season', 'drive', 1)).toEqual([true]);
+    // No piece of these has such a fault, or is shaped.
+    expect(sets('toy-game', 'drive', 1)).toEqual([false]);
+    expect(sets('props', 'cue-time', 0)).toEqual([false]);
+    expect(sets('upright', 'showing', 1)).toEqual([false]);
+    expect(sets('stays', 'floor', 0)).toEqual([true]);
   });
 
   it('says how long the way will be before it is made, and what is held on it', () => {

@@ -1,26 +1,10 @@
-import { type Method, SCHOOLS, type SchoolKey, type Setting } from '@/core/breakdown';
+import { type Method, SCHOOLS, type Setting } from '@/core/breakdown';
 import type { ElementRecord } from '@/data/read';
 import { SelectField, Sheet } from '@/ui';
 import { wordsOf } from '@/words';
 import type { BeforeDraft } from './befores';
-import type { LinkDraft } from './exercise-draft';
+import { type Sides, takesHold } from './sides';
 import { tell } from './words';
-
-/** Where schools differ, the side that was chosen, from 0; none of a school is as the method has it. */
-export type Sides = Partial<Record<SchoolKey, number>>;
-
-/** What the chosen sides write into the elements. */
-export const settingsOf = (sides: Sides): readonly Setting[] =>
-  (Object.entries(sides) as [SchoolKey, number][]).flatMap(
-    ([key, side]) => SCHOOLS[key].sides[side]?.sets ?? [],
-  );
-
-/** The links without those of a route that was not taken. */
-export function onRoute(links: readonly LinkDraft[], settings: readonly Setting[]): readonly LinkDraft[] {
-  const taken = settings.find((one) => one.kind === 'route');
-  if (taken?.kind !== 'route') return links;
-  return links.filter(({ from }) => from?.element.route === undefined || from.element.route === taken.to);
-}
 
 type Props = {
   readonly method: Method;
@@ -77,6 +61,7 @@ function Schools({ method, sides, onSides }: Props) {
         {method.schools.map((key) => {
           const school = SCHOOLS[key];
           const chosen = school.sides[sides[key] ?? -1];
+          const sets = (chosen?.sets ?? []).filter((setting) => takesHold(method, setting));
           return (
             <div key={key}>
               <SelectField
@@ -95,9 +80,9 @@ function Schools({ method, sides, onSides }: Props) {
                 <p className="mt-1 text-sm leading-snug">
                   {wordsOf(chosen.gains)}{' '}
                   <span className="text-ink-soft">{tell('method-page.but', { risks: chosen.risks })}</span>{' '}
-                  {chosen.sets.length === 0
+                  {sets.length === 0
                     ? tell('method-choices.yours-to-do-nothing-is-set')
-                    : chosen.sets.map((setting) => wordsOfSetting(setting)).join(' ')}
+                    : sets.map(wordsOfSetting).join(' ')}
                 </p>
               )}
             </div>

@@ -17,7 +17,8 @@ import {
   startingLinks,
 } from './exercise-sources';
 import { LinkFields } from './link-fields';
-import { MethodChoices, onRoute, type Sides, settingsOf } from './method-choices';
+import { MethodChoices } from './method-choices';
+import { onRoute, type Sides, settingsOf } from './sides';
 import { tell } from './words';
 
 /** The methods in this person's words. */
@@ -120,7 +121,9 @@ function Opened({ state }: { readonly state: DogState }) {
             problems={problems}
             elements={activeElements(state.work)}
             onChange={(next) => setLinks(links.map((one) => (one.id === link.id ? next : one)))}
-            onMove={(by) => setLinks(moved(shown, i, i + by))}
+            onMove={(by) =>
+              setLinks([...moved(shown, i, i + by), ...links.filter((one) => !shown.includes(one))])
+            }
             onRemove={
               own && links.length > 1 ? () => setLinks(links.filter((one) => one.id !== link.id)) : null
             }

@@ -1,3 +1,4 @@
+export * from './amounts';
 export * from './days';
 export * from './ids';
 export { printOf } from './print';

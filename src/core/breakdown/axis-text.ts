@@ -121,13 +121,20 @@ export function inUnit(spec: MethodAxis, unit: string): MethodAxis {
   return { ...spec, axis, step: must(toBase(axis.quantity, round, unit)) };
 }
 
-/** The step as it stands in its field, or the method's own in the unit that was typed, where nobody wrote one. */
-function stepIn({ spec, step }: AxisText, unit: string): string {
+/**
+ * A draft in the unit in which it is typed. The method's own step, where nobody wrote another one, becomes as
+ * round in it: "5 yd" is "5 m" once the start is typed in metres.
+ */
+export function inTypedUnit<T extends AxisText>(draft: T, reading: Pick<Reading, 'bareUnit'>): T {
+  const { spec } = draft;
+  const here = inUnit(spec, unitOf(draft, reading));
   const own = spec.step === null ? null : stepText(spec.axis, spec.step);
-  const here = inUnit(spec, unit);
-  return own !== null && here.step !== null && step.replace(',', '.').trim() === own
-    ? stepText(here.axis, here.step)
-    : step;
+  const isOwn = own !== null && draft.step.replace(',', '.').trim() === own;
+  return {
+    ...draft,
+    spec: here,
+    ...(isOwn && here.step !== null ? { step: stepText(here.axis, here.step) } : {}),
+  };
 }
 
 /**
@@ -143,12 +150,13 @@ export function readAxis(
   readonly problems: Readonly<Record<string, Sentence>>;
 } {
   const { custom } = reading;
-  const shape = { ...draft.spec.axis, unit: unitOf(draft, reading) };
+  const typed = inTypedUnit(draft, reading);
+  const shape = typed.spec.axis;
   const plain = shape.harder === 'both' ? { ...shape, harder: 'more' as const } : shape;
   const fields = {
     start: parseValue(plain, draft.start, custom),
     demand: parseValue(plain, draft.demand, custom),
-    step: readStep(shape, stepIn(draft, shape.unit), custom),
+    step: readStep(shape, typed.step, custom),
     sizes: readSizes(shape, draft.sizes ?? '', custom),
   };
   const problems = Object.fromEntries(
@@ -157,7 +165,7 @@ export function readAxis(
   const { start, demand, step, sizes } = fields;
   if (!start.ok || !demand.ok || !step.ok || !sizes.ok) return { axis: null, problems };
   const spec = {
-    ...draft.spec,
+    ...typed.spec,
     axis: {
       ...shape,
       ...(step.value.equal || shape.equal ? { equal: step.value.equal } : {}),

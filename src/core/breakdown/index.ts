@@ -2,6 +2,7 @@ export { type Axis, axisSchema, isRatioAxis, levelPlace } from './axis';
 export { AXIS_KINDS, listAxis, READY_LISTS } from './axis-kinds';
 export {
   type AxisText,
+  inTypedUnit,
   inUnit,
   readAxis,
   readNewAxis,

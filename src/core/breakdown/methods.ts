@@ -77,8 +77,8 @@ export type Method = Omit<MethodFile, 'elements' | 'schools'> & {
  */
 export const GENERAL_STEP = { ratio: 0.35, whole: 1 } as const;
 /**
- * The most a step may be, as a multiple of the step aimed at: rounding to values that can be paced
- * out needs some room.
+ * The most that a step set by hand may be, as a multiple of the ladder's own step: more than that is said.
+ * This program's own figure, editable on every axis.
  */
 export const LIMIT_FACTOR = 1.7;
 

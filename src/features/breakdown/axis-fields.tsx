@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import { AXIS_KINDS, inUnit, READY_LISTS, sizesFit, stepText, unitOf } from '@/core/breakdown';
+import { AXIS_KINDS, inTypedUnit, READY_LISTS, sizesFit, unitOf } from '@/core/breakdown';
 import { unitWritten } from '@/core/shared';
 import { useKit } from '@/data/live';
 import { Button, SelectField, TextField } from '@/ui';
@@ -165,7 +165,7 @@ function Values({ axis, prefix, problems, onChange }: Omit<Props, 'byHand' | 'ot
             hint={axis[field] === '' ? wordsOf(HINTS[field](axis)) : undefined}
             problem={problems[`${prefix}.${field}`]}
             onChange={(event) => onChange({ ...axis, [field]: event.target.value })}
-            onBlur={() => field !== 'step' && onChange(inTypedUnit(withUnit(axis, field)))}
+            onBlur={() => field !== 'step' && onChange(settled(axis, field))}
           />
         ))}
       </div>
@@ -198,6 +198,12 @@ function Values({ axis, prefix, problems, onChange }: Omit<Props, 'byHand' | 'ot
   );
 }
 
+/** What was typed as it is taken, with the method's own step beside it in the same unit. */
+function settled(axis: AxisDraft, field: 'start' | 'demand'): AxisDraft {
+  const typed = inTypedUnit(withUnit(axis, field), reading());
+  return { ...typed, step: withOwnPoint(typed.step) };
+}
+
 /** A bare number with the unit in which it is taken, so that it is seen before it is used. */
 function withUnit(axis: AxisDraft, field: 'start' | 'demand'): AxisDraft {
   const text = axis[field].trim();
@@ -205,13 +211,4 @@ function withUnit(axis: AxisDraft, field: 'start' | 'demand'): AxisDraft {
   const unit = unitOf(axis, reading());
   if (!/\d$/.test(text) || unit === '' || unitWritten(text, quantity) !== null) return axis;
   return { ...axis, [field]: unit === '°' ? `${text}°` : `${text} ${unit}` };
-}
-
-/** The method's own step in the unit that is typed now: 5 yd become 5 m. */
-function inTypedUnit(axis: AxisDraft): AxisDraft {
-  const { spec } = axis;
-  const here = inUnit(spec, unitOf(axis, reading()));
-  if (spec.step === null || here.step === null || axis.step !== withOwnPoint(stepText(spec.axis, spec.step)))
-    return axis;
-  return { ...axis, spec: here, step: withOwnPoint(stepText(here.axis, here.step)) };
 }

@@ -34,7 +34,7 @@ export function elementFromMethod(
     title: element.title,
     form: element.legs.length > 0 ? { kind: 'continuous', legs: [...element.legs] } : { kind: 'piece' },
     axes: [...axes],
-    conditions: [...element.conditions, ...method.conditions].map((one) => ({
+    conditions: eachGoFirst([...element.conditions, ...method.conditions]).map((one) => ({
       ...one,
       options: [...one.options],
     })),
@@ -45,6 +45,12 @@ export function elementFromMethod(
     method: { id: method.id, element: element.key },
   };
 }
+
+/** What is other in every go comes first: the pad shows the first rows, and folds the rest away. */
+const eachGoFirst = (conditions: Method['conditions']): Method['conditions'] => {
+  const isEachGo = (one: (typeof conditions)[number]): boolean => one.drawn === true || one.seen === true;
+  return [...conditions.filter(isEachGo), ...conditions.filter((one) => !isEachGo(one))];
+};
 
 /**
  * The method's policy with the usual values of its kind. A kind that does not exist is a bug in a

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Aid, Call } from '@/core/log';
 import { filledBy } from './calls';
 import { type ChipRow, ROWS_SHOWN } from './chips';
@@ -8,7 +8,7 @@ import { AID_WORDS } from './rep-words';
 import { tell } from './words';
 
 const CHIP =
-  'min-h-14 min-w-14 shrink-0 border-2 border-ink bg-sheet px-2 text-base leading-tight aria-pressed:bg-ink aria-pressed:text-paper aria-pressed:font-bold';
+  'min-h-14 min-w-min shrink border-2 border-ink bg-sheet px-2 text-base leading-tight aria-pressed:bg-ink aria-pressed:text-paper aria-pressed:font-bold';
 const AIDS = Object.keys(AID_WORDS) as Exclude<Aid, 'unsaid'>[];
 
 type Props = { readonly view: PadView; readonly call: Call | null };
@@ -79,8 +79,19 @@ type RowProps = Pick<ChipRow, 'title' | 'options'> & {
 };
 
 function Row({ title, options, before, isOn, onTap }: RowProps) {
+  const row = useRef<HTMLFieldSetElement>(null);
+  const on = options.find(({ value }) => isOn(value))?.value;
+  // What was proposed is seen, however many there are; the row alone is moved, never the page.
+  useEffect(() => {
+    const chip = on === undefined ? null : row.current?.querySelector('[aria-pressed=true]');
+    if (!row.current || !chip) return;
+    const [seen, wanted] = [row.current.getBoundingClientRect(), chip.getBoundingClientRect()];
+    const [past, before] = [wanted.right - seen.right, seen.left - wanted.left];
+    if (past > 0) row.current.scrollLeft += past;
+    else if (before > 0) row.current.scrollLeft -= before;
+  }, [on]);
   return (
-    <fieldset aria-label={title} className="flex min-w-0 items-center gap-1.5 overflow-x-auto">
+    <fieldset ref={row} aria-label={title} className="flex min-w-0 items-center gap-1.5 overflow-x-auto">
       <span className="w-16 shrink-0 text-base font-semibold leading-tight">
         {title}
         {before !== undefined && (
@@ -95,7 +106,8 @@ function Row({ title, options, before, isOn, onTap }: RowProps) {
           aria-pressed={isOn(value)}
           onClick={() => onTap(value)}
         >
-          {words}
+          {/* Words wrap before the row is pushed sideways; the target stays as wide as a thumb. */}
+          <span className="block min-w-9">{words}</span>
         </button>
       ))}
     </fieldset>

@@ -1,7 +1,7 @@
 import type { Rule } from './policy';
 
 /**
- * The fewest clean reps after which a rule lets a dog go up one step: five for "5 in a row", the passes of a
+ * The fewest clean reps after which a rule lets a dog go up one step: five for "5 in a row", all reps of a
  * block, for the sequential test the first n with n·ln(p1/p0) ≥ ln((1 − β)/α) (Wald 1945). Null where a rule
  * does not count reps: by feel, a cue transfer, shaping. `fewestPerStep(run of 5)` → 5.
  */
@@ -28,8 +28,9 @@ export function fewestPerStep(rule: Rule): number | null {
 }
 
 /**
- * The fewest clean reps from step `from` (0 the first) until the top step is met too; null as above. 29 steps
- * at five in a row, from the first → 145.
+ * The fewest clean reps, going up step by step, from step `from` (0 the first) until the top step is met too;
+ * null as above. A dog that shows more than is asked may be let over steps, and needs fewer. 29 steps at five
+ * in a row, from the first → 145.
  */
 export function fewestToTop(rule: Rule, steps: number, from: number): number | null {
   const each = fewestPerStep(rule);

@@ -5,7 +5,7 @@ import { Button } from '@/ui';
 import { wordsOf } from '@/words';
 import { tell } from './words';
 
-/** How far it is: the fewest clean reps by the rule, which nobody can better; none where no rule counts. */
+/** How far it is: the fewest clean reps by the rule, step by step; none where no rule counts. */
 export function ToTheTop({
   element,
   steps,

@@ -84,8 +84,8 @@ export function elementCoverage(plan: StudyPlan, dogs: number, seed: number): El
  */
 const PARTS = ['a', 'b'].map((name) => asId<PartKey>(name));
 const EXERCISES = ['one', 'two'].map((name) => asId<ExerciseKey>(name));
-const RULES = prepareRules(
-  {
+const RULES = prepareRules({
+  rules: {
     family: 'points-off',
     smallestPoint: 1,
     awards: [],
@@ -104,8 +104,8 @@ const RULES = prepareRules(
       })),
     })),
   },
-  EXERCISES.map((id) => ({ id, title: id, parts: [] })),
-);
+  exercises: EXERCISES.map((id) => ({ id, title: id, text: id, parts: [] })),
+});
 const SIZE = { groups: 400, runs: 50 };
 const ASSUMED = { ...DEFAULT_ASSUMPTIONS, handlerRate: 0 };
 
@@ -127,13 +127,14 @@ export function passCoverage(plan: StudyPlan, dogs: number, seed: number): Cover
       const weighed = must(
         weighElement({ id, axes: plan.axes, bouts: boutsOf(trained.reps) }, trained.today),
       );
-      estimates.push({ id, part, target, measured: new Map(), ...weighed });
+      estimates.push({ id, part, target, times: 1, measured: [], ...weighed });
       truths.push({
         id,
         part,
         target,
         posterior: known(dog, trained.levelNow, plan.swing),
-        measured: new Map(),
+        times: 1,
+        measured: [],
         summary: must(summarise([], trained.today)),
       });
     }

@@ -32,7 +32,7 @@ import { cholesky, logistic, solveCholesky } from './statistics';
 const today = '2026-06-30' as Day;
 const slow = { time: 1500, warmupTime: 300 };
 
-describe('20,000 trials of 8 exercises × 5 elements (bound: 8 × the generator)', () => {
+describe('20,000 trials of 8 exercises × 5 elements (bound: 12 × the generator)', () => {
   const exercises = Array.from({ length: 8 }, (_, e) => asId<ExerciseKey>(`e${e}`));
   const parts = Array.from({ length: 5 }, (_, k) => asId<PartKey>(`k${k}`));
   const fault = (part: PartKey, miss: boolean) =>
@@ -60,7 +60,7 @@ describe('20,000 trials of 8 exercises × 5 elements (bound: 8 × the generator)
   const posterior = drawPosterior(must(fitElement([testAxis()], summary, today)), seeded(1));
   const target = { columns: [1], either: [] };
   const input: TrialClass = {
-    rules: prepareRules(rules, []),
+    rules: prepareRules({ rules, exercises: [] }),
     exercises: exercises.map((exercise) => ({
       exercise,
       elements: parts.map((part) => ({
@@ -68,12 +68,13 @@ describe('20,000 trials of 8 exercises × 5 elements (bound: 8 × the generator)
         part,
         posterior,
         target,
-        measured: new Map(),
+        times: 1,
+        measured: [],
         summary,
       })),
     })),
   };
-  const draws = 20_000 * (2 + 3 * 40);
+  const draws = 20_000 * (2 + 4 * 40);
 
   bench(
     'yardstick: an inlined generator fills a Float64Array with as many draws',
@@ -94,9 +95,9 @@ describe('20,000 trials of 8 exercises × 5 elements (bound: 8 × the generator)
       faults: parts.flatMap((part) => [fault(part, true), fault(part, false)]),
     })),
   };
-  const other: TrialClass = { ...input, rules: prepareRules(retrieves, []) };
+  const other: TrialClass = { ...input, rules: prepareRules({ rules: retrieves, exercises: [] }) };
   bench(
-    'simulateTrials, points off (bound 8)',
+    'simulateTrials, points off (bound 12)',
     () => void simulateTrials(input, DEFAULT_ASSUMPTIONS, 1, FULL_SIZE),
     slow,
   );
@@ -191,7 +192,7 @@ describe('one score sheet, one policy step (bound: 50 µs each; shown against JS
   const text = readFileSync('src/demo/rule-books/brackwater-working-test.json', 'utf8');
   const read = readRuleBook(text);
   if (!read.ok) throw new Error('the sample rule book does not read');
-  const rules = prepareRules(read.value.rules, read.value.exercises);
+  const rules = prepareRules(read.value);
   const sheet = rules.exercises.map((exercise) => ({
     exercise: exercise.exercise,
     marks: exercise.faults.slice(0, 6).map(({ fault }) => ({ fault: fault.id, amount: 2 })),

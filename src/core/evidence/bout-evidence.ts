@@ -9,15 +9,16 @@ import {
   LANDINGS,
   type Landed,
 } from '@/core/log';
-import { type FaultRef, faultText } from '@/core/rulebooks';
+import type { FaultRef } from '@/core/rulebooks';
 import { type BoutId, type Day, printOf } from '@/core/shared';
 import { byEye, type Deviation } from './precision';
+import { type FaultCount, faultCounts, type Priced, pricedOf } from './priced';
 
 /**
  * Raised whenever the meaning of a rep changes, so that what was kept under an older one is made anew
  * from the log.
  */
-export const MEANING = 4;
+export const MEANING = 5;
 
 /** Counts of reps of one bout that share criteria, place and conditions. Never keyed by rung. */
 export type BoutCell = {
@@ -32,8 +33,6 @@ export type BoutCell = {
 type Clean = { readonly reps: number; readonly clean: number };
 /** So many of those of which it was said. */
 type Said = { readonly of: number; readonly count: number };
-
-export type FaultCount = { readonly fault: FaultRef | null; readonly count: number };
 
 /** One rep as a history draws it; `on` is a place in `asked`. */
 export type KeptMark = {
@@ -80,6 +79,9 @@ export type BoutEvidence = {
   readonly waited: number;
   readonly holds: readonly { readonly seconds: number; readonly endedBy: 'dog' | 'handler' }[];
   readonly turns: readonly Deviation[];
+  /** Metres off the place or line of counted reps, where measured. */
+  readonly offsets: readonly number[];
+  readonly priced: Priced;
   /** Silent tests after a gap, and other probes: shown apart, never averaged with training. */
   readonly probes: Clean;
   /** Answers by when they came, where a new cue takes over from an old prompt. */
@@ -154,6 +156,8 @@ export function weighBout(
       return [{ seconds: rep.held, endedBy: ended as 'handler' | 'dog' }];
     }),
     turns: counted.flatMap(deviationOf),
+    offsets: counted.flatMap((rep) => (rep.offset === undefined ? [] : [Math.abs(rep.offset)])),
+    priced: pricedOf(sorted),
     probes: cleanOf(sorted.filter((rep) => rep.purpose === 'probe' && rep.isVoid !== true)),
     timings: timingsOf(sorted),
     habits: habitCounts(sorted, counted),
@@ -234,15 +238,6 @@ function cellsOf(counted: readonly EvidenceRep[]): Pick<BoutEvidence, 'cells' | 
       ? { id: one.id, at: one.at, cell: keys.indexOf(key as string), clean: one.outcome === 'clean' }
       : null,
   };
-}
-
-function faultCounts(faults: readonly (FaultRef | null)[]): FaultCount[] {
-  const found = new Map<string, FaultCount>();
-  for (const fault of faults) {
-    const key = fault === null ? '' : faultText(fault);
-    found.set(key, { fault, count: (found.get(key)?.count ?? 0) + 1 });
-  }
-  return [...found].sort(([a], [b]) => (a < b ? -1 : 1)).map(([, count]) => count);
 }
 
 const isEarly = (rep: EvidenceRep): boolean =>

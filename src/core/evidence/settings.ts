@@ -41,6 +41,11 @@ export const EVIDENCE = {
   reachChance: 0.8,
   /** Prior weight of the fault shares, in reps, spread evenly over the faults that can happen. */
   faultPrior: 2,
+  /**
+   * A rep that went wrong seldom goes wrong twice: the chance of one fault more before any was logged,
+   * and the reps that this guess is worth.
+   */
+  further: { rate: 0.05, weight: 2 },
   /** Posterior draws that are kept, and that are proposed for them. */
   draws: 400,
   proposals: 1200,

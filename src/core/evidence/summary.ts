@@ -1,6 +1,7 @@
 import { faultText } from '@/core/rulebooks';
 import { type BoutId, type Day, fail, ok, type Result, say } from '@/core/shared';
-import { type BoutCell, type BoutEvidence, cellText, type FaultCount } from './bout-evidence';
+import { type BoutCell, type BoutEvidence, cellText } from './bout-evidence';
+import { addPriced, type FaultCount, NOTHING_PRICED, type Priced } from './priced';
 
 /**
  * Counts of reps that share session, criteria and conditions. Never keyed by rung: editing a ladder
@@ -26,6 +27,7 @@ export type Summary = {
   readonly faults: FaultCounts;
   /** Reps spoiled by the handler, by the fault named first, out of all reps. */
   readonly handlerFaults: FaultCounts;
+  readonly priced: Priced;
   readonly counted: number;
   readonly notCounted: number;
 };
@@ -56,6 +58,7 @@ export function summarise(bouts: readonly BoutEvidence[], today: Day): Result<Su
   const faults: Record<string, FaultCount> = {};
   const handlerFaults: Record<string, FaultCount> = {};
   let [counted, all] = [0, 0];
+  let priced = NOTHING_PRICED;
   for (const one of bouts) {
     const keys = one.cells.map((cell) => `${one.day} ${one.bout} ${cellText(cell)}`);
     for (const [i, cell] of one.cells.entries())
@@ -66,6 +69,7 @@ export function summarise(bouts: readonly BoutEvidence[], today: Day): Result<Su
       firsts[one.day] = { ...first, cell: keys[first.cell] as string };
     add(faults, one.faults);
     add(handlerFaults, one.handlerFaults);
+    priced = addPriced(priced, one.priced);
     counted += one.counted;
     all += one.reps;
   }
@@ -74,6 +78,7 @@ export function summarise(bouts: readonly BoutEvidence[], today: Day): Result<Su
     firsts,
     faults,
     handlerFaults,
+    priced,
     counted,
     notCounted: all - counted,
   });

@@ -51,6 +51,7 @@ export function asEvidence(bout: BoutFacts, reps: readonly StandingRep[]): Evide
       conditions: { ...bout.conditions, ...chips },
       outcome: outcome === 'none' ? 'flawed' : outcome,
       faults: judged.faults,
+      noted: asked.noted,
       cause: judged.cause,
       // What was prompted is told by its outcome already.
       aided: timing === null && judged.aids.length > 0,
@@ -61,6 +62,7 @@ export function asEvidence(bout: BoutFacts, reps: readonly StandingRep[]): Evide
       endedBy: seen.endedBy,
       crooked: seen.eye,
       measured: seen.measured.angle?.value,
+      offset: seen.measured.offset?.value,
       pay: paid.size,
       landed: paid.where,
       what: paid.what,

@@ -17,6 +17,8 @@ export type EvidenceRep = {
   readonly outcome: Outcome;
   /** What was named, first things first; empty where nothing was. */
   readonly faults: readonly FaultRef[];
+  /** Faults that were only noted on its rung: a clean rep says nothing about them. */
+  readonly noted?: readonly FaultRef[] | undefined;
   readonly cause: Cause;
   readonly aided: boolean;
   /** What the rep was for; training where nothing else was said. */
@@ -38,6 +40,8 @@ export type EvidenceRep = {
   /** By eye, or in degrees where measured; + is to the dog's right. */
   readonly crooked?: Crooked | undefined;
   readonly measured?: number | undefined;
+  /** Metres off its place or line, where measured. */
+  readonly offset?: number | undefined;
   readonly pay?: Paid['size'] | undefined;
   readonly landed?: Landed | undefined;
   /** What it was paid with, and whether nobody had asked for it. */

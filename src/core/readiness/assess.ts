@@ -15,7 +15,7 @@ import {
   type Target,
   targetAt,
 } from '@/core/evidence';
-import { faultSteps, prepareRules, type RuleBook } from '@/core/rulebooks';
+import { faultSteps, prepareRules, type ScoredBook } from '@/core/rulebooks';
 import {
   type Day,
   type ElementId,
@@ -32,7 +32,7 @@ import {
 import { mean, meanLogistic } from '@/core/statistics';
 import type { Assumptions } from './assumptions';
 import { type Forecast, forecastOf, type Help, helpRanking, passOf } from './forecast';
-import { measuredShares } from './measured-faults';
+import { type MeasuredFault, measuredFaults } from './measured';
 import { type OutlookPoint, outlookOf, sessionsPerWeek } from './outlook';
 import type { TrialElement } from './posterior';
 import { type Rehearsals, rehearsalsOf } from './rehearsals';
@@ -43,7 +43,8 @@ import { FULL_SIZE, type SimulationSize, simulateTrials, type TrialClass } from 
  * assumptions and seed.
  */
 export type ClassEvidence = {
-  readonly book: Pick<RuleBook, 'rules' | 'exercises'>;
+  /** The rule book as it is for a dog of this size. */
+  readonly book: ScoredBook;
   readonly exercises: readonly {
     readonly exercise: ExerciseKey;
     readonly parts: readonly {
@@ -106,7 +107,7 @@ export function* assessClass(
   fit: FitWith = fitElement,
 ): Steps<Result<Readiness>, Told> {
   const beliefs = { away: assumptions.place, cold: assumptions.cold };
-  const labels = prepareRules(input.book.rules, input.book.exercises).exercises.map(faultSteps);
+  const labels = prepareRules(input.book).exercises.map(faultSteps);
   if (first) {
     // With the usual swing alone: a third of the fitting.
     const coarse = yield* share(fitClass(input, beliefs, fit, [EVIDENCE.swing.middle]), 0, 0.05);
@@ -216,7 +217,8 @@ type FittedClass = {
       readonly part: PartKey;
       readonly element: ElementId;
       readonly target: Target;
-      readonly measured: ReadonlyMap<string, number>;
+      readonly times: number;
+      readonly measured: readonly MeasuredFault[];
     }[];
   }[];
 };
@@ -230,7 +232,7 @@ function* fitClass(
 ): Steps<Result<FittedClass>> {
   const fits = new Map<ElementId, { fit: Fit; summary: Summary }>();
   const exercises: FittedClass['exercises'][number][] = [];
-  const rules = prepareRules(input.book.rules, input.book.exercises);
+  const rules = prepareRules(input.book);
   for (const [e, rule] of rules.exercises.entries()) {
     const exercise = input.exercises[e];
     if (exercise?.exercise !== rule.exercise)
@@ -262,8 +264,9 @@ function* fitClass(
         yield fits.size / Math.max(1, input.elements.length);
       }
       // A coarse look goes by the faults that were named.
-      const measured = swings ? new Map<string, number>() : measuredShares(rule, part, evidence.bouts);
-      parts.push({ part, element, target: target.value, measured });
+      const measured = swings ? [] : measuredFaults(rule, part, evidence.bouts);
+      const times = input.book.exercises[e]?.parts.find((one) => one.id === part)?.times ?? 1;
+      parts.push({ part, element, times, target: target.value, measured });
     }
     exercises.push({ exercise: rule.exercise, parts });
   }
@@ -284,10 +287,10 @@ function drawn({ rules, fits, exercises }: FittedClass, draws: number): TrialCla
     rules,
     exercises: exercises.map(({ exercise, parts }) => ({
       exercise,
-      elements: parts.flatMap(({ part, element, target, measured }): TrialElement[] => {
+      elements: parts.flatMap(({ part, element, times, target, measured }): TrialElement[] => {
         const [posterior, found] = [posteriors.get(element), fits.get(element)];
         return posterior && found
-          ? [{ id: element, part, posterior, target, measured, summary: found.summary }]
+          ? [{ id: element, part, times, posterior, target, measured, summary: found.summary }]
           : [];
       }),
     })),

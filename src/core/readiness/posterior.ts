@@ -8,10 +8,13 @@ import {
   swingAt,
   type Target,
 } from '@/core/evidence';
-import { type FaultStep, faultText, isChargedAs } from '@/core/rulebooks';
+import type { FaultStep } from '@/core/rulebooks';
 import { type ElementId, mixSeed, type PartKey, type Random, seeded } from '@/core/shared';
 import { drawBeta, drawDirichlet } from '@/core/statistics';
+import { type StepsByExercise, timesLogged } from './alike';
 import type { Assumptions } from './assumptions';
+import { type Choice, choiceOf, drawChoice, PRICED_ELSEWHERE, type Weighted } from './choice';
+import type { MeasuredFault } from './measured';
 
 /**
  * One element as a class asks it: what the reps say, and where the demand lies on the axes that the
@@ -20,129 +23,204 @@ import type { Assumptions } from './assumptions';
 export type TrialElement = {
   readonly id: ElementId;
   readonly part: PartKey;
+  /** How often the exercise asks it. */
+  readonly times: number;
   readonly posterior: Posterior;
   /** The rule book's demand; a signed axis at the dog's weaker side. */
   readonly target: Target;
   readonly summary: Summary;
-  /**
-   * Shares of the bands of measured faults, by `faultText`; an empty map where nothing was measured.
-   */
-  readonly measured: ReadonlyMap<string, number>;
+  /** Faults that are priced by what was measured; empty where too little was. */
+  readonly measured: readonly MeasuredFault[];
 };
 
 /**
- * One posterior draw of an element, ready to run: the logit of a clean rep in its average session,
- * its swing, and who gets which fault.
+ * One posterior draw of an element, ready to run: the logit of a clean rep in its average session at
+ * the trial and at home, its swing, and how often what is charged.
  */
 export type DrawnElement = {
   readonly eta: number;
+  readonly home: number;
   readonly tau: number;
   /** Logits that a session more would add. */
   readonly gain: number;
   /** A standard normal for how it drifts in days to come. */
   readonly drift: number;
-  /**
-   * Options of the exercise by index, with cumulative shares for choosing one by a uniform number.
-   */
-  readonly dog: Choice;
-  readonly handler: Choice;
-  readonly handlerRate: number;
+  /** What it is where a go is not clean, and the chance of one fault more after each. */
+  readonly fault: Choice;
+  readonly further: number;
+  /** What is charged although a go is clean, since clean reps only noted it: each by itself, so often. */
+  readonly noted: { readonly steps: Int32Array; readonly rates: Float64Array };
+  /** The handler's own faults, and extra cues by their number. */
+  readonly slip: Chance;
+  readonly cues: Chance;
 };
-export type Choice = { readonly steps: Int32Array; readonly upTo: Float64Array };
+/** Something that happens so often, and then one of these. */
+export type Chance = { readonly rate: number; readonly what: Choice };
 
 /** What does not change from draw to draw: which steps can happen, and with what weights. */
 export type DrawPlan = {
   readonly element: TrialElement;
   /** The draw that each group takes. */
   readonly order: Int32Array;
-  readonly dog: Weighted;
-  readonly handler: Weighted;
-  /** Weights of the Beta distribution of a slip; null where the handler cannot slip. */
-  readonly slips: { readonly happened: number; readonly not: number } | null;
+  readonly fault: Weighted;
+  /** Places among `fault` of the part not done: nothing else is charged with it. */
+  readonly misses: readonly boolean[];
+  readonly further: Rate;
+  readonly noted: readonly { readonly step: number; readonly rate: Rate }[];
+  readonly slip: Happening;
+  /** The step that extra cues are charged by, −1 where none is; `what` holds their numbers, from 1. */
+  readonly cueStep: number;
+  readonly cues: Happening;
 };
-type Weighted = { readonly steps: Int32Array; readonly weights: readonly number[] };
+/** Weights of a Beta distribution; null for what cannot happen. */
+type Rate = { readonly happened: number; readonly not: number } | null;
+type Happening = { readonly rate: Rate; readonly what: Weighted };
+
+const NOTHING: Happening = { rate: null, what: { steps: new Int32Array(0), weights: [] } };
 
 /**
  * Plans the draws of one element for `groups` of simulated trials: the posterior draw that each
- * takes, the faults of dog and handler by weight of the counts, and the handler's rate of slips,
- * Beta with the assumption's weight. Never fails; the same seed gives the same plan. A rate of
- * .025 with weight 16 and no reps → Beta(0.4, 15.6).
+ * takes, the faults of dog and handler by weight of the counts, extra cues by their numbers, what is
+ * noted in clean reps, and the handler's rate of slips, Beta with the assumption's weight. Faults that
+ * were measured, and extra cues that were counted, keep their weight among the faults of a go that is
+ * not clean and are charged by their own measure only, so that nothing is counted twice. Never fails;
+ * the same seed gives the same plan. A rate of .025 with weight 16 and no reps → Beta(0.4, 15.6).
  */
 export function planDraws(
   element: TrialElement,
   steps: readonly FaultStep[],
+  all: StepsByExercise,
   assumptions: Assumptions,
   groups: number,
   seed: number,
 ): DrawPlan {
-  const { summary, part, measured } = element;
-  const dog = bySize(
+  const { summary, part } = element;
+  const { priced } = summary;
+  const logged = (counts: FaultCounts, place: number): number => {
+    const step = steps[place] as FaultStep;
+    return timesLogged(counts, step, steps, all);
+  };
+  const own = placesOf(steps, (step) => step.by === 'dog' && step.part === part && !step.gives);
+  const cueStep = cuePlace(steps, part);
+  const extra = cueWeights(summary, cueStep < 0 ? 0 : logged(summary.handlerFaults, cueStep));
+  const countsCues = extra.some((count) => count > 0);
+  const misses = own.filter((place) => steps[place]?.miss);
+  const fault = weighted(own, (place) => {
+    const missed = steps[place]?.miss ? priced.missed / misses.length : 0;
+    return EVIDENCE.faultPrior / own.length + logged(summary.faults, place) + missed;
+  });
+  const isElsewhere = (place: number): boolean =>
+    element.measured.some((one) => one.fault === steps[place]?.ref.key) || (countsCues && place === cueStep);
+  const slips = placesOf(
     steps,
-    weigh(steps, summary.faults, (step) => step.by === 'dog' && step.part === part),
-    measured,
-  );
-  const handler = weigh(
-    steps,
-    summary.handlerFaults,
-    (step) => step.by === 'handler' && (step.part === null || step.part === part),
-  );
-  const slips = Object.values(summary.handlerFaults).reduce((sum, { count }) => sum + count, 0);
-  const { handlerRate, handlerWeight } = assumptions;
-  const never = handler.steps.length === 0 || handlerRate === 0;
-  const kept = (1 - handlerRate) * handlerWeight + summary.counted + summary.notCounted - slips;
+    (step) => step.by === 'handler' && (step.part === null || step.part === part) && !step.gives,
+  ).filter((place) => place !== cueStep);
+  const { rate, weight } = EVIDENCE.further;
   return {
     element,
     order: coupledOrder(element.posterior, groups, seed),
-    dog,
-    handler,
-    slips: never ? null : { happened: handlerRate * handlerWeight + slips, not: kept },
+    fault: { ...fault, steps: fault.steps.map((place) => (isElsewhere(place) ? PRICED_ELSEWHERE : place)) },
+    misses: own.map((place) => steps[place]?.miss ?? false),
+    further: {
+      happened: rate * weight + priced.further,
+      not: (1 - rate) * weight + priced.named,
+    },
+    noted: notedIn(
+      priced,
+      own.filter((place) => !isElsewhere(place)),
+      (place) => logged(byText(priced.noted), place),
+    ),
+    ...ofHandler(summary, slips, cueStep, extra, assumptions, (place) =>
+      logged(summary.handlerFaults, place),
+    ),
+    cueStep,
   };
 }
 
-/**
- * Within a measured fault its bands share the weight as they were measured; how heavy the fault is
- * among others stays.
- */
-function bySize(
-  steps: readonly FaultStep[],
-  weighted: Weighted,
-  measured: ReadonlyMap<string, number>,
-): Weighted {
-  if (measured.size === 0) return weighted;
-  const of = (i: number): FaultStep | undefined => steps[weighted.steps[i] as number];
-  const total = (fault: string): number =>
-    weighted.weights.reduce((sum, weight, i) => sum + (of(i)?.ref.key === fault ? weight : 0), 0);
-  return {
-    steps: weighted.steps,
-    weights: weighted.weights.map((weight, i) => {
-      const step = of(i);
-      const share = step && measured.get(faultText(step.ref));
-      return step && share !== undefined ? Math.max(LEAST_WEIGHT, total(step.ref.key) * share) : weight;
-    }),
-  };
+const placesOf = (steps: readonly FaultStep[], wanted: (step: FaultStep) => boolean): number[] =>
+  steps.flatMap((step, place) => (wanted(step) ? [place] : []));
+
+const weighted = (places: readonly number[], weight: (place: number) => number): Weighted => ({
+  steps: Int32Array.from(places),
+  weights: places.map(weight),
+});
+
+const byText = (counts: Summary['priced']['noted']): FaultCounts =>
+  Object.fromEntries(counts.map((one, i) => [String(i), one]));
+
+/** What extra cues at this part are charged by: the part's own, else what goes for the whole exercise. */
+function cuePlace(steps: readonly FaultStep[], part: PartKey): number {
+  const own = steps.findIndex((step) => step.cues && step.part === part);
+  return own >= 0 ? own : steps.findIndex((step) => step.cues && step.part === null);
 }
 
-/** A Dirichlet has no weight of 0: a band that was never near still gets this much. */
+/** Reps with one extra cue, with two …; those that were named as a fault had one. */
+function cueWeights({ priced }: Summary, named: number): number[] {
+  const counts = priced.cues.slice(1);
+  if (named > 0) counts[0] = (counts[0] ?? 0) + named;
+  return counts;
+}
+
+/** Faults noted in clean reps, as often as they were; none where none was, which proves nothing. */
+function notedIn(
+  { clean }: Summary['priced'],
+  places: readonly number[],
+  logged: (place: number) => number,
+): DrawPlan['noted'] {
+  return places.flatMap((step) => {
+    const happened = logged(step);
+    return happened === 0
+      ? []
+      : [{ step, rate: { happened, not: Math.max(clean - happened, LEAST_WEIGHT) } }];
+  });
+}
+
+/** A Beta has no weight of 0. */
 const LEAST_WEIGHT = 0.01;
 
-function weigh(
-  steps: readonly FaultStep[],
-  counts: FaultCounts,
-  wanted: (step: FaultStep) => boolean,
-): Weighted {
-  const which = steps.flatMap((step, i) => (wanted(step) ? [i] : []));
+/**
+ * What the handler adds: extra cues by their number, and slips. What is assumed before anything was
+ * logged is one rate for both, shared by how many of the exercise's faults are the one or the other.
+ */
+function ofHandler(
+  summary: Summary,
+  slips: readonly number[],
+  cueStep: number,
+  extra: readonly number[],
+  { handlerRate, handlerWeight }: Assumptions,
+  logged: (place: number) => number,
+): Pick<DrawPlan, 'slip' | 'cues'> {
+  const kinds = slips.length + (cueStep < 0 ? 0 : 1);
+  const part = (of: number): number => (kinds === 0 ? 0 : (handlerRate * handlerWeight * of) / kinds);
+  const all = summary.counted + summary.notCounted;
+  const slipped = slips.reduce((sum, place) => sum + logged(place), 0);
+  const cued = extra.reduce((sum, count) => sum + count, 0);
+  const rate = (assumed: number, happened: number): Rate =>
+    assumed + happened === 0
+      ? null
+      : { happened: assumed + happened, not: handlerWeight - assumed + Math.max(0, all - happened) };
   return {
-    steps: Int32Array.from(which),
-    weights: which.map((o) => EVIDENCE.faultPrior / which.length + timesOf(counts, steps[o] as FaultStep)),
+    slip:
+      slips.length === 0
+        ? NOTHING
+        : {
+            rate: rate(part(slips.length), slipped),
+            what: weighted(slips, (place) => EVIDENCE.faultPrior / slips.length + logged(place)),
+          },
+    cues:
+      cueStep < 0
+        ? NOTHING
+        : {
+            rate: rate(part(1), cued),
+            // Before any was counted an extra cue is one.
+            what: weighted(
+              Array.from({ length: Math.max(1, extra.length) }, (_, i) => i + 1),
+              (number) =>
+                (number === 1 ? EVIDENCE.faultPrior / 2 : 0) + (extra[number - 1] ?? 0) + LEAST_WEIGHT,
+            ),
+          },
   };
 }
-
-/** How often a fault was logged that this step charges. */
-const timesOf = (counts: FaultCounts, step: FaultStep): number =>
-  Object.values(counts).reduce(
-    (sum, { fault, count }) => (fault !== null && isChargedAs(fault, step.ref) ? sum + count : sum),
-    0,
-  );
 
 /**
  * The draw that each group takes: ranked by what a cold start in a strange place costs, and the
@@ -174,28 +252,28 @@ export function drawElement(plan: DrawPlan, group: number, seed: number): DrawnE
   const draw = plan.order[group] as number;
   return {
     eta: predictorOf(posterior, draw, target, 1, 1),
+    home: predictorOf(posterior, draw, target, 0, 0),
     tau: swingAt(posterior, draw),
     gain: posterior.draws[draw * posterior.width + DRAW.gain] as number,
-    handlerRate: plan.slips ? drawBeta(random, plan.slips.happened, plan.slips.not) : 0,
-    dog: drawChoice(plan.dog, random),
-    handler: drawChoice(plan.handler, random),
+    slip: drawChance(plan.slip, random),
+    fault: drawChoice(plan.fault, random),
     drift: random.normal(),
+    further: drawRate(plan.further, random),
+    noted: {
+      steps: Int32Array.from(plan.noted, (one) => one.step),
+      rates: Float64Array.from(plan.noted, (one) => drawRate(one.rate, random)),
+    },
+    cues: drawChance(plan.cues, random),
   };
 }
 
-function drawChoice({ steps, weights }: Weighted, random: Random): Choice {
-  if (steps.length === 0) return { steps, upTo: new Float64Array(0) };
-  let sum = 0;
-  const upTo = Float64Array.from(drawDirichlet(random, weights), (share) => {
-    sum += share;
-    return sum;
-  });
-  return { steps, upTo };
-}
+const drawRate = (rate: Rate, random: Random): number =>
+  rate ? drawBeta(random, rate.happened, rate.not) : 0;
 
-/** The step that a uniform number picks; −1 where there is none to pick. */
-export function choose(choice: Choice, uniform: number): number {
-  const last = choice.steps.length - 1;
-  for (let i = 0; i < last; i++) if (uniform < (choice.upTo[i] as number)) return choice.steps[i] as number;
-  return last < 0 ? -1 : (choice.steps[last] as number);
+function drawChance({ rate, what }: Happening, random: Random): Chance {
+  return {
+    rate: drawRate(rate, random),
+    what: what.steps.length === 0 ? NO_CHOICE : choiceOf(what.steps, drawDirichlet(random, what.weights)),
+  };
 }
+const NO_CHOICE = choiceOf(new Int32Array(0), []);

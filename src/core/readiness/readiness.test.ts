@@ -17,7 +17,7 @@ import { logistic } from '@/core/statistics';
 import { NO_BREAK, writeShare } from '@/words';
 import { DEFAULT_ASSUMPTIONS, type TrialClass, type TrialElement } from '.';
 import { forecastOf, helpRanking } from './forecast';
-import { measuredShares } from './measured-faults';
+import { measuredFaults } from './measured';
 import { posteriorOf } from './posterior.test-helper';
 import { simulateTrials } from './simulate';
 
@@ -40,7 +40,8 @@ const sure = (name: string, logitOnTheDay: number, summary: Summary = empty, tau
   part: asId<PartKey>(name),
   posterior: posteriorOf([[0, 0, logitOnTheDay, 0.05, tau]]),
   target: { columns: [], either: [] },
-  measured: new Map(),
+  times: 1,
+  measured: [],
   summary,
 });
 const fault = (element: string, miss = true, stops = false, price: Fault['cost'] = cost) => ({
@@ -60,14 +61,11 @@ const counts = (list: readonly (readonly [key: string, step: number | null, coun
       return [faultText(fault), { fault, count }];
     }),
   );
-/** A band of the fault of element a, as the first exercise prices it. */
-const band = (step: number): string =>
-  faultText({ exercise: asId<ExerciseKey>('e0'), key: asId<FaultKey>('f-a-false'), step });
 const classOf = (elements: readonly TrialElement[][], faults: Fault[][], line: number): TrialClass => {
   const names = elements.map((_, e) => asId<ExerciseKey>(`e${e}`));
   return {
-    rules: prepareRules(
-      {
+    rules: prepareRules({
+      rules: {
         family: 'points-off',
         smallestPoint: 1,
         awards: [],
@@ -78,8 +76,8 @@ const classOf = (elements: readonly TrialElement[][], faults: Fault[][], line: n
           faults: (faults[e] ?? []) as never,
         })),
       },
-      names.map((id) => ({ id, title: id, parts: [] })),
-    ),
+      exercises: names.map((id) => ({ id, title: id, text: id, parts: [] })),
+    }),
     exercises: elements.map((list, e) => ({ exercise: names[e] ?? asId<ExerciseKey>(''), elements: list })),
   };
 };
@@ -174,55 +172,29 @@ describe('what the forecast is made of', () => {
     expect(withThem.pass.mid).toBeGreaterThan(0.95);
   });
 
-  it('shares a measured fault among its bands as they were measured, and leaves its weight among others', () => {
-    const logged: Summary = {
-      ...empty,
-      faults: counts([
-        ['f-a-false', 0, 30],
-        ['f-a-false', 1, 30],
-      ]),
-      counted: 60,
-    };
-    const plain = classOf([[sure('a', 0, logged)]], [[fault('a', false, false, ANGLES)]], 5);
-    const element = {
-      ...sure('a', 0, logged),
-      measured: new Map([
-        [band(0), 0.95],
-        [band(1), 0.05],
-      ]),
-    };
-    const measured = classOf([[element]], [[fault('a', false, false, ANGLES)]], 5);
-    expect(forecast(plain).pass.mid).toBeLessThan(0.8);
-    expect(forecast(measured).pass.mid).toBeGreaterThan(0.95);
-    const cost = (input: TrialClass) => forecast(input).losses[0]?.units ?? 0;
-    expect(cost(measured)).toBeCloseTo(0.5 * (0.95 * 1 + 0.05 * 6), 0.7);
-  });
-
-  it('measures them from the dog’s own deviations, and not from a handful', () => {
-    const { rules } = classOf([[sure('a', 0)]], [[fault('a', false, false, ANGLES)]], 5);
+  it('prices a measured fault by its measures, and not again by what was not clean', () => {
+    const random = seeded(2);
+    const rules = classOf([[sure('a', 0)]], [[fault('a'), fault('a', false, false, ANGLES)]], 5).rules;
     const [exercise] = rules.exercises;
     if (!exercise) throw new Error('one exercise');
-    const random = seeded(2);
     const reps = Array.from({ length: 60 }, () => rep({ measured: -8 + 7 * random.normal() }));
-    const shares = measuredShares(exercise, asId<PartKey>('a'), boutsOf(reps));
-    expect([...shares.keys()]).toEqual([band(0), band(1)]);
-    expect([...shares.values()].reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
-    expect(shares.get(band(1)) ?? 1).toBeLessThan(0.05);
-    expect(measuredShares(exercise, asId<PartKey>('a'), boutsOf(reps.slice(0, 5))).size).toBe(0);
-    const slow: Fault['cost'] = {
-      kind: 'band',
-      quantity: 'latency',
-      unit: 's',
-      bands: [
-        { over: 2, points: 1 },
-        { over: 4, points: 6 },
-      ],
-    };
-    const timed = classOf([[sure('a', 0)]], [[fault('a', false, false, slow)]], 5).rules.exercises[0];
-    const answers = Array.from({ length: 60 }, () => rep({ latency: Math.exp(0.5 + 0.4 * random.normal()) }));
-    expect(
-      timed && (measuredShares(timed, asId<PartKey>('a'), boutsOf(answers)).get(band(0)) ?? 0),
-    ).toBeGreaterThan(0.9);
+    const measured = measuredFaults(exercise, asId<PartKey>('a'), boutsOf(reps));
+    expect(measured).toMatchObject([{ fault: 'f-a-false' }]);
+    expect(measured[0]?.sizes.upTo.at(-1)).toBeCloseTo(1, 9);
+    // More than a third lie beyond 10°, next to none beyond 30°.
+    const share = reps.filter((one) => Math.abs(one.measured ?? 0) > 10).length / reps.length;
+    expect(Math.abs((measured[0]?.rate ?? 0) - share)).toBeLessThan(0.06);
+    expect(measured[0]?.sizes.upTo[0] ?? 0).toBeGreaterThan(0.97);
+    expect(measuredFaults(exercise, asId<PartKey>('a'), boutsOf(reps.slice(0, 5)))).toEqual([]);
+    // A dog that is always clean otherwise loses the price of a band as often as it is beyond it …
+    const clean = { ...sure('a', 40), measured };
+    const faults = [fault('a'), fault('a', false, false, ANGLES)];
+    const cost = (element: TrialElement) => forecast(classOf([[element]], [faults], 5)).losses[0]?.units ?? 0;
+    const [first, second] = [measured[0]?.sizes.upTo[0] ?? 0, 1 - (measured[0]?.sizes.upTo[0] ?? 0)];
+    expect(Math.abs(cost(clean) - (measured[0]?.rate ?? 0) * (first + 6 * second))).toBeLessThan(0.03);
+    // … and one whose flaws were all crookedness loses no more for them.
+    const flawed: Summary = { ...empty, faults: counts([['f-a-false', 0, 6000]]), counted: 6000 };
+    expect(Math.abs(cost({ ...sure('a', 0, flawed), measured }) - cost(clean))).toBeLessThan(0.03);
   });
 
   it('charges the handler for slips', () => {

@@ -1,9 +1,16 @@
 import { EVIDENCE } from '@/core/evidence';
-import { type CompiledRules, compileRules, type PreparedRules, type Tally } from '@/core/rulebooks';
+import {
+  type CompiledRules,
+  compileRules,
+  type FaultStep,
+  type PreparedRules,
+  type Tally,
+} from '@/core/rulebooks';
 import { type ExerciseKey, mixSeed, seeded } from '@/core/shared';
 import { logit, shrinkage } from '@/core/statistics';
 import type { Assumptions } from './assumptions';
-import { choose, type DrawnElement, drawElement, planDraws, type TrialElement } from './posterior';
+import { type Choice, PRICED_ELSEWHERE, placeOf, restOf } from './choice';
+import { type DrawnElement, type DrawPlan, drawElement, planDraws, type TrialElement } from './posterior';
 
 export type TrialClass = {
   readonly rules: PreparedRules;
@@ -39,107 +46,6 @@ export type Runs = {
   readonly failures: Int32Array;
 };
 
-const SLOTS_PER_RUN = 2;
-const SLOTS_PER_ELEMENT = 3;
-
-/**
- * Simulates trials: for each of `groups` posterior draws, `runs` days. A day moves all elements
- * together: an element of swing τ by τ√ρ·Z + nerves·Y, Z and Y shared; what is left of its own
- * swing, (1 − ρ)τ², is averaged out analytically. Elements run as a chain: a fault that stops makes
- * the rest of the exercise impossible. Every run scores by the compiled rules.
- *
- * Random numbers sit in fixed slots per group, run and element, so that two simulations with the
- * same seed differ only by what was changed between them. `change` says what. Same seed, same bytes
- * on one engine.
- */
-export function simulateTrials(
-  input: TrialClass,
-  assumptions: Assumptions,
-  seed: number,
-  size: SimulationSize = FULL_SIZE,
-  change: Change = {},
-): Runs {
-  const compiled = compileRules(input.rules);
-  const plans = input.exercises.flatMap((exercise, e) =>
-    exercise.elements.map((element) =>
-      planDraws(element, compiled.steps[e] ?? [], assumptions, size.groups, seed),
-    ),
-  );
-  const runs = emptyRuns(compiled, plans.length, size);
-  const slots = SLOTS_PER_RUN + SLOTS_PER_ELEMENT * plans.length;
-  const desk: Desk = {
-    counts: Int32Array.from(input.exercises, (exercise) => exercise.elements.length),
-    compiled,
-    tally: compiled.tally(),
-    nerves: assumptions.nervesSd,
-    runs,
-    uniforms: new Float64Array(slots * size.runs),
-    drawn: [],
-    against: new Float64Array(plans.length),
-    swing: new Int32Array(plans.length),
-    swings: {
-      taus: [],
-      ownDay: new Float64Array(plans.length),
-      shrink: new Float64Array(plans.length),
-      worse: new Float64Array(plans.length),
-    },
-    rates: new Float64Array(plans.length),
-  };
-  for (let group = 0; group < size.groups; group++) {
-    desk.drawn = plans.map((plan, i) =>
-      changed(drawElement(plan, group, mixSeed(seed, group, i + 1)), i, change, assumptions.ceiling),
-    );
-    desk.swings.taus.length = 0;
-    desk.drawn.forEach((element, i) => {
-      const swing = swingOf(desk, element.tau, assumptions.sharedDay);
-      desk.swing[i] = swing;
-      desk.against[i] = Math.exp(-element.eta * (desk.swings.shrink[swing] as number));
-      desk.rates[i] = element.handlerRate;
-    });
-    seeded(mixSeed(seed, group, 0)).fill(desk.uniforms);
-    for (let run = 0; run < size.runs; run++) runOne(desk, run * slots, group);
-  }
-  return runs;
-}
-
-/** What the runs of a group work with, laid out once. */
-type Desk = {
-  readonly counts: Int32Array;
-  readonly compiled: CompiledRules;
-  readonly tally: Tally;
-  readonly nerves: number;
-  readonly runs: Runs;
-  readonly uniforms: Float64Array;
-  drawn: readonly DrawnElement[];
-  /**
-   * e^−η·shrink of each element: the odds against a clean rep on an average day; and which swing it
-   * has.
-   */
-  readonly against: Float64Array;
-  readonly swing: Int32Array;
-  /**
-   * The few different swings of a group's elements: how far a shared day moves one, the factor that
-   * averages its own part, and e^−day·shrink of the run.
-   */
-  readonly swings: {
-    readonly taus: number[];
-    readonly ownDay: Float64Array;
-    readonly shrink: Float64Array;
-    readonly worse: Float64Array;
-  };
-  readonly rates: Float64Array;
-};
-
-/** The place of a swing among those of the group; a new one is worked out once. */
-function swingOf({ swings }: Desk, tau: number, sharedDay: number): number {
-  const known = swings.taus.indexOf(tau);
-  if (known >= 0) return known;
-  const next = swings.taus.push(tau) - 1;
-  swings.ownDay[next] = Math.sqrt(sharedDay) * tau;
-  swings.shrink[next] = shrinkage((1 - sharedDay) * tau ** 2);
-  return next;
-}
-
 /**
  * What differs from the dog as it is today, in running order of the elements: sessions more, logits
  * more, and days that pass, over which a level drifts. `noLoss`: a draw in which sessions do harm
@@ -152,15 +58,194 @@ export type Change = {
   readonly noLoss?: boolean;
 };
 
+/** Random numbers of a go: clean or not, which faults, extra cues, a slip; then one for each measure. */
+const [CLEAN, FAULT, CUES, SLIP, MEASURES] = [0, 1, 2, 3, 4];
+/** And of a day: how the dog is, and its nerves. */
+const SLOTS_PER_DAY = 2;
+
+/**
+ * Simulates trials: for each of `groups` posterior draws, `runs` times the trial. A day moves all
+ * elements together: an element of swing τ by τ√ρ·Z + nerves·Y, Z and Y shared; what is left of its
+ * own swing, (1 − ρ)τ², is averaged out analytically.
+ *
+ * Elements run as a chain. Each is drawn as often as the exercise asks it and as often as it is tried
+ * again; a go that is not clean has one fault or several; extra cues come by their number; faults that
+ * were measured come by their own measure. A fault that stops makes the rest of the exercise
+ * impossible. Every run scores by the compiled rules; of a class that is run several times the run
+ * that counts is kept.
+ *
+ * Random numbers sit in fixed slots per group, run, element and go, so that two simulations with the
+ * same seed differ only by what was changed between them. `change` says what. Same seed, same bytes
+ * on one engine.
+ */
+export function simulateTrials(
+  input: TrialClass,
+  assumptions: Assumptions,
+  seed: number,
+  size: SimulationSize = FULL_SIZE,
+  change: Change = {},
+): Runs {
+  const desk = deskOf(input, assumptions, seed, size);
+  for (let group = 0; group < size.groups; group++) {
+    desk.plans.forEach((plan, k) => {
+      const drawn = drawElement(plan, group, mixSeed(seed, group, k + 1));
+      layOut(desk, k, changed(drawn, k, change, assumptions.ceiling), assumptions.sharedDay);
+    });
+    seeded(mixSeed(seed, group, 0)).fill(desk.uniforms);
+    for (let run = 0; run < size.runs; run++) runTrial(desk, run * desk.slots, group);
+    desk.swings.taus.length = 0;
+  }
+  return desk.runs;
+}
+
+/** What is charged in one run, in order: by which element (−1: the handler), by which step, how much. */
+type Ledger = { length: number; readonly rows: Int32Array };
+const ROW = 4;
+
+/** What the runs of a group work with, laid out once. */
+type Desk = {
+  readonly rules: PreparedRules;
+  readonly compiled: CompiledRules;
+  readonly tally: Tally;
+  readonly plans: readonly DrawPlan[];
+  /** Elements of each exercise: from where, how many; goes and slots of each element. */
+  readonly from: Int32Array;
+  readonly counts: Int32Array;
+  readonly times: Int32Array;
+  readonly slotOf: Int32Array;
+  readonly slotsPerGo: Int32Array;
+  /** Slots of one run (its order first, where that is drawn), and of a trial with its days and all its runs. */
+  readonly slotsPerRun: number;
+  readonly slots: number;
+  readonly order: Int32Array;
+  readonly days: number;
+  readonly nerves: number;
+  readonly uniforms: Float64Array;
+  readonly runs: Runs;
+  ledger: Ledger;
+  spare: Ledger;
+  readonly drawn: DrawnElement[];
+  /** Which faults a go has had already. */
+  readonly taken: Uint8Array;
+  /** e^−η·shrink of each element: the odds against a clean go on an average day; and which swing it has. */
+  readonly oddsAgainst: Float64Array;
+  readonly swingOf: Int32Array;
+  /** Chance of each measured fault, of each element. */
+  readonly measuredRates: readonly Float64Array[];
+  /**
+   * The few different swings of a group's elements: how far a shared day moves one, the factor that
+   * averages its own part, and by what a day multiplies the odds against a clean go.
+   */
+  readonly swings: {
+    readonly taus: number[];
+    readonly ownDay: Float64Array;
+    readonly shrink: Float64Array;
+    readonly dayFactor: Float64Array;
+  };
+};
+
+function deskOf(input: TrialClass, assumptions: Assumptions, seed: number, size: SimulationSize): Desk {
+  const { rules } = input;
+  const compiled = compileRules(rules);
+  const all = new Map(rules.exercises.map(({ exercise }, e) => [exercise, compiled.steps[e] ?? []] as const));
+  const plans = input.exercises.flatMap((exercise, e) =>
+    exercise.elements.map((element) =>
+      planDraws(element, compiled.steps[e] ?? [], all, assumptions, size.groups, seed),
+    ),
+  );
+  const days = 1 + Math.max(0, ...rules.days);
+  const counts = Int32Array.from(input.exercises, (exercise) => exercise.elements.length);
+  const tries = input.exercises.flatMap((exercise, e) => exercise.elements.map(() => rules.tries[e]));
+  const times = Int32Array.from(plans, (plan) => plan.element.times);
+  const slotsPerGo = Int32Array.from(plans, (plan) => MEASURES + plan.element.measured.length);
+  const slotOf = new Int32Array(plans.length);
+  let slotsPerRun = rules.drawsOrder ? input.exercises.length : 0;
+  plans.forEach((_, k) => {
+    slotOf[k] = slotsPerRun;
+    slotsPerRun += goesOf(times, tries, k) * (slotsPerGo[k] as number);
+  });
+  const slots = SLOTS_PER_DAY * days + slotsPerRun * rules.runs.count;
+  const most = plans.reduce((sum, _, k) => sum + goesOf(times, tries, k), 0);
+  const width = plans.length;
+  return {
+    rules,
+    compiled,
+    tally: compiled.tally(),
+    plans,
+    from: Int32Array.from(counts, (_, e) => counts.slice(0, e).reduce((sum, one) => sum + one, 0)),
+    counts,
+    times,
+    slotOf,
+    slotsPerGo,
+    slotsPerRun,
+    slots,
+    order: Int32Array.from(input.exercises, (_, e) => e),
+    days,
+    nerves: assumptions.nervesSd,
+    uniforms: new Float64Array(slots * size.runs),
+    runs: emptyRuns(compiled, width, size),
+    ledger: emptyLedger(compiled, most),
+    spare: emptyLedger(compiled, most),
+    drawn: [],
+    taken: new Uint8Array(Math.max(1, ...plans.map((plan) => plan.fault.steps.length))),
+    oddsAgainst: new Float64Array(width),
+    swingOf: new Int32Array(width),
+    measuredRates: plans.map((plan) => new Float64Array(plan.element.measured.length)),
+    swings: {
+      taus: [],
+      ownDay: new Float64Array(width),
+      shrink: new Float64Array(width),
+      dayFactor: new Float64Array(width * days),
+    },
+  };
+}
+
+type Tries = readonly (PreparedRules['tries'][number] | undefined)[];
+
+/** How often an element can be done in one run: as often as it is asked, in every try. */
+const goesOf = (times: Int32Array, tries: Tries, k: number): number =>
+  (times[k] as number) * (tries[k]?.whole ?? 1) * (tries[k]?.part ?? 1);
+
+/** Room for every step of every exercise in every go: no run charges more. */
+function emptyLedger(compiled: CompiledRules, goes: number): Ledger {
+  const widest = Math.max(1, ...compiled.steps.map((steps) => steps.length));
+  return { length: 0, rows: new Int32Array(ROW * (goes + 1) * (widest + 2)) };
+}
+
+/** Lays one drawn element out for the runs of its group. */
+function layOut(desk: Desk, k: number, drawn: DrawnElement, sharedDay: number): void {
+  const { swings, plans } = desk;
+  desk.drawn[k] = drawn;
+  const swing = swingPlace(desk, drawn.tau, sharedDay);
+  desk.swingOf[k] = swing;
+  desk.oddsAgainst[k] = Math.exp(-drawn.eta * (swings.shrink[swing] as number));
+  // What place, cold and training do to the odds of a clean go they do to those of a measured fault.
+  const harder = Math.exp(drawn.home - drawn.eta);
+  plans[k]?.element.measured.forEach(({ rate }, m) => {
+    const odds = (rate / (1 - rate)) * harder;
+    (desk.measuredRates[k] as Float64Array)[m] = rate >= 1 ? 1 : odds / (1 + odds);
+  });
+}
+
+/** The place of a swing among those of the group; a new one is worked out once. */
+function swingPlace({ swings }: Desk, tau: number, sharedDay: number): number {
+  const known = swings.taus.indexOf(tau);
+  if (known >= 0) return known;
+  const next = swings.taus.push(tau) - 1;
+  swings.ownDay[next] = Math.sqrt(sharedDay) * tau;
+  swings.shrink[next] = shrinkage((1 - sharedDay) * tau ** 2);
+  return next;
+}
+
 function changed(
   element: DrawnElement,
-  i: number,
+  k: number,
   { sessionsOf, lift, days = 0, noLoss = false }: Change,
   ceiling: number,
 ): DrawnElement {
   const gain = noLoss ? Math.max(0, element.gain) : element.gain;
   const by =
-    (sessionsOf?.[i] ?? 0) * gain + (lift?.[i] ?? 0) + Math.sqrt(EVIDENCE.driftPerDay * days) * element.drift;
+    (sessionsOf?.[k] ?? 0) * gain + (lift?.[k] ?? 0) + Math.sqrt(EVIDENCE.driftPerDay * days) * element.drift;
   if (by === 0) return element;
   // Training does not buy certainty; what is there already is never taken away.
   const raised =
@@ -168,82 +253,284 @@ function changed(
   return { ...element, eta: raised };
 }
 
-function runOne(desk: Desk, base: number, group: number): void {
-  const { counts, tally, nerves, uniforms, against, swing, swings, rates, runs } = desk;
-  // Box & Muller (1958): a fixed number of slots, which a rejection method would not keep. The
-  // cosine is the dog's day, the sine its nerves.
-  const radius = Math.sqrt(-2 * Math.log(uniforms[base] as number));
-  const turn = 2 * Math.PI * (uniforms[base + 1] as number);
-  const [day, nervous] = [radius * Math.cos(turn), nerves * radius * Math.sin(turn)];
-  // Clean is u < σ((η + day)·shrink), that is u·(1 + e^−η·shrink · e^−day·shrink) < 1: one
-  // exponential for each swing and run, none for an element.
-  const { ownDay, shrink, worse } = swings;
-  for (let t = 0; t < swings.taus.length; t++)
-    worse[t] = Math.exp(-((ownDay[t] as number) * day + nervous) * (shrink[t] as number));
-  let at = 0;
-  tally.start();
-  for (let e = 0; e < counts.length; e++) {
-    const count = counts[e] as number;
-    tally.open(e);
-    for (let k = at; k < at + count; k++) {
-      const slot = base + SLOTS_PER_RUN + SLOTS_PER_ELEMENT * k;
-      if (
-        (uniforms[slot + 2] as number) < (rates[k] as number) &&
-        slipped(desk, e, k, uniforms[slot + 2] as number)
-      )
-        break;
-      if (
-        (uniforms[slot] as number) * (1 + (against[k] as number) * (worse[swing[k] as number] as number)) <
-        1
-      )
-        continue;
-      if (failed(desk, e, k, uniforms[slot + 1] as number)) break;
-    }
-    at += count;
-    if (tally.ended()) break;
+/** One trial: its days, its runs, and the one that counts. */
+function runTrial(desk: Desk, base: number, group: number): void {
+  const { rules, runs, tally } = desk;
+  for (let day = 0; day < desk.days; day++) drawDay(desk, base + SLOTS_PER_DAY * day, day);
+  const first = base + SLOTS_PER_DAY * desk.days;
+  let units = runOnce(desk, first);
+  let failures = tally.failures();
+  for (let again = 1; again < rules.runs.count; again++) {
+    [desk.ledger, desk.spare] = [desk.spare, desk.ledger];
+    const next = runOnce(desk, first + again * desk.slotsPerRun);
+    const nextFailures = tally.failures();
+    if (isBetter(next, nextFailures, units, failures) === (rules.runs.counts === 'best')) {
+      units = next;
+      failures = nextFailures;
+    } else [desk.ledger, desk.spare] = [desk.spare, desk.ledger];
   }
-  record(runs, group, tally.finish(), tally.failures());
-}
-
-/**
- * A slip of the handler's at element k; true when the exercise cannot go on. Below the rate, slip /
- * rate is uniform again: no fourth slot is needed.
- */
-function slipped(desk: Desk, e: number, k: number, slip: number): boolean {
-  const step = choose((desk.drawn[k] as DrawnElement).handler, slip / (desk.rates[k] as number));
-  if (step < 0) return false;
-  const taken = charged(desk, e, step);
-  desk.runs.lostByHandler[e] = (desk.runs.lostByHandler[e] as number) + taken;
-  return desk.compiled.steps[e]?.[step]?.stops ?? false;
-}
-
-/** The dog's fault at element k; true when the exercise cannot go on. */
-function failed(desk: Desk, e: number, k: number, uniform: number): boolean {
-  const step = choose((desk.drawn[k] as DrawnElement).dog, uniform);
-  if (step < 0) return false;
-  const taken = charged(desk, e, step);
-  desk.runs.lostByElement[k] = (desk.runs.lostByElement[k] as number) + taken;
-  return desk.compiled.steps[e]?.[step]?.stops ?? false;
-}
-
-function charged({ tally, compiled, runs }: Desk, e: number, step: number): number {
-  const taken = tally.charge(step) + (tally.ended() ? unrun(compiled, e) : 0);
-  const lost = runs.lostByStep[e] as Float64Array;
-  lost[step] = (lost[step] as number) + taken;
-  return taken;
-}
-
-function unrun(compiled: CompiledRules, after: number): number {
-  let sum = 0;
-  for (let e = after + 1; e < compiled.maximum.length; e++) sum += compiled.maximum[e] as number;
-  return sum;
-}
-
-function record(runs: Runs, group: number, units: number, failures: readonly number[]): void {
+  bookLosses(desk);
   runs.histogram[units] = (runs.histogram[units] as number) + 1;
   runs.unitsByGroup[group] = (runs.unitsByGroup[group] as number) + units;
   if (failures.length === 0) runs.passesByGroup[group] = (runs.passesByGroup[group] as number) + 1;
   for (const place of failures) runs.failures[place] = (runs.failures[place] as number) + 1;
+}
+
+/** Passed before not passed, then by units. */
+const isBetter = (
+  units: number,
+  failures: readonly number[],
+  before: number,
+  failuresBefore: readonly number[],
+): boolean => {
+  const [passed, passedBefore] = [failures.length === 0, failuresBefore.length === 0];
+  return passed === passedBefore ? units > before : passed;
+};
+
+function drawDay({ uniforms, swings, nerves }: Desk, slot: number, day: number): void {
+  // Box & Muller (1958): a fixed number of slots, which a rejection method would not keep. The
+  // cosine is the dog's day, the sine its nerves.
+  const radius = Math.sqrt(-2 * Math.log(uniforms[slot] as number));
+  const turn = 2 * Math.PI * (uniforms[slot + 1] as number);
+  const [dog, nervous] = [radius * Math.cos(turn), nerves * radius * Math.sin(turn)];
+  // Clean is u < σ((η + day)·shrink), that is u·(1 + e^−η·shrink · e^−day·shrink) < 1: one
+  // exponential for each swing and day, none for an element.
+  const { ownDay, shrink, dayFactor, taus } = swings;
+  for (let t = 0; t < taus.length; t++)
+    dayFactor[day * ownDay.length + t] = Math.exp(
+      -((ownDay[t] as number) * dog + nervous) * (shrink[t] as number),
+    );
+}
+
+/** What became of a go: on to the next, tried again (the part, the whole), or no more of this exercise. */
+const [ON, AGAIN, OVER, STOP] = [0, 1, 2, 3];
+
+/** Runs all exercises once; its units. */
+function runOnce(desk: Desk, base: number): number {
+  const { tally, order, ledger, rules, counts } = desk;
+  if (rules.drawsOrder) shuffle(desk, base);
+  ledger.length = 0;
+  tally.start();
+  for (let place = 0; place < counts.length; place++) {
+    const e = order[place] as number;
+    tally.open(e);
+    runExercise(desk, base, e);
+    if (tally.ended()) {
+      chargeUnrun(desk, place);
+      break;
+    }
+  }
+  return tally.finish();
+}
+
+/** Fisher & Yates (1938), by the slots of the run. */
+function shuffle({ order, uniforms }: Desk, base: number): void {
+  for (let i = 0; i < order.length; i++) order[i] = i;
+  for (let i = order.length - 1; i > 0; i--) {
+    const other = Math.floor((uniforms[base + i] as number) * (i + 1));
+    [order[i], order[other]] = [order[other] as number, order[i] as number];
+  }
+}
+
+/** One exercise, tried as a whole as often as the rules allow while a try was lost. */
+function runExercise(desk: Desk, base: number, e: number): void {
+  const tries = desk.rules.tries[e]?.whole ?? 1;
+  for (let attempt = 0; attempt < tries; attempt++) if (!runAttempt(desk, base, e, attempt)) return;
+}
+
+/** One try of all elements in their order; true where it was lost and may be tried again. */
+function runAttempt(desk: Desk, base: number, e: number, attempt: number): boolean {
+  const from = desk.from[e] as number;
+  for (let k = from; k < from + (desk.counts[e] as number); k++) {
+    const times = desk.times[k] as number;
+    for (let time = 0; time < times; time++) {
+      const became = runPart(desk, base, e, k, attempt * times + time);
+      if (became === OVER) return true;
+      if (became === STOP) return false;
+    }
+  }
+  return false;
+}
+
+/** One asking of an element, tried again as often as its fault allows. */
+function runPart(desk: Desk, base: number, e: number, k: number, asking: number): number {
+  const tries = desk.rules.tries[e]?.part ?? 1;
+  const width = desk.slotsPerGo[k] as number;
+  const first = base + (desk.slotOf[k] as number) + asking * tries * width;
+  for (let again = 0; again < tries; again++) {
+    const became = go(desk, e, k, first + again * width);
+    if (became !== AGAIN) return became;
+  }
+  return ON;
+}
+
+/** One go of an element: the handler's part, the dog's, and what was measured of it. */
+function go(desk: Desk, e: number, k: number, slot: number): number {
+  const { uniforms, oddsAgainst, swings, swingOf, rules } = desk;
+  const drawn = desk.drawn[k] as DrawnElement;
+  const slip = uniforms[slot + SLIP] as number;
+  if (slip < drawn.slip.rate && chargeSlip(desk, e, drawn, slip) !== ON) return STOP;
+  const cue = uniforms[slot + CUES] as number;
+  if (cue < drawn.cues.rate && chargeCues(desk, e, k, drawn, cue) !== ON) return STOP;
+  const factor = swings.dayFactor[(rules.days[e] as number) * swings.ownDay.length + (swingOf[k] as number)];
+  const clean =
+    (uniforms[slot + CLEAN] as number) * (1 + (oddsAgainst[k] as number) * (factor as number)) < 1;
+  const fault = uniforms[slot + FAULT] as number;
+  const became = clean ? chargeNoted(desk, e, k, drawn, fault) : chargeFaults(desk, e, k, drawn, fault);
+  return became === ON ? chargeMeasured(desk, e, k, slot) : became === UNDONE ? ON : became;
+}
+/** The part was not done: there is nothing to measure, and the next part begins. */
+const UNDONE = 4;
+
+/** A slip of the handler's. Below its rate a uniform number is uniform again: no slot more is needed. */
+function chargeSlip(desk: Desk, e: number, { slip }: DrawnElement, uniform: number): number {
+  const place = placeOf(slip.what, uniform / slip.rate);
+  return place < 0 ? ON : charge(desk, e, HANDLER, slip.what.steps[place] as number);
+}
+const HANDLER = -1;
+
+/** Extra cues by their number, all at once; whose loss they are goes by whose fault the rules call it. */
+function chargeCues(desk: Desk, e: number, k: number, { cues }: DrawnElement, uniform: number): number {
+  const step = desk.plans[k]?.cueStep ?? -1;
+  const place = placeOf(cues.what, uniform / cues.rate);
+  if (step < 0 || place < 0) return ON;
+  const whose = desk.compiled.steps[e]?.[step]?.by === 'dog' ? k : HANDLER;
+  return charge(desk, e, whose, step, cues.what.steps[place]);
+}
+
+/** What clean reps only noted, each by itself; what is left of a uniform number is uniform again. */
+function chargeNoted(desk: Desk, e: number, k: number, { noted }: DrawnElement, uniform: number): number {
+  let left = uniform;
+  for (let i = 0; i < noted.steps.length; i++) {
+    const rate = noted.rates[i] as number;
+    if (left >= rate) {
+      left = (left - rate) / (1 - rate);
+      continue;
+    }
+    left /= rate;
+    if (charge(desk, e, k, noted.steps[i] as number) !== ON) return STOP;
+  }
+  return ON;
+}
+
+/** The faults of a go that was not clean: one, and further ones while the chance of one more holds. */
+function chargeFaults(desk: Desk, e: number, k: number, drawn: DrawnElement, uniform: number): number {
+  const { fault, further } = drawn;
+  const misses = desk.plans[k]?.misses ?? [];
+  let place = placeOf(fault, uniform);
+  if (place < 0) return ON;
+  let left = restOf(fault, place, uniform);
+  if (misses[place]) return chargeOne(desk, e, k, fault, place, true);
+  let became = chargeOne(desk, e, k, fault, place, false);
+  if (left >= further) return became;
+  const { taken } = desk;
+  taken.fill(0);
+  taken[place] = 1;
+  // A try that failed failed once, and after a stop there is nothing more to see.
+  while (became !== STOP && became !== OVER && left < further) {
+    left /= further;
+    const [next, rest] = another(fault, taken, misses, left);
+    if (next < 0) break;
+    [place, left] = [next, rest];
+    taken[place] = 1;
+    const then = chargeOne(desk, e, k, fault, place, false);
+    became = then === ON ? became : then;
+  }
+  return became;
+}
+
+/** A place among those not taken yet, parts not done left out; and what is left of the number. */
+function another(
+  { upTo }: Choice,
+  taken: Uint8Array,
+  misses: readonly boolean[],
+  uniform: number,
+): readonly [place: number, left: number] {
+  let open = 0;
+  for (let i = 0; i < upTo.length; i++) if (isOpen(taken, misses, i)) open += shareAt(upTo, i);
+  if (open <= 0) return [-1, uniform];
+  let target = uniform * open;
+  for (let i = 0; i < upTo.length; i++) {
+    if (!isOpen(taken, misses, i)) continue;
+    const share = shareAt(upTo, i);
+    if (target < share) return [i, target / share];
+    target -= share;
+  }
+  return [-1, uniform];
+}
+const isOpen = (taken: Uint8Array, misses: readonly boolean[], i: number): boolean =>
+  taken[i] === 0 && !misses[i];
+const shareAt = (upTo: Float64Array, i: number): number =>
+  (upTo[i] as number) - (i === 0 ? 0 : (upTo[i - 1] as number));
+
+function chargeOne(desk: Desk, e: number, k: number, fault: Choice, place: number, missed: boolean): number {
+  const step = fault.steps[place] as number;
+  if (step === PRICED_ELSEWHERE) return ON;
+  const became = charge(desk, e, k, step);
+  if (became !== ON) return became;
+  const again = desk.compiled.steps[e]?.[step]?.again ?? null;
+  if (again === 'item') return OVER;
+  if (again === 'part') return AGAIN;
+  return missed ? UNDONE : ON;
+}
+
+/** Faults by their measure: how often from its rate, by how much from its sizes. */
+function chargeMeasured(desk: Desk, e: number, k: number, slot: number): number {
+  const measured = desk.plans[k]?.element.measured ?? [];
+  const rates = desk.measuredRates[k] as Float64Array;
+  for (let m = 0; m < measured.length; m++) {
+    const { sizes, amounts } = measured[m] as (typeof measured)[number];
+    const uniform = desk.uniforms[slot + MEASURES + m] as number;
+    const rate = rates[m] as number;
+    if (uniform >= rate) continue;
+    const place = placeOf(sizes, uniform / rate);
+    const became = charge(desk, e, k, sizes.steps[place] as number, amounts[place]);
+    if (became !== ON) return became;
+  }
+  return ON;
+}
+
+/** Charges a step to an element or the handler; whether the exercise goes on. */
+function charge(desk: Desk, e: number, whose: number, step: number, amount?: number): number {
+  const { tally } = desk;
+  const units = tally.charge(step, amount);
+  // What ends the run is booked also where there was nothing left to take: later exercises are its loss.
+  if (units !== 0 || tally.ended()) book(desk, whose, e, step, units);
+  if (tally.ended() || tally.zeroed()) return STOP;
+  return desk.compiled.steps[e]?.[step]?.stops ? STOP : ON;
+}
+
+function book({ ledger }: Desk, whose: number, e: number, step: number, units: number): void {
+  const { rows, length } = ledger;
+  if (length + ROW > rows.length) throw new RangeError('a run charged more than it has goes');
+  rows[length] = whose;
+  rows[length + 1] = e;
+  rows[length + 2] = step;
+  rows[length + 3] = units;
+  ledger.length = length + ROW;
+}
+
+/** What was not run any more is lost by what ended the run, which is the last thing booked. */
+function chargeUnrun(desk: Desk, place: number): void {
+  const { order, compiled, ledger, counts } = desk;
+  let units = 0;
+  for (let later = place + 1; later < counts.length; later++)
+    units += compiled.maximum[order[later] as number] as number;
+  const last = ledger.length - ROW;
+  ledger.rows[last + 3] = (ledger.rows[last + 3] as number) + units;
+}
+
+/** Books the run that counts into the sums. */
+function bookLosses({ ledger, runs }: Desk): void {
+  const { rows, length } = ledger;
+  for (let i = 0; i < length; i += ROW) {
+    const [whose, e, step] = [rows[i] as number, rows[i + 1] as number, rows[i + 2] as number];
+    const units = rows[i + 3] as number;
+    const lost = runs.lostByStep[e] as Float64Array;
+    lost[step] = (lost[step] as number) + units;
+    if (whose === HANDLER) runs.lostByHandler[e] = (runs.lostByHandler[e] as number) + units;
+    else runs.lostByElement[whose] = (runs.lostByElement[whose] as number) + units;
+  }
 }
 
 function emptyRuns(compiled: CompiledRules, elements: number, size: SimulationSize): Runs {
@@ -255,7 +542,7 @@ function emptyRuns(compiled: CompiledRules, elements: number, size: SimulationSi
     histogram: new Int32Array(compiled.total + 1),
     lostByElement: new Float64Array(elements),
     lostByHandler: new Float64Array(compiled.maximum.length),
-    lostByStep: compiled.steps.map((steps) => new Float64Array(steps.length)),
+    lostByStep: compiled.steps.map((steps: readonly FaultStep[]) => new Float64Array(steps.length)),
     failures: new Int32Array(compiled.conditions.length),
   };
 }

@@ -11,7 +11,7 @@ const FILE = 'docs/formats/rule-book.schema.json';
  */
 it('the JSON Schema of the rule-book file is the one that reads it', () => {
   const schema = toJsonSchema(ruleBookSchema, { errorMode: 'ignore', typeMode: 'input' });
-  const text = `${JSON.stringify({ title: 'Regulon rule book, version 2', ...schema }, null, 1)}\n`;
+  const text = `${JSON.stringify({ title: 'Regulon rule book, version 3', ...schema }, null, 1)}\n`;
   if (process.env.UPDATE_SCHEMA) writeFileSync(FILE, text);
   expect(readFileSync(FILE, 'utf8')).toBe(text);
   expect(text).toContain('"time-and-faults"');

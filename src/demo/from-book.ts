@@ -18,7 +18,7 @@ export type Owner = {
 export function workFromBook(spec: ElementSpec, book: RuleBook, owner: Owner): Work {
   const exercise = book.exercises.find((candidate) => candidate.id === spec.exercise);
   const rule = exercise?.parts.find((candidate) => candidate.id === spec.part);
-  const miss = prepareRules(book.rules, book.exercises)
+  const miss = prepareRules(book)
     .exercises.find((candidate) => candidate.exercise === spec.exercise)
     ?.faults.find(({ fault }) => fault.miss && fault.part === spec.part);
   if (!rule || !miss) throw new Error(`the sample rule book has no element ${spec.exercise}/${spec.part}`);
@@ -53,7 +53,7 @@ export function workFromBook(spec: ElementSpec, book: RuleBook, owner: Owner): W
 /** A fault of the book, written "key" or "key:step", with its exercise where just one has it for this part. */
 function refIn(book: RuleBook, part: PartKey, text: string): FaultRef {
   const [key = text, step] = text.split(':');
-  const scored = prepareRules(book.rules, book.exercises).exercises;
+  const scored = prepareRules(book).exercises;
   const having = book.exercises.filter(
     (exercise) =>
       exercise.parts.some((one) => one.id === part) &&

@@ -1,14 +1,17 @@
 import { type ExerciseKey, type PartKey, type Sentence, say } from '@/core/shared';
-import { familyOf, prepareRules } from './families';
+import { otherDifferences } from './compare-rest';
+import { familyOf } from './families';
 import { describeCost } from './families/cost';
 import { cellTotal, type PreparedExercise, type PreparedRules, pointsOf } from './families/family';
 import type { Fault } from './families/fault-schema';
+import { prepareRules } from './prepare';
 import type { RuleBook, RuleExercise, RulePart } from './schema';
+import { faultRulesInWords, structuresInWords } from './structure-words';
 
 /** One difference between two editions, in words with its numbers, and where it bites. */
 export type Change = {
   readonly kind: 'added' | 'removed' | 'changed';
-  readonly area: 'exercise' | 'part' | 'demand' | 'fault' | 'pass' | 'award' | 'text';
+  readonly area: 'exercise' | 'part' | 'demand' | 'fault' | 'pass' | 'award' | 'class' | 'text';
   readonly exercise: ExerciseKey | null;
   readonly part: PartKey | null;
   readonly words: Sentence;
@@ -44,6 +47,9 @@ export function compareBooks(before: RuleBook, after: RuleBook): Change[] {
       (line) => say('rulebooks.compare.to-pass-line', { line }),
     ),
     ...lists(awardsOf(old), awardsOf(now), 'award', (line) => say('rulebooks.compare.award-line', { line })),
+    ...lists(structuresInWords(before), structuresInWords(after), 'class', (line) =>
+      say('rulebooks.compare.class-line', { line }),
+    ),
     ...after.exercises.flatMap((exercise) => {
       const known = before.exercises.find((one) => one.id === exercise.id);
       return known
@@ -54,6 +60,7 @@ export function compareBooks(before: RuleBook, after: RuleBook): Change[] {
       .filter((one) => !after.exercises.some((exercise) => exercise.id === one.id))
       .map((one) => removed('exercise', at(one.id), say('rulebooks.compare.exercise', { title: one.title }))),
     ...compareOrder(before, after),
+    ...otherDifferences(before, after),
   ];
 }
 
@@ -64,11 +71,15 @@ type Side = {
 };
 const sideOf = (book: RuleBook): Side => ({
   book,
-  rules: prepareRules(book.rules, book.exercises),
+  rules: prepareRules(book),
   family: familyOf(book.rules),
 });
 const awardsOf = ({ book, family }: Side): Sentence[] =>
-  family.awards(book.rules).map(({ title, asks }) => say('rulebooks.compare.award-asks', { title, asks }));
+  family
+    .awards(book.rules)
+    .map(({ title, asks, alsoBelow = false }) =>
+      say('rulebooks.compare.award-asks', { title, asks, alsoBelow }),
+    );
 
 function compareExercise(before: RuleExercise, after: RuleExercise, old: Side, now: Side): Change[] {
   const [scoredBefore, scoredAfter] = [scoredOf(old, before.id), scoredOf(now, after.id)];
@@ -116,8 +127,30 @@ function compareExercise(before: RuleExercise, after: RuleExercise, old: Side, n
       .map((one) =>
         removed('part', at(after.id, one.id), say('rulebooks.compare.part', { name, title: one.title })),
       ),
-    ...compareFaults(after, scoredBefore, scoredAfter, old.family.word, now.family.word),
+    ...comparePartOrder(before, after),
+    ...compareFaults(after, scoredBefore, scoredAfter, old, now),
   ];
+}
+
+/** Parts that both have, where they come in another order. */
+function comparePartOrder(before: RuleExercise, after: RuleExercise): Change[] {
+  const shared = (of: RuleExercise, other: RuleExercise): string =>
+    of.parts
+      .filter((one) => other.parts.some((part) => part.id === one.id))
+      .map((one) => one.id)
+      .join();
+  return shared(before, after) === shared(after, before)
+    ? []
+    : [
+        changed(
+          'part',
+          at(after.id),
+          say('rulebooks.compare.order-of-parts', {
+            title: after.title,
+            parts: { list: after.parts.map((part) => part.title), between: ', ' },
+          }),
+        ),
+      ];
 }
 
 function comparePart(exercise: RuleExercise, before: RulePart, after: RulePart): Change[] {
@@ -156,11 +189,17 @@ function compareFaults(
   exercise: RuleExercise,
   before: PreparedExercise,
   after: PreparedExercise,
-  wordBefore: string,
-  wordAfter: string,
+  old: Side,
+  now: Side,
 ): Change[] {
-  const costs = ({ cost, stops }: Fault, word: string): Sentence =>
-    say('rulebooks.compare.costs', { cost: describeCost(cost, word), stops: Boolean(stops) });
+  const costs = (fault: Fault, { rules, book }: Side): Sentence => {
+    const more = faultRulesInWords(book, fault);
+    return say('rulebooks.compare.costs', {
+      cost: describeCost(fault.cost, rules.word),
+      stops: Boolean(fault.stops),
+      more: more.length === 0 ? null : say('rulebooks.compare.more', { list: { list: more, between: ', ' } }),
+    });
+  };
   const where = (fault: Fault): Where => at(exercise.id, fault.part);
   const of = (fault: Fault) => ({ exercise: exercise.title, fault: fault.title });
   return [
@@ -171,10 +210,10 @@ function compareFaults(
           added(
             'fault',
             where(fault),
-            say('rulebooks.compare.fault', { ...of(fault), cost: costs(fault, wordAfter) }),
+            say('rulebooks.compare.fault', { ...of(fault), cost: costs(fault, now) }),
           ),
         ];
-      const [was, is] = [costs(known, wordBefore), costs(fault, wordAfter)];
+      const [was, is] = [costs(known, old), costs(fault, now)];
       return [
         ...(same(was, is)
           ? []
@@ -209,7 +248,7 @@ function compareFaults(
         removed(
           'fault',
           where(fault),
-          say('rulebooks.compare.fault', { ...of(fault), cost: costs(fault, wordBefore) }),
+          say('rulebooks.compare.fault', { ...of(fault), cost: costs(fault, old) }),
         ),
       ),
   ];

@@ -57,10 +57,34 @@ function step(
     by,
     miss,
     stops: fault.stops || implied,
+    again: cost.kind === 'attempt' ? 'item' : fault.again ? 'part' : null,
+    gives: cost.kind === 'bonus',
+    cues: cost.kind === 'per-extra-cue' || cost.kind === 'cue',
+    measured: measuredBy(cost, place),
     amount,
     charges: chargesOf(cost, place),
   };
 }
+
+/** What of a rep its price is worked out from; null where the price has nothing to do with a measure. */
+function measuredBy(cost: Cost, place: number | null): FaultStep['measured'] {
+  if (cost.kind === 'per-second') return { what: 'latency', beyond: cost.beyond, begun: true };
+  if (cost.kind === 'per-metre') return { what: 'offset', beyond: cost.beyond, begun: true };
+  if (cost.kind !== 'band') return null;
+  const what = MEASURE_OF[cost.quantity];
+  const band = cost.bands[place ?? 0];
+  return what && band
+    ? { what, beyond: must(toBase(cost.quantity, band.over, cost.unit)), begun: false }
+    : null;
+}
+
+const MEASURE_OF: Readonly<Partial<Record<string, 'latency' | 'angle' | 'offset'>>> = {
+  angle: 'angle',
+  offset: 'offset',
+  distance: 'offset',
+  latency: 'latency',
+  duration: 'latency',
+};
 
 /** What of a rep it is charged for where that is measured, and its band in base units. */
 function chargesOf(cost: Cost, place: number | null): FaultStep['charges'] {
@@ -70,8 +94,7 @@ function chargesOf(cost: Cost, place: number | null): FaultStep['charges'] {
     case 'per-second':
       return { for: 'latency', from: null, upTo: null };
     case 'band': {
-      const measured = { angle: 'angle', offset: 'offset', latency: 'latency', duration: 'latency' } as const;
-      const what = (measured as Partial<Record<string, 'angle' | 'offset' | 'latency'>>)[cost.quantity];
+      const what = cost.quantity === 'distance' ? undefined : MEASURE_OF[cost.quantity];
       const base = (value: number): number => must(toBase(cost.quantity, value, cost.unit));
       const [here, next] = [cost.bands[place ?? 0], cost.bands[(place ?? 0) + 1]];
       return what && here ? { for: what, from: base(here.over), upTo: next ? base(next.over) : null } : null;

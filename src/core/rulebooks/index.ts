@@ -1,6 +1,7 @@
 export { type Change, compareBooks } from './compare';
 export { type CompiledRules, compileRules, type FaultStep, type Tally } from './compile';
-export { familyOf, prepareRules, type Rules } from './families';
+export { doubtsOf } from './doubts';
+export { familyOf, type Rules } from './families';
 export { describeCost } from './families/cost';
 export {
   cellTotal,
@@ -23,14 +24,19 @@ export {
   sameFault,
 } from './fault-ref';
 export { faultSteps } from './fault-steps';
+export { prepareRules, type ScoredBook } from './prepare';
 export { checkRuleBook, type ReadRuleBook, readRuleBook } from './read';
 export {
   DEMAND_QUANTITIES,
   type Demand,
+  RULE_BOOK_VERSION,
   type RuleBook,
   type RuleExercise,
   type RulePart,
   ruleBookSchema,
 } from './schema';
-export { type Deduction, type ExerciseScore, type Reason, type Score, scoreSheet } from './score';
+export { type Deduction, type ExerciseScore, type Reason, type Score, scoreRuns, scoreSheet } from './score';
+export { bookForSize, sizeOf } from './sizes';
 export { type PartStake, partStakes, stakesOfClass } from './stakes';
+export { faultRulesInWords, structuresInWords } from './structure-words';
+export type { Structures } from './structures';

@@ -1,8 +1,10 @@
 import * as v from 'valibot';
 import { type Failure, fail, findUnit, ok, type Success, saidBySchema, say } from '@/core/shared';
 import { familyOf } from './families';
+import { repeated } from './families/checks';
 import { upgraded } from './older-files';
 import { RULE_BOOK_FORMAT, RULE_BOOK_VERSION, type RuleBook, ruleBookSchema } from './schema';
+import { checkStructures } from './structure-checks';
 
 export type ReadRuleBook = Success<RuleBook> | { readonly ok: false; readonly problems: readonly Failure[] };
 
@@ -23,7 +25,11 @@ export function checkRuleBook(value: unknown): ReadRuleBook {
   if (stamp) return { ok: false, problems: [stamp] };
   const shaped = v.safeParse(ruleBookSchema, upgraded(value));
   if (!shaped.success) return { ok: false, problems: shaped.issues.map(shapeProblem) };
-  const problems = [...checkOutline(shaped.output), ...familyProblems(shaped.output)];
+  const problems = [
+    ...checkOutline(shaped.output),
+    ...familyProblems(shaped.output),
+    ...checkStructures(shaped.output),
+  ];
   return problems.length === 0 ? ok(shaped.output) : { ok: false, problems };
 }
 
@@ -94,11 +100,17 @@ function checkParts(exercise: RuleBook['exercises'][number], path: string): Fail
       return unit.ok ? [] : [fail(unit.code, `${path}[${i}].demands[${j}].unit`, unit.message)];
     }),
   );
+  const axes = exercise.parts.flatMap((part, i) =>
+    repeated(part.demands.map((demand) => demand.axis)).map((axis) =>
+      fail('duplicate', `${path}[${i}].demands`, say('rulebooks.read.two-demands-rename-one', { axis })),
+    ),
+  );
   return [
     ...twice.map((id) =>
       fail('duplicate', path, say('rulebooks.read.two-parts-are-called-rename-one', { id })),
     ),
     ...units,
+    ...axes,
   ];
 }
 

@@ -25,7 +25,7 @@ export function bookNamed(name: string): RuleBook {
 
 export const preparedNamed = (name: string): PreparedRules => {
   const book = bookNamed(name);
-  return prepareRules(book.rules, book.exercises);
+  return prepareRules(book);
 };
 
 /**
@@ -59,7 +59,7 @@ export function run(
   short: ShortSheet,
 ): { readonly said: string; readonly passed: boolean; readonly why: string[]; readonly score: Score } {
   const book = bookNamed(name);
-  const rules = prepareRules(book.rules, book.exercises);
+  const rules = prepareRules(book);
   const score = must(scoreSheet(rules, sheetOf(rules, short)));
   return {
     said: wordsOf(familyOf(book.rules).say(rules, score.units)),

@@ -9,9 +9,10 @@ import {
   schemaSays,
 } from '@/core/shared';
 import { rulesSchema } from './families';
+import { structureEntries } from './structures';
 
 export const RULE_BOOK_FORMAT = 'regulon-rule-book';
-export const RULE_BOOK_VERSION = 2;
+export const RULE_BOOK_VERSION = 3;
 
 const text = v.pipe(v.string(), v.trim(), v.minLength(1, schemaSays('rulebooks.schema.must-not-be-empty')));
 
@@ -45,12 +46,18 @@ export const ruleBookSchema = v.strictObject({
         id: v.pipe(text, v.transform(asId<ExerciseKey>)),
         title: text,
         text,
+        /** Of a class that goes over several days; the first where nothing is said. */
+        day: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(7))),
+        /** Ways in which it can be set, one of which is drawn on the day. */
+        variants: v.optional(v.array(v.strictObject({ title: text, text }))),
         parts: v.pipe(
           v.array(
             v.strictObject({
               id: v.pipe(text, v.transform(asId<PartKey>)),
               title: text,
               text,
+              /** How often it is asked in this exercise; once where nothing is said. */
+              times: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(50))),
               demands: v.array(
                 v.strictObject({
                   axis: v.pipe(text, v.transform(asId<AxisKey>)),
@@ -59,6 +66,8 @@ export const ruleBookSchema = v.strictObject({
                   harder: v.picklist(['more', 'less']),
                   value: v.pipe(v.number(), v.finite()),
                   unit: v.string(),
+                  /** Other values for other sizes of dog, by the id of the size. */
+                  bySize: v.optional(v.record(text, v.pipe(v.number(), v.finite()))),
                 }),
               ),
             }),
@@ -70,6 +79,7 @@ export const ruleBookSchema = v.strictObject({
     v.minLength(1, schemaSays('rulebooks.schema.needs-at-least-one-exercise')),
   ),
   rules: rulesSchema,
+  ...structureEntries,
 });
 
 export type RuleBook = v.InferOutput<typeof ruleBookSchema>;

@@ -1,8 +1,8 @@
-import { type ExerciseKey, type FaultKey, fail, ok, type Result, type Sentence, say } from '@/core/shared';
-import { amountFits, describeCost, priceOf } from './families/cost';
+import { type ExerciseKey, fail, ok, type Result, type Sentence, say } from '@/core/shared';
+import { chargeMarks, type Deduction, noCounts, type RunCounts } from './charge';
+import { amountFits, describeCost } from './families/cost';
 import {
   cellTotal,
-  type Mark,
   type PreparedExercise,
   type PreparedFault,
   type PreparedRules,
@@ -11,13 +11,7 @@ import {
   type SheetLine,
 } from './families/family';
 
-export type Deduction = {
-  readonly fault: FaultKey;
-  readonly title: string;
-  readonly rule: Sentence;
-  readonly units: number;
-  readonly asked: number;
-};
+export type { Deduction } from './charge';
 export type ExerciseScore = {
   readonly exercise: ExerciseKey;
   readonly units: number;
@@ -57,32 +51,53 @@ export type Score = {
 /**
  * Scores a sheet under any family's rules, in exact integers.
  *
- * Each cell starts at its maximum and never falls below 0. A fault is charged its price, less what
- * its slot allows, up to its cap; zero and major faults lower the ceiling of the cell; an ending
- * fault takes the exercise and every later one, and the run fails. Deductions are what a mark took
- * away where it stands on the sheet, so that maximum − Σ deductions = score; the score itself does
- * not depend on the order of the marks. Fails with `unknown-exercise`, `unknown-fault`,
- * `sheet-order`, `amount` or `given`.
+ * Each cell starts at its maximum and never falls below 0. A fault is charged its price past the
+ * warnings, less what its slot allows, up to its cap and up to the cap of what is counted over the
+ * whole run; zero and major faults lower the ceiling of the cell; the n-th time and a limit that acts
+ * do what the rules say; an ending fault takes the exercise and every later one, and the run fails. A
+ * bonus comes on top. Where judges gave a number, that counts, and faults explain it. Deductions are
+ * what a mark took away where it stands on the sheet, so that maximum − Σ deductions = score; the
+ * score itself does not depend on the order of the marks of an exercise. Fails with
+ * `unknown-exercise`, `unknown-fault`, `sheet-order`, `amount` or `given`.
  */
-export function scoreSheet(rules: PreparedRules, sheet: ScoreSheet, word = 'point'): Result<Score> {
+export function scoreSheet(rules: PreparedRules, sheet: ScoreSheet): Result<Score> {
   const checked = checkSheet(rules, sheet);
   if (!checked.ok) return checked;
   const exercises: ExerciseScore[] = [];
+  const counts = noCounts(rules);
   let endedBy: PreparedFault | null = null;
   let majors = 0;
   for (const [e, exercise] of rules.exercises.entries()) {
+    if (endedBy) {
+      exercises.push(notRun(rules, exercise, endedBy));
+      continue;
+    }
     const line = sheet.find((candidate) => candidate.exercise === exercise.exercise);
-    const scored = endedBy ? notRun(exercise, endedBy, word) : scoreLine(rules, e, line, word);
-    if (!('exercise' in scored)) return scored;
-    exercises.push(scored);
-    if (endedBy || !line || line.given) continue;
-    const marked = line.marks.flatMap(
-      (mark) => exercise.faults.find((fault) => fault.fault.id === mark.fault) ?? [],
-    );
-    majors += marked.filter((fault) => fault.major).length;
-    endedBy = marked.find((fault) => fault.ends) ?? null;
+    const scored = scoreLine(rules, e, line, counts);
+    if (!scored.ok) return scored;
+    exercises.push(scored.value.score);
+    endedBy = scored.value.endedBy;
+    majors += scored.value.majors;
   }
   return ok(verdict(rules, exercises, endedBy !== null, majors));
+}
+
+/**
+ * The score of a class that is run several times, from its runs: the best one (passed before not
+ * passed, then by units), or the weakest where every one has to pass. Fails as `scoreSheet` does,
+ * with the number of the run before the path, and with `runs` where there is none. Runs of 70 and 76
+ * points of which the best counts → 76.
+ */
+export function scoreRuns(rules: PreparedRules, sheets: readonly ScoreSheet[]): Result<Score> {
+  const scores: Score[] = [];
+  for (const [i, sheet] of sheets.entries()) {
+    const score = scoreSheet(rules, sheet);
+    if (!score.ok) return { ...score, path: `[${i}].${score.path}` };
+    scores.push(score.value);
+  }
+  const better = (a: Score, b: Score): number => Number(b.passed) - Number(a.passed) || b.units - a.units;
+  const counting = scores.sort(better).at(rules.runs.counts === 'best' ? 0 : -1);
+  return counting ? ok(counting) : fail('runs', '', say('rulebooks.score.no-run'));
 }
 
 function verdict(
@@ -104,18 +119,18 @@ function verdict(
     exercises,
     passed: failed.length === 0,
     reasons: failed.map((place) => rules.conditions[place] as Reason),
-    award: failed.length === 0 ? rules.award(kept) : null,
+    award: rules.award(kept, failed.length === 0),
     margin: rules.line === null ? null : units - rules.line,
     open,
   };
 }
 
-function notRun(exercise: PreparedExercise, by: PreparedFault, word: string): ExerciseScore {
+function notRun(rules: PreparedRules, exercise: PreparedExercise, by: PreparedFault): ExerciseScore {
   const maximum = cellTotal(exercise);
   const lost: Deduction = {
     fault: by.fault.id,
     title: by.fault.title,
-    rule: say('rulebooks.score.not-run', { describeCost: describeCost(by.fault.cost, word) }),
+    rule: say('rulebooks.score.not-run', { describeCost: describeCost(by.fault.cost, rules.word) }),
     units: maximum,
     asked: maximum,
   };
@@ -129,87 +144,51 @@ function notRun(exercise: PreparedExercise, by: PreparedFault, word: string): Ex
   };
 }
 
+type ScoredLine = {
+  readonly score: ExerciseScore;
+  readonly endedBy: PreparedFault | null;
+  readonly majors: number;
+};
+
 function scoreLine(
   rules: PreparedRules,
   e: number,
   line: SheetLine | undefined,
-  word: string,
-): ExerciseScore | ReturnType<typeof fail> {
+  counts: RunCounts,
+): Result<ScoredLine> {
   const exercise = rules.exercises[e] as PreparedExercise;
   const maximum = cellTotal(exercise);
-  if (!line)
-    return {
-      exercise: exercise.exercise,
-      units: maximum,
-      maximum,
-      kept: exercise.cells.map((cell) => cell.maximum),
-      state: 'open',
-      deductions: [],
-    };
-  if (line.given) {
+  const same = { exercise: exercise.exercise, maximum };
+  if (!line) {
+    const kept = exercise.cells.map((cell) => cell.maximum);
+    return ok({
+      score: { ...same, units: maximum, kept, state: 'open', deductions: [] },
+      endedBy: null,
+      majors: 0,
+    });
+  }
+  const charged = chargeMarks(rules, exercise, line.marks, counts);
+  const { endedBy, majors } = charged;
+  if (line.given && !charged.zeroed) {
     const given = rules.given(e, line.given);
     if (!given.ok) return { ...given, path: exercise.exercise };
     const units = given.value.reduce((sum, cell) => sum + cell, 0);
-    return {
-      exercise: exercise.exercise,
-      units,
-      maximum,
-      kept: given.value,
-      state: 'scored',
-      deductions: [],
-    };
+    const deductions = explained(charged.deductions);
+    return ok({
+      score: { ...same, units, kept: given.value, state: 'scored', deductions },
+      endedBy,
+      majors,
+    });
   }
-  return charge(exercise, line.marks, word);
-}
-
-type CellState = { readonly maximum: number; spent: number; ceiling: number };
-
-function charge(exercise: PreparedExercise, marks: readonly Mark[], word: string): ExerciseScore {
-  const cells: CellState[] = exercise.cells.map((cell) => ({
-    maximum: cell.maximum,
-    spent: 0,
-    ceiling: cell.maximum,
-  }));
-  const asked = new Map<string, number>();
-  const total = (): number => cells.reduce((sum, cell) => sum + keptOf(cell), 0);
-  const deductions = marks.map((mark): Deduction => {
-    const fault = exercise.faults.find((candidate) => candidate.fault.id === mark.fault) as PreparedFault;
-    const before = total();
-    const price = priceOf(fault.fault.cost, mark.amount, fault.unit);
-    const cell = cells[fault.cell] as CellState;
-    // A slot's cost is a function of all that was asked of it, so the allowance and the cap hold
-    // whatever the order.
-    const slot = `${fault.slot}/${fault.cell}`;
-    const sofar = asked.get(slot) ?? 0;
-    cell.spent += slotCost(fault, sofar + price) - slotCost(fault, sofar);
-    asked.set(slot, sofar + price);
-    if (fault.ceiling !== null)
-      for (const one of fault.ceiling === 0 ? cells : [cell])
-        one.ceiling = Math.min(one.ceiling, fault.ceiling);
-    return {
-      fault: fault.fault.id,
-      title: fault.fault.title,
-      rule: describeCost(fault.fault.cost, word),
-      units: before - total(),
-      asked: price,
-    };
-  });
-  const zeroed = cells.every((cell) => cell.ceiling === 0);
-  const kept = cells.map(keptOf);
+  const { kept, deductions } = charged;
   const units = kept.reduce((sum, cell) => sum + cell, 0);
-  return {
-    exercise: exercise.exercise,
-    units,
-    maximum: cellTotal(exercise),
-    kept,
-    state: zeroed ? 'zeroed' : 'scored',
-    deductions,
-  };
+  const state = charged.zeroed ? 'zeroed' : 'scored';
+  return ok({ score: { ...same, units, kept, state, deductions }, endedBy, majors });
 }
 
-const keptOf = (cell: CellState): number => Math.max(0, Math.min(cell.maximum - cell.spent, cell.ceiling));
-const slotCost = (fault: PreparedFault, asked: number): number =>
-  Math.min(fault.cap, Math.max(0, asked - fault.free));
+/** Beside a number that a judge gave, faults explain and take nothing. */
+const explained = (deductions: readonly Deduction[]): Deduction[] =>
+  deductions.map((one) => ({ ...one, units: 0 }));
 
 function checkSheet(rules: PreparedRules, sheet: ScoreSheet): Result<null> {
   let place = -1;

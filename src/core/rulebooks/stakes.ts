@@ -13,17 +13,18 @@ export type PartStake = {
 };
 
 /**
- * Points at stake by part, largest first: a part that serves several exercises (the same id
- * in each) adds up.
+ * Points at stake by part, largest first: a part that serves several exercises (the same id and name
+ * in each) adds up. The same id under another name is other work: ids are not written by people.
  */
 export function stakesOfClass(rules: PreparedRules, outline: readonly RuleExercise[]): PartStake[] {
-  const found = new Map<PartKey, PartStake>();
+  const found = new Map<string, PartStake>();
   for (const exercise of outline) {
     const scored = rules.exercises.find((candidate) => candidate.exercise === exercise.id);
     if (!scored) continue;
     for (const { id, title } of exercise.parts) {
-      const before = found.get(id) ?? { part: id, title, exercises: 0, units: 0 };
-      found.set(id, {
+      const key = JSON.stringify([id, title.toLowerCase()]);
+      const before = found.get(key) ?? { part: id, title, exercises: 0, units: 0 };
+      found.set(key, {
         ...before,
         exercises: before.exercises + 1,
         units: before.units + partStakes(scored, id),
@@ -40,7 +41,7 @@ export function stakesOfClass(rules: PreparedRules, outline: readonly RuleExerci
 export function partStakes(exercise: PreparedExercise, part: PartKey): number {
   const maximum = cellTotal(exercise);
   const prices = faultSteps(exercise)
-    .filter((step) => step.part === part)
+    .filter((step) => step.part === part && !step.gives)
     .map((step) => {
       const fault = exercise.faults.find((candidate) => candidate.fault.id === step.ref.key);
       if (!fault) return 0;

@@ -29,6 +29,7 @@ export type DeviceId = Id<'device'>;
  * Ids inside a rule book are written by people in a file: short words, unique within their parent.
  */
 export type ExerciseKey = Id<'exercise-key'>;
+export type SizeKey = Id<'size-key'>;
 export type PartKey = Id<'part-key'>;
 export type FaultKey = Id<'fault-key'>;
 export type AxisKey = Id<'axis-key'>;

@@ -5,6 +5,7 @@ import { forecastsAreKept } from './forecasts-are-kept';
 import { laddersTeachForward } from './ladders-teach-forward';
 import type { AnyTables, Migration } from './migration';
 import { outingsAndBouts } from './outings-and-bouts';
+import { ruleBooksHoldRealRules } from './rule-books-hold-real-rules';
 import { newerMessage } from './version';
 import { whatARepSays } from './what-a-rep-says';
 import { wordsOfAPerson } from './words-of-a-person';
@@ -26,6 +27,7 @@ export const MIGRATIONS: readonly Migration[] = [
   whatARepSays,
   wordsOfAPerson,
   laddersTeachForward,
+  ruleBooksHoldRealRules,
 ];
 
 /**

@@ -52,6 +52,8 @@ const asAsked = (one: BoutEvidence): BoutEvidence => ({
   waited: one.waited,
   holds: one.holds,
   turns: one.turns,
+  offsets: one.offsets,
+  priced: one.priced,
   probes: one.probes,
   timings: one.timings,
   habits: one.habits,
@@ -67,6 +69,7 @@ const asCounted = (one: BoutEvidence): BoutEvidence => ({
   times: [],
   holds: [],
   turns: [],
+  offsets: [],
   habits: NO_HABITS,
 });
 const NO_HABITS: BoutEvidence['habits'] = {
@@ -112,9 +115,7 @@ export function studyQuestion(
 
 function bandsOf(element: ElementRecord, work: DogWork): number[] {
   const ends = placesOf(element.id, work).flatMap(({ book, exercise, part }) => {
-    const scored = prepareRules(book.rules, book.exercises).exercises.find(
-      (one) => one.exercise === exercise.id,
-    );
+    const scored = prepareRules(book).exercises.find((one) => one.exercise === exercise.id);
     return (scored?.faults ?? []).flatMap(({ fault }) =>
       fault.part === part && fault.cost.kind === 'band' && fault.cost.quantity === 'angle'
         ? fault.cost.bands.map((band) => band.over)
@@ -156,6 +157,16 @@ export async function classesOfDogs(kennel: Kennel, today: Day): Promise<ClassOf
   }
   return found;
 }
+
+/** Of a rule book what its scores depend on: the rest does not cross to the worker. */
+const scoredPart = ({ rules, exercises, phases, across, runs, drawn }: RuleBook): ClassEvidence['book'] => ({
+  rules,
+  exercises,
+  ...(phases && { phases }),
+  ...(across && { across }),
+  ...(runs && { runs }),
+  ...(drawn && { drawn }),
+});
 
 /** The middle length of a session, minutes; null where none tells. */
 function minutesOf(bouts: readonly BoutEvidence[]): number | null {
@@ -212,7 +223,7 @@ export function classEvidence(
   }));
   const used = new Set(exercises.flatMap((exercise) => exercise.parts.map((part) => part.element)));
   return ok({
-    book: { rules: book.rules, exercises: book.exercises },
+    book: scoredPart(book),
     exercises,
     elements: elements.filter((element) => used.has(element.id)),
     today,

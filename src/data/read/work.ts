@@ -1,6 +1,7 @@
 import { type ChargedFault, type ChargedFor, type Judging, MADE_FAULTS } from '@/core/log';
 import {
   BACKS_AWAY,
+  bookForSize,
   type FaultRef,
   type FaultStep,
   faultSteps,
@@ -9,6 +10,7 @@ import {
   type RuleBook,
   type RuleExercise,
   sameFault,
+  sizeOf,
 } from '@/core/rulebooks';
 import type { DogId, ElementId, Name } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
@@ -32,19 +34,28 @@ import { isWhole } from './whole';
 export type DogWork = {
   readonly elements: readonly ElementRecord[];
   readonly breakdowns: readonly Breakdown[];
+  /** As they are for a dog of this height. */
   readonly ruleBooks: readonly RuleBookRecord[];
 };
 
 export async function workOf(kennel: Kennel, dog: DogId): Promise<DogWork> {
   const { database } = kennel;
-  const [elements, breakdowns, ruleBooks] = await Promise.all([
+  const [elements, breakdowns, records, who] = await Promise.all([
     database.of('elements').where('dogId').equals(dog).toArray(),
     database.of('breakdowns').where('dogId').equals(dog).toArray(),
     database.of('ruleBooks').toArray(),
+    database.of('dogs').get(dog),
   ]);
   const kept = breakdowns.filter((one) => !one.putAway);
+  const ruleBooks = records.map((record) => forDog(record, who?.height ?? null));
   return { elements, breakdowns: inRunningOrder(kept, ruleBooks), ruleBooks };
 }
+
+/** A rule book as it is for a dog of this height. */
+const forDog = (record: RuleBookRecord, height: number | null): RuleBookRecord => ({
+  ...record,
+  book: bookForSize(record.book, sizeOf(record.book, height)),
+});
 
 /** Elements that are trained: not those that were split or merged into others. */
 export function activeElements(work: Pick<DogWork, 'elements'>): ElementRecord[] {
@@ -123,10 +134,10 @@ export type NamedFault = Pick<FaultStep, 'ref' | 'label' | 'by' | 'miss' | 'char
 export function namedFaults(element: ElementRecord, work: DogWork): NamedFault[] {
   if (isWhole(element) && element.form.kind === 'chain') return ofLinks(element.form.links, work);
   const priced = placesOf(element.id, work).flatMap(({ book, exercise, part }) => {
-    const rules = prepareRules(book.rules, book.exercises).exercises.find(
-      (one) => one.exercise === exercise.id,
-    );
-    return rules ? faultSteps(rules).filter((step) => step.part === part || step.part === null) : [];
+    const rules = prepareRules(book).exercises.find((one) => one.exercise === exercise.id);
+    return rules
+      ? faultSteps(rules).filter((step) => !step.gives && (step.part === part || step.part === null))
+      : [];
   });
   const shared = (ref: FaultRef): boolean =>
     priced.some((other) => other.ref.key === ref.key && other.ref.exercise !== ref.exercise);

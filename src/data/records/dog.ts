@@ -8,6 +8,7 @@ import { changedSchema, dayField, finiteField, idField, words } from './fields';
  * better side, rewards in their order, cues, and what the vet said. What nobody has written down is
  * null or empty; nothing is assumed for it. Version 4: the person's own order, put away, who usually
  * handles it, its limits by load, and whether it is off work. Version 6: cues are signals of their own.
+ * Version 8: its height.
  */
 export const dogSchema = v.strictObject({
   id: idField<DogId>(),
@@ -20,6 +21,8 @@ export const dogSchema = v.strictObject({
   breed: v.string(),
   born: v.nullable(dayField),
   size: v.nullable(v.picklist(['small', 'medium', 'large', 'giant'])),
+  /** At the withers, metres. */
+  height: v.nullable(v.pipe(finiteField, v.gtValue(0), v.maxValue(1.5))),
   shortNosed: v.nullable(v.boolean()),
   betterSide: v.nullable(v.picklist(['left', 'right', 'neither'])),
   /** Best first. */
@@ -55,6 +58,7 @@ export const UNKNOWN_DOG = {
   breed: '',
   born: null,
   size: null,
+  height: null,
   shortNosed: null,
   betterSide: null,
   rewards: [],

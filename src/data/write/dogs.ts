@@ -1,6 +1,8 @@
+import { bookForSize, sizeOf } from '@/core/rulebooks';
 import { type DogId, type ElementId, type Result, say } from '@/core/shared';
 import { type Kennel, newId } from '@/data/kennel';
 import { type Dog, type ElementRecord, type New, UNKNOWN_DOG } from '@/data/records';
+import { redemanded } from './redemand';
 import { refuse, transact, type Undo, type Write } from './transact';
 
 /** The first element of a dog, made once it is known whose it is. */
@@ -43,11 +45,29 @@ export function orderDogs(kennel: Kennel, order: readonly DogId[]): Promise<Resu
 
 type Change = Partial<Omit<Dog, 'id' | 'changed'>>;
 
-/** Changes what is written of a dog. Fails with `gone` where there is none. */
+/**
+ * Changes what is written of a dog. Where its height changes, ladders that aim at what a rule book asks
+ * of its size follow. Fails with `gone` where there is none.
+ */
 export function changeDog(kennel: Kennel, id: DogId, change: Change): Promise<Result<Undo<Dog>>> {
-  return transact(kennel, ['dogs'], async (write) => {
+  return transact(kennel, ['dogs', 'ruleBooks', 'breakdowns', 'elements'], async (write) => {
     const stored =
       (await write.get('dogs', id)) ?? refuse('gone', id, say('data.dogs.this-dog-is-not-in-the-kennel-any'));
-    return write.put('dogs', { ...stored, ...change });
+    const dog = await write.put('dogs', { ...stored, ...change });
+    if (dog.height !== stored.height) await followHeight(write, stored, dog);
+    return dog;
   });
+}
+
+async function followHeight(write: Write, before: Dog, after: Dog): Promise<void> {
+  const breakdowns = await write.ofDog('breakdowns', after.id);
+  for (const { book } of await write.all('ruleBooks')) {
+    const [from, to] = [before, after].map(({ height }) => bookForSize(book, sizeOf(book, height)));
+    if (!from || !to || from === to) continue;
+    const laid = breakdowns.filter((one) => one.ruleBookId === book.id);
+    for (const element of await write.ofDog('elements', after.id)) {
+      const changed = redemanded(element, laid, from, to);
+      if (changed !== element) await write.put('elements', changed);
+    }
+  }
 }

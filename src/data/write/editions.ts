@@ -1,8 +1,8 @@
-import { demandCriteria } from '@/core/breakdown';
-import type { RuleBook } from '@/core/rulebooks';
+import { bookForSize, type RuleBook, sizeOf } from '@/core/rulebooks';
 import { type DogId, type Result, type Sentence, say } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
-import type { Breakdown, ElementRecord } from '@/data/records';
+import type { Breakdown } from '@/data/records';
+import { redemanded } from './redemand';
 import { refuse, transact, type Undo } from './transact';
 
 /**
@@ -18,7 +18,12 @@ export function moveToEdition(
   from: RuleBook,
   to: RuleBook,
 ): Promise<Result<Undo>> {
-  return transact(kennel, ['breakdowns', 'elements', 'trials'], async (write) => {
+  return transact(kennel, ['dogs', 'breakdowns', 'elements', 'trials'], async (write) => {
+    const height = (await write.get('dogs', dog))?.height ?? null;
+    const [old, now] = [from, to].map((book) => bookForSize(book, sizeOf(book, height))) as [
+      RuleBook,
+      RuleBook,
+    ];
     const breakdowns = (await write.ofDog('breakdowns', dog)).filter(
       (one) => one.ruleBookId === from.id && to.exercises.some((exercise) => exercise.id === one.exercise),
     );
@@ -26,7 +31,7 @@ export function moveToEdition(
     if (gap !== null) refuse('incomplete', to.id, gap);
     for (const breakdown of breakdowns) await write.put('breakdowns', { ...breakdown, ruleBookId: to.id });
     for (const element of await write.ofDog('elements', dog)) {
-      const changed = redemanded(element, breakdowns, from, to);
+      const changed = redemanded(element, breakdowns, old, now);
       if (changed !== element) await write.put('elements', changed);
     }
     for (const trial of await write.ofDog('trials', dog))
@@ -52,33 +57,4 @@ function findGap(breakdowns: readonly Breakdown[], from: RuleBook, to: RuleBook)
       });
   }
   return null;
-}
-
-/**
- * The element with the new edition's demands on the axes whose demand was the old edition's; itself
- * when nothing changes.
- */
-function redemanded(
-  element: ElementRecord,
-  breakdowns: readonly Breakdown[],
-  from: RuleBook,
-  to: RuleBook,
-): ElementRecord {
-  const places = breakdowns.flatMap((breakdown) =>
-    breakdown.links
-      .filter((link) => link.element === element.id)
-      .map((link) => ({ exercise: breakdown.exercise, part: link.part })),
-  );
-  const demandsIn = (book: RuleBook) =>
-    places.map(({ exercise, part }) => {
-      const found = book.exercises.find((one) => one.id === exercise)?.parts.find((one) => one.id === part);
-      return found ? demandCriteria(found) : {};
-    });
-  const [old, now] = [demandsIn(from), demandsIn(to)];
-  const axes = element.axes.map((axis) => {
-    const place = old.findIndex((criteria) => criteria[axis.key] === axis.demand);
-    const demand = place < 0 ? undefined : now[place]?.[axis.key];
-    return demand === undefined || demand === axis.demand ? axis : { ...axis, demand };
-  });
-  return axes.every((axis, i) => axis === element.axes[i]) ? element : { ...element, axes };
 }

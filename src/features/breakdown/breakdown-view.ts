@@ -48,7 +48,7 @@ export function exerciseViews(state: DogState, weighed: readonly Weighed[] | nul
     if (breakdown.own) return [ownExercise(breakdown, breakdown.own, state, weighed)];
     const book = state.work.ruleBooks.find((record) => record.id === breakdown.ruleBookId)?.book;
     const exercise = book?.exercises.find((candidate) => candidate.id === breakdown.exercise);
-    const rules = book ? prepareRules(book.rules, book.exercises) : null;
+    const rules = book ? prepareRules(book) : null;
     const scored = rules?.exercises.find((candidate) => candidate.exercise === breakdown.exercise);
     if (!rules || !exercise || !scored) return [];
     const maximum = cellTotal(scored);

@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { ageInMonths } from '@/core/planning';
-import { type Day, isDay } from '@/core/shared';
+import { type Day, isDay, ok, parseOne } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import type { Dog } from '@/data/read';
 import { ListField, SelectField, Sheet, TextField } from '@/ui';
+import { numberCustom, wordsOf, writeNumber } from '@/words';
 import { useDogChange } from './use-dog-change';
 import { tell } from './words';
 
@@ -54,6 +55,10 @@ export function DogSheet({ dog }: { readonly dog: Dog }) {
           value={dog.size}
           options={SIZES}
           onTake={(size) => change({ size }, tell('dog-sheet.size-changed'))}
+        />
+        <Height
+          dog={dog}
+          onTake={(height) => change({ height }, tell('dog-sheet.height-changed', { name: dog.name }))}
         />
         <Choice
           label={tell('dog-sheet.short-nose')}
@@ -136,6 +141,31 @@ function Birthday({
     />
   );
 }
+
+/** At the withers, in centimetres where no unit is written. Classes of height ask for it. */
+function Height({ dog, onTake }: { readonly dog: Dog; readonly onTake: (height: number | null) => void }) {
+  const kept = dog.height === null ? '' : writeHeight(dog.height);
+  const [text, setText] = useState(kept);
+  const [problem, setProblem] = useState<string>();
+  const commit = (): void => {
+    const read = text.trim() === '' ? ok(null) : parseOne(text, 'height', 'cm', numberCustom());
+    const fits = read.ok && (read.value === null || (read.value > 0 && read.value <= 1.5));
+    setProblem(read.ok ? (fits ? undefined : tell('dog-sheet.no-such-height')) : wordsOf(read.message));
+    if (read.ok && fits && text.trim() !== kept) onTake(read.value);
+  };
+  return (
+    <TextField
+      label={tell('dog-sheet.height')}
+      value={text}
+      problem={problem}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={commit}
+      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+    />
+  );
+}
+
+const writeHeight = (metres: number): string => `${writeNumber(Math.round(metres * 1000) / 10)} cm`;
 
 type ChoiceProps<T extends string> = {
   readonly label: string;

@@ -143,7 +143,7 @@ function TrialForecast({ trial, state, onReady }: ForecastProps) {
 /** The coarse forecast, while the fine one is worked out. */
 function FirstLook({ forecast, book }: { readonly forecast: Forecast; readonly book: RuleBook }) {
   const { dog } = useKennelWithDog();
-  const rules = useMemo(() => prepareRules(book.rules, book.exercises), [book]);
+  const rules = useMemo(() => prepareRules(book), [book]);
   return (
     <Sheet
       title={tell('readiness-room.would-it-pass')}
@@ -195,7 +195,7 @@ function Answer({ readiness, forecasting, book, trial, state, fresh }: AnswerPro
   const { dog, today } = useKennelWithDog();
   const missing = missingRehearsals(readiness.rehearsals);
   const { forecast } = readiness;
-  const rules = useMemo(() => prepareRules(book.rules, book.exercises), [book]);
+  const rules = useMemo(() => prepareRules(book), [book]);
   const { bins, lineAfter, line } = useMemo(() => histogramBins(forecast, rules), [forecast, rules]);
   const points = (units: number): string => writeDigits(units * rules.pointsPerUnit, 1);
   const maximum = rulesTotal(rules) * rules.pointsPerUnit;

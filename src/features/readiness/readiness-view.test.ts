@@ -58,7 +58,7 @@ describe('the ledger', () => {
 });
 
 describe('the histogram', () => {
-  const { bins, lineAfter, line } = histogramBins(forecast, prepareRules(book.rules, book.exercises));
+  const { bins, lineAfter, line } = histogramBins(forecast, prepareRules(book));
 
   it('holds every run once, and no bar straddles the pass line', () => {
     expect(bins.reduce((sum, bin) => sum + bin.share, 0)).toBeCloseTo(1, 9);

@@ -43,7 +43,7 @@ export type LedgerExercise = {
  * its grounds.
  */
 export function ledger(readiness: Readiness, book: RuleBook): LedgerExercise[] {
-  const rules = prepareRules(book.rules, book.exercises);
+  const rules = prepareRules(book);
   const { forecast } = readiness;
   const most = Math.max(
     ...forecast.losses.map((loss) => loss.units),

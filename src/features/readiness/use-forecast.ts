@@ -76,7 +76,7 @@ export function useForecast(trial: Trial, state: DogState, stopped: boolean): Fo
       day: today,
       forDay: trial.day,
       pass: forecast.pass,
-      points: forecast.expectedUnits * prepareRules(book.rules, book.exercises).pointsPerUnit,
+      points: forecast.expectedUnits * prepareRules(book).pointsPerUnit,
       reps: grounds.reduce((sum, one) => sum + one.counted, 0),
       sessions: grounds.reduce((sum, one) => sum + one.sessions, 0),
       lastDay: grounds.reduce<typeof today | null>(

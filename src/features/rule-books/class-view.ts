@@ -41,8 +41,8 @@ export type ExerciseView = {
  * fault costs.
  */
 export function classView(book: RuleBook): ExerciseView[] {
-  const rules = prepareRules(book.rules, book.exercises);
-  const { word } = familyOf(book.rules);
+  const rules = prepareRules(book);
+  const { word } = rules;
   const counted = (units: number): string =>
     wordsOf(say('rulebooks.cost.points', { count: pointsOf(rules, units), word }));
   return book.exercises.flatMap((exercise) => {
@@ -95,8 +95,8 @@ export type StakeLine = {
  * several exercises added up.
  */
 export function stakeLines(book: RuleBook): StakeLine[] {
-  const rules = prepareRules(book.rules, book.exercises);
-  const { word } = familyOf(book.rules);
+  const rules = prepareRules(book);
+  const { word } = rules;
   const stakes = stakesOfClass(rules, book.exercises);
   const most = stakes[0]?.units ?? 1;
   return stakes.map((stake) => {
@@ -106,7 +106,7 @@ export function stakeLines(book: RuleBook): StakeLine[] {
       stake.exercises > 1
         ? tell('class-view.in-exercises', { points, exercises: stake.exercises })
         : wordsOf(points);
-    return { key: stake.part, title: stake.title, words, bar: stake.units / most };
+    return { key: `${stake.part} ${stake.title}`, title: stake.title, words, bar: stake.units / most };
   });
 }
 

@@ -55,7 +55,7 @@ function OpenSheet({ book }: { readonly book: RuleBook }) {
         <Button onClick={clear}>{tell('sheet-page.empty-sheet')}</Button>
         <Button onClick={() => window.print()}>{tell('sheet-page.print')}</Button>
         {view.ok && (
-          <Button onClick={() => save(sheetRows(view.value, book))}>{tell('sheet-page.save-as-csv')}</Button>
+          <Button onClick={() => save(sheetRows(view.value))}>{tell('sheet-page.save-as-csv')}</Button>
         )}
       </p>
       {!view.ok && (

@@ -90,7 +90,7 @@ describe('the score sheet', () => {
 
   it('becomes rows whose numbers add up', () => {
     sheet().add(key('square'), fault('no-return'), 1);
-    const rows = sheetRows(must(sheetView(two, sheet().lines)), two);
+    const rows = sheetRows(must(sheetView(two, sheet().lines)));
     expect(rows).toEqual([
       ['exercise', 'fault', 'rule', 'point', 'kept', 'maximum'],
       ['Send-away to the square', 'Does not come on the cue', '14 points each', '-14', '', ''],

@@ -67,10 +67,10 @@ export type SheetView = {
  * `scoreSheet` does.
  */
 export function sheetView(book: RuleBook, lines: Lines): Result<SheetView> {
-  const rules = prepareRules(book.rules, book.exercises);
+  const rules = prepareRules(book);
   const family = familyOf(book.rules);
   const sheet = rules.exercises.flatMap(({ exercise }) => lines[exercise] ?? []);
-  const scored = scoreSheet(rules, sheet, family.word);
+  const scored = scoreSheet(rules, sheet);
   if (!scored.ok) return scored;
   const score = scored.value;
   const title = (key: ExerciseKey): string =>
@@ -118,7 +118,7 @@ function sheetExercise(
   const prepared = rules.exercises[e] as PreparedRules['exercises'][number];
   const outline = book.exercises.find((exercise) => exercise.id === key);
   const found = score.exercises[e] as Score['exercises'][number];
-  const word = familyOf(book.rules).word;
+  const { word } = rules;
   const button = (fault: Fault): FaultButton =>
     faultButton(
       fault,
@@ -157,7 +157,7 @@ function sheetExercise(
 function faultButton(
   fault: Fault,
   prepared: PreparedRules['exercises'][number],
-  word: string,
+  word: PreparedRules['word'],
   times: number,
 ): FaultButton {
   const steps = faultSteps(prepared).filter((step) => step.ref.key === fault.id);
@@ -225,11 +225,11 @@ export function givenLabel(book: RuleBook, exercise: ExerciseKey): string | null
  * The sheet as rows for a table file: one for each deduction, and one for each exercise with what
  * it kept.
  */
-export function sheetRows(view: SheetView, book: RuleBook): string[][] {
+export function sheetRows(view: SheetView): string[][] {
   const { rules, score } = view;
   // A point and no thousands, whatever the screen shows: a spreadsheet reads it anywhere.
   const raw = (units: number): string => String(pointsOf(rules, units));
-  const head = ['exercise', 'fault', 'rule', familyOf(book.rules).word, 'kept', 'maximum'];
+  const head = ['exercise', 'fault', 'rule', rules.word, 'kept', 'maximum'];
   const rows = view.exercises.flatMap((exercise, e) => {
     const found = score.exercises[e];
     if (!found) return [];

@@ -122,7 +122,7 @@ export function unweighed(
  */
 function stakeInPoints(element: ElementId, work: DogWork): number | null {
   const stakes = placesOf(element, work).flatMap(({ book, exercise, part }) => {
-    const rules = prepareRules(book.rules, book.exercises);
+    const rules = prepareRules(book);
     const scored = rules.exercises.find((candidate) => candidate.exercise === exercise.id);
     return scored ? [partStakes(scored, part) * rules.pointsPerUnit] : [];
   });

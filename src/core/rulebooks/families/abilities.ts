@@ -2,7 +2,7 @@ import * as v from 'valibot';
 import { fail, ok, say, schemaSays } from '@/core/shared';
 import { checkFaults, checkMultiple, repeated } from './checks';
 import { type Family, failing, pointsOf } from './family';
-import { deductiveCost, exerciseKey, faultEntries, points, text } from './fault-schema';
+import { alsoBelow, deductiveCost, exerciseKey, faultEntries, points, text } from './fault-schema';
 import { bestAward, prepareFault, sum } from './prepare-faults';
 
 const TOP = 10;
@@ -29,7 +29,7 @@ export const abilitiesSchema = v.strictObject({
       faults: v.array(v.strictObject({ ...faultEntries, ability: text, cost: deductiveCost })),
     }),
   ),
-  awards: v.array(v.strictObject({ title: text, atLeast: mark })),
+  awards: v.array(v.strictObject({ title: text, atLeast: mark, alsoBelow })),
 });
 export type Abilities = v.InferOutput<typeof abilitiesSchema>;
 
@@ -41,7 +41,9 @@ export type Abilities = v.InferOutput<typeof abilitiesSchema>;
 export const abilities: Family<Abilities> = {
   id: 'abilities',
   title: say('rulebooks.abilities.abilities'),
-  word: 'mark',
+  word: () => 'mark',
+  full: () => TOP,
+  cannot: ['phases', 'atLeast', 'cap'],
   check: (rules, outline) => {
     const known = rules.abilities.map((ability) => ability.id);
     const unjudged = rules.abilities.filter(
@@ -151,9 +153,10 @@ export const abilities: Family<Abilities> = {
               places.reduce((reached, place) => reached + (kept[place] as number), 0) < least,
           ),
         ]),
-      award: (kept) =>
+      award: (kept, passed) =>
         bestAward(
           rules.awards,
+          passed,
           (award) => award.atLeast,
           (award) => sum(kept) >= Math.round(award.atLeast * step) * cells.length,
         ),
@@ -200,6 +203,7 @@ export const abilities: Family<Abilities> = {
   awards: (rules) =>
     rules.awards.map((award) => ({
       title: award.title,
+      alsoBelow: award.alsoBelow,
       asks: say('rulebooks.abilities.mean-from', { atLeast: award.atLeast }),
     })),
   say: (prepared, units) => say('rulebooks.abilities.marks-in-all', { pointsOf: pointsOf(prepared, units) }),

@@ -48,7 +48,9 @@ const sizeOf = (rules: Checklist, group: string): number =>
 export const checklist: Family<Checklist> = {
   id: 'checklist',
   title: say('rulebooks.checklist.checklist'),
-  word: 'item',
+  word: () => 'item',
+  full: () => 1,
+  cannot: ['phases', 'atLeast', 'across', 'cap', 'warnings', 'nth'],
   check: (rules, outline) => {
     const known = rules.groups.map((group) => group.id);
     const unknown = (id: string, path: string) =>
@@ -133,9 +135,12 @@ export const checklist: Family<Checklist> = {
       ],
       judge: (kept, ended) =>
         failing([ended, ...lowest.map((need) => done(kept, need.group) < need.atLeast)]),
-      award: (kept) =>
-        rules.levels.findLast((level) => level.needs.every((need) => done(kept, need.group) >= need.atLeast))
-          ?.title ?? null,
+      award: (kept, passed) =>
+        passed
+          ? (rules.levels.findLast((level) =>
+              level.needs.every((need) => done(kept, need.group) >= need.atLeast),
+            )?.title ?? null)
+          : null,
       given: () => fail('given', '', say('rulebooks.checklist.a-checklist-knows-no-marks-that')),
     };
   },

@@ -111,6 +111,11 @@ function checkCost(cost: Cost, setting: CheckSetting, maximum: number, path: str
       return [];
     case 'band':
       return checkBands(cost, setting, path);
+    case 'bonus':
+      return [
+        ...checkMultiple(cost.points, setting.smallest, `${path}.points`),
+        ...(cost.cap === undefined ? [] : checkMultiple(cost.cap, setting.smallest, `${path}.cap`)),
+      ];
     case 'discretion':
       return [
         ...(['low', 'usual', 'high'] as const).flatMap((key) =>
@@ -124,6 +129,9 @@ function checkCost(cost: Cost, setting: CheckSetting, maximum: number, path: str
       return [
         ...checkMultiple(cost.points, setting.smallest, `${path}.points`),
         ...checkCap(cost, setting, maximum, path),
+        ...('acts' in cost && cost.acts && cost.acts.over < cost.beyond
+          ? [fail('acts', `${path}.acts.over`, say('rulebooks.checks.acts-before-it-costs', cost.acts))]
+          : []),
       ];
   }
 }

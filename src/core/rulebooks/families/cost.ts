@@ -1,5 +1,6 @@
 import { must, type Sentence, say, toBase, unreachable } from '@/core/shared';
-import type { Cost } from './fault-schema';
+import type { Word } from './family';
+import type { Acting, Cost } from './fault-schema';
 
 // Seconds and metres are charged per started step. Measured values carry float noise of some 1e-12;
 // a thousandth of a step is far below what a stop-watch shows, so rounding to it first keeps
@@ -21,6 +22,7 @@ export function priceOf(cost: Cost, amount: number, unit: number): number {
     case 'cue':
       return amount;
     case 'each':
+    case 'bonus':
     case 'per-extra-cue':
       return units(cost.points) * amount;
     case 'per-second':
@@ -40,6 +42,18 @@ export function priceOf(cost: Cost, amount: number, unit: number): number {
 }
 
 /**
+ * How many times it happened, for warnings and the n-th time: a count counts as many, a measure once.
+ */
+export const timesIn = (cost: Cost, amount: number): number => (isCounted(cost) ? amount : 1);
+
+/** Whether its amount is a number of times. */
+export const isCounted = ({ kind }: Pick<Cost, 'kind'>): boolean =>
+  kind !== 'per-second' && kind !== 'per-metre' && kind !== 'band' && kind !== 'discretion';
+
+/** Started seconds or metres past what is free. */
+export const startedPast = (amount: number, beyond: number): number => startedSteps(amount - beyond);
+
+/**
  * Whether an amount fits a cost: a count from 1, a measured value, or 0, 1, 2 for a judge's low,
  * usual, high.
  */
@@ -55,9 +69,10 @@ export function amountFits(cost: Cost, amount: number): boolean {
  * The price in words, the same wherever a fault is shown: "2.5 points each, at most 5". `word` is
  * the family's measure.
  */
-export function describeCost(cost: Cost, word: string): Sentence {
+export function describeCost(cost: Cost, word: Word): Sentence {
   const cap = 'cap' in cost && cost.cap !== undefined ? say('rulebooks.cost.at-most', { cap: cost.cap }) : '';
   const many = (count: number): Sentence => say('rulebooks.cost.points', { count, word });
+  const acts = 'acts' in cost && cost.acts ? limitActs(cost, cost.acts) : null;
   switch (cost.kind) {
     case 'each':
       return say('rulebooks.cost.each', { many: many(cost.points), cap });
@@ -68,12 +83,14 @@ export function describeCost(cost: Cost, word: string): Sentence {
         many: many(cost.points),
         beyond: beyond(cost.beyond, 's'),
         cap,
+        acts,
       });
     case 'per-metre':
       return say('rulebooks.cost.per-started-metre', {
         many: many(cost.points),
         beyond: beyond(cost.beyond, 'm'),
         cap,
+        acts,
       });
     case 'discretion':
       return say('rulebooks.cost.to-usually', { low: cost.low, many: many(cost.high), usual: cost.usual });
@@ -83,13 +100,16 @@ export function describeCost(cost: Cost, word: string): Sentence {
           list: cost.bands.map((band) =>
             say('rulebooks.cost.over', {
               over: band.over,
-              unit: cost.unit === '°' ? '°' : ` ${cost.unit}`,
+              unit: spaced(cost.unit),
               points: band.points,
             }),
           ),
           between: '; ',
         },
+        acts,
       });
+    case 'bonus':
+      return say('rulebooks.cost.bonus', { many: many(cost.points), cap });
     case 'zero':
       return say('rulebooks.cost.exercise-zeroed');
     case 'end-run':
@@ -103,6 +123,16 @@ export function describeCost(cost: Cost, word: string): Sentence {
     default:
       return unreachable(cost);
   }
+}
+
+const spaced = (unit: string): string => (unit === '°' ? unit : ` ${unit}`);
+
+function limitActs(
+  cost: Extract<Cost, { acts?: unknown }>,
+  { over, does }: { readonly over: number; readonly does: Acting },
+): Sentence {
+  const unit = cost.kind === 'per-second' ? ' s' : cost.kind === 'per-metre' ? ' m' : spaced(cost.unit);
+  return say('rulebooks.cost.acts', { over, unit, does });
 }
 
 const beyond = (limit: number, unit: string): Sentence | null =>

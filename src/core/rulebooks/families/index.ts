@@ -1,13 +1,14 @@
 import * as v from 'valibot';
 import { type Abilities, abilities, abilitiesSchema } from './abilities';
 import { type Checklist, checklist, checklistSchema } from './checklist';
-import type { Family, Outline, PreparedRules } from './family';
+import type { Family } from './family';
+import { type Measured, measured, measuredSchema } from './measured';
 import { type PointsOff, pointsOff, pointsOffSchema } from './points-off';
 import { type Retrieves, retrieves, retrievesSchema } from './retrieves';
 import { type TimeAndFaults, timeAndFaults, timeAndFaultsSchema } from './time-and-faults';
 import { type WeightedMarks, weightedMarks, weightedMarksSchema } from './weighted-marks';
 
-/** A seventh family adds its schema and itself here, and nothing else changes. */
+/** A further family adds its schema and itself here, and nothing else changes. */
 export const rulesSchema = v.variant('family', [
   pointsOffSchema,
   weightedMarksSchema,
@@ -15,8 +16,9 @@ export const rulesSchema = v.variant('family', [
   retrievesSchema,
   checklistSchema,
   timeAndFaultsSchema,
+  measuredSchema,
 ]);
-export type Rules = PointsOff | WeightedMarks | Abilities | Retrieves | Checklist | TimeAndFaults;
+export type Rules = PointsOff | WeightedMarks | Abilities | Retrieves | Checklist | TimeAndFaults | Measured;
 
 const FAMILIES: { readonly [F in Rules['family']]: Family<Extract<Rules, { family: F }>> } = {
   'points-off': pointsOff,
@@ -25,6 +27,7 @@ const FAMILIES: { readonly [F in Rules['family']]: Family<Extract<Rules, { famil
   retrieves,
   checklist,
   'time-and-faults': timeAndFaults,
+  measured,
 };
 
 /**
@@ -33,12 +36,4 @@ const FAMILIES: { readonly [F in Rules['family']]: Family<Extract<Rules, { famil
  */
 export function familyOf(rules: Rules): Family<Rules> {
   return FAMILIES[rules.family] as unknown as Family<Rules>;
-}
-
-/**
- * Rules made ready to score many sheets: costs in whole units, faults by place. `rules` must have
- * passed `readRuleBook`; 20 points in steps of half a point → a maximum of 40 units.
- */
-export function prepareRules(rules: Rules, outline: Outline): PreparedRules {
-  return familyOf(rules).prepare(rules, outline);
 }

@@ -1,7 +1,9 @@
+import { must, toBase } from '@/core/shared';
 import type { Cell, PreparedFault } from './family';
 import type { Fault } from './fault-schema';
 
-const NO_CAP = 0x7fffffff;
+/** More than any score: as a cap it never holds. */
+export const NO_CAP = 0x7fffffff;
 
 export type FaultSetting = {
   /** Units of one point of the file. */
@@ -36,7 +38,18 @@ export function prepareFault(fault: Fault, setting: FaultSetting): PreparedFault
     ceiling,
     ends: cost.kind === 'end-run',
     major: cost.kind === 'major',
+    gives: cost.kind === 'bonus',
+    warnings: fault.warnings ?? 0,
+    nth: fault.nth ?? null,
+    across: -1,
+    acts: 'acts' in cost && cost.acts ? { over: limitOf(cost), does: cost.acts.does } : null,
   };
+}
+
+/** Where a limit that acts lies, in base units. */
+function limitOf(cost: Extract<Fault['cost'], { acts?: unknown }>): number {
+  const over = cost.acts?.over ?? 0;
+  return cost.kind === 'band' ? must(toBase(cost.quantity, over, cost.unit)) : over;
 }
 
 /** A sheet with one cell of this maximum, in units. `oneCell(40)` → one cell, key ''. */
@@ -49,12 +62,18 @@ export function sum(kept: ArrayLike<number>, from = 0, to = kept.length): number
   return total;
 }
 
-/** The best of awards that are reached, by what they ask. */
-export function bestAward<T extends { readonly title: string }>(
+/**
+ * The best of awards that are reached, by what they ask; a run that does not pass has only those that
+ * are given below the line too.
+ */
+export function bestAward<T extends { readonly title: string; readonly alsoBelow?: boolean | undefined }>(
   awards: readonly T[],
+  passed: boolean,
   asks: (award: T) => number,
   reached: (award: T) => boolean,
 ): string | null {
-  const earned = awards.filter(reached).sort((a, b) => asks(b) - asks(a));
+  const earned = awards
+    .filter((award) => (passed || award.alsoBelow === true) && reached(award))
+    .sort((a, b) => asks(b) - asks(a));
   return earned[0]?.title ?? null;
 }

@@ -2,7 +2,7 @@ import * as v from 'valibot';
 import { type Failure, fail, ok, say } from '@/core/shared';
 import { checkFaults, checkMultiple, checkReachable } from './checks';
 import { type Family, failing, pointsOf } from './family';
-import { exerciseKey, faultEntries, points, retrieveCost, text } from './fault-schema';
+import { alsoBelow, exerciseKey, faultEntries, points, retrieveCost, text } from './fault-schema';
 import { bestAward, oneCell, prepareFault, sum } from './prepare-faults';
 
 const least = v.pipe(v.number(), v.finite(), v.minValue(0));
@@ -23,11 +23,13 @@ export const retrievesSchema = v.strictObject({
   exercises: v.array(
     v.strictObject({
       exercise: exerciseKey,
+      /** The least that this retrieve must earn. */
+      atLeast: v.optional(points),
       faults: v.array(v.strictObject({ ...faultEntries, cost: retrieveCost })),
     }),
   ),
   pass: v.strictObject({ atLeast: points }),
-  awards: v.array(v.strictObject({ title: text, atLeast: points })),
+  awards: v.array(v.strictObject({ title: text, atLeast: least, alsoBelow })),
 });
 export type Retrieves = v.InferOutput<typeof retrievesSchema>;
 
@@ -69,7 +71,9 @@ function checkLetters(rules: Retrieves): Failure[] {
 export const retrieves: Family<Retrieves> = {
   id: 'retrieves',
   title: say('rulebooks.retrieves.retrieves'),
-  word: 'point',
+  word: () => 'point',
+  full: (rules) => rules.maximum,
+  cannot: [],
   check: (rules, outline) => [
     ...checkFaults(rules.exercises, outline, { smallest: rules.smallestPoint, maximum: () => rules.maximum }),
     ...checkMultiple(rules.maximum, rules.smallestPoint, 'maximum'),
@@ -111,9 +115,10 @@ export const retrieves: Family<Retrieves> = {
         },
       ],
       judge: (kept, ended, majors) => failing([ended, sum(kept) < line, majors > rules.majorsAllowed]),
-      award: (kept) =>
+      award: (kept, passed) =>
         bestAward(
           rules.awards,
+          passed,
           (award) => award.atLeast,
           (award) => sum(kept) >= units(award.atLeast),
         ),
@@ -154,6 +159,7 @@ export const retrieves: Family<Retrieves> = {
   awards: (rules) =>
     rules.awards.map((award) => ({
       title: award.title,
+      alsoBelow: award.alsoBelow,
       asks: say('rulebooks.retrieves.from', { atLeast: award.atLeast }),
     })),
   say: (prepared, units) => say('rulebooks.retrieves.points', { pointsOf: pointsOf(prepared, units) }),

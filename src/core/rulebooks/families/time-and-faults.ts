@@ -2,7 +2,7 @@ import * as v from 'valibot';
 import { fail, say } from '@/core/shared';
 import { checkFaults, checkMultiple } from './checks';
 import { type Family, failing, pointsOf, rulesTotal } from './family';
-import { deductiveCost, exerciseKey, faultEntries, points, text } from './fault-schema';
+import { alsoBelow, deductiveCost, exerciseKey, faultEntries, points, text } from './fault-schema';
 import { bestAward, oneCell, prepareFault, sum } from './prepare-faults';
 
 const least = v.pipe(v.number(), v.finite(), v.minValue(0));
@@ -21,7 +21,7 @@ export const timeAndFaultsSchema = v.strictObject({
   ),
   /** A run passes with at most so many faults. */
   pass: v.strictObject({ atMost: least }),
-  awards: v.array(v.strictObject({ title: text, atMost: least })),
+  awards: v.array(v.strictObject({ title: text, atMost: least, alsoBelow })),
 });
 export type TimeAndFaults = v.InferOutput<typeof timeAndFaultsSchema>;
 
@@ -34,7 +34,9 @@ export type TimeAndFaults = v.InferOutput<typeof timeAndFaultsSchema>;
 export const timeAndFaults: Family<TimeAndFaults> = {
   id: 'time-and-faults',
   title: say('rulebooks.time-and-faults.time-and-faults'),
-  word: 'fault',
+  word: () => 'fault',
+  full: (rules, e) => rules.exercises[e]?.most ?? 0,
+  cannot: ['phases', 'atLeast'],
   check: (rules, outline) => [
     ...checkFaults(rules.exercises, outline, {
       smallest: rules.smallestFault,
@@ -46,7 +48,7 @@ export const timeAndFaults: Family<TimeAndFaults> = {
     ...checkMultiple(rules.pass.atMost, rules.smallestFault, 'pass.atMost'),
     ...rules.awards.flatMap((award, i) => [
       ...checkMultiple(award.atMost, rules.smallestFault, `awards[${i}].atMost`),
-      ...(award.atMost > rules.pass.atMost
+      ...(award.atMost > rules.pass.atMost && !award.alsoBelow
         ? [
             fail(
               'award',
@@ -79,9 +81,10 @@ export const timeAndFaults: Family<TimeAndFaults> = {
         },
       ],
       judge: (kept, ended) => failing([ended, total - sum(kept) > units(rules.pass.atMost)]),
-      award: (kept) =>
+      award: (kept, passed) =>
         bestAward(
           rules.awards,
+          passed,
           (award) => -award.atMost,
           (award) => total - sum(kept) <= units(award.atMost),
         ),
@@ -95,6 +98,7 @@ export const timeAndFaults: Family<TimeAndFaults> = {
   awards: (rules) =>
     rules.awards.map((award) => ({
       title: award.title,
+      alsoBelow: award.alsoBelow,
       asks: say('rulebooks.time-and-faults.at-most-faults', { atMost: award.atMost }),
     })),
   say: (prepared, units) => {

@@ -1,78 +1,180 @@
 import * as v from 'valibot';
-import { fail, ok, say, schemaSays } from '@/core/shared';
-import { checkFaults, checkMultiple } from './checks';
+import { type Failure, fail, ok, type Result, say, schemaSays } from '@/core/shared';
+import { checkFaults, checkMultiple, repeated } from './checks';
 import { type Family, failing, pointsOf } from './family';
-import { deductiveCost, exerciseKey, faultEntries, percent, points, text } from './fault-schema';
-import { bestAward, oneCell, prepareFault, sum } from './prepare-faults';
+import { alsoBelow, deductiveCost, exerciseKey, faultEntries, percent, points, text } from './fault-schema';
+import { bestAward, prepareFault, sum } from './prepare-faults';
 
-const TOP = 10;
+const judges = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(9));
+/** Weights go by halves: 1, 1.5, 2 … */
+const coefficient = v.pipe(
+  v.number(),
+  v.multipleOf(0.5, schemaSays('rulebooks.weighted-marks.must-go-by-halves')),
+  v.minValue(0.5, schemaSays('rulebooks.weighted-marks.must-be-a-half-or-more')),
+  v.maxValue(20),
+);
+const mark = v.pipe(v.number(), v.minValue(0), v.maxValue(100));
 
 export const weightedMarksSchema = v.strictObject({
   family: v.literal('weighted-marks'),
-  /** The smallest step of a mark, usually 0.5. Marks run from 0 to 10. */
+  /** The smallest step of a mark, usually 0.5, and the best mark, 10 where nothing is said. */
   smallestMark: points,
-  judges: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(9)),
+  top: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(100))),
+  judges,
   /** With three judges or more: the highest and the lowest mark of each exercise do not count. */
   dropExtremes: v.boolean(),
+  /**
+   * What is marked apart in every exercise, each by a panel of its own, with the least mean over the
+   * run; one panel marks the whole where there is none.
+   */
+  categories: v.optional(
+    v.pipe(
+      v.array(v.strictObject({ id: text, title: text, coefficient, judges, atLeast: v.optional(mark) })),
+      v.minLength(1),
+    ),
+  ),
+  /** A 0 from every judge of an exercise (or category of it) is out. */
+  zeroIsOut: v.optional(v.boolean()),
   exercises: v.array(
     v.strictObject({
       exercise: exerciseKey,
-      coefficient: v.pipe(
-        v.number(),
-        v.integer(schemaSays('rulebooks.weighted-marks.must-be-a-whole-number')),
-        v.minValue(1, schemaSays('rulebooks.weighted-marks.must-be-1-or-more')),
-        v.maxValue(20),
-      ),
-      faults: v.array(v.strictObject({ ...faultEntries, cost: deductiveCost })),
+      coefficient,
+      /** The least mark of this exercise. */
+      atLeast: v.optional(mark),
+      /** Where there are categories each fault says of which. */
+      faults: v.array(v.strictObject({ ...faultEntries, category: v.optional(text), cost: deductiveCost })),
     }),
   ),
-  pass: v.strictObject({ percent, eachMark: v.nullable(v.pipe(v.number(), v.minValue(0), v.maxValue(TOP))) }),
-  awards: v.array(v.strictObject({ title: text, percent })),
+  pass: v.strictObject({ percent, eachMark: v.nullable(mark) }),
+  awards: v.array(v.strictObject({ title: text, percent, alsoBelow })),
 });
 export type WeightedMarks = v.InferOutput<typeof weightedMarksSchema>;
 
-const counted = (rules: WeightedMarks): number => (rules.dropExtremes ? rules.judges - 2 : rules.judges);
+/** What one panel marks: the whole exercise (id ''), or a category of it. */
+type Panel = {
+  readonly id: string;
+  readonly title: string;
+  readonly weight: number;
+  readonly judges: number;
+  /** Judges whose marks count. */
+  readonly counted: number;
+  readonly atLeast: number | null;
+};
+
+function panelsOf(rules: WeightedMarks): Panel[] {
+  const counted = (judging: number): number => (rules.dropExtremes ? judging - 2 : judging);
+  if (rules.categories === undefined) {
+    const panel = { id: '', title: '', weight: 1, judges: rules.judges, atLeast: null };
+    return [{ ...panel, counted: counted(rules.judges) }];
+  }
+  return rules.categories.map(({ id, title, coefficient: weight, judges: judging, atLeast = null }) => ({
+    id,
+    title,
+    weight,
+    judges: judging,
+    counted: counted(judging),
+    atLeast,
+  }));
+}
+
+const topOf = (rules: WeightedMarks): number => rules.top ?? 10;
+const divisor = (a: number, b: number): number => (b === 0 ? a : divisor(b, a % b));
+const commonMultiple = (values: readonly number[]): number =>
+  values.reduce((all, one) => (all * one) / divisor(all, one), 1);
 
 /**
- * Weighted marks: a mark of 0–10 for each exercise times its coefficient, the mean over the judges
- * that count. A unit is the smallest step of one judge's mark, so that means stay whole numbers:
- * with 2 judges, 8 and 8.5 at coefficient 3 are (16 + 17) · 3 = 99 units of a quarter point =
- * 24.75.
+ * How many units one step of a judge’s mark is, by panel and exercise, and how many a step of the
+ * score is. A step of the score is a step of a mark over the counting judges (over the least common
+ * multiple of all panels’) and over 2 or 4 where weights are halves, so that all stays whole.
+ */
+function gridOf(rules: WeightedMarks, panels: readonly Panel[]) {
+  const judging = commonMultiple(panels.map((panel) => Math.max(1, panel.counted)));
+  const weights = rules.exercises.flatMap((exercise) =>
+    panels.map((panel) => exercise.coefficient * panel.weight),
+  );
+  const parts = [1, 2, 4].find((part) => weights.every((weight) => Number.isInteger(weight * part))) ?? 4;
+  return {
+    pointsPerUnit: rules.smallestMark / (judging * parts),
+    /** Units of one judge’s smallest step. */
+    step: (panel: Panel, e: number): number =>
+      ((rules.exercises[e]?.coefficient ?? 1) * panel.weight * parts * judging) / Math.max(1, panel.counted),
+  };
+}
+
+/**
+ * Weighted marks: a mark for each exercise (or each category of it) times its coefficient, the mean
+ * over the judges that count. With 2 judges, 8 and 8.5 at coefficient 3 are (16 + 17) · 3 = 99 units
+ * of a quarter point = 24.75.
  */
 export const weightedMarks: Family<WeightedMarks> = {
   id: 'weighted-marks',
   title: say('rulebooks.weighted-marks.weighted-marks'),
-  word: 'mark',
-  check: (rules, outline) => [
-    ...checkFaults(rules.exercises, outline, { smallest: rules.smallestMark, maximum: () => TOP }),
-    ...checkMultiple(TOP, rules.smallestMark, 'smallestMark'),
-    ...(rules.pass.eachMark === null
-      ? []
-      : checkMultiple(rules.pass.eachMark, rules.smallestMark, 'pass.eachMark')),
-    ...(counted(rules) < 1
-      ? [fail('judges', 'dropExtremes', say('rulebooks.weighted-marks.dropping-the-highest-and-the'))]
-      : []),
-  ],
+  word: () => 'mark',
+  full: topOf,
+  cannot: [],
+  check: (rules, outline) => {
+    const top = topOf(rules);
+    const ids = panelsOf(rules).map((panel) => panel.id);
+    return [
+      ...checkFaults(rules.exercises, outline, { smallest: rules.smallestMark, maximum: () => top }),
+      ...checkMultiple(top, rules.smallestMark, 'smallestMark'),
+      ...(rules.pass.eachMark === null
+        ? []
+        : [
+            ...checkMultiple(rules.pass.eachMark, rules.smallestMark, 'pass.eachMark'),
+            ...checkMark(rules.pass.eachMark, top, 'pass.eachMark'),
+          ]),
+      ...panelsOf(rules).flatMap((panel, i) => [
+        ...(panel.counted < 1
+          ? [
+              fail(
+                'judges',
+                panel.id === '' ? 'dropExtremes' : `categories[${i}].judges`,
+                say('rulebooks.weighted-marks.dropping-the-highest-and-the'),
+              ),
+            ]
+          : []),
+        ...(panel.atLeast === null ? [] : checkMark(panel.atLeast, top, `categories[${i}].atLeast`)),
+      ]),
+      ...repeated(ids).map((id) =>
+        fail('duplicate', 'categories', say('rulebooks.weighted-marks.two-categories', { id })),
+      ),
+      ...rules.exercises.flatMap((exercise, e) => checkCategories(exercise, ids, `exercises[${e}]`)),
+    ];
+  },
   prepare: (rules, outline) => {
-    const judges = counted(rules);
-    const step = 1 / rules.smallestMark;
-    const top = Math.round(TOP * step) * judges;
-    const maxima = rules.exercises.map((exercise) => top * exercise.coefficient);
+    const panels = panelsOf(rules);
+    const { pointsPerUnit, step } = gridOf(rules, panels);
+    const marks = 1 / rules.smallestMark;
+    const inPanel = (value: number, panel: Panel, e: number): number =>
+      Math.round(value * marks) * panel.counted * step(panel, e);
+    const cells = rules.exercises.flatMap((_, e) => panels.map((panel) => ({ e, panel })));
+    const maxima = cells.map(({ e, panel }) => inPanel(topOf(rules), panel, e));
     const maximum = sum(maxima);
-    const least = rules.exercises.map(
-      (exercise) => Math.round((rules.pass.eachMark ?? 0) * step) * judges * exercise.coefficient,
-    );
+    const first = (e: number): number => e * panels.length;
+    const least = cells.map(({ e, panel }) => inPanel(rules.pass.eachMark ?? 0, panel, e));
+    const floors = panels.flatMap((panel, p) => (panel.atLeast === null ? [] : [{ p, panel }]));
     const title = (id: string): string => outline.find((known) => known.id === id)?.title ?? id;
+    const sumOf = (of: ArrayLike<number>, from: number): number => sum(of, from, from + panels.length);
     return {
-      pointsPerUnit: rules.smallestMark / judges,
+      pointsPerUnit,
       line: Math.ceil((rules.pass.percent * maximum) / 100),
       exercises: rules.exercises.map((exercise, e) => ({
         exercise: exercise.exercise,
-        cells: oneCell(maxima[e] ?? 0),
+        cells: panels.map((panel, p) => ({
+          key: panel.id,
+          title: panel.title,
+          maximum: maxima[first(e) + p] as number,
+        })),
         // A price in marks is what every judge takes off.
-        faults: exercise.faults.map((fault) =>
-          prepareFault(fault, { unit: step * judges * exercise.coefficient }),
-        ),
+        faults: exercise.faults.map((fault) => {
+          const cell = Math.max(
+            0,
+            panels.findIndex((panel) => panel.id === (fault.category ?? '')),
+          );
+          const panel = panels[cell] as Panel;
+          return prepareFault(fault, { cell, unit: marks * panel.counted * step(panel, e) });
+        }),
       })),
       conditions: [
         { code: 'ended', exercise: null, message: say('rulebooks.weighted-marks.the-run-is-ended') },
@@ -89,45 +191,59 @@ export const weightedMarks: Family<WeightedMarks> = {
             title: title(exercise).toLowerCase(),
           }),
         })),
+        ...floors.map(({ panel }) => ({
+          code: 'category',
+          exercise: null,
+          message: say('rulebooks.weighted-marks.a-mean-under-in', {
+            atLeast: panel.atLeast,
+            title: panel.title.toLowerCase(),
+          }),
+        })),
+        ...(rules.zeroIsOut
+          ? [{ code: 'zero', exercise: null, message: say('rulebooks.weighted-marks.a-zero-by-all') }]
+          : []),
       ],
       judge: (kept, ended) =>
         failing([
           ended,
           sum(kept) * 100 < rules.pass.percent * maximum,
-          ...least.map((mark, e) => (kept[e] as number) < mark),
+          ...rules.exercises.map((_, e) => sumOf(kept, first(e)) < sumOf(least, first(e))),
+          // A mean over the run, compared as a sum: each exercise weighs as much as another.
+          ...floors.map(({ p, panel }) => {
+            let share = 0;
+            for (let e = 0; e < rules.exercises.length; e++)
+              share += (kept[first(e) + p] as number) / (maxima[first(e) + p] as number);
+            return share * topOf(rules) < (panel.atLeast as number) * rules.exercises.length - 1e-9;
+          }),
+          ...(rules.zeroIsOut ? [cells.some((_, c) => kept[c] === 0)] : []),
         ]),
-      award: (kept) =>
+      award: (kept, passed) =>
         bestAward(
           rules.awards,
+          passed,
           (award) => award.percent,
           (award) => sum(kept) * 100 >= award.percent * maximum,
         ),
-      given: (e, marks) => {
-        if (marks.length !== rules.judges)
+      given: (e, given) => {
+        let from = 0;
+        const units: number[] = [];
+        const asked = panels.reduce((all, panel) => all + panel.judges, 0);
+        if (given.length !== asked)
           return fail(
             'given',
             '',
             say('rulebooks.weighted-marks.there-are-judges-and-marks', {
-              judges: rules.judges,
-              marksCount: marks.length,
+              judges: asked,
+              marksCount: given.length,
             }),
           );
-        const wrong = marks.find(
-          (mark) => !(mark >= 0 && mark <= TOP) || checkMultiple(mark, rules.smallestMark, '').length > 0,
-        );
-        if (wrong !== undefined)
-          return fail(
-            'given',
-            '',
-            say('rulebooks.weighted-marks.is-not-a-mark-0-to-in-steps-of', {
-              wrong,
-              TOP,
-              smallestMark: rules.smallestMark,
-            }),
-          );
-        const sorted = marks.map((mark) => Math.round(mark * step)).sort((a, b) => a - b);
-        const counting = rules.dropExtremes ? sorted.slice(1, -1) : sorted;
-        return ok([sum(counting) * (rules.exercises[e]?.coefficient ?? 1)]);
+        for (const panel of panels) {
+          const taken = meanOf(rules, given.slice(from, from + panel.judges));
+          if (!taken.ok) return taken;
+          units.push(taken.value * step(panel, e));
+          from += panel.judges;
+        }
+        return ok(units);
       },
     };
   },
@@ -140,11 +256,63 @@ export const weightedMarks: Family<WeightedMarks> = {
             eachMark: rules.pass.eachMark,
           }),
         ]),
+    ...panelsOf(rules).flatMap(({ atLeast, title }) =>
+      atLeast === null
+        ? []
+        : [say('rulebooks.weighted-marks.a-mean-of-or-more-in', { atLeast, title: title.toLowerCase() })],
+    ),
+    ...(rules.zeroIsOut ? [say('rulebooks.weighted-marks.no-zero-by-all')] : []),
   ],
   awards: (rules) =>
     rules.awards.map((award) => ({
       title: award.title,
+      alsoBelow: award.alsoBelow,
       asks: say('rulebooks.weighted-marks.from', { percent: award.percent }),
     })),
   say: (prepared, units) => say('rulebooks.weighted-marks.points', { pointsOf: pointsOf(prepared, units) }),
 };
+
+/** Marks of one panel → the sum, in smallest steps, of those that count. */
+function meanOf(rules: WeightedMarks, given: readonly number[]): Result<number> {
+  const TOP = topOf(rules);
+  const wrong = given.find(
+    (one) => !(one >= 0 && one <= TOP) || checkMultiple(one, rules.smallestMark, '').length > 0,
+  );
+  if (wrong !== undefined)
+    return fail(
+      'given',
+      '',
+      say('rulebooks.weighted-marks.is-not-a-mark-0-to-in-steps-of', {
+        wrong,
+        TOP,
+        smallestMark: rules.smallestMark,
+      }),
+    );
+  const sorted = given.map((one) => Math.round(one / rules.smallestMark)).sort((a, b) => a - b);
+  return ok(sum(rules.dropExtremes ? sorted.slice(1, -1) : sorted));
+}
+
+const checkMark = (value: number, top: number, path: string): Failure[] =>
+  value <= top
+    ? []
+    : [fail('impossible-pass', path, say('rulebooks.weighted-marks.above-top', { value, top }))];
+
+function checkCategories(
+  exercise: WeightedMarks['exercises'][number],
+  ids: readonly string[],
+  path: string,
+): Failure[] {
+  return exercise.faults.flatMap(({ category, title }, f) =>
+    ids.includes(category ?? '')
+      ? []
+      : [
+          fail(
+            'unknown-category',
+            `${path}.faults[${f}].category`,
+            category === undefined
+              ? say('rulebooks.weighted-marks.says-no-category', { title })
+              : say('rulebooks.weighted-marks.no-such-category', { category }),
+          ),
+        ],
+  );
+}

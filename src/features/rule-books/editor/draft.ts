@@ -3,6 +3,7 @@ import {
   familyOf,
   faultSteps,
   prepareRules,
+  RULE_BOOK_VERSION,
   type RuleBook,
   type Rules,
   scoreSheet,
@@ -86,16 +87,17 @@ export function addExercise(draft: Draft): Draft {
   const family = textAt(draft, ['rules', 'family']) as Rules['family'];
   const abilities = listAt(draft, ['rules', 'abilities']).map((ability) => textAt(ability, ['id']));
   const groups = listAt(draft, ['rules', 'groups']).map((group) => textAt(group, ['id']));
+  const part = freeId('work', partIds(draft));
   const scored = {
     exercise: id,
     ...EXERCISE_STARTS[family](abilities, groups),
-    faults: [missFault(family, 'work', abilities[0])],
+    faults: [missFault(family, part, abilities[0])],
   };
   const outline = {
     id,
     title: tell('draft.new-exercise'),
     text: tell('draft.what-the-dog-is-asked'),
-    parts: [{ id: 'work', title: tell('draft.the-work'), text: tell('draft.what-is-judged'), demands: [] }],
+    parts: [{ id: part, title: tell('draft.the-work'), text: tell('draft.what-is-judged'), demands: [] }],
   };
   return append(append(draft, ['exercises'], outline), ['rules', 'exercises'], scored);
 }
@@ -112,6 +114,7 @@ const EXERCISE_STARTS: Readonly<
   retrieves: () => ({}),
   checklist: (_, groups) => ({ group: groups[0] ?? 'all', attempts: 2, extraCues: 0 }),
   'time-and-faults': () => ({ most: 20 }),
+  measured: () => ({ tries: 1, counts: 'all', most: 50 }),
 };
 
 function missFault(family: Rules['family'], part: string, ability: string | undefined): Json {
@@ -183,12 +186,24 @@ export function addFault(draft: Draft, exercise: number, title: string): Draft {
 
 export function addPart(draft: Draft, exercise: number, title: string): Draft {
   const path = ['exercises', exercise, 'parts'];
-  const id = freeId(
-    slug(title),
-    listAt(draft, path).map((part) => textAt(part, ['id'])),
-  );
+  // The same work in two exercises has one name and one id, and its stakes add up; other work never
+  // shares an id with it.
+  const same = allParts(draft).find((part) => textAt(part, ['title']).toLowerCase() === title.toLowerCase());
+  const here = listAt(draft, path).map((part) => textAt(part, ['id']));
+  const shared = same && textAt(same, ['id']);
+  const id = shared && !here.includes(shared) ? shared : freeId(slug(title), partIds(draft));
   return append(draft, path, { id, title, text: tell('draft.what-is-judged'), demands: [] });
 }
+
+/** A demand more of a part, kept under a name that no other of the part has, also when some were removed. */
+export function addDemand(draft: Draft, path: Path, demand: { readonly [key: string]: Json }): Draft {
+  const taken = listAt(draft, path).map((one) => textAt(one, ['axis']));
+  return append(draft, path, { ...demand, axis: freeId(String(demand.quantity), taken) });
+}
+
+const allParts = (draft: Draft): readonly Json[] =>
+  listAt(draft, ['exercises']).flatMap((exercise) => listAt(exercise, ['parts']));
+const partIds = (draft: Draft): string[] => allParts(draft).map((part) => textAt(part, ['id']));
 
 /** Where each family keeps its smallest step. */
 const SMALLEST: Readonly<Partial<Record<Rules['family'], string>>> = {
@@ -197,6 +212,7 @@ const SMALLEST: Readonly<Partial<Record<Rules['family'], string>>> = {
   abilities: 'smallestMark',
   retrieves: 'smallestPoint',
   'time-and-faults': 'smallestFault',
+  measured: 'smallest',
 };
 
 /** What a new cost of each kind begins with; every number is there to be changed. */
@@ -220,12 +236,14 @@ export const COST_STARTS: Readonly<Record<string, Json>> = {
   major: { kind: 'major' },
   attempt: { kind: 'attempt' },
   cue: { kind: 'cue' },
+  bonus: { kind: 'bonus', points: 1 },
 };
 
 export function costKinds(family: Rules['family']): readonly string[] {
   if (family === 'checklist') return ['attempt', 'cue', 'zero', 'end-run'];
   const usual = ['each', 'per-extra-cue', 'per-second', 'per-metre', 'band', 'discretion', 'zero', 'end-run'];
-  return family === 'retrieves' ? [...usual, 'major'] : usual;
+  if (family === 'retrieves') return [...usual, 'bonus', 'major'];
+  return family === 'points-off' || family === 'measured' ? [...usual, 'bonus'] : usual;
 }
 
 const RULES_STARTS: Readonly<Record<Rules['family'], { readonly [key: string]: Json }>> = {
@@ -257,13 +275,14 @@ const RULES_STARTS: Readonly<Record<Rules['family'], { readonly [key: string]: J
     levels: [{ title: tell('draft.title'), needs: [{ group: 'all', atLeast: 1 }] }],
   },
   'time-and-faults': { smallestFault: 1, pass: { atMost: 10 }, awards: [] },
+  measured: { measure: 'metres', smallest: 0.1, pass: { line: 10 }, awards: [] },
 };
 
 /** A rule book from nothing: one exercise with one part, sound from the first moment. */
 export function blankDraft(family: Rules['family']): Draft {
   const empty: Draft = {
     format: 'regulon-rule-book',
-    version: 1,
+    version: RULE_BOOK_VERSION,
     id: 'my-rule-book',
     title: tell('draft.my-rule-book'),
     edition: tell('draft.first-edition'),
@@ -300,7 +319,7 @@ export function checkDraft(draft: Draft): Checked {
  * amount.
  */
 function workedScore(book: RuleBook): string | null {
-  const rules = prepareRules(book.rules, book.exercises);
+  const rules = prepareRules(book);
   const family = familyOf(book.rules);
   const sheet = rules.exercises.map((exercise) => {
     const fault = faultSteps(exercise).find((step) => !step.miss && !step.stops);
@@ -309,7 +328,7 @@ function workedScore(book: RuleBook): string | null {
       marks: fault ? [{ fault: fault.ref.key, amount: fault.amount }] : [],
     };
   });
-  const score = scoreSheet(rules, sheet, family.word);
+  const score = scoreSheet(rules, sheet);
   if (!score.ok) return null;
   const verdict = score.value.passed
     ? tell('draft.and-passes')

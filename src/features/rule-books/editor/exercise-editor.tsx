@@ -8,9 +8,9 @@ import { Button, Notice, SelectField } from '@/ui';
 import { wordsOf } from '@/words';
 import { tell } from '../words';
 import {
+  addDemand,
   addFault,
   addPart,
-  append,
   COST_STARTS,
   costKinds,
   type Draft,
@@ -180,7 +180,6 @@ type DemandsProps = {
 /** What the class asks of a part, as values on its criterion axes. */
 function Demands({ draft, path, context }: DemandsProps) {
   const change = useEditor((state) => state.change);
-  const count = listAt(draft, path).length;
   return (
     <div className="pl-4">
       {listAt(draft, path).map((demand, d) => {
@@ -246,7 +245,7 @@ function Demands({ draft, path, context }: DemandsProps) {
       <Button
         look="quiet"
         aria-label={tell('exercise-editor.add-a-demand', { context })}
-        onClick={() => change((now) => append(now, path, { ...NEW_DEMAND, axis: `axis-${count + 1}` }))}
+        onClick={() => change((now) => addDemand(now, path, NEW_DEMAND))}
       >
         {tell('exercise-editor.add-a-demand-2')}
       </Button>

@@ -38,6 +38,10 @@ export const RULE_FIELDS: Readonly<Record<Rules['family'], readonly FieldSpec[]>
     number(tell('fields.smallest-step-of-faults'), 'smallestFault'),
     number(tell('fields.to-pass-faults-at-most'), 'pass', 'atMost'),
   ],
+  measured: [
+    number(tell('fields.smallest-step-of-points'), 'smallest'),
+    number(tell('fields.to-pass-line'), 'pass', 'line'),
+  ],
 };
 
 /** What each family asks of an exercise; paths are within its scoring. */
@@ -52,6 +56,7 @@ export const EXERCISE_FIELDS: Readonly<Record<Rules['family'], readonly FieldSpe
     number(tell('fields.extra-cues-allowed'), 'extraCues'),
   ],
   'time-and-faults': [number(tell('fields.faults-at-most'), 'most')],
+  measured: [number(tell('fields.tries'), 'tries'), number(tell('fields.most-of-a-try'), 'most')],
 };
 
 export type ListSpec = {
@@ -107,6 +112,7 @@ export const RULE_LISTS: Readonly<Record<Rules['family'], readonly ListSpec[]>> 
     },
   ],
   'time-and-faults': [awards('atMost', tell('fields.faults-at-most'))],
+  measured: [awards('line', tell('fields.from'))],
 };
 
 /** The numbers of each kind of cost. */
@@ -135,6 +141,7 @@ export const COST_FIELDS: Readonly<Record<string, readonly FieldSpec[]>> = {
     number(tell('fields.over'), 'bands', 1, 'over'),
     number(tell('fields.points'), 'bands', 1, 'points'),
   ],
+  bonus: [number(tell('fields.points'), 'points'), number(tell('fields.at-most'), 'cap')],
   discretion: [
     number(tell('fields.low'), 'low'),
     number(tell('fields.usual'), 'usual'),
@@ -154,4 +161,5 @@ export const COST_WORDS: Readonly<Record<string, string>> = {
   major: tell('fields.major-fault'),
   attempt: tell('fields.uses-up-an-attempt'),
   cue: tell('fields.uses-up-a-cue'),
+  bonus: tell('fields.bonus'),
 };

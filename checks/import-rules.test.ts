@@ -25,6 +25,8 @@ const planted: readonly Planted[] = [
   ['src/core/coaching/a.ts', takes('@/core/log'), true],
   ['src/core/rulebooks/families/a.ts', takes('@/data/read'), true],
   ['src/core/rulebooks/families/b.ts', takes('@/core/shared'), false],
+  ['src/core/readiness/brute-force.test-helper.ts', takes('./simulate'), true],
+  ['src/core/readiness/other.test-helper.ts', takes('./simulate'), false],
   ['src/data/records/a.ts', takes('@/core/shared'), false],
   ['src/data/records/b.ts', takes('@/features/field'), true],
   ['src/data/write/a.ts', takes('react'), true],

@@ -153,6 +153,16 @@ export const TABLE = [
   },
 ];
 
+/** Oracles stand alone: what they check they must not use. Written after the tests' leave to import anything. */
+const ORACLES = [
+  {
+    who: 'src/core/readiness/brute-force.test-helper.ts',
+    refused: ['@/**', './**', '../**', '!@/core/shared'],
+    never: OF_THE_PAGE,
+    words: 'The brute-force simulator shares no code with the simulation or the scorer.',
+  },
+];
+
 const restricted = ({ from, refused, never, words }) => ({
   level: 'error',
   options: {
@@ -165,18 +175,21 @@ const restricted = ({ from, refused, never, words }) => ({
   },
 });
 
+const ruleOf = (row) => ({
+  includes: [row.who],
+  linter: { rules: { style: { noRestrictedImports: restricted(row) } } },
+});
+
 /** The linter's settings that say the table. */
 export function rulesFrom(table) {
   return {
     overrides: [
-      ...table.map((row) => ({
-        includes: [row.who],
-        linter: { rules: { style: { noRestrictedImports: restricted(row) } } },
-      })),
+      ...table.map(ruleOf),
       {
         includes: ['**/*.test.ts', '**/*.bench.ts', '**/*.test-helper.ts'],
         linter: { rules: { style: { noRestrictedImports: 'off' } } },
       },
+      ...ORACLES.map(ruleOf),
     ],
   };
 }

@@ -66,7 +66,8 @@ const SLOTS_PER_DAY = 2;
 /**
  * Simulates trials: for each of `groups` posterior draws, `runs` times the trial. A day moves all
  * elements together: an element of swing τ by τ√ρ·Z + nerves·Y, Z and Y shared; what is left of its
- * own swing, (1 − ρ)τ², is averaged out analytically.
+ * own swing, (1 − ρ)τ², is one draw for all that the element does on that day, and averaged out
+ * analytically where it does but one thing.
  *
  * Elements run as a chain. Each is drawn as often as the exercise asks it and as often as it is tried
  * again; a go that is not clean has one fault or several; extra cues come by their number; faults that
@@ -94,6 +95,7 @@ export function simulateTrials(
     seeded(mixSeed(seed, group, 0)).fill(desk.uniforms);
     for (let run = 0; run < size.runs; run++) runTrial(desk, run * desk.slots, group);
     desk.swings.taus.length = 0;
+    desk.swings.isDrawn.length = 0;
   }
   return desk.runs;
 }
@@ -108,6 +110,10 @@ type Desk = {
   readonly compiled: CompiledRules;
   readonly tally: Tally;
   readonly plans: readonly DrawPlan[];
+  /** Tries of each exercise as a whole and of its parts; which of its steps stop it or have it tried again. */
+  readonly wholeTries: Int32Array;
+  readonly partTries: Int32Array;
+  readonly became: readonly Uint8Array[];
   /** Elements of each exercise: from where, how many; goes and slots of each element. */
   readonly from: Int32Array;
   readonly counts: Int32Array;
@@ -130,14 +136,28 @@ type Desk = {
   /** e^−η·shrink of each element: the odds against a clean go on an average day; and which swing it has. */
   readonly oddsAgainst: Float64Array;
   readonly swingOf: Int32Array;
+  /** Of elements that do more than one thing on a day: which of these each is (−1: none), and their own day. */
+  readonly own: {
+    readonly of: Int32Array;
+    readonly sd: Float64Array;
+    readonly factor: Float64Array;
+  };
+  /** The same of slips, extra cues, and whether anything is charged of a clean go. */
+  readonly slipRates: Float64Array;
+  readonly cueRates: Float64Array;
+  readonly isQuiet: Uint8Array;
+  /** Where the swings of an element’s day begin. */
+  readonly dayOf: Int32Array;
   /** Chance of each measured fault, of each element. */
   readonly measuredRates: readonly Float64Array[];
   /**
    * The few different swings of a group's elements: how far a shared day moves one, the factor that
-   * averages its own part, and by what a day multiplies the odds against a clean go.
+   * averages its own part (1 where that is drawn), and by what a day multiplies the odds against a
+   * clean go.
    */
   readonly swings: {
     readonly taus: number[];
+    readonly isDrawn: boolean[];
     readonly ownDay: Float64Array;
     readonly shrink: Float64Array;
     readonly dayFactor: Float64Array;
@@ -164,7 +184,8 @@ function deskOf(input: TrialClass, assumptions: Assumptions, seed: number, size:
     slotOf[k] = slotsPerRun;
     slotsPerRun += goesOf(times, tries, k) * (slotsPerGo[k] as number);
   });
-  const slots = SLOTS_PER_DAY * days + slotsPerRun * rules.runs.count;
+  const own = ownDays(input, tries, times);
+  const slots = SLOTS_PER_DAY * (days + own.count) + slotsPerRun * rules.runs.count;
   const most = plans.reduce((sum, _, k) => sum + goesOf(times, tries, k), 0);
   const width = plans.length;
   return {
@@ -172,6 +193,9 @@ function deskOf(input: TrialClass, assumptions: Assumptions, seed: number, size:
     compiled,
     tally: compiled.tally(),
     plans,
+    wholeTries: Int32Array.from(rules.tries, ({ whole }) => whole),
+    partTries: Int32Array.from(rules.tries, ({ part }) => part),
+    became: compiled.steps.map((steps) => Uint8Array.from(steps, becameOf)),
     from: Int32Array.from(counts, (_, e) => counts.slice(0, e).reduce((sum, one) => sum + one, 0)),
     counts,
     times,
@@ -190,9 +214,17 @@ function deskOf(input: TrialClass, assumptions: Assumptions, seed: number, size:
     taken: new Uint8Array(Math.max(1, ...plans.map((plan) => plan.fault.steps.length))),
     oddsAgainst: new Float64Array(width),
     swingOf: new Int32Array(width),
+    own: { of: own.of, sd: new Float64Array(own.count), factor: new Float64Array(own.count) },
+    slipRates: new Float64Array(width),
+    cueRates: new Float64Array(width),
+    isQuiet: new Uint8Array(width),
+    dayOf: Int32Array.from(
+      input.exercises.flatMap((exercise, e) => exercise.elements.map(() => (rules.days[e] ?? 0) * width)),
+    ),
     measuredRates: plans.map((plan) => new Float64Array(plan.element.measured.length)),
     swings: {
       taus: [],
+      isDrawn: [],
       ownDay: new Float64Array(width),
       shrink: new Float64Array(width),
       dayFactor: new Float64Array(width * days),
@@ -206,6 +238,23 @@ type Tries = readonly (PreparedRules['tries'][number] | undefined)[];
 const goesOf = (times: Int32Array, tries: Tries, k: number): number =>
   (times[k] as number) * (tries[k]?.whole ?? 1) * (tries[k]?.part ?? 1);
 
+/** Which elements do more than one thing on one day, by element and day. */
+function ownDays(
+  { rules, exercises }: TrialClass,
+  tries: Tries,
+  times: Int32Array,
+): { readonly of: Int32Array; readonly count: number } {
+  const keys = exercises.flatMap((exercise, e) =>
+    exercise.elements.map((element) => `${rules.days[e]} ${element.id}`),
+  );
+  const goes = new Map<string, number>();
+  keys.forEach((key, k) => {
+    goes.set(key, (goes.get(key) ?? 0) + goesOf(times, tries, k) * rules.runs.count);
+  });
+  const several = [...goes].filter(([, count]) => count > 1).map(([key]) => key);
+  return { of: Int32Array.from(keys, (key) => several.indexOf(key)), count: several.length };
+}
+
 /** Room for every step of every exercise in every go: no run charges more. */
 function emptyLedger(compiled: CompiledRules, goes: number): Ledger {
   const widest = Math.max(1, ...compiled.steps.map((steps) => steps.length));
@@ -214,11 +263,16 @@ function emptyLedger(compiled: CompiledRules, goes: number): Ledger {
 
 /** Lays one drawn element out for the runs of its group. */
 function layOut(desk: Desk, k: number, drawn: DrawnElement, sharedDay: number): void {
-  const { swings, plans } = desk;
+  const { swings, plans, own } = desk;
   desk.drawn[k] = drawn;
-  const swing = swingPlace(desk, drawn.tau, sharedDay);
+  const several = own.of[k] as number;
+  if (several >= 0) own.sd[several] = Math.sqrt(1 - sharedDay) * drawn.tau;
+  const swing = swingPlace(desk, drawn.tau, several >= 0, sharedDay);
   desk.swingOf[k] = swing;
   desk.oddsAgainst[k] = Math.exp(-drawn.eta * (swings.shrink[swing] as number));
+  desk.slipRates[k] = drawn.slip.rate;
+  desk.cueRates[k] = drawn.cues.rate;
+  desk.isQuiet[k] = drawn.noted.steps.length === 0 && plans[k]?.element.measured.length === 0 ? 1 : 0;
   // What place, cold and training do to the odds of a clean go they do to those of a measured fault.
   const harder = Math.exp(drawn.home - drawn.eta);
   plans[k]?.element.measured.forEach(({ rate }, m) => {
@@ -228,12 +282,13 @@ function layOut(desk: Desk, k: number, drawn: DrawnElement, sharedDay: number): 
 }
 
 /** The place of a swing among those of the group; a new one is worked out once. */
-function swingPlace({ swings }: Desk, tau: number, sharedDay: number): number {
-  const known = swings.taus.indexOf(tau);
+function swingPlace({ swings }: Desk, tau: number, isDrawn: boolean, sharedDay: number): number {
+  const known = swings.taus.findIndex((one, t) => one === tau && swings.isDrawn[t] === isDrawn);
   if (known >= 0) return known;
   const next = swings.taus.push(tau) - 1;
+  swings.isDrawn.push(isDrawn);
   swings.ownDay[next] = Math.sqrt(sharedDay) * tau;
-  swings.shrink[next] = shrinkage((1 - sharedDay) * tau ** 2);
+  swings.shrink[next] = isDrawn ? 1 : shrinkage((1 - sharedDay) * tau ** 2);
   return next;
 }
 
@@ -257,7 +312,7 @@ function changed(
 function runTrial(desk: Desk, base: number, group: number): void {
   const { rules, runs, tally } = desk;
   for (let day = 0; day < desk.days; day++) drawDay(desk, base + SLOTS_PER_DAY * day, day);
-  const first = base + SLOTS_PER_DAY * desk.days;
+  const first = drawOwnDays(desk, base + SLOTS_PER_DAY * desk.days);
   let units = runOnce(desk, first);
   let failures = tally.failures();
   for (let again = 1; again < rules.runs.count; again++) {
@@ -302,8 +357,26 @@ function drawDay({ uniforms, swings, nerves }: Desk, slot: number, day: number):
     );
 }
 
-/** What became of a go: on to the next, tried again (the part, the whole), or no more of this exercise. */
-const [ON, AGAIN, OVER, STOP] = [0, 1, 2, 3];
+/** The day of each element that does more than one thing on it; the first slot after them. */
+function drawOwnDays({ uniforms, own }: Desk, from: number): number {
+  let slot = from;
+  for (let i = 0; i < own.sd.length; i++) {
+    const radius = Math.sqrt(-2 * Math.log(uniforms[slot] as number));
+    const normal = radius * Math.cos(2 * Math.PI * (uniforms[slot + 1] as number));
+    own.factor[i] = Math.exp(-(own.sd[i] as number) * normal);
+    slot += SLOTS_PER_DAY;
+  }
+  return slot;
+}
+
+/**
+ * What became of a go: on to the next, tried again (the part, the whole), no more of this exercise; or
+ * the part was not done, so that there is nothing to measure and the next part begins.
+ */
+const [ON, AGAIN, OVER, STOP, UNDONE] = [0, 1, 2, 3, 4];
+
+const becameOf = ({ stops, again }: FaultStep): number =>
+  stops ? STOP : again === 'item' ? OVER : again === 'part' ? AGAIN : ON;
 
 /** Runs all exercises once; its units. */
 function runOnce(desk: Desk, base: number): number {
@@ -334,7 +407,7 @@ function shuffle({ order, uniforms }: Desk, base: number): void {
 
 /** One exercise, tried as a whole as often as the rules allow while a try was lost. */
 function runExercise(desk: Desk, base: number, e: number): void {
-  const tries = desk.rules.tries[e]?.whole ?? 1;
+  const tries = desk.wholeTries[e] as number;
   for (let attempt = 0; attempt < tries; attempt++) if (!runAttempt(desk, base, e, attempt)) return;
 }
 
@@ -354,7 +427,7 @@ function runAttempt(desk: Desk, base: number, e: number, attempt: number): boole
 
 /** One asking of an element, tried again as often as its fault allows. */
 function runPart(desk: Desk, base: number, e: number, k: number, asking: number): number {
-  const tries = desk.rules.tries[e]?.part ?? 1;
+  const tries = desk.partTries[e] as number;
   const width = desk.slotsPerGo[k] as number;
   const first = base + (desk.slotOf[k] as number) + asking * tries * width;
   for (let again = 0; again < tries; again++) {
@@ -366,31 +439,40 @@ function runPart(desk: Desk, base: number, e: number, k: number, asking: number)
 
 /** One go of an element: the handler's part, the dog's, and what was measured of it. */
 function go(desk: Desk, e: number, k: number, slot: number): number {
-  const { uniforms, oddsAgainst, swings, swingOf, rules } = desk;
-  const drawn = desk.drawn[k] as DrawnElement;
+  const { uniforms, swings, own } = desk;
+  let became = ON;
   const slip = uniforms[slot + SLIP] as number;
-  if (slip < drawn.slip.rate && chargeSlip(desk, e, drawn, slip) !== ON) return STOP;
+  if (slip < (desk.slipRates[k] as number)) became = chargeSlip(desk, e, k, slip);
+  if (became !== ON) return became;
   const cue = uniforms[slot + CUES] as number;
-  if (cue < drawn.cues.rate && chargeCues(desk, e, k, drawn, cue) !== ON) return STOP;
-  const factor = swings.dayFactor[(rules.days[e] as number) * swings.ownDay.length + (swingOf[k] as number)];
-  const clean =
-    (uniforms[slot + CLEAN] as number) * (1 + (oddsAgainst[k] as number) * (factor as number)) < 1;
+  if (cue < (desk.cueRates[k] as number)) became = chargeCues(desk, e, k, cue);
+  if (became !== ON) return became;
+  const day = (desk.dayOf[k] as number) + (desk.swingOf[k] as number);
+  const several = own.of[k] as number;
+  const odds =
+    (desk.oddsAgainst[k] as number) *
+    (swings.dayFactor[day] as number) *
+    (several < 0 ? 1 : (own.factor[several] as number));
   const fault = uniforms[slot + FAULT] as number;
-  const became = clean ? chargeNoted(desk, e, k, drawn, fault) : chargeFaults(desk, e, k, drawn, fault);
-  return became === ON ? chargeMeasured(desk, e, k, slot) : became === UNDONE ? ON : became;
+  if ((uniforms[slot + CLEAN] as number) * (1 + odds) < 1) {
+    if (desk.isQuiet[k]) return ON;
+    became = chargeNoted(desk, e, k, fault);
+  } else became = chargeFaults(desk, e, k, fault);
+  if (became === UNDONE) return ON;
+  return became === ON ? chargeMeasured(desk, e, k, slot) : became;
 }
-/** The part was not done: there is nothing to measure, and the next part begins. */
-const UNDONE = 4;
 
 /** A slip of the handler's. Below its rate a uniform number is uniform again: no slot more is needed. */
-function chargeSlip(desk: Desk, e: number, { slip }: DrawnElement, uniform: number): number {
+function chargeSlip(desk: Desk, e: number, k: number, uniform: number): number {
+  const { slip } = desk.drawn[k] as DrawnElement;
   const place = placeOf(slip.what, uniform / slip.rate);
   return place < 0 ? ON : charge(desk, e, HANDLER, slip.what.steps[place] as number);
 }
 const HANDLER = -1;
 
 /** Extra cues by their number, all at once; whose loss they are goes by whose fault the rules call it. */
-function chargeCues(desk: Desk, e: number, k: number, { cues }: DrawnElement, uniform: number): number {
+function chargeCues(desk: Desk, e: number, k: number, uniform: number): number {
+  const { cues } = desk.drawn[k] as DrawnElement;
   const step = desk.plans[k]?.cueStep ?? -1;
   const place = placeOf(cues.what, uniform / cues.rate);
   if (step < 0 || place < 0) return ON;
@@ -399,7 +481,8 @@ function chargeCues(desk: Desk, e: number, k: number, { cues }: DrawnElement, un
 }
 
 /** What clean reps only noted, each by itself; what is left of a uniform number is uniform again. */
-function chargeNoted(desk: Desk, e: number, k: number, { noted }: DrawnElement, uniform: number): number {
+function chargeNoted(desk: Desk, e: number, k: number, uniform: number): number {
+  const { noted } = desk.drawn[k] as DrawnElement;
   let left = uniform;
   for (let i = 0; i < noted.steps.length; i++) {
     const rate = noted.rates[i] as number;
@@ -408,14 +491,15 @@ function chargeNoted(desk: Desk, e: number, k: number, { noted }: DrawnElement, 
       continue;
     }
     left /= rate;
-    if (charge(desk, e, k, noted.steps[i] as number) !== ON) return STOP;
+    const became = charge(desk, e, k, noted.steps[i] as number);
+    if (became !== ON) return became;
   }
   return ON;
 }
 
 /** The faults of a go that was not clean: one, and further ones while the chance of one more holds. */
-function chargeFaults(desk: Desk, e: number, k: number, drawn: DrawnElement, uniform: number): number {
-  const { fault, further } = drawn;
+function chargeFaults(desk: Desk, e: number, k: number, uniform: number): number {
+  const { fault, further } = desk.drawn[k] as DrawnElement;
   const misses = desk.plans[k]?.misses ?? [];
   let place = placeOf(fault, uniform);
   if (place < 0) return ON;
@@ -467,11 +551,7 @@ function chargeOne(desk: Desk, e: number, k: number, fault: Choice, place: numbe
   const step = fault.steps[place] as number;
   if (step === PRICED_ELSEWHERE) return ON;
   const became = charge(desk, e, k, step);
-  if (became !== ON) return became;
-  const again = desk.compiled.steps[e]?.[step]?.again ?? null;
-  if (again === 'item') return OVER;
-  if (again === 'part') return AGAIN;
-  return missed ? UNDONE : ON;
+  return became === ON && missed ? UNDONE : became;
 }
 
 /** Faults by their measure: how often from its rate, by how much from its sizes. */
@@ -497,7 +577,7 @@ function charge(desk: Desk, e: number, whose: number, step: number, amount?: num
   // What ends the run is booked also where there was nothing left to take: later exercises are its loss.
   if (units !== 0 || tally.ended()) book(desk, whose, e, step, units);
   if (tally.ended() || tally.zeroed()) return STOP;
-  return desk.compiled.steps[e]?.[step]?.stops ? STOP : ON;
+  return desk.became[e]?.[step] ?? ON;
 }
 
 function book({ ledger }: Desk, whose: number, e: number, step: number, units: number): void {

@@ -6,22 +6,42 @@ import {
   cellTotal,
   checkRuleBook,
   compileRules,
+  type FaultStep,
   familyOf,
   prepareRules,
+  type RuleBook,
   readRuleBook,
   type ScoreSheet,
   scoreSheet,
 } from '.';
 import { BOOK_NAMES, bookNamed, bookText, preparedNamed } from './sample-books.test-helper';
+import { STRUCTURED_BOOKS } from './structured-books.test-helper';
 
 /** As many as the bounds ask for belong to the studies; the test draws a tenth. */
 const SHEETS = Number(process.env.SHEETS ?? 10_000);
 
+/** A fault that can be written several times at once: it has no steps and nothing is measured. */
+const isOften = (step: FaultStep): boolean => step.ref.step === null && step.measured === null;
+
+/** So many files are spoiled; a study asks for more. */
+const SPOILED = Number(process.env.SPOILED ?? 10_000);
+
 /** Runs as picked steps: for each exercise the indices of what was marked. */
 type Picked = readonly (readonly number[])[];
 
-describe.each(BOOK_NAMES)('%s, whatever the sheet', (name) => {
-  const rules = preparedNamed(name);
+/** The sample books, and one of each family with all the structures that it can have. */
+const BOOKS: readonly (readonly [string, RuleBook])[] = [
+  ...BOOK_NAMES.map((name) => [name, bookNamed(name)] as const),
+  ...Object.entries(STRUCTURED_BOOKS).map(([name, value]) => [name, soundBook(value)] as const),
+];
+function soundBook(value: unknown): RuleBook {
+  const read = checkRuleBook(value);
+  if (!read.ok) throw new Error(JSON.stringify(read.problems));
+  return read.value;
+}
+
+describe.each(BOOKS)('%s, whatever the sheet', (_, book) => {
+  const rules = prepareRules(book);
   const compiled = compileRules(rules);
   const picks = fc.tuple(
     ...compiled.steps.map((steps) => fc.array(fc.nat({ max: steps.length - 1 }), { maxLength: 5 })),
@@ -97,18 +117,34 @@ describe.each(BOOK_NAMES)('%s, whatever the sheet', (name) => {
     const tally = compiled.tally();
     let different = 0;
     for (let i = 0; i < SHEETS; i++) {
-      // Mostly one or two faults in an exercise, so that runs end, pass and fail in every way.
+      // Mostly one or two faults in an exercise, so that runs end, pass and fail in every way; often
+      // several times over, or measured.
       const picked = compiled.steps.map((steps) =>
-        Array.from({ length: random.integer(10) < 6 ? 0 : 1 + random.integer(3) }, () =>
-          random.integer(steps.length),
-        ),
+        Array.from({ length: random.integer(10) < 6 ? 0 : 1 + random.integer(3) }, () => {
+          const place = random.integer(steps.length);
+          const step = steps[place];
+          if (!step || random.integer(2) === 0) return { place, amount: step?.amount ?? 1 };
+          if (step.measured?.begun) return { place, amount: random.integer(600) / 10 };
+          return { place, amount: isOften(step) ? 1 + random.integer(4) : step.amount };
+        }),
       );
       tally.start();
       for (let e = 0; e < picked.length && !tally.ended(); e++) {
         tally.open(e);
-        for (const step of picked[e] ?? []) tally.charge(step);
+        for (const { place, amount } of picked[e] ?? []) tally.charge(place, amount);
       }
-      const slow = score(picked);
+      const slow = must(
+        scoreSheet(
+          rules,
+          rules.exercises.map(({ exercise }, e) => ({
+            exercise,
+            marks: (picked[e] ?? []).flatMap(({ place, amount }) => {
+              const step = compiled.steps[e]?.[place];
+              return step ? [{ fault: step.ref.key, amount }] : [];
+            }),
+          })),
+        ),
+      );
       const failed = slow.reasons.map((reason) => rules.conditions.indexOf(reason));
       if (tally.finish() !== slow.units || tally.failures().join() !== failed.join()) different++;
     }
@@ -120,12 +156,15 @@ describe.each(BOOK_NAMES)('%s, whatever the sheet', (name) => {
     const begun = must(scoreSheet(rules, first ? [{ exercise: first.exercise, marks: [] }] : []));
     expect(begun.passed).toBe(true);
     expect(begun.open).toBe(begun.maximum - (first ? cellTotal(first) : 0));
-    const book = bookNamed(name);
     expect(familyOf(book.rules).passing(book.rules, book.exercises).length).toBeGreaterThan(0);
   });
 });
 
-describe('a thousand spoiled rule-book files', () => {
+describe('spoiled rule-book files', () => {
+  const TEXTS = [
+    ...BOOK_NAMES.map(bookText),
+    ...Object.values(STRUCTURED_BOOKS).map((one) => JSON.stringify(one)),
+  ];
   const strange = fc.constantFrom<unknown>(null, -1, 0, 0.3, Number.POSITIVE_INFINITY, '', 'x', [], {}, true);
   type Tree = Record<string, unknown>;
   const places = (node: unknown): [Tree, string][] =>
@@ -138,27 +177,21 @@ describe('a thousand spoiled rule-book files', () => {
 
   it('never crash, hang or half read: each is refused with words, or is sound enough to score', () => {
     fc.assert(
-      fc.property(
-        fc.constantFrom(...BOOK_NAMES),
-        fc.nat(),
-        strange,
-        fc.boolean(),
-        (name, pick, value, remove) => {
-          const book = JSON.parse(bookText(name)) as Tree;
-          const all = places(book);
-          const [holder, key] = all[pick % all.length] ?? [book, 'id'];
-          if (remove && !Array.isArray(holder)) delete holder[key];
-          else holder[key] = value;
-          const read = readRuleBook(JSON.stringify(book));
-          if (!read.ok) {
-            expect(read.problems.every((problem) => wordsOf(problem.message).length > 5)).toBe(true);
-            return;
-          }
-          const rules = prepareRules(read.value);
-          expect(must(scoreSheet(rules, [])).passed).toBe(true);
-        },
-      ),
-      { numRuns: 1000 },
+      fc.property(fc.constantFrom(...TEXTS), fc.nat(), strange, fc.boolean(), (text, pick, value, remove) => {
+        const book = JSON.parse(text) as Tree;
+        const all = places(book);
+        const [holder, key] = all[pick % all.length] ?? [book, 'id'];
+        if (remove && !Array.isArray(holder)) delete holder[key];
+        else holder[key] = value;
+        const read = readRuleBook(JSON.stringify(book));
+        if (!read.ok) {
+          expect(read.problems.every((problem) => wordsOf(problem.message).length > 5)).toBe(true);
+          return;
+        }
+        const rules = prepareRules(read.value);
+        expect(must(scoreSheet(rules, [])).passed).toBe(true);
+      }),
+      { numRuns: SPOILED },
     );
   });
 
@@ -342,11 +375,7 @@ it.each<[string, ScoreSheet, string]>([
     ],
     'sheet-order',
   ],
-  [
-    'a number between the steps',
-    [{ exercise: 'square' as never, marks: [], given: [7.25] }],
-    'given',
-  ],
+  ['a number between the steps', [{ exercise: 'square' as never, marks: [], given: [7.25] }], 'given'],
 ])('a sheet with %s is refused', (_, sheet, code) => {
   expect(scoreSheet(preparedNamed('vellmoor-obedience-two'), sheet)).toMatchObject({ ok: false, code });
 });

@@ -5,9 +5,8 @@ export type FaultCount = { readonly fault: FaultRef | null; readonly count: numb
 
 /** What reps say of the price of a run besides how often they are clean. Counts: those of bouts add up. */
 export type Priced = {
-  /** Counted reps that were not clean and named a fault, and how many they named beyond the first. */
-  readonly named: number;
-  readonly further: number;
+  /** Counted reps that were not clean and named one fault, two, three … */
+  readonly named: readonly number[];
   /** Counted reps that were missed and of which nothing was named. */
   readonly missed: number;
   /** Clean counted reps; faults that were noted in them; and those of which so many say nothing. */
@@ -20,16 +19,15 @@ export type Priced = {
 
 /**
  * Counts what a judge would charge beside misses and flaws. Two clean reps, in one of which a slow
- * start was noted, and one flawed rep that was late and crooked → `{ named: 1, further: 1, clean: 2,
- * noted: [slow × 1], … }`.
+ * start was noted, and one flawed rep that was late and crooked → `{ named: [0, 1], clean: 2, noted:
+ * [slow × 1], … }`.
  */
 export function pricedOf(reps: readonly EvidenceRep[]): Priced {
   const counted = reps.filter(countsAsEvidence);
   const clean = counted.filter((rep) => rep.outcome === 'clean');
   const flawed = counted.filter((rep) => rep.outcome !== 'clean' && rep.faults.length > 0);
   return {
-    named: flawed.length,
-    further: flawed.reduce((sum, rep) => sum + rep.faults.length - 1, 0),
+    named: tally(flawed.map((rep) => rep.faults.length - 1)),
     missed: counted.filter((rep) => rep.outcome === 'miss' && rep.faults.length === 0).length,
     clean: clean.length,
     noted: faultCounts(clean.flatMap((rep) => rep.faults)),
@@ -40,8 +38,7 @@ export function pricedOf(reps: readonly EvidenceRep[]): Priced {
 
 /** No rep: nothing counted. */
 export const NOTHING_PRICED: Priced = {
-  named: 0,
-  further: 0,
+  named: [],
   missed: 0,
   clean: 0,
   noted: [],
@@ -52,17 +49,26 @@ export const NOTHING_PRICED: Priced = {
 /** Two counts together, in whichever order. */
 export function addPriced(a: Priced, b: Priced): Priced {
   return {
-    named: a.named + b.named,
-    further: a.further + b.further,
+    named: addTallies(a.named, b.named),
     missed: a.missed + b.missed,
     clean: a.clean + b.clean,
     noted: addCounts(a.noted, b.noted),
     unjudged: addCounts(a.unjudged, b.unjudged),
-    cues: Array.from(
-      { length: Math.max(a.cues.length, b.cues.length) },
-      (_, i) => (a.cues[i] ?? 0) + (b.cues[i] ?? 0),
-    ),
+    cues: addTallies(a.cues, b.cues),
   };
+}
+
+const addTallies = (a: readonly number[], b: readonly number[]): number[] =>
+  Array.from({ length: Math.max(a.length, b.length) }, (_, i) => (a[i] ?? 0) + (b[i] ?? 0));
+
+/** How often each number from 0 on stands in a list. */
+function tally(numbers: readonly number[]): number[] {
+  const counts: number[] = [];
+  for (const one of numbers) {
+    while (counts.length <= one) counts.push(0);
+    counts[one] = (counts[one] ?? 0) + 1;
+  }
+  return counts;
 }
 
 /** How often each fault was named, sorted by its text. */
@@ -94,12 +100,5 @@ const asksACue = (rep: EvidenceRep): boolean =>
   rep.purpose !== 'filler' &&
   rep.purpose !== 'probe';
 
-function cueCounts(reps: readonly EvidenceRep[]): number[] {
-  const counts: number[] = [];
-  for (const { cues } of reps) {
-    const extra = (cues?.needed ?? 0) + (cues?.slip ?? 0);
-    while (counts.length <= extra) counts.push(0);
-    counts[extra] = (counts[extra] ?? 0) + 1;
-  }
-  return counts;
-}
+const cueCounts = (reps: readonly EvidenceRep[]): number[] =>
+  tally(reps.map(({ cues }) => (cues?.needed ?? 0) + (cues?.slip ?? 0)));

@@ -1,4 +1,4 @@
-import type { FaultCounts } from '@/core/evidence';
+import type { FaultCount, FaultCounts } from '@/core/evidence';
 import { type FaultRef, type FaultStep, isChargedAs } from '@/core/rulebooks';
 import type { ExerciseKey } from '@/core/shared';
 
@@ -22,6 +22,10 @@ export function timesLogged(
     if (fault !== null && isHere(fault, step, here, all)) times += count;
   return times;
 }
+
+/** A list of counts as a record of them. */
+export const byPlace = (counts: readonly FaultCount[]): FaultCounts =>
+  Object.fromEntries(counts.map((one, i) => [String(i), one]));
 
 function isHere(fault: FaultRef, step: FaultStep, here: readonly FaultStep[], all: StepsByExercise): boolean {
   if (fault.exercise === null || fault.exercise === step.ref.exercise) return isChargedAs(fault, step.ref);

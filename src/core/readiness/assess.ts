@@ -37,6 +37,7 @@ import { type OutlookPoint, outlookOf, sessionsPerWeek } from './outlook';
 import type { TrialElement } from './posterior';
 import { type Rehearsals, rehearsalsOf } from './rehearsals';
 import { FULL_SIZE, type SimulationSize, simulateTrials, type TrialClass } from './simulate';
+import { type Unproven, unprovenOf } from './unproven';
 
 /**
  * A class, who trains each link of it, and the reps: all that a forecast depends on, besides
@@ -72,6 +73,8 @@ export type Readiness = {
   /** Sessions a week that the outlook counts on, by element. */
   readonly perWeek: readonly (readonly [ElementId, number])[];
   readonly rehearsals: Rehearsals;
+  /** Faults that clean reps never judged: what the trial charges for them is not known. */
+  readonly unproven: readonly Unproven[];
   /** How many counted reps each element's figure rests on. */
   readonly grounds: readonly {
     readonly element: ElementId;
@@ -138,6 +141,7 @@ export function* assessClass(
     outlook,
     perWeek: [...perWeek],
     rehearsals: rehearsalsOf(used),
+    unproven: unprovenIn(fitted.value),
     grounds: [...fitted.value.fits].map(([element, { summary }]) => {
       const { counted, sessions, awayReps, coldReps, lastDay } = groundsOf(summary);
       return { element, counted, sessions, away: awayReps, cold: coldReps, lastDay };
@@ -271,6 +275,17 @@ function* fitClass(
     exercises.push({ exercise: rule.exercise, parts });
   }
   return ok({ rules, fits, exercises });
+}
+
+function unprovenIn({ rules, fits, exercises }: FittedClass): Unproven[] {
+  const all = new Map(rules.exercises.map((one) => [one.exercise, faultSteps(one)] as const));
+  return exercises.flatMap(({ exercise, parts }) =>
+    parts.flatMap(({ part, element }) => {
+      const found = fits.get(element);
+      const place = { exercise, part, element };
+      return (found && unprovenOf(place, found.summary, all.get(exercise) ?? [], all)) ?? [];
+    }),
+  );
 }
 
 /** Three proposals for each draw that is kept. */

@@ -29,7 +29,7 @@ export type Truth = Partial<{
   readonly tau: number;
   /** Weights of the dog’s faults, by key and step. */
   readonly faults: Readonly<Record<string, number>>;
-  readonly further: number;
+  readonly further: readonly number[];
   readonly noted: Readonly<Record<string, number>>;
   readonly cues: readonly number[];
   readonly slips: readonly [key: string, rate: number];
@@ -96,7 +96,7 @@ export function classOf(
   };
 }
 
-function summaryOf({ faults = {}, further = 0, noted = {}, cues = [], slips }: Truth): Summary {
+function summaryOf({ faults = {}, further = [], noted = {}, cues = [], slips }: Truth): Summary {
   const counts = (of: Readonly<Record<string, number>>, many: number): FaultCounts =>
     Object.fromEntries(
       Object.entries(of).map(([name, weight]) => {
@@ -112,13 +112,22 @@ function summaryOf({ faults = {}, further = 0, noted = {}, cues = [], slips }: T
     handlerFaults: slips ? counts({ [slips[0]]: slips[1] }, MANY) : {},
     priced: {
       ...NOTHING_PRICED,
-      named: MANY,
-      further: (further / (1 - further)) * MANY,
+      named: namedBy(further),
       clean: MANY,
       noted: Object.values(counts(noted, MANY)),
       cues: [MANY - cued.reduce((sum, one) => sum + one, 0), ...cued],
     },
   };
+}
+
+/** Reps with one fault, two … by the chance of a second, a third … */
+function namedBy(further: readonly number[]): number[] {
+  let left = MANY;
+  return [...further, 0].map((chance) => {
+    const here = left * (1 - chance);
+    left -= here;
+    return here;
+  });
 }
 
 /** “late” or, of a fault with steps, “crooked:1”. */
@@ -179,7 +188,7 @@ function bruteOf({
         elsewhere: ref.key === truth.measured?.key,
       };
     }),
-    further: truth.further ?? 0,
+    further: truth.further ?? [],
     noted: Object.entries(truth.noted ?? {}).map(([key, rate]) => ({ key, rate })),
     cues: truth.cues && cue ? { key: cue.ref.key, chances: truth.cues } : null,
     slips: truth.slips ? { key: truth.slips[0], rate: truth.slips[1] } : null,

@@ -22,8 +22,8 @@ export type BruteElement = {
     readonly stops?: boolean;
     readonly elsewhere?: boolean;
   }[];
-  /** The chance of one fault more after each. */
-  readonly further: number;
+  /** The chance of a second fault, a third … */
+  readonly further: readonly number[];
   /** Faults of clean goes, each by itself. */
   readonly noted: readonly { readonly key: string; readonly rate: number }[];
   /** Chances of one extra cue, two … and what they are charged by. */
@@ -177,7 +177,7 @@ function playFaults(element: BruteElement, put: Put, random: Random): Became {
   let open = [...element.faults];
   let became: Became = 'on';
   for (let count = 0; open.length > 0; count++) {
-    if (count > 0 && random.uniform() >= element.further) break;
+    if (count > 0 && random.uniform() >= (element.further[count - 1] ?? 0)) break;
     if (count > 0) open = open.filter((one) => !one.miss);
     const fault = pick(open, random);
     if (!fault) break;

@@ -51,7 +51,7 @@ const POINTS_OFF = classOf(pointsOffBook, [
       eta: 1.4,
       tau: 0.8,
       faults: { none: 0.4, slow: 0.2, creeps: 0.4 },
-      further: 0.25,
+      further: [0.25],
       cues: [0.06, 0.03],
       measured: { key: 'slow', limits: [2, 3, 4, 5, 6, 7, 8, 9, 10], begun: true, ...logNormal(1.6, 0.5) },
     },
@@ -61,7 +61,7 @@ const POINTS_OFF = classOf(pointsOffBook, [
       eta: 0.8,
       tau: 0.5,
       faults: { leaves: 0.05, wide: 0.4, lags: 0.35, barks: 0.2 },
-      further: 0.4,
+      further: [0.4, 0.3],
       noted: { wide: 0.15 },
     },
     {
@@ -76,7 +76,7 @@ const POINTS_OFF = classOf(pointsOffBook, [
 
 /** Two panels, weights by halves, a floor for one, and out for a zero by all. */
 const WEIGHTED = classOf(weightedBook, [
-  [{ eta: 0.7, tau: 0.9, faults: { 'no-turn': 0.6, 'slow-turn': 0.4 }, further: 0.2 }],
+  [{ eta: 0.7, tau: 0.9, faults: { 'no-turn': 0.6, 'slow-turn': 0.4 }, further: [0.2] }],
   [
     { eta: 0.5, faults: { 'no-weave': 0.5, touches: 0.5 }, cues: [0.2, 0.1] },
     { eta: 0.9, faults: { 'no-back': 0.3, 'crooked:0': 0.2, 'crooked:1': 0.3, 'crooked:2': 0.2 } },
@@ -87,7 +87,7 @@ const WEIGHTED = classOf(weightedBook, [
 const ABILITIES = classOf(
   abilitiesBook,
   ['one', 'two', 'three'].map((): Truth[] => [
-    { id: 'retrieve', eta: 0.8, tau: 1, faults: { blinks: 0.4, 'runs-in': 0.1, hard: 0.5 }, further: 0.2 },
+    { id: 'retrieve', eta: 0.8, tau: 1, faults: { blinks: 0.4, 'runs-in': 0.1, hard: 0.5 }, further: [0.2] },
   ]),
 );
 
@@ -100,7 +100,7 @@ const RETRIEVES = classOf(
       eta: 1.2 - 0.4 * i,
       tau: 0.5,
       faults: { 'not-found': 0.45, wide: 0.3, 'ran-in': 0.25 },
-      further: 0.1,
+      further: [0.1],
       measured: {
         key: 'wide',
         limits: [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12],
@@ -116,7 +116,7 @@ const RETRIEVES = classOf(
 const CHECKLIST = classOf(
   checklistBook,
   [0.2, -0.5, -0.3, 0.4].map((eta): Truth[] => [
-    { eta, tau: 1, faults: { failed: 0.7, half: 0.3 }, further: 0.3, cues: [0.1, 0.1] },
+    { eta, tau: 1, faults: { failed: 0.7, half: 0.3 }, further: [0.3], cues: [0.1, 0.1] },
   ]),
 );
 

@@ -6,3 +6,4 @@ export { type Advice as EntryAdvice, entryAdvice, type OutlookPoint, readyBy } f
 export type { TrialElement } from './posterior';
 export { missingRehearsals, type Rehearsals } from './rehearsals';
 export { FULL_SIZE, type SimulationSize, type TrialClass } from './simulate';
+export type { Unproven } from './unproven';

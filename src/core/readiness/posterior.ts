@@ -11,7 +11,7 @@ import {
 import type { FaultStep } from '@/core/rulebooks';
 import { type ElementId, mixSeed, type PartKey, type Random, seeded } from '@/core/shared';
 import { drawBeta, drawDirichlet } from '@/core/statistics';
-import { type StepsByExercise, timesLogged } from './alike';
+import { byPlace, type StepsByExercise, timesLogged } from './alike';
 import type { Assumptions } from './assumptions';
 import { type Choice, choiceOf, drawChoice, PRICED_ELSEWHERE, type Weighted } from './choice';
 import type { MeasuredFault } from './measured';
@@ -45,9 +45,9 @@ export type DrawnElement = {
   readonly gain: number;
   /** A standard normal for how it drifts in days to come. */
   readonly drift: number;
-  /** What it is where a go is not clean, and the chance of one fault more after each. */
+  /** What it is where a go is not clean, and the chance of a second fault, a third … */
   readonly fault: Choice;
-  readonly further: number;
+  readonly further: Float64Array;
   /** What is charged although a go is clean, since clean reps only noted it: each by itself, so often. */
   readonly noted: { readonly steps: Int32Array; readonly rates: Float64Array };
   /** The handler's own faults, and extra cues by their number. */
@@ -65,7 +65,7 @@ export type DrawPlan = {
   readonly fault: Weighted;
   /** Places among `fault` of the part not done: nothing else is charged with it. */
   readonly misses: readonly boolean[];
-  readonly further: Rate;
+  readonly further: readonly Rate[];
   readonly noted: readonly { readonly step: number; readonly rate: Rate }[];
   readonly slip: Happening;
   /** The step that extra cues are charged by, −1 where none is; `what` holds their numbers, from 1. */
@@ -115,26 +115,34 @@ export function planDraws(
     steps,
     (step) => step.by === 'handler' && (step.part === null || step.part === part) && !step.gives,
   ).filter((place) => place !== cueStep);
-  const { rate, weight } = EVIDENCE.further;
   return {
     element,
     order: coupledOrder(element.posterior, groups, seed),
     fault: { ...fault, steps: fault.steps.map((place) => (isElsewhere(place) ? PRICED_ELSEWHERE : place)) },
     misses: own.map((place) => steps[place]?.miss ?? false),
-    further: {
-      happened: rate * weight + priced.further,
-      not: (1 - rate) * weight + priced.named,
-    },
+    further: furtherFaults(priced.named),
     noted: notedIn(
       priced,
       own.filter((place) => !isElsewhere(place)),
-      (place) => logged(byText(priced.noted), place),
+      (place) => logged(byPlace(priced.noted), place),
     ),
     ...ofHandler(summary, slips, cueStep, extra, assumptions, (place) =>
       logged(summary.handlerFaults, place),
     ),
     cueStep,
   };
+}
+
+/**
+ * Of reps that had one fault, how many had a second; of those, a third …, up to one more than was ever
+ * seen. Always two → next to surely a second, and next to never a third.
+ */
+function furtherFaults(named: readonly number[]): Rate[] {
+  const { rate, weight } = EVIDENCE.further;
+  return Array.from({ length: Math.max(1, named.length) }, (_, i) => {
+    const more = named.slice(i + 1).reduce((sum, one) => sum + one, 0);
+    return { happened: rate * weight + more, not: (1 - rate) * weight + (named[i] ?? 0) };
+  });
 }
 
 const placesOf = (steps: readonly FaultStep[], wanted: (step: FaultStep) => boolean): number[] =>
@@ -144,9 +152,6 @@ const weighted = (places: readonly number[], weight: (place: number) => number):
   steps: Int32Array.from(places),
   weights: places.map(weight),
 });
-
-const byText = (counts: Summary['priced']['noted']): FaultCounts =>
-  Object.fromEntries(counts.map((one, i) => [String(i), one]));
 
 /** What extra cues at this part are charged by: the part's own, else what goes for the whole exercise. */
 function cuePlace(steps: readonly FaultStep[], part: PartKey): number {
@@ -258,7 +263,7 @@ export function drawElement(plan: DrawPlan, group: number, seed: number): DrawnE
     slip: drawChance(plan.slip, random),
     fault: drawChoice(plan.fault, random),
     drift: random.normal(),
-    further: drawRate(plan.further, random),
+    further: Float64Array.from(plan.further, (rate) => drawRate(rate, random)),
     noted: {
       steps: Int32Array.from(plan.noted, (one) => one.step),
       rates: Float64Array.from(plan.noted, (one) => drawRate(one.rate, random)),

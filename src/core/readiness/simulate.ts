@@ -497,7 +497,7 @@ function chargeNoted(desk: Desk, e: number, k: number, uniform: number): number 
   return ON;
 }
 
-/** The faults of a go that was not clean: one, and further ones while the chance of one more holds. */
+/** The faults of a go that was not clean: one, and further ones as long as there is a further one. */
 function chargeFaults(desk: Desk, e: number, k: number, uniform: number): number {
   const { fault, further } = desk.drawn[k] as DrawnElement;
   const misses = desk.plans[k]?.misses ?? [];
@@ -506,17 +506,17 @@ function chargeFaults(desk: Desk, e: number, k: number, uniform: number): number
   let left = restOf(fault, place, uniform);
   if (misses[place]) return chargeOne(desk, e, k, fault, place, true);
   let became = chargeOne(desk, e, k, fault, place, false);
-  if (left >= further) return became;
+  if (left >= (further[0] as number)) return became;
   const { taken } = desk;
   taken.fill(0);
-  taken[place] = 1;
   // A try that failed failed once, and after a stop there is nothing more to see.
-  while (became !== STOP && became !== OVER && left < further) {
-    left /= further;
-    const [next, rest] = another(fault, taken, misses, left);
+  for (let count = 0; became !== STOP && became !== OVER; count++) {
+    const chance = further[count] ?? 0;
+    if (left >= chance) break;
+    taken[place] = 1;
+    const [next, rest] = another(fault, taken, misses, left / chance);
     if (next < 0) break;
     [place, left] = [next, rest];
-    taken[place] = 1;
     const then = chargeOne(desk, e, k, fault, place, false);
     became = then === ON ? became : then;
   }

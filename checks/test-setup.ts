@@ -2,7 +2,12 @@ import 'fake-indexeddb/auto';
 import fc from 'fast-check';
 import { expect } from 'vitest';
 import type { Sentence } from '@/core/shared';
-import { wordsOf } from '@/words';
+import { tellerOf, wordsOf } from '@/words';
+import making from '@/words/en/core-making.json';
+import rules from '@/words/en/core-rules.json';
+
+// Rooms take these in where they need them; tests of the core have no room.
+tellerOf({ ...making, ...rules });
 
 /**
  * Property tests draw the same cases on every run, so that what lands has been tested.

@@ -1,11 +1,11 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Outlet, useLocation, useNavigate, useParams } from 'react-router';
-import type { Day, DogId, Failure, Result } from '@/core/shared';
+import type { Day, DogId, Result } from '@/core/shared';
 import type { KennelContext } from '@/data/live';
 import { addressOf, type Dog, dogOf, type Kennel, type KennelName, listDogs, openBouts } from '@/data/read';
-import { Button, Notice, PageHead, UndoLine } from '@/ui';
-import { tell, wordsOf } from '@/words/shell';
+import { Button, PageHead, UndoLine } from '@/ui';
+import { tell } from '@/words/shell';
 import { useChosenDog } from './chosen-dog';
 import { now, todayOf } from './clock';
 import { useKeptFocus } from './keep-focus';
@@ -37,7 +37,12 @@ function OpenKennel({ name }: { readonly name: KennelName }) {
   }, [name]);
   if (!opened) return <p className="p-6 text-lg">{tell('kennel-frame.opening-the-kennel')}</p>;
   if (shut) return <Shut />;
-  return opened.ok ? <Frame kennel={opened.value} /> : <Refused failure={opened} />;
+  if (opened.ok) return <Frame kennel={opened.value} />;
+  return (
+    <Suspense fallback={null}>
+      <Refused failure={opened} />
+    </Suspense>
+  );
 }
 
 /** Another tab runs a newer version of the program, which has taken the storage over. */
@@ -50,17 +55,6 @@ function Shut() {
       <Button look="ink" size="big" onClick={() => location.reload()}>
         {tell('kennel-frame.load-again')}
       </Button>
-    </main>
-  );
-}
-
-function Refused({ failure }: { readonly failure: Failure }) {
-  return (
-    <main className="mx-auto max-w-2xl p-6">
-      <PageHead title={tell('kennel-frame.the-kennel-stays-closed')} />
-      <Notice tone="alert" role="alert">
-        {wordsOf(failure.message)}
-      </Notice>
     </main>
   );
 }
@@ -172,6 +166,9 @@ function useDogChoice(kennel: Kennel, today: Day): (dog: DogId) => void {
     await navigate(its ? `/${kennel.name}/field/${addressOf(its.bout)}` : room[0]);
   };
 }
+
+/** Seldom seen, and all that can be wrong with a kennel is many words. */
+const Refused = lazy(async () => ({ default: (await import('./refused')).Refused }));
 
 const SearchDialog = lazy(async () => ({ default: (await import('./search-dialog')).SearchDialog }));
 

@@ -1,5 +1,6 @@
 import { type RuleBook, readRuleBook } from '@/core/rulebooks';
 import retrieves from './rule-books/brackwater-working-test.json?raw';
+import measured from './rule-books/fennside-throws.json?raw';
 import weightedMarks from './rule-books/harrowmere-ring-grade-b.json?raw';
 import timeAndFaults from './rule-books/ravenholt-course.json?raw';
 import abilities from './rule-books/saltfen-field-assessment.json?raw';
@@ -14,7 +15,9 @@ import nextEdition from './rule-books/vellmoor-obedience-two-e2.json?raw';
  */
 export const SAMPLE_RULE_BOOKS: readonly [RuleBook, ...RuleBook[]] = [
   read(quillsClass),
-  ...[nextEdition, pointsOff, weightedMarks, abilities, retrieves, checklist, timeAndFaults].map(read),
+  ...[nextEdition, pointsOff, weightedMarks, abilities, retrieves, checklist, timeAndFaults, measured].map(
+    read,
+  ),
 ];
 
 function read(text: string): RuleBook {

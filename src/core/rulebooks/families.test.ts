@@ -127,7 +127,12 @@ describe('weighted marks', () => {
       [],
     ],
     ['second words are capped at 4 marks: 4 × 3', { dumbbell: [['second-word', 9]] }, '238 points', []],
-    ['zeroed: 250 − 30, and a mark under 5', { 'down-walk': ['no-drop'] }, '220 points', ['mark']],
+    [
+      'zeroed: 250 − 30, a mark under 5, and a 0 by both',
+      { 'down-walk': ['no-drop'] },
+      '220 points',
+      ['mark', 'zero'],
+    ],
     ['five marks off leave a 5: 250 − 20', { heel: ['leaves'] }, '230 points', []],
     ['five and a half leave 4.5', { heel: ['leaves', ['gap', 0]] }, '228 points', ['mark']],
     ['judges 8 and 8.5: a mean of 8.25 × 4', { heel: { given: [8, 8.5] } }, '243 points', []],
@@ -141,7 +146,7 @@ describe('weighted marks', () => {
         jump: ['no-jump'],
       },
       '110 points',
-      ['total', 'mark', 'mark', 'mark', 'mark'],
+      ['total', 'mark', 'mark', 'mark', 'mark', 'zero'],
     ],
     [
       'exactly 70 %: 250 − 75',
@@ -165,41 +170,52 @@ describe('weighted marks', () => {
 describe('abilities', () => {
   works('saltfen-field-assessment', [
     ['faultless: 14 × 10', {}, '140 marks in all', []],
-    ['runs in: steadiness 10 − 6', { 'single-mark': ['runs-in'] }, '134 marks in all', []],
     [
-      'runs in and breaks: steadiness 4 and 2, a mean of 3',
-      { 'single-mark': ['runs-in'], 'walk-up': ['breaks'] },
-      '126 marks in all',
-      ['ability'],
+      'runs in: put out at once',
+      { 'single-mark': ['runs-in'] },
+      '0 marks in all',
+      ['ended', 'total', 'ability', 'ability', 'ability', 'ability', 'ability'],
     ],
     [
-      'steadiness 4 and 6: a mean of exactly 5',
+      'leaves the retrieve: the same',
+      { 'single-mark': ['leaves-it'] },
+      '0 marks in all',
+      ['ended', 'total', 'ability', 'ability', 'ability', 'ability', 'ability'],
+    ],
+    [
+      'never enters the water: three series kept, 30 + 30 + 20',
+      { water: ['no-water'] },
+      '80 marks in all',
+      ['ended', 'total', 'ability'],
+    ],
+    ['one that was not found: marking 10 − 7', { 'single-mark': ['never-there'] }, '133 marks in all', []],
+    [
+      'the second one puts it out in its series',
+      { 'single-mark': ['never-there'], 'double-mark': ['forgot'] },
+      '23 marks in all',
+      ['ended', 'total', 'ability', 'ability', 'ability', 'ability'],
+    ],
+    [
+      'breaks to the other’s dummy in the last: 120 kept, and out',
+      { 'walk-up': ['breaks'] },
+      '120 marks in all',
+      ['ended'],
+    ],
+    [
+      'gives tongue three times, severely: steadiness 10 and 0, a mean of exactly 5',
       {
-        'single-mark': ['runs-in'],
         'walk-up': [
-          ['noise', 1],
-          ['noise', 1],
+          ['noise', 2],
+          ['noise', 2],
         ],
       },
       '130 marks in all',
       [],
     ],
-    [
-      'steadiness 4 and 5: a mean of 4.5',
-      { 'single-mark': ['runs-in'], 'walk-up': [['noise', 2]] },
-      '129 marks in all',
-      ['ability'],
-    ],
-    [
-      'marking 3 and 4',
-      { 'single-mark': ['never-there'], 'double-mark': ['forgot'] },
-      '127 marks in all',
-      ['ability'],
-    ],
     ['regrips are capped at 6: 10 − 6', { 'single-mark': [['regrips', 9]] }, '134 marks in all', []],
     [
       'the cell ends at 0, the others keep theirs: −10',
-      { 'single-mark': ['leaves-it', ['regrips', 4]] },
+      { water: ['left-there', 'shakes', 'shakes'] },
       '130 marks in all',
       [],
     ],
@@ -269,30 +285,46 @@ describe('retrieves', () => {
     ['refuses the third: 40 kept of the first two', { memory: ['refuses'] }, '40 points', ['ended', 'total']],
     ['refuses the last: 140 kept, and out all the same', { diversion: ['refuses'] }, '140 points', ['ended']],
     [
+      'two not found: out at the second, with what came before it',
+      { 'short-mark': ['not-found'], memory: ['not-found'] },
+      '20 points',
+      ['ended', 'total'],
+    ],
+    ['never enters the water: 120 kept before it', { 'water-mark': ['no-water'] }, '120 points', ['ended']],
+    [
       'exactly on the line: 160 − 56',
       {
         'short-mark': ['not-found'],
-        'long-mark': ['not-found'],
+        'long-mark': [
+          ['bad-line', 2],
+          ['drops', 2],
+          ['leaves-area', 3],
+        ],
         memory: [
           ['bad-line', 2],
           ['drops', 2],
           ['leaves-area', 2],
         ],
+        'over-fence': ['slow-give'],
       },
-      '104 points',
+      '105 points',
       [],
     ],
     [
       'one point short',
       {
         'short-mark': ['not-found'],
-        'long-mark': ['not-found'],
+        'long-mark': [
+          ['bad-line', 2],
+          ['drops', 2],
+          ['leaves-area', 3],
+        ],
         memory: [
           ['bad-line', 2],
           ['drops', 2],
           ['leaves-area', 2],
         ],
-        'over-fence': [['bad-line', 0]],
+        'over-fence': [['bad-line', 1]],
       },
       '103 points',
       ['total'],
@@ -351,13 +383,13 @@ describe('time and faults', () => {
     ['75 s: 15, and no more', { clock: [['over-time', 75]] }, '15 faults', []],
     ['75.1 s: 16', { clock: [['over-time', 75.1]] }, '16 faults', ['total']],
     ['two refusals: 10', { lane: [['refusal', 2]] }, '10 faults', []],
-    ['refusals are capped at 15', { lane: [['refusal', 5]] }, '15 faults', []],
     [
-      'refusals 15 and a fault 5: the lane costs 20 at most',
-      { lane: [['refusal', 5], 'fault', 'fault'] },
-      '20 faults',
-      ['total'],
+      'the third refusal ends it, wherever it is: 5 + 5, and all from the hoop on',
+      { lane: ['refusal'], hurdles: ['refusal'], hoop: ['refusal'] },
+      '130 faults',
+      ['ended', 'total'],
     ],
+    ['four bars knocked: 20', { hurdles: [['fault', 4]] }, '20 faults', ['total']],
     [
       'two faults and 2.3 s: 10 + 3',
       { hurdles: [['fault', 2]], clock: [['over-time', 62.3]] },
@@ -370,7 +402,8 @@ describe('time and faults', () => {
       '120 faults',
       ['ended', 'total'],
     ],
-    ['over the limit in the clock: 30', { clock: ['over-limit'] }, '30 faults', ['ended', 'total']],
+    ['90 s is 30 faults, and not over the limit', { clock: [['over-time', 90]] }, '30 faults', ['total']],
+    ['over 90 s the bell ends it', { clock: [['over-time', 90.1]] }, '30 faults', ['ended', 'total']],
     [
       'touched once, waits twice broken',
       { posts: ['hand'], 'start-wait': ['breaks', 'breaks'] },
@@ -384,4 +417,20 @@ describe('time and faults', () => {
     [{ lane: ['fault'] }, 'Good'],
     [{ lane: ['fault', 'fault', 'fault'] }, 'Passed'],
   ])('award of %j', (sheet, award) => expect(run('ravenholt-course', sheet).score.award).toBe(award));
+});
+
+// Five throws of at most 5; the line is 14, and each round is run twice.
+describe('measured scores', () => {
+  works('fennside-throws', [
+    ['all in the far zone', {}, '25 points', []],
+    ['5 + 4 + 0 + 5 + 2', { round: { given: [5, 4, 0, 5, 2] } }, '16 points', []],
+    ['5 + 4 + 0 + 2 + 2', { round: { given: [5, 4, 0, 2, 2] } }, '13 points', ['total']],
+    ['two dropped, one a zone nearer: 25 − 10 − 1', { round: [['dropped', 2], 'shorter'] }, '14 points', []],
+    [
+      'six in the air are 2.5 at most: 25 − 5 + 2.5',
+      { round: ['dropped', ['in-the-air', 6]] },
+      '22.5 points',
+      [],
+    ],
+  ]);
 });

@@ -105,6 +105,12 @@ describe.each(BOOKS)('%s, whatever the sheet', (_, book) => {
           e === at ? [...marks, step % (compiled.steps[e]?.length ?? 1)] : marks,
         );
         const [before, after] = [score(picked), score(more)];
+        // What gives points is no fault: with one more nobody ever has less.
+        const added = compiled.steps[at]?.[step % (compiled.steps[at]?.length ?? 1)];
+        if (added?.gives) {
+          expect(after.units).toBeGreaterThanOrEqual(before.units);
+          return;
+        }
         expect(after.units).toBeLessThanOrEqual(before.units);
         expect(after.passed && !before.passed).toBe(false);
       }),

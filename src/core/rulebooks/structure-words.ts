@@ -60,7 +60,8 @@ function tiesInWords(book: RuleBook, ties: NonNullable<Structures['ties']>): Sen
     ties: {
       list: ties.map((tie) =>
         say('rulebooks.structures.tie', {
-          by: tie.by,
+          // A selector of a message has no hyphen.
+          by: tie.by === 'run-off' ? 'again' : tie.by,
           what: tie.by === 'exercise' ? titleOf(book, tie.exercise) : tie.by === 'phase' ? tie.phase : null,
         }),
       ),

@@ -10,6 +10,7 @@ import {
   type ScoreSheet,
   scoreRuns,
   scoreSheet,
+  structuresInWords,
 } from '.';
 import { dog, each, exercise, missed, part, smallBook } from './small-book.test-helper';
 
@@ -590,4 +591,63 @@ describe('older files', () => {
     expect(old.version).toBe(3);
     expect(old.exercises[0]?.parts[0]?.demands.map((one) => one.axis)).toEqual(['axis-2', 'axis-2-2']);
   });
+});
+
+it('everything that a class has besides its exercises is said in words', () => {
+  const book = read(
+    smallBook(
+      [
+        exercise('a', [part('do')]),
+        exercise('b', [part('do')], { day: 2, variants: [{ title: 'Left', text: 'Left.' }] }),
+      ],
+      off(
+        ['a', 'b'].map((id) => ({
+          exercise: id,
+          maximum: 10,
+          faults: [missed('not', 'do', { kind: 'zero' }), dog('barks', 'do', each(1), { across: 'voice' })],
+        })),
+        LINE,
+      ),
+      {
+        sizes: [
+          { id: 'low', title: 'Low', under: { value: 35, unit: 'cm' } },
+          { id: 'high', title: 'High', under: null },
+        ],
+        phases: [{ title: 'Obedience', exercises: ['a', 'b'], atLeast: 14 }],
+        across: [{ id: 'voice', title: 'Voice', warnings: 1, cap: 3, nth: { at: 4, does: 'end-run' } }],
+        runs: { count: 2, counts: 'every' },
+        drawn: ['order', 'sides', 'variants'],
+        ties: [
+          { by: 'exercise', exercise: 'b' },
+          { by: 'phase', phase: 'Obedience' },
+          { by: 'faults' },
+          { by: 'time' },
+          { by: 'run-off' },
+          { by: 'draw' },
+        ],
+        entry: {
+          months: 15,
+          smallest: { value: 20, unit: 'cm' },
+          tallest: { value: 60, unit: 'cm' },
+          before: ['class one'],
+        },
+        earns: { title: 'Dog of Harrow', passes: 3, judges: 2, months: 24, before: ['Pup of Harrow'] },
+      },
+    ),
+  );
+  expect(structuresInWords(book).map(wordsOf)).toEqual([
+    'Sizes of dog: Low under 35 cm, High from there',
+    'At least 14 in “Obedience” (a, b)',
+    'Voice, counted over the whole run: the first is a warning, together at most 3, the 4th ends the run',
+    'Run 2 times; every run has to pass',
+    'The order of the exercises is drawn on the day',
+    'Sides are drawn on the day',
+    'Variants are drawn on the day',
+    'Equal scores: more in “b”, more in “Obedience”, fewer faults, less time, a run-off, a draw',
+    'To enter: 15 months old or more',
+    'To enter: 20 cm high or more',
+    'To enter: 60 cm high or less',
+    'To enter: class one',
+    'Dog of Harrow: 3 passes under 2 judges within 24 months, held before: Pup of Harrow',
+  ]);
 });

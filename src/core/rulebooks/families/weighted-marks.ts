@@ -13,6 +13,7 @@ const coefficient = v.pipe(
   v.minValue(0.5, schemaSays('rulebooks.weighted-marks.must-be-a-half-or-more')),
   v.maxValue(20),
 );
+const share = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(100));
 const mark = v.pipe(v.number(), v.minValue(0), v.maxValue(100));
 
 export const weightedMarksSchema = v.strictObject({
@@ -46,7 +47,7 @@ export const weightedMarksSchema = v.strictObject({
     }),
   ),
   pass: v.strictObject({ percent, eachMark: v.nullable(mark) }),
-  awards: v.array(v.strictObject({ title: text, percent, alsoBelow })),
+  awards: v.array(v.strictObject({ title: text, percent: share, alsoBelow })),
 });
 export type WeightedMarks = v.InferOutput<typeof weightedMarksSchema>;
 

@@ -64,6 +64,7 @@ const MATES = (today: Day): readonly Mate[] => [
       breed: 'Large Münsterländer',
       born: addDays(today, -792),
       size: 'large',
+      height: 0.61,
       shortNosed: false,
       betterSide: 'right',
       rewards: ['dummy thrown', 'liver'],

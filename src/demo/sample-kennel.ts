@@ -138,6 +138,7 @@ function quill(today: Day): Dog {
     breed: 'Shetland Sheepdog',
     born: addDays(today, -4 * 365 - 40),
     size: 'small',
+    height: 0.37,
     shortNosed: false,
     betterSide: 'left',
     rewards: ['chicken', 'tug toy', 'praise'],

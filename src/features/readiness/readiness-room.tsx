@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { type Forecast, missingRehearsals, type Readiness } from '@/core/readiness';
-import { prepareRules, type RuleBook, rulesTotal } from '@/core/rulebooks';
+import { type PreparedRules, pointsOf, prepareRules, type RuleBook, rulesTotal } from '@/core/rulebooks';
 import { daysBetween, type TrialId } from '@/core/shared';
 import { type DogState, useDog, useKennelWithDog } from '@/data/live';
 import type { Trial } from '@/data/read';
@@ -13,12 +13,15 @@ import { Ledger } from './ledger';
 import { NewTrial } from './new-trial';
 import { OutlookSheet } from './outlook-sheet';
 import {
+  countsDown,
   failureReasons,
   headline,
   histogramBins,
   ledger,
   neverTrained,
+  scoreOf,
   scoresInWords,
+  takenForGranted,
 } from './readiness-view';
 import { ResultsSheet } from './results-sheet';
 import { SideBySide } from './side-by-side';
@@ -213,17 +216,16 @@ function Answer({ readiness, forecasting, book, trial, state, fresh }: AnswerPro
             {headline(dog.name, forecast, missing)}
           </p>
           <p className="mt-2 text-lg leading-snug">
-            {tell('readiness-room.expected-score-of', {
-              points: points(forecast.expectedUnits),
-              maximum,
-              line: line === null ? '' : tell('readiness-room.the-pass-line-is', { line }),
-            })}
+            <Expected rules={rules} units={forecast.expectedUnits} />
           </p>
           <p className="mt-1 text-sm leading-snug text-ink-soft">
             {tell('readiness-room.simulated-trials-scored-by-the', {
               runs,
               monteCarloError: { number: forecast.monteCarloError * 100, digits: 1 },
             })}
+            {takenForGranted(book, dog).map((line) => (
+              <span key={line}> {line}</span>
+            ))}
           </p>
           <h3 className="mt-4 border-b border-ink font-bold">
             {tell('readiness-room.when-it-does-not-pass')}
@@ -276,6 +278,23 @@ function Answer({ readiness, forecasting, book, trial, state, fresh }: AnswerPro
       </div>
     </div>
   );
+}
+
+/** The score to expect, as people of this way of scoring say it. */
+function Expected({ rules, units }: { readonly rules: PreparedRules; readonly units: number }) {
+  const line = rules.line === null ? null : scoreOf(rules, rules.line);
+  const points = writeDigits(scoreOf(rules, units), 1);
+  if (countsDown(rules))
+    return tell('readiness-room.expected-of-these', {
+      word: rules.word,
+      points,
+      line: line === null ? '' : tell('readiness-room.passes-with-at-most', { line }),
+    });
+  return tell('readiness-room.expected-score-of', {
+    points,
+    maximum: pointsOf(rules, rulesTotal(rules)),
+    line: line === null ? '' : tell('readiness-room.the-pass-line-is', { line }),
+  });
 }
 
 function NotRehearsed({ lines }: { readonly lines: readonly string[] }) {

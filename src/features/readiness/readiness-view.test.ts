@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { demandOf } from '@/core/breakdown';
 import { assessClass } from '@/core/readiness';
-import { prepareRules } from '@/core/rulebooks';
-import { asId, type ExerciseKey, type FaultKey, must } from '@/core/shared';
+import { prepareRules, type RuleBook, rulesTotal } from '@/core/rulebooks';
+import { asId, type ElementId, type ExerciseKey, type FaultKey, must, type PartKey } from '@/core/shared';
 import { finish } from '@/core/shared/steps';
 import { classEvidence } from '@/data/read';
+import { SAMPLE_RULE_BOOKS } from '@/demo/rule-books';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
 import {
+  countsDown,
   failureReasons,
   headline,
   histogramBins,
@@ -14,7 +15,9 @@ import {
   neverTrained,
   outlookInWords,
   saferClasses,
+  scoreOf,
   shiftInWords,
+  takenForGranted,
 } from './readiness-view';
 
 const state = sampleState();
@@ -101,25 +104,30 @@ describe('words', () => {
     expect(neverTrained(untouched, state)[0]).toBe('Set up at heel: no rep at all');
     const noting = state.work.elements.map((element) =>
       element.id === 'sample-stop-down'
-        ? {
-            ...element,
-            countsFrom: [
-              {
-                fault: {
-                  exercise: asId<ExerciseKey>('square'),
-                  key: asId<FaultKey>('slow-down'),
-                  step: null,
-                },
-                from: demandOf(element.axes),
-              },
-            ],
-            conditions: [{ title: 'Surface', options: ['grass', 'sand'] }],
-          }
+        ? { ...element, conditions: [{ title: 'Surface', options: ['grass', 'sand'] }] }
         : element,
     );
-    expect(neverTrained(readiness, { ...state, work: { ...state.work, elements: noting } })).toEqual(
+    const unproven = {
+      exercise: asId<ExerciseKey>('square'),
+      part: asId<PartKey>('stop-down'),
+      element: asId<ElementId>('sample-stop-down'),
+      faults: [
+        {
+          fault: { exercise: asId<ExerciseKey>('square'), key: asId<FaultKey>('slow-down'), step: null },
+          label: 'Slow to lie down',
+          noted: 3,
+        },
+      ],
+      clean: 41,
+    };
+    expect(
+      neverTrained(
+        { ...readiness, unproven: [unproven] },
+        { ...state, work: { ...state.work, elements: noting } },
+      ),
+    ).toEqual(
       expect.arrayContaining([
-        'Stop and lie down in the square: unproven, since only noted so far: slow to lie down',
+        'Stop and lie down in the square: slow to lie down was only noted in all of its 41 clean reps, so it is unproven. Let it count on the next rung',
         'Stop and lie down in the square: never with surface grass, surface sand',
       ]),
     );
@@ -156,5 +164,31 @@ describe('words', () => {
       'From 50 % today to 62 % on 20 Jul 2026, where it lies between 52 % and 72 %.',
     );
     expect(plain(shiftInWords(-0.5))).toBe('85 %');
+  });
+
+  it('say what a forecast takes for granted where the rule book leaves it open', () => {
+    const named = (id: string) => {
+      const found = SAMPLE_RULE_BOOKS.find((one) => one.id === id);
+      if (!found) throw new Error(id);
+      return found;
+    };
+    const unknown = { name: 'Quill', height: null };
+    expect(takenForGranted(named('ravenholt-course'), unknown).map(plain)).toEqual([
+      'How high Quill is stands nowhere yet, so values that follow the size are the book’s own: write the height down in the Kennel.',
+    ]);
+    expect(takenForGranted(named('ravenholt-course'), { name: 'Quill', height: 0.5 })).toEqual([]);
+    expect(takenForGranted(named('fennside-throws'), unknown).map(plain)).toEqual([
+      'It is run 2 times and the best run counts: so it is here.',
+      'Points on top are not counted on.',
+    ]);
+    expect(takenForGranted(named('vellmoor-obedience-two'), unknown)).toEqual([]);
+  });
+
+  it('give faults and seconds as they are counted, points as they are kept', () => {
+    const rulesOf = (id: string) => prepareRules(SAMPLE_RULE_BOOKS.find((one) => one.id === id) as RuleBook);
+    const course = rulesOf('ravenholt-course');
+    expect([scoreOf(course, rulesTotal(course) - 4 * 7), countsDown(course)]).toEqual([7, true]);
+    const points = rulesOf('vellmoor-obedience-two');
+    expect([scoreOf(points, 120), countsDown(points)]).toEqual([60, false]);
   });
 });

@@ -1,4 +1,3 @@
-import { buildLadder, placeOn } from '@/core/breakdown';
 import { coverOf } from '@/core/evidence';
 import type { Forecast, OutlookPoint, Readiness } from '@/core/readiness';
 import {
@@ -11,11 +10,12 @@ import {
   prepareRules,
   type RuleBook,
   type RuleExercise,
+  rulesTotal,
 } from '@/core/rulebooks';
 import type { ElementId } from '@/core/shared';
 import { logistic, logit } from '@/core/statistics';
 import type { DogState } from '@/data/live';
-import { type ElementRecord, faultLabel, namedFaults } from '@/data/read';
+import type { ElementRecord } from '@/data/read';
 import type { HistogramBin } from '@/ui';
 import { wordsOf, writeDay, writeNumber, writeShare } from '@/words';
 import { tell } from './words';
@@ -291,22 +291,22 @@ function conditionsNeverMet(readiness: Readiness, state: DogState): string[] {
 }
 
 /**
- * Faults that do not spoil a rep on the rung where the dog stands: the trial will charge them, and
- * clean reps prove nothing about them.
+ * Faults that the clean reps of an element never judged: the trial will charge them, and clean reps
+ * prove nothing about them.
  */
 function faultsOnlyNoted(readiness: Readiness, state: DogState): string[] {
   return trainedElements(readiness, state).flatMap((element) => {
-    const named = namedFaults(element, state.work);
-    const ladder = buildLadder(element);
-    const { rung } = placeOn(ladder, state.stands.get(element.id) ?? {});
-    const noted = (ladder.rungs[rung]?.noted ?? []).map((fault) =>
-      wordsOf(faultLabel(named, fault) ?? fault.key).toLowerCase(),
-    );
-    return noted.length > 0
+    const found = readiness.unproven.filter((one) => one.element === element.id);
+    const noted = [
+      ...new Set(found.flatMap(({ faults }) => faults.map(({ label }) => wordsOf(label).toLowerCase()))),
+    ];
+    const [first] = found;
+    return first
       ? [
           tell('readiness-view.unproven-since-only-noted-so-far', {
             title: element.title,
             noted: noted.join(', '),
+            clean: first.clean,
           }),
         ]
       : [];
@@ -318,6 +318,34 @@ const trainedElements = (readiness: Readiness, state: DogState): ElementRecord[]
     (ground) =>
       state.work.elements.find((element) => element.id === ground.element && ground.counted > 0) ?? [],
   );
+
+/**
+ * What the forecast takes for granted where a rule book leaves it open: the size of a dog whose height
+ * is not known, what is drawn on the day, points on top, the run that counts.
+ */
+export function takenForGranted(
+  book: RuleBook,
+  dog: { readonly name: string; readonly height: number | null },
+): string[] {
+  const bonus = book.rules.exercises.some((exercise) =>
+    exercise.faults.some(({ cost }) => cost.kind === 'bonus'),
+  );
+  return [
+    ...(book.sizes && dog.height === null ? [tell('readiness-view.no-height', { name: dog.name })] : []),
+    ...(book.drawn?.includes('sides') ? [tell('readiness-view.sides-drawn')] : []),
+    ...(book.drawn?.includes('variants') ? [tell('readiness-view.variants-drawn')] : []),
+    ...(book.runs ? [tell('readiness-view.runs', book.runs)] : []),
+    ...(bonus ? [tell('readiness-view.no-bonus')] : []),
+  ];
+}
+
+/** A score in the measure of the family: of faults and seconds those that were made. */
+export const scoreOf = (rules: PreparedRules, units: number): number =>
+  pointsOf(rules, countsDown(rules) ? rulesTotal(rules) - units : units);
+
+/** Fewer are better: faults, and seconds. */
+export const countsDown = ({ word }: Pick<PreparedRules, 'word'>): boolean =>
+  word === 'fault' || word === 'second';
 
 /** What a shift in logits makes of 90 %, as a share to read. */
 export const shiftInWords = (logits: number): string => writeShare(logistic(logit(0.9) + logits));

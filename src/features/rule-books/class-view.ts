@@ -1,29 +1,39 @@
 import {
+  bookForSize,
   cellTotal,
+  type Demand,
   describeCost,
+  doubtsOf,
   type Fault,
   familyOf,
+  faultRulesInWords,
   partStakes,
   pointsOf,
   prepareRules,
   type RuleBook,
   type RuleExercise,
+  sizeOf,
   stakesOfClass,
+  structuresInWords,
 } from '@/core/rulebooks';
 import { type PartKey, say } from '@/core/shared';
-import { wordsOf } from '@/words';
+import { wordsOf, writeNumber } from '@/words';
 import { tell } from './words';
 
 export type FaultLine = {
   readonly key: string;
   readonly title: string;
   readonly cost: string;
+  /** What it does besides: a warning first, the third ends the run, tried again. */
+  readonly more: string;
   readonly handler: boolean;
 };
 export type PartLines = {
   readonly key: PartKey;
   readonly title: string;
   readonly text: string;
+  /** How often it is asked, where that is more than once. */
+  readonly times: string | null;
   readonly demands: string;
   readonly stake: string;
   readonly weight: number;
@@ -32,6 +42,8 @@ export type PartLines = {
 export type ExerciseView = {
   readonly exercise: RuleExercise;
   readonly maximum: string;
+  /** The day of a class of several, an own least number, ways in which it can be set. */
+  readonly besides: readonly string[];
   readonly parts: readonly PartLines[];
   readonly anywhere: readonly FaultLine[];
 };
@@ -49,11 +61,12 @@ export function classView(book: RuleBook): ExerciseView[] {
     const scored = rules.exercises.find((candidate) => candidate.exercise === exercise.id);
     if (!scored) return [];
     const maximum = cellTotal(scored);
-    const line = ({ id, title, cost, by }: Fault): FaultLine => ({
-      key: id,
-      title,
-      cost: wordsOf(describeCost(cost, word)),
-      handler: by === 'handler',
+    const line = (fault: Fault): FaultLine => ({
+      key: fault.id,
+      title: fault.title,
+      cost: wordsOf(describeCost(fault.cost, word)),
+      more: faultRulesInWords(book, fault).map(wordsOf).join('; '),
+      handler: fault.by === 'handler',
     });
     const parts = exercise.parts.map((part): PartLines => {
       const stake = partStakes(scored, part.id);
@@ -61,12 +74,8 @@ export function classView(book: RuleBook): ExerciseView[] {
         key: part.id,
         title: part.title,
         text: part.text,
-        demands: part.demands
-          .map(
-            (demand) =>
-              `${demand.title.toLowerCase()} ${demand.value}${demand.unit === '°' ? '' : ' '}${demand.unit}`,
-          )
-          .join(', '),
+        times: (part.times ?? 1) > 1 ? tell('class-view.times', { times: part.times ?? 1 }) : null,
+        demands: part.demands.map((demand) => demandInWords(book, demand)).join(', '),
         stake: counted(stake),
         weight: stake / maximum,
         faults: scored.faults.filter(({ fault }) => fault.part === part.id).map(({ fault }) => line(fault)),
@@ -76,11 +85,46 @@ export function classView(book: RuleBook): ExerciseView[] {
       {
         exercise,
         maximum: counted(maximum),
+        besides: besidesOf(book, exercise),
         parts,
         anywhere: scored.faults.filter(({ fault }) => fault.part === null).map(({ fault }) => line(fault)),
       },
     ];
   });
+}
+
+function demandInWords(book: RuleBook, { title, value, unit, bySize = {} }: Demand): string {
+  const written = (of: number): string => `${writeNumber(of)}${unit === '°' ? '' : ' '}${unit}`.trim();
+  const sized = (book.sizes ?? []).flatMap(({ id, title: size }) => {
+    const own = bySize[id];
+    return own === undefined || own === value ? [] : [`${size} ${written(own)}`];
+  });
+  return `${title.toLowerCase()} ${written(value)}${sized.length > 0 ? ` (${sized.join(', ')})` : ''}`;
+}
+
+function besidesOf(book: RuleBook, exercise: RuleExercise): string[] {
+  const scored = book.rules.exercises.find((one) => one.exercise === exercise.id);
+  const least = scored && 'atLeast' in scored ? scored.atLeast : undefined;
+  return [
+    ...(exercise.day === undefined ? [] : [tell('class-view.on-day', { day: exercise.day })]),
+    ...(least === undefined ? [] : [tell('class-view.at-least', { least })]),
+    ...(exercise.variants ?? []).map(({ title, text }) => tell('class-view.variant', { title, text })),
+  ];
+}
+
+/** What the class has besides exercises and the line, and what a careful reader would ask about. */
+export const besidesInWords = (book: RuleBook): string[] => structuresInWords(book).map(wordsOf);
+export const doubtsInWords = (book: RuleBook): string[] =>
+  doubtsOf(book).map((doubt) => wordsOf(doubt.message));
+
+/** The book as it is for this dog, and which of its sizes that is; null where it has none, or no height is known. */
+export function forDog(
+  book: RuleBook,
+  height: number | null,
+): { readonly book: RuleBook; readonly size: string | null } {
+  const size = sizeOf(book, height);
+  const title = book.sizes?.find((one) => one.id === size)?.title ?? null;
+  return { book: bookForSize(book, size), size: title };
 }
 
 export type StakeLine = {

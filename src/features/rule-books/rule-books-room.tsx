@@ -8,7 +8,16 @@ import { inUse, listRuleBooks, type RuleBookRecord, trialsOf } from '@/data/read
 import { putRuleBook, putRuleBookAway, renameRuleBook } from '@/data/write';
 import { Button, buttonClass, Chain, FileButton, Notice, PageHead, Sheet, TextField } from '@/ui';
 import { wordsOf } from '@/words';
-import { classView, type ExerciseView, type FaultLine, passInWords, stakeLines } from './class-view';
+import {
+  besidesInWords,
+  classView,
+  doubtsInWords,
+  type ExerciseView,
+  type FaultLine,
+  forDog,
+  passInWords,
+  stakeLines,
+} from './class-view';
 import { tell } from './words';
 
 export function RuleBooksRoom() {
@@ -227,6 +236,7 @@ function Problems({ problems }: { readonly problems: readonly Failure[] }) {
 }
 
 function ClassSheet({ book }: { readonly book: RuleBook }) {
+  const besides = besidesInWords(book);
   // More than two columns of faults go on one page only as three.
   const crowded = book.rules.exercises.reduce((sum, exercise) => sum + exercise.faults.length, 0) > 70;
   return (
@@ -246,6 +256,17 @@ function ClassSheet({ book }: { readonly book: RuleBook }) {
                 <li key={condition}>{condition}</li>
               ))}
             </ul>
+            {besides.length > 0 && (
+              <>
+                <p className="mt-2 font-semibold">{tell('rule-books-room.besides')}</p>
+                <ul className="list-inside list-disc leading-snug">
+                  {besides.map((line) => (
+                    <li key={line}>{line}</li>
+                  ))}
+                </ul>
+              </>
+            )}
+            <SizeLine book={book} />
             <p className="mt-2 text-ink-soft">
               {tell('rule-books-room.scored-by', {
                 title: wordsOf(familyOf(book.rules).title).toLowerCase(),
@@ -268,11 +289,46 @@ function ClassSheet({ book }: { readonly book: RuleBook }) {
           </div>
         </div>
       </Sheet>
+      <Doubts book={book} />
       <Stakes book={book} />
       {classView(book).map((view) => (
         <ExerciseSheet key={view.exercise.id} view={view} />
       ))}
     </article>
+  );
+}
+
+/** Which values of a book with sizes go for the dog in hand, or what is missing to tell. */
+function SizeLine({ book }: { readonly book: RuleBook }) {
+  const { kennel, dog } = useKennel();
+  if (!dog || !book.sizes) return null;
+  const { size } = forDog(book, dog.height);
+  if (size !== null)
+    return <p className="mt-2">{tell('rule-books-room.for-the-size', { name: dog.name, size })}</p>;
+  return (
+    <p className="mt-2 print:hidden">
+      {tell('rule-books-room.height-unknown', { name: dog.name })}{' '}
+      <Link className="underline decoration-rule underline-offset-4" to={`/${kennel.name}/kennel`}>
+        {tell('rule-books-room.to-the-dog', { name: dog.name })}
+      </Link>
+    </p>
+  );
+}
+
+function Doubts({ book }: { readonly book: RuleBook }) {
+  const doubts = doubtsInWords(book);
+  if (doubts.length === 0) return null;
+  return (
+    <div className="print:hidden">
+      <Notice tone="plain">
+        <p className="font-semibold">{tell('rule-books-room.to-look-at')}</p>
+        <ul className="mt-1 grid gap-1">
+          {doubts.map((doubt) => (
+            <li key={doubt}>{doubt}</li>
+          ))}
+        </ul>
+      </Notice>
+    </div>
   );
 }
 
@@ -316,6 +372,13 @@ function ExerciseSheet({ view }: { readonly view: ExerciseView }) {
   return (
     <Sheet title={view.exercise.title} aside={view.maximum}>
       <p className="mb-3 max-w-3xl leading-snug print:hidden">{view.exercise.text}</p>
+      {view.besides.length > 0 && (
+        <ul className="mb-3 list-inside list-disc leading-snug print:mb-0.5">
+          {view.besides.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ul>
+      )}
       <div className="print:hidden">
         <Chain
           label={tell('rule-books-room.parts-of-by-what-one-mark-can-cost', { title: view.exercise.title })}
@@ -327,7 +390,10 @@ function ExerciseSheet({ view }: { readonly view: ExerciseView }) {
         {view.parts.map((part, i) => (
           <section key={part.key} className="print:break-inside-avoid">
             <h3 className="border-b border-ink font-bold">
-              {i + 1}. {part.title}
+              {i + 1}.{' '}
+              {part.times
+                ? tell('rule-books-room.part-times', { title: part.title, times: part.times })
+                : part.title}
             </h3>
             <p className="py-1 text-sm text-ink-soft print:py-0">
               {tell('rule-books-room.asked', { demands: part.demands })}
@@ -359,6 +425,7 @@ function Faults({ faults }: { readonly faults: readonly FaultLine[] }) {
           <span>
             {fault.title}
             {fault.handler && <span className="text-ink-soft"> {tell('rule-books-room.handler')}</span>}
+            {fault.more !== '' && <span className="block text-sm text-ink-soft">{fault.more}</span>}
           </span>
           <span className="max-w-[62%] text-right font-semibold">{fault.cost}</span>
         </li>

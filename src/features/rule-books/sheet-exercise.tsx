@@ -85,6 +85,7 @@ function FaultRow({
         )}
         <span className="block text-sm text-ink-soft">
           {tell('sheet-exercise.handler', { cost: fault.cost, by: fault.fault.by === 'handler' })}
+          {fault.more !== '' && `; ${fault.more}`}
         </span>
       </span>
       <span className="flex flex-wrap justify-end gap-1 print:hidden">

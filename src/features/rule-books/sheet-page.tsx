@@ -2,10 +2,11 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import Papa from 'papaparse';
 import { useEffect } from 'react';
 import { Link, useParams } from 'react-router';
-import type { RuleBook } from '@/core/rulebooks';
+import { type RuleBook, sizeOf } from '@/core/rulebooks';
+import { asId, type SizeKey } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import { listRuleBooks } from '@/data/read';
-import { Button, buttonClass, Notice, PageHead, Sheet, saveText } from '@/ui';
+import { Button, buttonClass, Notice, PageHead, SelectField, Sheet, saveText } from '@/ui';
 import { SheetExerciseCard } from './sheet-exercise';
 import { useSheet } from './sheet-store';
 import { type SheetView, sheetRows, sheetView } from './sheet-view';
@@ -34,10 +35,12 @@ export function SheetPage() {
 }
 
 function OpenSheet({ book }: { readonly book: RuleBook }) {
-  const { kennel, today } = useKennel();
-  const { lines, before, openBook, undo, clear, book: open } = useSheet();
+  const { kennel, dog, today } = useKennel();
+  const { lines, before, openBook, undo, clear, book: open, size, chooseSize } = useSheet();
+  const own = sizeOf(book, dog?.height ?? null);
   useEffect(() => openBook(book.id), [book.id, openBook]);
-  const view = sheetView(book, open === book.id ? lines : {});
+  useEffect(() => chooseSize(own), [own, chooseSize]);
+  const view = sheetView(book, open === book.id ? lines : {}, size);
   const save = (rows: string[][]): void =>
     saveText(`score-${book.id}-${today}.csv`, Papa.unparse(rows, { escapeFormulae: true }), 'text/csv');
   return (
@@ -58,6 +61,19 @@ function OpenSheet({ book }: { readonly book: RuleBook }) {
           <Button onClick={() => save(sheetRows(view.value))}>{tell('sheet-page.save-as-csv')}</Button>
         )}
       </p>
+      {book.sizes && (
+        <SelectField
+          className="mb-4 max-w-xs print:hidden"
+          label={tell('sheet-page.size')}
+          value={size ?? ''}
+          options={[
+            { value: '', words: tell('sheet-page.no-size') },
+            ...book.sizes.map(({ id, title }) => ({ value: id as string, words: title })),
+          ]}
+          onChange={(value) => chooseSize(value === '' ? null : asId<SizeKey>(value))}
+        />
+      )}
+      {book.runs && <p className="mb-4">{tell('sheet-page.one-of-runs', { count: book.runs.count })}</p>}
       {!view.ok && (
         <div className="mb-4">
           <Notice tone="alert" role="alert">
@@ -118,7 +134,7 @@ function Standing({ view }: { readonly view: SheetView }) {
                       {deduction.exercise}: {deduction.rule}
                     </span>
                   </td>
-                  <td className="py-1 text-right font-semibold">−{deduction.units}</td>
+                  <td className="py-1 text-right font-semibold">{deduction.units}</td>
                 </tr>
               ))}
             </tbody>

@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import type { SheetLine } from '@/core/rulebooks';
-import type { ExerciseKey, FaultKey, RuleBookId } from '@/core/shared';
+import type { ExerciseKey, FaultKey, RuleBookId, SizeKey } from '@/core/shared';
 
 /**
  * What is being written on the sheet: lines by exercise. An exercise that has no line has not been
@@ -9,6 +9,9 @@ import type { ExerciseKey, FaultKey, RuleBookId } from '@/core/shared';
 export type Lines = Readonly<Record<ExerciseKey, SheetLine>>;
 type SheetState = {
   readonly book: RuleBookId | null;
+  /** The size of dog whose values go; null for the book’s own. */
+  readonly size: SizeKey | null;
+  readonly chooseSize: (size: SizeKey | null) => void;
   readonly lines: Lines;
   readonly before: readonly Lines[];
   readonly openBook: (book: RuleBookId) => void;
@@ -26,13 +29,18 @@ export const useSheet = create<SheetState>((set) => {
     set((state) => ({ lines: next(state.lines), before: [...state.before, state.lines] }));
   return {
     book: null,
+    size: null,
     lines: {},
     before: [],
+    chooseSize: (size) => set({ size }),
     openBook: (book) => set((state) => (state.book === book ? state : { book, lines: {}, before: [] })),
     add: (exercise, fault, amount) =>
       change((lines) => ({
         ...lines,
-        [exercise]: { exercise, marks: [...lineOf(lines, exercise).marks, { fault, amount }] },
+        [exercise]: {
+          ...lineOf(lines, exercise),
+          marks: [...lineOf(lines, exercise).marks, { fault, amount }],
+        },
       })),
     // A faultless exercise is a line without marks; run again, it is taken off the sheet.
     run: (exercise) =>
@@ -45,7 +53,10 @@ export const useSheet = create<SheetState>((set) => {
     give: (exercise, given) =>
       change((lines) => ({
         ...lines,
-        [exercise]: given ? { exercise, marks: [], given } : { exercise, marks: [] },
+        // Faults beside a number explain it.
+        [exercise]: given
+          ? { ...lineOf(lines, exercise), given }
+          : { exercise, marks: lineOf(lines, exercise).marks },
       })),
     undo: () =>
       set((state) => ({ lines: state.before.at(-1) ?? state.lines, before: state.before.slice(0, -1) })),

@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { asId, type ExerciseKey, type FaultKey, must } from '@/core/shared';
+import { asId, type ExerciseKey, type FaultKey, must, type SizeKey } from '@/core/shared';
 import { sampleState } from '@/demo/sample-state.test-helper';
 import { useSheet } from './sheet-store';
 import { givenLabel, readGiven, readMeasure, sheetRows, sheetView } from './sheet-view';
@@ -38,7 +38,7 @@ describe('the score sheet', () => {
       both.open,
       both.verdict,
       both.deductions.map((deduction) => [deduction.title, deduction.units]),
-    ]).toEqual([null, 'Passes: Passed with honours', [['Slow on the way out', '1.5']]]);
+    ]).toEqual([null, 'Passes: Passed with honours', [['Slow on the way out', '−1.5']]]);
   });
 
   it('says at once when it cannot pass any more', () => {
@@ -85,7 +85,7 @@ describe('the score sheet', () => {
     expect([
       givenLabel(two, key('square')),
       givenLabel(named('saltfen-field-assessment'), key('water')),
-    ]).toEqual([null, 'Or the marks for perseverance, delivery']);
+    ]).toEqual(['Or its points', 'Or the marks for perseverance, delivery']);
   });
 
   it('becomes rows whose numbers add up', () => {
@@ -97,6 +97,47 @@ describe('the score sheet', () => {
       ['Send-away to the square', '', '', '', '26', '40'],
       ['Retrieve over the hurdle', 'not run yet', '', '', '40', '40'],
       ['Can still pass', '', '', '', '66', '80'],
+    ]);
+  });
+
+  it('takes a number beside faults that explain it, in whichever order', () => {
+    sheet().openBook(two.id);
+    sheet().add(key('square'), fault('slow-out'), 1);
+    sheet().give(key('square'), [35]);
+    sheet().add(key('square'), fault('slow-out'), 1);
+    const view = must(sheetView(two, sheet().lines));
+    expect([view.exercises[0]?.kept, view.deductions.map((one) => one.units)]).toEqual(['35', ['0', '0']]);
+    sheet().give(key('square'), null);
+    expect(must(sheetView(two, sheet().lines)).exercises[0]?.kept).toBe('37');
+  });
+
+  it('adds what is given on top, measures throws, and scores a dog in its size', () => {
+    const throws = named('fennside-throws');
+    sheet().openBook(throws.id);
+    sheet().add(key('round'), fault('in-the-air'), 1);
+    const bonus = must(sheetView(throws, sheet().lines));
+    expect([bonus.said, bonus.deductions[0]?.units]).toEqual(['25.5 points', '+0.5']);
+    expect(givenLabel(throws, key('round'))).toBe(
+      'Or what was measured (5 tries, points of the zone, 0 for none)',
+    );
+    sheet().give(key('round'), must(readGiven(throws, '5; 4; 0; 5; 2')));
+    expect(must(sheetView(throws, sheet().lines)).said).toBe('16 points');
+
+    const course = named('ravenholt-course');
+    sheet().openBook(course.id);
+    sheet().add(key('clock'), fault('over-time'), 65);
+    expect(must(sheetView(course, sheet().lines)).said).toBe('5 faults');
+    expect(must(sheetView(course, sheet().lines, asId<SizeKey>('low'))).said).toBe('0 faults');
+  });
+
+  it('says of a fault what it does besides its price', () => {
+    const course = named('ravenholt-course');
+    sheet().openBook(course.id);
+    const lane = must(sheetView(course, {})).exercises.find((one) => one.key === 'lane');
+    const refusal = lane?.groups.flatMap((group) => group.faults).find((one) => one.fault.id === 'refusal');
+    expect([refusal?.cost, refusal?.more]).toEqual([
+      '5 faults each',
+      'the part is tried again after it; Refusals, counted over the whole run: the 3rd ends the run',
     ]);
   });
 });

@@ -4,6 +4,7 @@ import {
   describeCost,
   type Fault,
   familyOf,
+  faultRulesInWords,
   faultSteps,
   faultText,
   type PreparedRules,
@@ -13,7 +14,7 @@ import {
   type Score,
   scoreSheet,
 } from '@/core/rulebooks';
-import { type ExerciseKey, fail, ok, parseOne, type Result, say } from '@/core/shared';
+import { type ExerciseKey, fail, ok, parseOne, type Result, type SizeKey, say } from '@/core/shared';
 import { numberCustom, wordsOf, writeNumber } from '@/words';
 import type { Lines } from './sheet-store';
 import { tell } from './words';
@@ -24,6 +25,7 @@ export type FaultButton = {
   readonly cost: string;
   /** How it is put on the sheet: a tap each with its amount, or a measured value that is typed. */
   readonly taps: readonly { readonly key: string; readonly label: string; readonly amount: number }[];
+  readonly more: string;
   readonly measured: {
     readonly quantity: 'duration' | 'distance' | 'angle' | 'offset' | 'latency';
     readonly unit: string;
@@ -66,8 +68,8 @@ export type SheetView = {
  * Everything a score sheet shows, from the rule book and what is written so far. Fails as
  * `scoreSheet` does.
  */
-export function sheetView(book: RuleBook, lines: Lines): Result<SheetView> {
-  const rules = prepareRules(book);
+export function sheetView(book: RuleBook, lines: Lines, size: SizeKey | null = null): Result<SheetView> {
+  const rules = prepareRules(book, size);
   const family = familyOf(book.rules);
   const sheet = rules.exercises.flatMap(({ exercise }) => lines[exercise] ?? []);
   const scored = scoreSheet(rules, sheet);
@@ -94,10 +96,16 @@ export function sheetView(book: RuleBook, lines: Lines): Result<SheetView> {
         exercise: title(exercise.exercise),
         title: deduction.title,
         rule: wordsOf(deduction.rule),
-        units: written(deduction.units),
+        units: signed(rules, deduction.units),
       })),
     ),
   });
+}
+
+/** What a mark took, or gave; beside a number that a judge gave it does neither. */
+function signed(rules: PreparedRules, units: number): string {
+  const amount = writeNumber(pointsOf(rules, Math.abs(units)));
+  return units === 0 ? amount : `${units < 0 ? '+' : '−'}${amount}`;
 }
 
 function verdictOf(score: Score): string {
@@ -114,13 +122,14 @@ function sheetExercise(
   key: ExerciseKey,
   e: number,
 ): SheetExercise {
-  const written = (units: number): string => writeNumber(pointsOf(rules, units));
   const prepared = rules.exercises[e] as PreparedRules['exercises'][number];
   const outline = book.exercises.find((exercise) => exercise.id === key);
   const found = score.exercises[e] as Score['exercises'][number];
+  const written = (units: number): string => writeNumber(pointsOf(rules, units));
   const { word } = rules;
   const button = (fault: Fault): FaultButton =>
     faultButton(
+      book,
       fault,
       prepared,
       word,
@@ -140,7 +149,7 @@ function sheetExercise(
     key,
     title: outline?.title ?? key,
     maximum: written(cellTotal(prepared)),
-    kept: written(found.units),
+    kept: written(rules.word === 'second' ? cellTotal(prepared) - found.units : found.units),
     state: found.state,
     groups: groups.filter((group) => group.faults.length > 0),
     cells:
@@ -155,6 +164,7 @@ function sheetExercise(
 }
 
 function faultButton(
+  book: RuleBook,
   fault: Fault,
   prepared: PreparedRules['exercises'][number],
   word: PreparedRules['word'],
@@ -171,6 +181,7 @@ function faultButton(
     fault,
     label: fault.title,
     cost: wordsOf(describeCost(fault.cost, word)),
+    more: faultRulesInWords(book, fault).map(wordsOf).join('; '),
     taps: isMeasured(fault.cost) && fault.cost.kind !== 'band' ? [] : taps,
     measured: isMeasured(fault.cost),
     times,
@@ -210,8 +221,16 @@ export function readGiven(book: RuleBook, text: string): Result<readonly number[
 /** Whether a family knows marks that are given outright, and how to ask for them. */
 export function givenLabel(book: RuleBook, exercise: ExerciseKey): string | null {
   const { rules } = book;
+  const scored = rules.exercises.find((one) => one.exercise === exercise);
   if (rules.family === 'weighted-marks')
-    return tell('sheet-view.or-the-marks-of-judges', { judges: rules.judges });
+    return rules.categories
+      ? tell('sheet-view.or-the-marks-of-panels', {
+          panels: rules.categories.map(({ title, judges }) => `${title} × ${judges}`).join(', '),
+        })
+      : tell('sheet-view.or-the-marks-of-judges', { judges: rules.judges });
+  if (rules.family === 'points-off') return tell('sheet-view.or-its-points');
+  if (rules.family === 'measured' && scored && 'tries' in scored)
+    return tell('sheet-view.or-what-was-measured', { tries: scored.tries, measure: rules.measure });
   if (rules.family === 'retrieves')
     return rules.letters.length > 0
       ? tell('sheet-view.or-its-points-or-letter')

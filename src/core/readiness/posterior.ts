@@ -105,7 +105,11 @@ export function planDraws(
   const extra = cueWeights(summary, cueStep < 0 ? 0 : logged(summary.handlerFaults, cueStep));
   const countsCues = extra.some((count) => count > 0);
   const misses = own.filter((place) => steps[place]?.miss);
-  const fault = weighted(own, (place) => {
+  // A rep that only further cues spoiled is no other fault: they are charged by their number.
+  const byCues = cueStep < 0 || own.includes(cueStep) || !countsCues ? 0 : logged(summary.faults, cueStep);
+  const places = byCues > 0 ? [...own, cueStep] : own;
+  const fault = weighted(places, (place) => {
+    if (place === cueStep && byCues > 0) return byCues;
     const missed = steps[place]?.miss ? priced.missed / misses.length : 0;
     return EVIDENCE.faultPrior / own.length + logged(summary.faults, place) + missed;
   });
@@ -119,7 +123,7 @@ export function planDraws(
     element,
     order: coupledOrder(element.posterior, groups, seed),
     fault: { ...fault, steps: fault.steps.map((place) => (isElsewhere(place) ? PRICED_ELSEWHERE : place)) },
-    misses: own.map((place) => steps[place]?.miss ?? false),
+    misses: places.map((place) => steps[place]?.miss ?? false),
     further: furtherFaults(priced.named),
     noted: notedIn(
       priced,

@@ -116,6 +116,20 @@ describe('extra cues', () => {
     expect(Math.abs(lostBy({ faults: [cue] }, plain, said) - points)).toBeLessThan(0.12);
   });
 
+  it('are charged by their number also where they made the rep flawed, and nothing else is', () => {
+    const setting = { faults: [cue, dog('slow', 'do', each(5))] };
+    const said = reps(() => ({ cues: { needed: 2, slip: 0 }, outcome: 'flawed', faults: [fault('again')] }));
+    expect(
+      Math.abs(
+        lostBy(
+          setting,
+          reps(() => ({})),
+          said,
+        ) - 3,
+      ),
+    ).toBeLessThan(0.2);
+  });
+
   it('are charged once for each asking of six', () => {
     const said = reps(() => ({ cues: { needed: 1, slip: 0 } }));
     expect(

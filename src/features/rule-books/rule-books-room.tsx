@@ -1,12 +1,22 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { familyOf, type RuleBook, readRuleBook } from '@/core/rulebooks';
 import type { Failure } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import { inUse, listRuleBooks, type RuleBookRecord, trialsOf } from '@/data/read';
 import { putRuleBook, putRuleBookAway, renameRuleBook } from '@/data/write';
-import { Button, buttonClass, Chain, FileButton, Notice, PageHead, Sheet, TextField } from '@/ui';
+import {
+  Button,
+  buttonClass,
+  Chain,
+  FileButton,
+  Notice,
+  PageHead,
+  SelectField,
+  Sheet,
+  TextField,
+} from '@/ui';
 import { wordsOf } from '@/words';
 import {
   besidesInWords,
@@ -164,9 +174,17 @@ function PutAway({ records }: { readonly records: readonly RuleBookRecord[] }) {
 
 function BookList({ books, open }: { readonly books: readonly RuleBook[]; readonly open: RuleBook }) {
   const { kennel } = useKennel();
+  const navigate = useNavigate();
   return (
     <nav aria-label={tell('rule-books-room.rule-books-here')} className="print:hidden">
-      <ul className="grid gap-2">
+      <SelectField
+        className="mb-4 lg:hidden"
+        label={tell('rule-books-room.which-book')}
+        value={open.id as string}
+        options={books.map((book) => ({ value: book.id as string, words: `${book.title}, ${book.edition}` }))}
+        onChange={(id) => void navigate(`/${kennel.name}/rule-books/${id}`)}
+      />
+      <ul className="hidden gap-2 lg:grid">
         {books.map((book) => (
           <li key={book.id}>
             <Link

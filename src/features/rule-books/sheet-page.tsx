@@ -111,7 +111,11 @@ function Standing({ view }: { readonly view: SheetView }) {
               <li key={reason}>{reason}</li>
             ))}
             {view.open !== null && (
-              <li>{tell('sheet-page.sure-so-far-still-to-come', { sure: view.sure, open: view.open })}</li>
+              <li>
+                {view.toCome === null
+                  ? tell('sheet-page.sure-so-far-still-to-come', { sure: view.sure, open: view.open })
+                  : tell('sheet-page.exercises-to-come', { count: view.toCome })}
+              </li>
             )}
             {view.score.margin !== null && view.score.passed && view.open === null && (
               <li>

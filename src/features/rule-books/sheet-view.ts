@@ -52,6 +52,8 @@ export type SheetView = {
   readonly full: string;
   readonly sure: string;
   readonly open: string | null;
+  /** Exercises still to come, where faults or seconds are counted: points that are not lost yet say nothing there. */
+  readonly toCome: number | null;
   readonly verdict: string;
   readonly reasons: readonly string[];
   readonly exercises: readonly SheetExercise[];
@@ -85,6 +87,10 @@ export function sheetView(book: RuleBook, lines: Lines, size: SizeKey | null = n
     full: wordsOf(family.say(rules, score.maximum)),
     sure: written(score.units - score.open),
     open: score.open > 0 ? written(score.open) : null,
+    toCome:
+      rules.word === 'fault' || rules.word === 'second'
+        ? score.exercises.filter((exercise) => exercise.state === 'open').length
+        : null,
     verdict: verdictOf(score),
     reasons: score.reasons.map((reason) => wordsOf(reason.message)),
     exercises: rules.exercises.map((exercise, e) =>

@@ -112,7 +112,7 @@ function playRun(input: BruteClass, scorer: BruteScorer, chance: Chance, random:
   const order = input.drawsOrder ? shuffled(input.exercises, random) : input.exercises;
   const marks = new Map<string, BruteMark[]>();
   const sheet = (): BruteSheet =>
-    input.exercises.flatMap(({ key }) => {
+    order.flatMap(({ key }) => {
       const found = marks.get(key);
       return found ? [{ exercise: key, marks: found }] : [];
     });

@@ -67,19 +67,31 @@ export function scoreSheet(rules: PreparedRules, sheet: ScoreSheet): Result<Scor
   const counts = noCounts(rules);
   let endedBy: PreparedFault | null = null;
   let majors = 0;
-  for (const [e, exercise] of rules.exercises.entries()) {
+  for (const e of runningOrder(rules, sheet)) {
+    const exercise = rules.exercises[e] as PreparedExercise;
     if (endedBy) {
-      exercises.push(notRun(rules, exercise, endedBy));
+      exercises[e] = notRun(rules, exercise, endedBy);
       continue;
     }
     const line = sheet.find((candidate) => candidate.exercise === exercise.exercise);
     const scored = scoreLine(rules, e, line, counts);
     if (!scored.ok) return scored;
-    exercises.push(scored.value.score);
+    exercises[e] = scored.value.score;
     endedBy = scored.value.endedBy;
     majors += scored.value.majors;
   }
   return ok(verdict(rules, exercises, endedBy !== null, majors));
+}
+
+/**
+ * The places of the exercises as they are run: in the order of the rules, or, where that is drawn, in
+ * the order of the sheet, and what is not on it yet after that.
+ */
+function runningOrder(rules: PreparedRules, sheet: ScoreSheet): number[] {
+  const all = rules.exercises.map((_, e) => e);
+  if (!rules.drawsOrder) return all;
+  const run = sheet.map((line) => rules.exercises.findIndex((one) => one.exercise === line.exercise));
+  return [...run, ...all.filter((e) => !run.includes(e))];
 }
 
 /**
@@ -200,7 +212,8 @@ function checkSheet(rules: PreparedRules, sheet: ScoreSheet): Result<null> {
         `[${i}]`,
         say('rulebooks.score.the-class-has-no-exercise', { exercise: line.exercise }),
       );
-    if (index <= place)
+    const twice = sheet.findIndex((other) => other.exercise === line.exercise) < i;
+    if (twice || (index <= place && !rules.drawsOrder))
       return fail(
         'sheet-order',
         `[${i}]`,

@@ -403,6 +403,31 @@ describe('several runs', () => {
   });
 });
 
+describe('an order that is drawn', () => {
+  const lost = dog('lost', 'do', each(2), { across: 'lost' });
+  const more = { across: [{ id: 'lost', title: 'Lost', nth: { at: 2, does: 'end-run' } }] };
+  const found = read(two([lost], [lost], { ...more, drawn: ['order'] }));
+  const rules = prepareRules(found);
+  const line = (exercise: string, ...faults: string[]) => ({
+    exercise: asId<ExerciseKey>(exercise),
+    marks: faults.map((one) => ({ fault: asId<FaultKey>(one), amount: 1 })),
+  });
+  it.each([
+    ['the second first: both run, 20 − 2', [line('b'), line('a', 'lost')], 18],
+    ['ended in the first that was run: the other is not', [line('b', 'lost', 'lost')], 0],
+    ['ended in the second that was run: the first stays', [line('b', 'lost'), line('a', 'lost')], 8],
+    ['and one that is not run yet is still open', [line('b', 'lost')], 18],
+  ])('%s', (_, sheet, points) => {
+    expect(pointsOf(rules, must(scoreSheet(rules, sheet)).units)).toBe(points);
+  });
+
+  it('is the sheet’s, where it is drawn; else another order is refused', () => {
+    const fixed = prepareRules(read(two([lost], [lost], more)));
+    expect(scoreSheet(fixed, [line('b'), line('a')])).toMatchObject({ ok: false, code: 'sheet-order' });
+    expect(scoreSheet(rules, [line('b'), line('b')])).toMatchObject({ ok: false, code: 'sheet-order' });
+  });
+});
+
 describe('ratings below the line', () => {
   const awards = [
     { title: 'Excellent', atLeast: 18 },

@@ -22,7 +22,7 @@ export type SheetLine = {
   readonly given?: readonly number[];
 };
 /**
- * The exercises in running order. One that is not on the sheet has not been run yet; one without
+ * The exercises in the order in which they are run. One that is not on the sheet has not been run yet; one without
  * marks was faultless.
  */
 export type ScoreSheet = readonly SheetLine[];

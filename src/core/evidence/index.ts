@@ -23,9 +23,9 @@ export { type Before, FALLING_OFF, fallingOff, type Suspicion, type WatchedRep }
 export { DRAW, drawPosterior, type Fit, fitElement, type Posterior } from './fit';
 export type { Habits } from './habits';
 export type { Hold, Lasting } from './holding';
-export { beyondTimes, type Quickness, quicknessOf } from './latency';
+export { beyondTimes, type Quickness } from './latency';
 export { type Deviation, EYE, type Precision, precisionOf } from './precision';
-export { type FaultCount, NOTHING_PRICED, type Priced } from './priced';
+export type { FaultCount, Priced } from './priced';
 export { type Retention, retentionOf } from './retention';
 export { type RodData, rodOf, rodsOf } from './rod';
 export { type Beliefs, EVIDENCE } from './settings';

@@ -36,7 +36,8 @@ import { type MeasuredFault, measuredFaults } from './measured';
 import { type OutlookPoint, outlookOf, sessionsPerWeek } from './outlook';
 import type { TrialElement } from './posterior';
 import { type Rehearsals, rehearsalsOf } from './rehearsals';
-import { FULL_SIZE, type SimulationSize, simulateTrials, type TrialClass } from './simulate';
+import { simulateTrials } from './simulate';
+import { FULL_SIZE, type SimulationSize, type TrialClass } from './trial-class';
 import { type Unproven, unprovenOf } from './unproven';
 
 /**

@@ -1,4 +1,5 @@
-import { type FaultCounts, NOTHING_PRICED, type Summary, summarise } from '@/core/evidence';
+import { type FaultCounts, type Summary, summarise } from '@/core/evidence';
+import { NOTHING_PRICED } from '@/core/evidence/priced';
 import {
   checkRuleBook,
   type FaultStep,
@@ -20,7 +21,7 @@ import type { BruteClass, BruteElement } from './brute-force.test-helper';
 import { choiceOf } from './choice';
 import type { MeasuredFault } from './measured';
 import { posteriorOf } from './posterior.test-helper';
-import type { TrialClass } from './simulate';
+import type { TrialClass } from './trial-class';
 
 /** What is true of one element: the chances that both simulators are given. */
 export type Truth = Partial<{

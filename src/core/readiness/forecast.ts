@@ -11,7 +11,8 @@ import {
 } from '@/core/shared';
 import { drawBeta, mean, quantile, variance } from '@/core/statistics';
 import type { Assumptions } from './assumptions';
-import { type Runs, type SimulationSize, simulateTrials, type TrialClass } from './simulate';
+import { simulateTrials } from './simulate';
+import type { Runs, SimulationSize, TrialClass } from './trial-class';
 
 export type ElementLoss = {
   readonly exercise: ExerciseKey;

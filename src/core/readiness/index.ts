@@ -5,5 +5,5 @@ export type { Forecast, Help } from './forecast';
 export { type Advice as EntryAdvice, entryAdvice, type OutlookPoint, readyBy } from './outlook';
 export type { TrialElement } from './posterior';
 export { missingRehearsals, type Rehearsals } from './rehearsals';
-export { FULL_SIZE, type SimulationSize, type TrialClass } from './simulate';
+export { FULL_SIZE, type SimulationSize, type TrialClass } from './trial-class';
 export type { Unproven } from './unproven';

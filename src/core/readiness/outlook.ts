@@ -10,7 +10,8 @@ import {
 } from '@/core/shared';
 import type { Assumptions } from './assumptions';
 import { passOf } from './forecast';
-import { type SimulationSize, simulateTrials, type TrialClass } from './simulate';
+import { simulateTrials } from './simulate';
+import type { SimulationSize, TrialClass } from './trial-class';
 
 /** The chance of passing on a day to come, if training goes on as it does. */
 export type OutlookPoint = { readonly day: Day; readonly pass: Interval };

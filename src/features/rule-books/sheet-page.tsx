@@ -9,7 +9,7 @@ import { listRuleBooks } from '@/data/read';
 import { Button, buttonClass, Notice, PageHead, SelectField, Sheet, saveText } from '@/ui';
 import { SheetExerciseCard } from './sheet-exercise';
 import { useSheet } from './sheet-store';
-import { type SheetView, sheetRows, sheetView } from './sheet-view';
+import { runsView, type SheetView, sheetRows, sheetView } from './sheet-view';
 import { tell } from './words';
 
 /**
@@ -36,7 +36,7 @@ export function SheetPage() {
 
 function OpenSheet({ book }: { readonly book: RuleBook }) {
   const { kennel, dog, today } = useKennel();
-  const { lines, before, openBook, undo, clear, book: open, size, chooseSize } = useSheet();
+  const { lines, at, before, openBook, undo, clear, book: open, size, chooseSize } = useSheet();
   const own = sizeOf(book, dog?.height ?? null);
   useEffect(() => openBook(book.id), [book.id, openBook]);
   useEffect(() => chooseSize(own), [own, chooseSize]);
@@ -73,7 +73,7 @@ function OpenSheet({ book }: { readonly book: RuleBook }) {
           onChange={(value) => chooseSize(value === '' ? null : asId<SizeKey>(value))}
         />
       )}
-      {book.runs && <p className="mb-4">{tell('sheet-page.one-of-runs', { count: book.runs.count })}</p>}
+      <Runs book={book} />
       {!view.ok && (
         <div className="mb-4">
           <Notice tone="alert" role="alert">
@@ -85,13 +85,48 @@ function OpenSheet({ book }: { readonly book: RuleBook }) {
         <div className="grid grid-cols-1 gap-6 lg:grid-cols-[1fr_21rem] print:block">
           <div className="grid content-start gap-5 print:block">
             {view.value.exercises.map((exercise) => (
-              <SheetExerciseCard key={exercise.key} exercise={exercise} book={book} />
+              <SheetExerciseCard key={`${at} ${exercise.key}`} exercise={exercise} book={book} />
             ))}
           </div>
           <Standing view={view.value} />
         </div>
       )}
     </>
+  );
+}
+
+/** A class that is run several times has a sheet for each run. */
+function Runs({ book }: { readonly book: RuleBook }) {
+  const { at, lines, others, size, turnTo } = useSheet();
+  const view = runsView(
+    book,
+    Array.from({ length: book.runs?.count ?? 1 }, (_, run) => (run === at ? lines : (others[run] ?? {}))),
+    size,
+  );
+  if (!view) return null;
+  return (
+    <fieldset className="mb-4">
+      <legend className="text-sm font-semibold">{tell('sheet-page.runs')}</legend>
+      <div className="mt-1 flex flex-wrap gap-2 print:hidden">
+        {view.runs.map(({ run, said }) => (
+          <Button
+            key={run}
+            look={run === at ? 'ink' : 'plain'}
+            aria-pressed={run === at}
+            onClick={() => turnTo(run)}
+          >
+            {said === null
+              ? tell('sheet-page.run', { run: run + 1 })
+              : tell('sheet-page.run-said', { run: run + 1, said })}
+          </Button>
+        ))}
+      </div>
+      {view.counts && (
+        <p className="mt-2" role="status">
+          {view.counts}
+        </p>
+      )}
+    </fieldset>
   );
 }
 

@@ -12,6 +12,10 @@ type SheetState = {
   /** The size of dog whose values go; null for the book’s own. */
   readonly size: SizeKey | null;
   readonly chooseSize: (size: SizeKey | null) => void;
+  /** The run of a class that is run several times, from 0, and what the other runs say. */
+  readonly at: number;
+  readonly others: Readonly<Record<number, Lines>>;
+  readonly turnTo: (run: number) => void;
   readonly lines: Lines;
   readonly before: readonly Lines[];
   readonly openBook: (book: RuleBookId) => void;
@@ -33,7 +37,16 @@ export const useSheet = create<SheetState>((set) => {
     lines: {},
     before: [],
     chooseSize: (size) => set({ size }),
-    openBook: (book) => set((state) => (state.book === book ? state : { book, lines: {}, before: [] })),
+    at: 0,
+    others: {},
+    turnTo: (run) =>
+      set(({ at, lines, others }) =>
+        run === at
+          ? {}
+          : { at: run, others: { ...others, [at]: lines }, lines: others[run] ?? {}, before: [] },
+      ),
+    openBook: (book) =>
+      set((state) => (state.book === book ? state : { book, at: 0, others: {}, lines: {}, before: [] })),
     add: (exercise, fault, amount) =>
       change((lines) => ({
         ...lines,

@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { asId, type ExerciseKey, type FaultKey, must, type SizeKey } from '@/core/shared';
 import { sampleState } from '@/demo/sample-state.test-helper';
 import { useSheet } from './sheet-store';
-import { givenLabel, readGiven, readMeasure, sheetRows, sheetView } from './sheet-view';
+import { givenLabel, readGiven, readMeasure, runsView, sheetRows, sheetView } from './sheet-view';
 
 const books = sampleState().work.ruleBooks.map((record) => record.book);
 const named = (id: string) => {
@@ -128,6 +128,37 @@ describe('the score sheet', () => {
     sheet().add(key('clock'), fault('over-time'), 65);
     expect(must(sheetView(course, sheet().lines)).said).toBe('5 faults');
     expect(must(sheetView(course, sheet().lines, asId<SizeKey>('low'))).said).toBe('0 faults');
+  });
+
+  it('keeps a sheet for each run, and says which counts', () => {
+    const throws = named('fennside-throws');
+    sheet().openBook(throws.id);
+    const sheets = () =>
+      [0, 1].map((run) => (run === sheet().at ? sheet().lines : (sheet().others[run] ?? {})));
+    expect(runsView(throws, sheets())).toEqual({
+      runs: [
+        { run: 0, said: null },
+        { run: 1, said: null },
+      ],
+      counts: null,
+    });
+    sheet().give(key('round'), [5, 4, 0, 2, 2]);
+    sheet().turnTo(1);
+    expect(sheet().lines).toEqual({});
+    sheet().give(key('round'), [5, 4, 0, 5, 2]);
+    expect(runsView(throws, sheets())).toEqual({
+      runs: [
+        { run: 0, said: '13 points' },
+        { run: 1, said: '16 points' },
+      ],
+      counts: 'The best run counts: 16 points, passes.',
+    });
+    sheet().turnTo(0);
+    expect(must(sheetView(throws, sheet().lines)).said).toBe('13 points');
+    expect(runsView({ ...throws, runs: { count: 2, counts: 'every' } }, sheets())?.counts).toBe(
+      'Every run has to pass; the weakest counts: 13 points, does not pass.',
+    );
+    expect(runsView(two, [])).toBeNull();
   });
 
   it('says of a fault what it does besides its price', () => {

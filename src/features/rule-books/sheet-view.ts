@@ -12,6 +12,8 @@ import {
   prepareRules,
   type RuleBook,
   type Score,
+  type ScoreSheet,
+  scoreRuns,
   scoreSheet,
 } from '@/core/rulebooks';
 import { type ExerciseKey, fail, ok, parseOne, type Result, type SizeKey, say } from '@/core/shared';
@@ -73,7 +75,7 @@ export type SheetView = {
 export function sheetView(book: RuleBook, lines: Lines, size: SizeKey | null = null): Result<SheetView> {
   const rules = prepareRules(book, size);
   const family = familyOf(book.rules);
-  const sheet = rules.exercises.flatMap(({ exercise }) => lines[exercise] ?? []);
+  const sheet = sheetOf(rules, lines);
   const scored = scoreSheet(rules, sheet);
   if (!scored.ok) return scored;
   const score = scored.value;
@@ -107,6 +109,46 @@ export function sheetView(book: RuleBook, lines: Lines, size: SizeKey | null = n
     ),
   });
 }
+
+export type RunsView = {
+  /** Each run, with its score where something stands on its sheet. */
+  readonly runs: readonly { readonly run: number; readonly said: string | null }[];
+  /** The score of the run that counts, and whether it passes; null before there is any. */
+  readonly counts: string | null;
+};
+
+/**
+ * The runs of a class that is run several times, and what they come to; null where it is run once. A run
+ * of which nothing is written has not been run yet.
+ */
+export function runsView(
+  book: RuleBook,
+  sheets: readonly Lines[],
+  size: SizeKey | null = null,
+): RunsView | null {
+  const rules = prepareRules(book, size);
+  if (!book.runs) return null;
+  const said = (units: number): string => wordsOf(familyOf(book.rules).say(rules, units));
+  const lines = Array.from({ length: book.runs.count }, (_, run) => sheetOf(rules, sheets[run] ?? {}));
+  const written = lines.filter((sheet) => sheet.length > 0);
+  const all = written.length === 0 ? null : scoreRuns(rules, written);
+  return {
+    runs: lines.map((sheet, run) => {
+      const score = sheet.length === 0 ? null : scoreSheet(rules, sheet);
+      return { run, said: score?.ok ? said(score.value.units) : null };
+    }),
+    counts: all?.ok
+      ? tell('sheet-view.run-that-counts', {
+          counts: book.runs.counts,
+          said: said(all.value.units),
+          passed: all.value.passed,
+        })
+      : null,
+  };
+}
+
+const sheetOf = (rules: PreparedRules, lines: Lines): ScoreSheet =>
+  rules.exercises.flatMap(({ exercise }) => lines[exercise] ?? []);
 
 /** What a mark took, or gave; beside a number that a judge gave it does neither. */
 function signed(rules: PreparedRules, units: number): string {

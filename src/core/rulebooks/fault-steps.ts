@@ -1,7 +1,42 @@
-import { type ExerciseKey, must, type Sentence, say, toBase } from '@/core/shared';
-import type { FaultStep } from './compile';
+import { type ExerciseKey, must, type Name, type PartKey, type Sentence, say, toBase } from '@/core/shared';
 import type { PreparedExercise } from './families/family';
 import type { Cost, Fault } from './families/fault-schema';
+import type { FaultRef } from './fault-ref';
+
+/**
+ * One thing that can be tapped or drawn: a fault, and for a banded or discretionary one each of its
+ * steps.
+ */
+export type FaultStep = {
+  readonly ref: FaultRef;
+  readonly label: Name;
+  readonly part: PartKey | null;
+  readonly by: 'dog' | 'handler';
+  readonly miss: boolean;
+  readonly stops: boolean;
+  /** The part is tried again after it; or the whole item is, while it has tries. */
+  readonly again: 'part' | 'item' | null;
+  /** It gives points: never drawn, since no rep says that a judge would give them. */
+  readonly gives: boolean;
+  /** It is charged for each cue beyond the first, or uses one up. */
+  readonly cues: boolean;
+  /**
+   * What of a rep its price is worked out from, past what it begins, in base units, and whether each
+   * second or metre begun costs; else null.
+   */
+  readonly measured: {
+    readonly what: 'latency' | 'angle' | 'offset';
+    readonly beyond: number;
+    readonly begun: boolean;
+  } | null;
+  readonly amount: number;
+  /** What of a rep it is charged for where that is measured, and its band in base units; null elsewhere. */
+  readonly charges: {
+    readonly for: 'latency' | 'angle' | 'offset' | 'cues';
+    readonly from: number | null;
+    readonly upTo: number | null;
+  } | null;
+};
 
 /**
  * The steps of an exercise in the order of the rule book; those of one part by filtering on

@@ -1,5 +1,5 @@
 export { type Change, compareBooks } from './compare';
-export { type CompiledRules, compileRules, type FaultStep, type Tally } from './compile';
+export { type CompiledRules, compileRules } from './compile';
 export { doubtsOf } from './doubts';
 export { familyOf, type Rules } from './families';
 export { describeCost } from './families/cost';
@@ -23,7 +23,7 @@ export {
   ownFault,
   sameFault,
 } from './fault-ref';
-export { faultSteps } from './fault-steps';
+export { type FaultStep, faultSteps } from './fault-steps';
 export { prepareRules, type ScoredBook } from './prepare';
 export { checkRuleBook, type ReadRuleBook, readRuleBook } from './read';
 export {
@@ -40,3 +40,4 @@ export { bookForSize, sizeOf } from './sizes';
 export { type PartStake, partStakes, stakesOfClass } from './stakes';
 export { faultRulesInWords, structuresInWords } from './structure-words';
 export type { Structures } from './structures';
+export type { Tally } from './tally';

@@ -39,16 +39,15 @@ export function DraftField({ draft, base, field, context, className = 'w-32', li
   const read = (text: string): Json => {
     if (field.kind === 'list') return text.split(',').map((part) => part.trim());
     if (field.kind === 'text') return text;
-    // A cap and the least mark are the fields that may be empty.
+    // The least mark is null where there is none.
     if (text.trim() === '') return field.path.at(-1) === 'eachMark' ? null : '';
     return typed(text);
   };
   const write = (text: string): void => {
     const holder = path.slice(0, -1);
-    const key = String(path.at(-1));
-    if (key === 'cap' && text.trim() === '') {
+    if (field.optional && text.trim() === '') {
       change((now) => {
-        const { cap: _, ...rest } = (at(now, holder) ?? {}) as Record<string, Json>;
+        const { [String(path.at(-1))]: _, ...rest } = (at(now, holder) ?? {}) as Record<string, Json>;
         return put(now, holder, rest);
       });
     } else set(read(text));

@@ -2,7 +2,9 @@ import fc from 'fast-check';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { compareBooks, type Rules } from '@/core/rulebooks';
 import { sampleState } from '@/demo/sample-state.test-helper';
+import { stakeLines } from '../class-view';
 import {
+  addDemand,
   addExercise,
   addFault,
   addPart,
@@ -15,6 +17,7 @@ import {
   listAt,
   moveExercise,
   put,
+  remove,
   removeExercise,
   textAt,
   typed,
@@ -28,6 +31,7 @@ const FAMILIES: readonly Rules['family'][] = [
   'retrieves',
   'checklist',
   'time-and-faults',
+  'measured',
 ];
 const ids = (draft: Draft, path: string[]): string[] =>
   listAt(draft, path).map((one) => textAt(one, [path[0] === 'rules' ? 'exercise' : 'id']));
@@ -92,6 +96,41 @@ describe('editing', () => {
     );
     const faults = listAt(draft, ['rules', 'exercises', 0, 'faults']).map((fault) => textAt(fault, ['id']));
     expect(new Set(faults).size).toBe(6);
+    expect(checkDraft(draft).problems).toEqual([]);
+  });
+});
+
+describe('hidden ids', () => {
+  const partIds = (draft: Draft): string[] =>
+    listAt(draft, ['exercises']).flatMap((exercise) =>
+      listAt(exercise, ['parts']).map((part) => textAt(part, ['id'])),
+    );
+
+  it('are another for the first part of each exercise, so that unrelated work shares no stakes', () => {
+    const draft = addExercise(addExercise(blankDraft('points-off')));
+    expect(new Set(partIds(draft)).size).toBe(3);
+    const { book } = checkDraft(draft);
+    // All three are called alike until somebody names them, and are three all the same.
+    expect(book && stakeLines(book).map((line) => line.words)).toEqual([
+      '40 points',
+      '40 points',
+      '40 points',
+    ]);
+  });
+
+  it('are one for the same work in two exercises, by its name', () => {
+    const draft = addPart(addPart(addExercise(blankDraft('points-off')), 0, 'Give'), 1, 'give');
+    expect(partIds(draft).filter((id) => id === 'give')).toHaveLength(2);
+    const twice = addPart(draft, 1, 'Give');
+    expect(partIds(twice).filter((id) => id === 'give')).toHaveLength(2);
+  });
+
+  it('of demands never clash, also when one between was taken out', () => {
+    const path = ['exercises', 0, 'parts', 0, 'demands'];
+    const demand = { title: 'Distance', quantity: 'distance', harder: 'more', value: 5, unit: 'm' };
+    const add = (draft: Draft): Draft => addDemand(draft, path, demand);
+    const draft = add(remove(add(add(blankDraft('points-off'))), path, 0));
+    expect(listAt(draft, path).map((one) => textAt(one, ['axis']))).toEqual(['distance-2', 'distance']);
     expect(checkDraft(draft).problems).toEqual([]);
   });
 });

@@ -63,6 +63,7 @@ const FAMILIES: readonly (readonly [Rules['family'], string, string])[] = [
     tell('editor-page.time-and-faults'),
     tell('editor-page.faults-at-obstacles-and-on-the'),
   ],
+  ['measured', tell('editor-page.measured'), tell('editor-page.metres-zones-or-seconds')],
 ];
 
 /**

@@ -24,7 +24,7 @@ import {
 } from './draft';
 import { DraftField } from './draft-field';
 import { useEditor } from './editor-store';
-import { COST_FIELDS, COST_WORDS, EXERCISE_FIELDS } from './fields';
+import { COST_FIELDS, COST_WORDS, EXERCISE_FIELDS, FAULT_WARNINGS, PART_TIMES } from './fields';
 
 type Props = {
   readonly draft: Draft;
@@ -145,6 +145,13 @@ function Parts({
                 field={{ path: ['text'], label: tell('exercise-editor.what-is-judged'), kind: 'text' }}
                 context={tell('exercise-editor.part-2', { i: i + 1, title })}
                 className="min-w-40 flex-2"
+              />
+              <DraftField
+                draft={draft}
+                base={[...path, i]}
+                field={PART_TIMES}
+                context={tell('exercise-editor.part-2', { i: i + 1, title })}
+                className="w-24"
               />
               <Button
                 look="quiet"
@@ -345,6 +352,21 @@ function Faults({
                   className="w-24"
                 />
               ))}
+              {family !== 'checklist' && (
+                <DraftField
+                  draft={draft}
+                  base={base}
+                  field={FAULT_WARNINGS}
+                  context={context}
+                  className="w-24"
+                />
+              )}
+              <DraftField
+                draft={draft}
+                base={base}
+                field={{ path: ['again'], label: tell('fields.again'), kind: 'check' }}
+                context={context}
+              />
               {family === 'abilities' && (
                 <DraftField
                   draft={draft}

@@ -5,9 +5,19 @@ export type FieldSpec = {
   readonly path: readonly (string | number)[];
   readonly label: string;
   readonly kind: 'number' | 'text' | 'list' | 'check';
+  /** May be empty: then the book says nothing of it. */
+  readonly optional?: boolean;
 };
 
 const number = (label: string, ...path: (string | number)[]): FieldSpec => ({ path, label, kind: 'number' });
+const perhaps = (label: string, ...path: (string | number)[]): FieldSpec => ({
+  ...number(label, ...path),
+  optional: true,
+});
+
+/** What any part and any fault may say besides. */
+export const PART_TIMES = perhaps(tell('fields.times'), 'times');
+export const FAULT_WARNINGS = perhaps(tell('fields.warnings'), 'warnings');
 
 /**
  * What each family asks of the whole class; paths are within `rules`. Lists of objects grow in
@@ -39,6 +49,7 @@ export const RULE_FIELDS: Readonly<Record<Rules['family'], readonly FieldSpec[]>
     number(tell('fields.to-pass-faults-at-most'), 'pass', 'atMost'),
   ],
   measured: [
+    { path: ['measure'], label: tell('fields.measure'), kind: 'text' },
     number(tell('fields.smallest-step-of-points'), 'smallest'),
     number(tell('fields.to-pass-line'), 'pass', 'line'),
   ],
@@ -46,10 +57,13 @@ export const RULE_FIELDS: Readonly<Record<Rules['family'], readonly FieldSpec[]>
 
 /** What each family asks of an exercise; paths are within its scoring. */
 export const EXERCISE_FIELDS: Readonly<Record<Rules['family'], readonly FieldSpec[]>> = {
-  'points-off': [number(tell('fields.maximum'), 'maximum')],
-  'weighted-marks': [number(tell('fields.coefficient'), 'coefficient')],
+  'points-off': [number(tell('fields.maximum'), 'maximum'), perhaps(tell('fields.own-least'), 'atLeast')],
+  'weighted-marks': [
+    number(tell('fields.coefficient'), 'coefficient'),
+    perhaps(tell('fields.own-least'), 'atLeast'),
+  ],
   abilities: [{ path: ['judges'], label: tell('fields.judged-abilities-ids-with-commas'), kind: 'list' }],
-  retrieves: [],
+  retrieves: [perhaps(tell('fields.own-least'), 'atLeast')],
   checklist: [
     { path: ['group'], label: tell('fields.group-id'), kind: 'text' },
     number(tell('fields.attempts'), 'attempts'),
@@ -117,23 +131,23 @@ export const RULE_LISTS: Readonly<Record<Rules['family'], readonly ListSpec[]>> 
 
 /** The numbers of each kind of cost. */
 export const COST_FIELDS: Readonly<Record<string, readonly FieldSpec[]>> = {
-  each: [number(tell('fields.points'), 'points'), number(tell('fields.at-most'), 'cap')],
+  each: [number(tell('fields.points'), 'points'), perhaps(tell('fields.at-most'), 'cap')],
   'per-extra-cue': [
     number(tell('fields.points'), 'points'),
     number(tell('fields.usual-number'), 'usual'),
-    number(tell('fields.at-most'), 'cap'),
+    perhaps(tell('fields.at-most'), 'cap'),
   ],
   'per-second': [
     number(tell('fields.points-a-second'), 'points'),
     number(tell('fields.over-s'), 'beyond'),
     number(tell('fields.usual-s'), 'usual'),
-    number(tell('fields.at-most'), 'cap'),
+    perhaps(tell('fields.at-most'), 'cap'),
   ],
   'per-metre': [
     number(tell('fields.points-a-metre'), 'points'),
     number(tell('fields.over-m'), 'beyond'),
     number(tell('fields.usual-m'), 'usual'),
-    number(tell('fields.at-most'), 'cap'),
+    perhaps(tell('fields.at-most'), 'cap'),
   ],
   band: [
     number(tell('fields.over'), 'bands', 0, 'over'),
@@ -141,7 +155,7 @@ export const COST_FIELDS: Readonly<Record<string, readonly FieldSpec[]>> = {
     number(tell('fields.over'), 'bands', 1, 'over'),
     number(tell('fields.points'), 'bands', 1, 'points'),
   ],
-  bonus: [number(tell('fields.points'), 'points'), number(tell('fields.at-most'), 'cap')],
+  bonus: [number(tell('fields.points'), 'points'), perhaps(tell('fields.at-most'), 'cap')],
   discretion: [
     number(tell('fields.low'), 'low'),
     number(tell('fields.usual'), 'usual'),

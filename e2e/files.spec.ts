@@ -215,7 +215,7 @@ test('a database that a newer Regulon wrote is refused in words', async ({ page 
         const open = indexedDB.open('regulon-own');
         open.onsuccess = () => {
           const write = open.result.transaction('meta', 'readwrite');
-          write.objectStore('meta').put({ key: 'version', value: 8 });
+          write.objectStore('meta').put({ key: 'version', value: 99 });
           write.oncomplete = () => {
             open.result.close();
             resolve();
@@ -224,5 +224,5 @@ test('a database that a newer Regulon wrote is refused in words', async ({ page 
       }),
   );
   await page.reload();
-  await expect(page.getByRole('alert')).toContainText('written by a newer Regulon (data version 8');
+  await expect(page.getByRole('alert')).toContainText('written by a newer Regulon (data version 99');
 });

@@ -10,6 +10,7 @@ import {
   type ExerciseView,
   type FaultLine,
   forDog,
+  mayNotEnter,
   passInWords,
   stakeLines,
 } from './class-view';
@@ -48,6 +49,7 @@ export function ClassSheet({ book }: { readonly book: RuleBook }) {
               </>
             )}
             <SizeLine book={book} />
+            <Entry book={book} />
             <p className="mt-2 text-ink-soft">
               {tell('rule-books-room.scored-by', {
                 title: wordsOf(familyOf(book.rules).title).toLowerCase(),
@@ -94,6 +96,17 @@ function SizeLine({ book }: { readonly book: RuleBook }) {
       </Link>
     </p>
   );
+}
+
+/** What stands against entering the dog in hand today. */
+function Entry({ book }: { readonly book: RuleBook }) {
+  const { dog, today } = useKennel();
+  const lines = dog ? mayNotEnter(book, dog, today) : [];
+  return lines.map((line) => (
+    <p key={line} className="mt-2 font-semibold print:hidden">
+      {line}
+    </p>
+  ));
 }
 
 function Doubts({ book }: { readonly book: RuleBook }) {

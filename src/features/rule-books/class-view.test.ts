@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest';
+import type { Day } from '@/core/shared';
 import { sampleState } from '@/demo/sample-state.test-helper';
-import { classView, passInWords, stakeLines } from './class-view';
+import { classView, mayNotEnter, passInWords, stakeLines } from './class-view';
 
 const book = sampleState().work.ruleBooks[0]?.book;
 if (!book) throw new Error('the sample has a rule book');
@@ -41,4 +42,19 @@ it('adds up what a part can cost over all exercises that it serves', () => {
     ['Stop and cast', '36 points in 3 exercises'],
   ]);
   expect(stakeLines(book)[0]).toMatchObject({ title: 'Run out straight', words: '40 points', bar: 1 });
+});
+
+it.each([
+  ['too young', { born: '2025-10-09', height: null }, ['Otto is 8 months old; to enter it has to be 15.']],
+  ['old enough, nothing said of its height', { born: '2024-10-09', height: null }, []],
+  ['too high', { born: null, height: 0.61 }, ['Otto is higher than 50 cm: too high to enter.']],
+  ['too low', { born: null, height: 0.19 }, ['Otto is lower than 20 cm: too low to enter.']],
+] as const)('a dog that is %s', (_, dog, lines) => {
+  const entry = { months: 15, smallest: { value: 20, unit: 'cm' }, tallest: { value: 50, unit: 'cm' } };
+  const found = mayNotEnter(
+    { ...book, entry },
+    { name: 'Otto', ...dog, born: dog.born as Day | null },
+    '2026-06-15' as Day,
+  );
+  expect(found).toEqual(lines);
 });

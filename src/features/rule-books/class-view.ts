@@ -1,3 +1,4 @@
+import { ageInMonths } from '@/core/planning';
 import {
   bookForSize,
   cellTotal,
@@ -16,7 +17,7 @@ import {
   stakesOfClass,
   structuresInWords,
 } from '@/core/rulebooks';
-import { type PartKey, say } from '@/core/shared';
+import { type Day, must, type PartKey, say, toBase } from '@/core/shared';
 import { wordsOf, writeNumber } from '@/words';
 import { tell } from './words';
 
@@ -125,6 +126,27 @@ export function forDog(
   const size = sizeOf(book, height);
   const title = book.sizes?.find((one) => one.id === size)?.title ?? null;
   return { book: bookForSize(book, size), size: title };
+}
+
+/** What stands against entering this dog today, as far as is written down of it. */
+export function mayNotEnter(
+  { entry }: RuleBook,
+  dog: { readonly name: string; readonly born: Day | null; readonly height: number | null },
+  today: Day,
+): string[] {
+  const { months, smallest, tallest } = entry ?? {};
+  const age = dog.born === null ? null : ageInMonths(dog.born, today);
+  const metres = (height: { readonly value: number; readonly unit: string }): number =>
+    must(toBase('height', height.value, height.unit));
+  const tooLow = smallest && dog.height !== null && dog.height < metres(smallest);
+  const tooHigh = tallest && dog.height !== null && dog.height > metres(tallest);
+  return [
+    ...(months !== undefined && age !== null && age < months
+      ? [tell('class-view.too-young', { name: dog.name, age, months })]
+      : []),
+    ...(tooLow ? [tell('class-view.too-low', { name: dog.name, ...smallest })] : []),
+    ...(tooHigh ? [tell('class-view.too-high', { name: dog.name, ...tallest })] : []),
+  ];
 }
 
 export type StakeLine = {

@@ -5,9 +5,13 @@ import type { FaultStep } from './fault-steps';
 
 export const NO_LIMIT = 0x7fffffff;
 /** How the amount of a step becomes its price: it does not, as often, or by started seconds or metres. */
-export const [FIXED, COUNTED, STARTED] = [0, 1, 2];
+export const FIXED = 0;
+export const COUNTED = 1;
+const STARTED = 2;
 /** What something does besides costing, the graver the higher. */
-export const [NOTHING, ZEROES, ENDS] = [0, 1, 2];
+export const NOTHING = 0;
+const ZEROES = 1;
+export const ENDS = 2;
 export const gravity = (does: Acting | null | undefined): number =>
   does === 'end-run' ? ENDS : does === 'zero' ? ZEROES : NOTHING;
 

@@ -109,6 +109,13 @@ test('write a small rule book by hand and score a run with it', async ({ page })
   await page.getByLabel('Points a metre, Creeps, Wait at the gate').fill('2');
   await expect(check).toContainText('scores 38 points (a faultless one 40 points) and passes');
 
+  await page.getByLabel('Points a metre, Creeps, Wait at the gate').fill('42');
+  await expect(check).toContainText(
+    '“Creeps” takes 42 points off “Wait at the gate”, which has 40: nobody can lose more than there is.',
+  );
+  await page.getByLabel('Points a metre, Creeps, Wait at the gate').fill('2');
+  await expect(check).not.toContainText('nobody can lose more');
+
   await page.getByLabel('Points in all, at least, condition 1').fill('50');
   await expect(check).toContainText('1 to mend');
   await expect(check).toContainText('The pass line 50 is above the maximum of 40 points.');

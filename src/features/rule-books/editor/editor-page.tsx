@@ -13,13 +13,14 @@ import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrate
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import type { Rules } from '@/core/rulebooks';
+import type { RuleBook, Rules } from '@/core/rulebooks';
 import { ok } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import { listRuleBooks } from '@/data/read';
 import { putRuleBook } from '@/data/write';
 import { Button, buttonClass, FileButton, Notice, PageHead, Sheet, saveText, useUndo } from '@/ui';
 import { wordsOf } from '@/words';
+import { doubtsInWords } from '../class-view';
 import { tell } from '../words';
 import {
   addExercise,
@@ -291,6 +292,22 @@ function Exercises({ draft, checked }: { readonly draft: Draft; readonly checked
   );
 }
 
+/** A sound book can still say what nobody means. */
+function Doubts({ book }: { readonly book: RuleBook }) {
+  const doubts = doubtsInWords(book);
+  if (doubts.length === 0) return null;
+  return (
+    <div className="mt-2">
+      <p className="font-semibold">{tell('editor-page.do-you-mean-this')}</p>
+      <ul className="mt-1 grid list-inside list-disc gap-1 leading-snug">
+        {doubts.map((doubt) => (
+          <li key={doubt}>{doubt}</li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
 type SideProps = {
   readonly draft: Draft;
   readonly checked: Checked;
@@ -335,6 +352,7 @@ function Side({ draft, checked, canUndo, undo, close }: SideProps) {
       >
         <div aria-live="polite" className="grid gap-2">
           {checked.worked && <p className="text-lg leading-snug">{checked.worked}</p>}
+          {checked.book && <Doubts book={checked.book} />}
           {general.map((problem) => (
             <Notice key={`${problem.path}${problem.message.say}`} tone="alert">
               <code className="font-semibold">{problem.path}</code> {wordsOf(problem.message)}

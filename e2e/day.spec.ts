@@ -138,6 +138,8 @@ test('a reload in the middle of a set goes on where it was', async ({ page }) =>
     await page.getByRole('list', { name: 'Reps of this session' }).filter({ visible: true }).textContent(),
   ];
   await expect(page.getByLabel('Last rep')).toContainText('clean, the kit’s');
+  // The step that was taken is advised upon before anything is compared.
+  await expect(page.getByRole('status', { name: 'Advice' })).toContainText('Stay here');
   const before = await seen();
   await page.reload();
   await expect(
@@ -146,7 +148,7 @@ test('a reload in the middle of a set goes on where it was', async ({ page }) =>
       .filter({ visible: true })
       .first(),
   ).toBeVisible();
-  expect(await seen()).toEqual(before);
+  await expect.poll(seen).toEqual(before);
   await page.getByRole('button', { name: 'Clean' }).click();
   await expect(
     page.getByText('5 reps; 4 count, 2 clean', { exact: true }).filter({ visible: true }),

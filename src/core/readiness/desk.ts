@@ -7,28 +7,12 @@ import {
 } from '@/core/rulebooks';
 import { shrinkage } from '@/core/statistics';
 import type { Assumptions } from './assumptions';
+import { becameOf, MEASURES, ROW, SLOTS_PER_DAY } from './play';
 import { type DrawnElement, type DrawPlan, planDraws } from './posterior';
 import type { Runs, SimulationSize, TrialClass } from './trial-class';
 
-/** Random numbers of a go: clean or not, which faults, extra cues, a slip; then one for each measure. */
-export const [CLEAN, FAULT, CUES, SLIP, MEASURES] = [0, 1, 2, 3, 4];
-/** And of a day: how the dog is, and its nerves. */
-export const SLOTS_PER_DAY = 2;
-
-/**
- * What became of a go: on to the next, tried again (the part, the whole), no more of this exercise; or
- * the part was not done, so that there is nothing to measure and the next part begins.
- */
-export const [ON, AGAIN, OVER, STOP, UNDONE] = [0, 1, 2, 3, 4];
-/** Whose a loss is that no element has. */
-export const HANDLER = -1;
-
-const becameOf = ({ stops, again }: FaultStep): number =>
-  stops ? STOP : again === 'item' ? OVER : again === 'part' ? AGAIN : ON;
-
 /** What is charged in one run, in order: by which element (−1: the handler), by which step, how much. */
 export type Ledger = { length: number; readonly rows: Int32Array };
-export const ROW = 4;
 
 /** What the runs of a group work with, laid out once. */
 export type Desk = {

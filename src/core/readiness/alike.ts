@@ -7,8 +7,8 @@ export type StepsByExercise = ReadonlyMap<ExerciseKey, readonly FaultStep[]>;
 
 /**
  * How often a fault was logged that this step charges. What was logged under another exercise of the
- * class, which the same element serves, counts here as what it is called here: the same key, else the
- * part not done for a part not done, else the same name, else what is measured alike. What has no
+ * class, which the same element serves, counts here as what it is called at this part: the same key, else
+ * the part not done for a part not done, else the same name, else what is measured alike. What has no
  * counterpart here counts nowhere.
  */
 export function timesLogged(
@@ -32,9 +32,11 @@ function isHere(fault: FaultRef, step: FaultStep, here: readonly FaultStep[], al
   const there = all
     .get(fault.exercise)
     ?.find((one) => one.ref.key === fault.key && one.ref.step === fault.step);
-  return there !== undefined && counterpart(there, here) === step;
+  const ofPart = here.filter((one) => one.part === step.part);
+  return there !== undefined && counterpart(there, ofPart) === step;
 }
 
+/** What a fault of another exercise is called among the steps of one part. */
 function counterpart(there: FaultStep, here: readonly FaultStep[]): FaultStep | undefined {
   const { key, step } = there.ref;
   const samePlace = here.filter((one) => one.by === there.by && one.ref.step === step);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { AXIS, boutsOf, rep, TODAY } from '@/core/evidence/evidence.test-helper';
 import type { EvidenceRep } from '@/core/log';
-import { checkRuleBook, type FaultRef, prepareRules } from '@/core/rulebooks';
+import { checkRuleBook, type FaultRef, prepareRules, type RuleBook } from '@/core/rulebooks';
 import {
   dog,
   each,
@@ -51,8 +51,8 @@ type Setting = {
   readonly more?: object;
   readonly rules?: object;
 };
-function bookOf({ faults = [], times = 1, more = {}, rules }: Setting) {
-  const read = checkRuleBook(
+const bookOf = ({ faults = [], times = 1, more = {}, rules }: Setting): RuleBook =>
+  soundBook(
     smallBook(
       [exercise('a', [part('do', { times })])],
       rules ?? {
@@ -65,12 +65,20 @@ function bookOf({ faults = [], times = 1, more = {}, rules }: Setting) {
       more,
     ),
   );
+
+function soundBook(value: unknown): RuleBook {
+  const read = checkRuleBook(value);
   if (!read.ok) throw new Error(JSON.stringify(read.problems));
   return read.value;
 }
 
-function assess(setting: Setting, list: readonly EvidenceRep[]): Readiness {
-  const book = bookOf(setting);
+/** The forecast of a class whose parts are all trained by one element; of others by one without a rep. */
+function assessBook(
+  book: RuleBook,
+  list: readonly EvidenceRep[],
+  elementOf: (part: string) => string = () => 'e',
+): Readiness {
+  const ids = [...new Set(book.exercises.flatMap(({ parts }) => parts.map((one) => elementOf(one.id))))];
   return must(
     finish(
       assessClass(
@@ -80,11 +88,15 @@ function assess(setting: Setting, list: readonly EvidenceRep[]): Readiness {
             exercise: id,
             parts: parts.map((one) => ({
               part: one.id,
-              element: asId<ElementId>('e'),
+              element: asId<ElementId>(elementOf(one.id)),
               demands: { [AXIS.key]: 5 },
             })),
           })),
-          elements: [{ id: asId<ElementId>('e'), axes: [AXIS], bouts: boutsOf(list) }],
+          elements: ids.map((id) => ({
+            id: asId<ElementId>(id),
+            axes: [AXIS],
+            bouts: id === 'e' ? boutsOf(list) : [],
+          })),
           today: TODAY,
           trialDay: null,
           closes: null,
@@ -97,6 +109,8 @@ function assess(setting: Setting, list: readonly EvidenceRep[]): Readiness {
     ),
   );
 }
+const assess = (setting: Setting, list: readonly EvidenceRep[]): Readiness =>
+  assessBook(bookOf(setting), list);
 const pointsOf = (setting: Setting, list: readonly EvidenceRep[]): number =>
   assess(setting, list).forecast.expectedUnits * prepareRules(bookOf(setting)).pointsPerUnit;
 
@@ -271,62 +285,30 @@ describe('what was measured', () => {
 });
 
 describe('an element that serves two exercises', () => {
-  const both = (list: readonly EvidenceRep[]): Readiness => {
-    const read = checkRuleBook(
-      smallBook(
-        ['a', 'b'].map((id) => exercise(id, [part('do')])),
-        {
-          family: 'points-off',
-          smallestPoint: 0.5,
-          pass: [{ kind: 'total', atLeast: 60 }],
-          awards: [],
-          exercises: [
-            {
-              exercise: 'a',
-              maximum: 50,
-              faults: [missed('none', 'do', each(10)), dog('bent', 'do', each(1), { title: 'Crooked' })],
-            },
-            {
-              exercise: 'b',
-              maximum: 50,
-              faults: [
-                missed('refused', 'do', each(20)),
-                dog('askew', 'do', each(4), { title: 'Crooked' }),
-                dog('slow', 'do', each(8)),
-              ],
-            },
-          ],
-        },
+  const rules = (a: readonly object[], b: readonly object[]) => ({
+    family: 'points-off',
+    smallestPoint: 0.5,
+    pass: [{ kind: 'total', atLeast: 60 }],
+    awards: [],
+    exercises: [
+      { exercise: 'a', maximum: 50, faults: a },
+      { exercise: 'b', maximum: 50, faults: b },
+    ],
+  });
+  const TWO = soundBook(
+    smallBook(
+      ['a', 'b'].map((id) => exercise(id, [part('do')])),
+      rules(
+        [missed('none', 'do', each(10)), dog('bent', 'do', each(1), { title: 'Crooked' })],
+        [
+          missed('refused', 'do', each(20)),
+          dog('askew', 'do', each(4), { title: 'Crooked' }),
+          dog('slow', 'do', each(8)),
+        ],
       ),
-    );
-    if (!read.ok) throw new Error(JSON.stringify(read.problems));
-    const book = read.value;
-    return must(
-      finish(
-        assessClass(
-          {
-            book,
-            exercises: book.exercises.map(({ id, parts }) => ({
-              exercise: id,
-              parts: parts.map((one) => ({
-                part: one.id,
-                element: asId<ElementId>('e'),
-                demands: { [AXIS.key]: 5 },
-              })),
-            })),
-            elements: [{ id: asId<ElementId>('e'), axes: [AXIS], bouts: boutsOf(list) }],
-            today: TODAY,
-            trialDay: null,
-            closes: null,
-            minutes: [],
-          },
-          CALM,
-          5,
-          SIZE,
-        ),
-      ),
-    );
-  };
+    ),
+  );
+  const both = (list: readonly EvidenceRep[]): Readiness => assessBook(TWO, list);
   const lostIn = (readiness: Readiness, key: string): number =>
     readiness.forecast.faults
       .filter((one) => one.fault.key === key)
@@ -343,6 +325,26 @@ describe('an element that serves two exercises', () => {
       reps((i) => (i % 4 === 0 ? { outcome: 'miss', faults: [fault('none', null, 'a')] } : {})),
     );
     expect(lostIn(missing, 'refused') / lostIn(missing, 'none')).toBeCloseTo(2, 0);
+  });
+
+  it('at its own part, where another part that can be missed comes before it', () => {
+    const book = soundBook(
+      smallBook(
+        [exercise('a', [part('do')]), exercise('b', [part('first'), part('do')])],
+        rules(
+          [missed('none', 'do', each(10)), dog('slow', 'do', each(1))],
+          [
+            missed('no-first', 'first', each(5)),
+            missed('refused', 'do', each(20)),
+            dog('late', 'do', each(1)),
+          ],
+        ),
+      ),
+    );
+    const list = reps((i) => (i % 4 === 0 ? { outcome: 'miss', faults: [fault('none', null, 'a')] } : {}));
+    const readiness = assessBook(book, list, (one) => (one === 'do' ? 'e' : 'other'));
+    expect(lostIn(readiness, 'refused') / lostIn(readiness, 'none')).toBeCloseTo(2, 0);
+    expect(lostIn(readiness, 'late')).toBeLessThan(0.05);
   });
 });
 

@@ -188,6 +188,11 @@ export function checkMultiple(value: number, smallest: number, path: string): Fa
   ];
 }
 
+/** Whether what judges gave outright is one number, from 0 to the maximum, in whole steps. */
+export const isOneMark = (marks: readonly number[], maximum: number, smallest: number): boolean =>
+  marks.length === 1 &&
+  marks.every((mark) => mark >= 0 && mark <= maximum && checkMultiple(mark, smallest, '').length === 0);
+
 /** A line that nobody can reach. */
 export function checkReachable(line: number, maximum: number, path: string, word: string): Failure[] {
   return line > maximum

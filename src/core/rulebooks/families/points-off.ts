@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { type Failure, fail, ok, type Sentence, say, schemaSays } from '@/core/shared';
-import { checkFaults, checkMultiple, checkReachable } from './checks';
+import { checkFaults, checkMultiple, checkReachable, isOneMark } from './checks';
 import { type Family, failing, type Outline, pointsOf } from './family';
 import { alsoBelow, exerciseKey, faultEntries, percent, points, pointsCost, text } from './fault-schema';
 import { bestAward, oneCell, prepareFault, sum } from './prepare-faults';
@@ -162,15 +162,8 @@ export const pointsOff: Family<PointsOff> = {
         ),
       given: (e, marks) => {
         const maximum = rules.exercises[e]?.maximum ?? 0;
-        const [mark] = marks;
-        const fits =
-          marks.length === 1 &&
-          mark !== undefined &&
-          mark >= 0 &&
-          mark <= maximum &&
-          checkMultiple(mark, rules.smallestPoint, '').length === 0;
-        return fits
-          ? ok([units(mark)])
+        return isOneMark(marks, maximum, rules.smallestPoint)
+          ? ok(marks.map(units))
           : fail(
               'given',
               '',

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { type Failure, fail, ok, say } from '@/core/shared';
-import { checkFaults, checkMultiple, checkReachable } from './checks';
+import { checkFaults, checkMultiple, checkReachable, isOneMark } from './checks';
 import { type Family, failing, pointsOf } from './family';
 import { alsoBelow, exerciseKey, faultEntries, points, retrieveCost, text } from './fault-schema';
 import { bestAward, oneCell, prepareFault, sum } from './prepare-faults';
@@ -123,15 +123,8 @@ export const retrieves: Family<Retrieves> = {
           (award) => sum(kept) >= units(award.atLeast),
         ),
       given: (_, marks) => {
-        const [mark] = marks;
-        const fits =
-          marks.length === 1 &&
-          mark !== undefined &&
-          mark >= 0 &&
-          mark <= rules.maximum &&
-          checkMultiple(mark, rules.smallestPoint, '').length === 0;
-        return fits
-          ? ok([units(mark)])
+        return isOneMark(marks, rules.maximum, rules.smallestPoint)
+          ? ok(marks.map(units))
           : fail(
               'given',
               '',

@@ -79,7 +79,7 @@ test('a practitioner’s day: rules, breakdown, session, forecast', async ({ pag
     expect(await storedCount(page, 'regulon-sample', 'entries')).toBe(stored + 1);
     await page.keyboard.press('f');
     await page.keyboard.press('1');
-    await expect(page.getByLabel('Last rep')).toContainText('flawed: Leaves the line');
+    await expect(page.getByLabel('Last rep')).toContainText('flawed: Slow to lie down');
     await page.keyboard.press('h');
     await expect(page.getByRole('radio', { name: 'Handler' })).toBeChecked();
     await page.keyboard.press('a');

@@ -127,3 +127,17 @@ export function storedCount(page: Page, database: string, table: string): Promis
     [database, table] as const,
   );
 }
+
+/** A dog of one's own with a hold of 2 to 20 s, typed key by key; ends on the card before its first session. */
+export async function ownHold(page: Page, name: string): Promise<void> {
+  await page.goto('/own/start');
+  await page.getByRole('textbox', { name: 'Name' }).click();
+  await page.keyboard.type(name);
+  await page.getByRole('radio', { name: 'Hold, still and light' }).click();
+  await page.getByRole('textbox', { name: 'Time held now' }).click();
+  await page.keyboard.type('2');
+  await page.getByRole('textbox', { name: 'Time held wanted' }).click();
+  await page.keyboard.type('20 s');
+  await page.getByRole('button', { name: 'Make the ladder' }).click();
+  await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
+}

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { exactForecast, expect, test } from './fixtures';
+import { exactForecast, expect, ownHold, test } from './fixtures';
 
 test.use({ viewport: { width: 390, height: 844 } });
 
@@ -14,16 +14,7 @@ const read = async (page: Page, text: string): Promise<void> => {
 test('a course with sizes: read from its file, followed by the dog’s height, scored till the third refusal', async ({
   page,
 }) => {
-  await page.goto('/own/start');
-  await page.getByRole('textbox', { name: 'Name' }).click();
-  await page.keyboard.type('Wren');
-  await page.getByRole('radio', { name: 'Hold, still and light' }).click();
-  await page.getByRole('textbox', { name: 'Time held now' }).click();
-  await page.keyboard.type('2');
-  await page.getByRole('textbox', { name: 'Time held wanted' }).click();
-  await page.keyboard.type('20 s');
-  await page.getByRole('button', { name: 'Make the ladder' }).click();
-  await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
+  await ownHold(page, 'Wren');
 
   // The class says what it has besides, and what it wants to know of the dog.
   await page.goto('/own/rule-books');

@@ -37,12 +37,12 @@ test('rule books', async ({ page }) => {
 test('breakdown and a ladder', async ({ page }) => {
   await page.goto('/sample/breakdown');
   await expect(
-    page.getByText(/times in 10 as it is asked|too far apart for one figure/).first(),
+    page.getByText(/times in 10 as it is asked|not enough yet for one figure/).first(),
   ).toBeVisible();
   await page.screenshot({ path: `${FOLDER}/breakdown.png` });
   await page.goto('/sample/breakdown/sample-stop-down');
   await expect(
-    page.getByText(/times in 10 as it is asked|too far apart for one figure/).first(),
+    page.getByText(/times in 10 as it is asked|not enough yet for one figure/).first(),
   ).toBeVisible();
   await page.screenshot({ path: `${FOLDER}/ladder.png` });
 });

@@ -39,7 +39,7 @@ test('from nothing to the first rep of a person’s own dog: 4 fields and 6 taps
   await expect(page.getByLabel('Last rep')).toContainText('flawed: Mouthed it');
   await page.getByRole('button', { name: 'Enough for now' }).tap();
   await page.getByRole('link', { name: 'Breakdown' }).tap();
-  await expect(page.getByText(/2 reps: too few for a figure, so log more of it/)).toBeVisible();
+  await expect(page.getByText(/2 reps, too few for a figure, so log more of it/)).toBeVisible();
   await page.getByRole('link', { name: 'Readiness' }).tap();
   await expect(page.getByRole('heading', { name: 'No trial ahead for Wren' })).toBeVisible();
 });

@@ -57,24 +57,31 @@ export function makeBigKennel(today: Day, seed: number, reps: number = BIG.reps)
     elements: copies.flatMap((copy) => copy.elements),
     breakdowns: copies.flatMap((copy) => copy.breakdowns),
     trials: copies.flatMap((copy) => copy.trials),
+    signals: [
+      ...sample.signals.filter((one) => one.dogId === null),
+      ...copies.flatMap((copy) => copy.signals),
+    ],
     outings: [...outings.values()],
     bouts,
     entries,
   };
 }
 
-/** The sample's first dog under another name and ids, with its elements, exercises and trial. */
-function copyOf(sample: Tables, i: number): Pick<Tables, 'dogs' | 'elements' | 'breakdowns' | 'trials'> {
+type Copied = Pick<Tables, 'dogs' | 'elements' | 'breakdowns' | 'trials' | 'signals'>;
+
+/** The sample's first dog under another name and ids, with its elements, exercises, trial and signals. */
+function copyOf(sample: Tables, i: number): Copied {
   const [dog] = sample.dogs;
   const rename = <T>(value: T): T =>
     JSON.parse(JSON.stringify(value).replaceAll(/"sample-(?!book|rule)([^"]*)"/g, `"big${i}-$1"`)) as T;
-  const mine = <T extends { readonly dogId: string }>(list: readonly T[]): T[] =>
+  const mine = <T extends { readonly dogId: string | null }>(list: readonly T[]): T[] =>
     list.filter((one) => one.dogId === dog?.id).map(rename);
   return {
     dogs: sample.dogs.slice(0, 1).map((one) => ({ ...rename(one), name: `${one.name} ${i + 1}`, order: i })),
     elements: mine(sample.elements),
     breakdowns: mine(sample.breakdowns),
     trials: mine(sample.trials),
+    signals: mine(sample.signals),
   };
 }
 

@@ -1,10 +1,17 @@
 import { it } from 'vitest';
 import { testAxis } from '@/core/breakdown/axis.test-helper';
 import { type AxisKey, asId } from '@/core/shared';
-import { elementCoverage, passCoverage } from './coverage';
-import type { StudyPlan } from './known-dogs';
+import { type Coverage, elementCoverage } from './coverage';
+import { type StudyPlan, USUAL_PLAN } from './known-dogs';
+import {
+  holdingCoverage,
+  neverForgetting,
+  precisionCoverage,
+  quicknessCoverage,
+  wallsSaid,
+} from './measures';
 
-const DOGS = 300;
+const DOGS = Number(process.env.DOGS ?? 200);
 const one = [testAxis()];
 const two = [
   testAxis(),
@@ -17,29 +24,21 @@ const two = [
     demand: 30,
   }),
 ];
-const USUAL: StudyPlan = {
-  axes: one,
-  sessions: 24,
-  reps: 12,
-  everyDays: 3,
-  swing: 0.6,
-  drift: 0.005,
-  rungs: 'fixed',
-  away: 0.15,
-};
+const USUAL: StudyPlan = { ...USUAL_PLAN, axes: one };
 
 const PLANS: readonly (readonly [string, StudyPlan])[] = [
-  ['fixed, one axis', USUAL],
-  ['staircase, one axis', { ...USUAL, rungs: 'staircase' }],
-  ['fixed, two axes', { ...USUAL, axes: two }],
-  ['staircase, two axes', { ...USUAL, axes: two, rungs: 'staircase' }],
-  ['static dogs, fixed', { ...USUAL, drift: 0 }],
-  ['fast drift (.02 a day), fixed', { ...USUAL, drift: 0.02 }],
-  ['fast drift (.02 a day), staircase', { ...USUAL, drift: 0.02, rungs: 'staircase' }],
+  ['fixed, one axis', { ...USUAL, rungs: 'fixed' }],
+  ['staircase, one axis', USUAL],
+  ['fixed, two axes', { ...USUAL, axes: two, rungs: 'fixed' }],
+  ['staircase, two axes', { ...USUAL, axes: two }],
+  ['static dogs, fixed', { ...USUAL, drift: 0, rungs: 'fixed' }],
+  ['fast drift (.02 a day), staircase', { ...USUAL, drift: 0.02 }],
   ['demand only, 10 × 20, swing .8', { ...USUAL, sessions: 10, reps: 20, swing: 0.8, rungs: 'demand' }],
 ];
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
+const row = (name: string, { covered, width, bias }: Coverage): string =>
+  `| ${name} | ${percent(covered)} | ${width.toFixed(2)} | ${bias.toFixed(3)} |`;
 
 it('80 % intervals against the truth', () => {
   const lines = PLANS.map(([name, plan]) => {
@@ -51,12 +50,30 @@ it('80 % intervals against the truth', () => {
   );
 });
 
-it('the chance of passing against the truth', () => {
-  const lines = (['fixed', 'staircase'] as const).map((rungs) => {
-    const { covered, width, bias } = passCoverage({ ...USUAL, rungs }, DOGS, 12);
-    return `| ${rungs} | ${percent(covered)} | ${width.toFixed(2)} | ${bias.toFixed(3)} |`;
-  });
+it('measures against the truth', () => {
+  const shape = { sessions: 8, reps: 10 };
+  const [median, within] = quicknessCoverage(DOGS, 21, shape);
+  const [bias, spread] = precisionCoverage(DOGS, 22, shape, false);
+  const [seenBias, seenSpread] = precisionCoverage(DOGS, 23, shape, true);
   process.stdout.write(
-    `\n| rungs | P(pass) covered | width | bias |\n|---|---|---|---|\n${lines.join('\n')}\n`,
+    `\n| measure, sway of a session | covered | width | bias |\n|---|---|---|---|\n${[
+      row('middle answer, s (.2)', median),
+      row('in time (.2)', within),
+      row('bias, degrees (3)', bias),
+      row('spread, degrees (3)', spread),
+      row('bias by eye (3)', seenBias),
+      row('spread by eye (3)', seenSpread),
+      row('lasts the demand (.2)', holdingCoverage(DOGS, 24, shape)),
+    ].join('\n')}\n`,
+  );
+});
+
+it('walls, and dogs that never forget', () => {
+  const rows = [0.1, 0.05, 0, -0.05].map(
+    (gain) => `| ${gain} | ${percent(wallsSaid(USUAL, gain, DOGS, 31))} |`,
+  );
+  const { loss, halfLives } = neverForgetting({ ...USUAL, longGapEvery: 4, sessions: 28 }, DOGS, 32);
+  process.stdout.write(
+    `\n| learns a session | a wall is said |\n|---|---|\n${rows.join('\n')}\n\nNever forgetting, six gaps of 30 days: 30-day loss in the middle ${loss.toFixed(2)} logits; half-lives shown ${halfLives} of ${DOGS}.\n`,
   );
 });

@@ -1,8 +1,8 @@
-import { buildLadder, demandOf } from '@/core/breakdown';
-import { type Posterior, summarise, targetAt, weighElement } from '@/core/evidence';
+import { demandOf } from '@/core/breakdown';
+import { summarise, targetAt, weighElement } from '@/core/evidence';
 import { estimateElement } from '@/core/evidence/estimate';
 import { boutsOf } from '@/core/evidence/evidence.test-helper';
-import { DEFAULT_ASSUMPTIONS, type TrialClass, type TrialElement } from '@/core/readiness';
+import { type Assumptions, DEFAULT_ASSUMPTIONS, type TrialClass, type TrialElement } from '@/core/readiness';
 import { forecastOf } from '@/core/readiness/forecast';
 import { simulateTrials } from '@/core/readiness/simulate';
 import { prepareRules } from '@/core/rulebooks';
@@ -49,7 +49,6 @@ export type ElementCoverage = {
 export function elementCoverage(plan: StudyPlan, dogs: number, seed: number): ElementCoverage {
   const [clean, reach, naive] = [tally(), tally(), tally()];
   const effective: number[] = [];
-  const ladder = buildLadder({ axes: plan.axes });
   const at = demandOf(plan.axes);
   for (let i = 0; i < dogs; i++) {
     const random = seeded(mixSeed(seed, i));
@@ -65,7 +64,7 @@ export function elementCoverage(plan: StudyPlan, dogs: number, seed: number): El
     const truth = trueChance(trained.levelNow - strain(dog, plan.axes, at, 'either'), plan.swing);
     clean.add(truth, estimate.clean);
     const [first] = estimate.reach;
-    if (first) reach.add(trueReach(dog, trained, plan.axes, ladder, plan.swing), first);
+    if (first) reach.add(trueReach(dog, trained, plan.axes, plan.swing), first);
     naive.add(truth, { ...naiveInterval(trained.reps), mid: 0 });
     effective.push(posterior.effective);
   }
@@ -107,45 +106,53 @@ const RULES = prepareRules({
   exercises: EXERCISES.map((id) => ({ id, title: id, text: id, parts: [] })),
 });
 const SIZE = { groups: 400, runs: 50 };
-const ASSUMED = { ...DEFAULT_ASSUMPTIONS, handlerRate: 0 };
+/** Draws of each element of a class, as a forecast takes them. */
+const DRAWS = 400;
+
+/** Who runs the trial, and whether it pays there. */
+export type Asked = { readonly handler: 'usual' | 'another'; readonly paid: boolean };
+export const PLAIN: Asked = { handler: 'usual', paid: true };
 
 /**
- * The same for the chance of passing a small class: a dog's place and first try cost alike on all
- * four elements, everything else is drawn for each.
+ * The same for the chance of passing a small class: what place, first try, handler and pay cost is alike on
+ * all four elements, everything else is drawn for each. Truth is summed, not simulated.
  */
-export function passCoverage(plan: StudyPlan, dogs: number, seed: number): Coverage {
+export function passCoverage(plan: StudyPlan, dogs: number, seed: number, asked: Asked = PLAIN): Coverage {
   const found = tally();
+  const assumptions: Assumptions = {
+    ...DEFAULT_ASSUMPTIONS,
+    handlerRate: 0,
+    asked: { ...asked, kit: 'usual' },
+  };
   for (let i = 0; i < dogs; i++) {
     const random = seeded(mixSeed(seed, i));
     const shared = dogFromPrior(plan.axes, random);
-    const [truths, estimates]: [TrialElement[], TrialElement[]] = [[], []];
+    const elements: TrialElement[] = [];
+    const etas: number[] = [];
     for (const [k, part] of [...PARTS, ...PARTS].entries()) {
-      const dog: KnownDog = { ...dogFromPrior(plan.axes, random), away: shared.away, cold: shared.cold };
+      const { away, cold, handler, unpaid } = shared;
+      const dog: KnownDog = { ...dogFromPrior(plan.axes, random), away, cold, handler, unpaid };
       const trained = trainKnown(dog, plan, `d${i}-${k}`, random);
       const id = asId<ElementId>(`e${seed}-${i}-${k}`);
       const target = must(targetAt(plan.axes, demandOf(plan.axes), 'either'));
-      const weighed = must(
-        weighElement({ id, axes: plan.axes, bouts: boutsOf(trained.reps) }, trained.today),
+      const evidence = { id, axes: plan.axes, bouts: boutsOf(trained.reps) };
+      const { posterior } = must(weighElement(evidence, trained.today, undefined, DRAWS, 3 * DRAWS));
+      const summary = must(summarise([], trained.today));
+      elements.push({ id, part, target, times: 1, measured: [], posterior, summary });
+      etas.push(
+        trained.levelNow -
+          strain(dog, plan.axes, demandOf(plan.axes), 'either') +
+          away +
+          cold +
+          (asked.handler === 'another' ? handler : 0) +
+          (asked.paid ? 0 : unpaid),
       );
-      estimates.push({ id, part, target, times: 1, measured: [], ...weighed });
-      truths.push({
-        id,
-        part,
-        target,
-        posterior: known(dog, trained.levelNow, plan.swing),
-        times: 1,
-        measured: [],
-        summary: must(summarise([], trained.today)),
-      });
     }
-    const pass = (elements: readonly TrialElement[]) => {
-      const trial = classOf(elements);
-      return forecastOf(trial, simulateTrials(trial, ASSUMED, mixSeed(seed, i), SIZE), [[], []]).pass;
-    };
-    const estimate = pass(estimates);
-    // To the tenth of a percent, outwards, as chances are shown: below that the truth is the dice
-    // of its own 20,000 runs.
-    found.add(pass(truths).mid, {
+    const trial = classOf(elements);
+    const runs = simulateTrials(trial, assumptions, mixSeed(seed, i), SIZE);
+    const estimate = forecastOf(trial, runs, [[], []]).pass;
+    // To the tenth of a percent, outwards, as chances are shown.
+    found.add(truePass(etas, plan.swing, assumptions), {
       ...estimate,
       low: Math.floor(estimate.low * 1000) / 1000,
       high: Math.ceil(estimate.high * 1000) / 1000,
@@ -154,19 +161,29 @@ export function passCoverage(plan: StudyPlan, dogs: number, seed: number): Cover
   return found.result();
 }
 
+/** At most one of four may fail, on a day that moves all together by √ρ τ and nerves. */
+function truePass(etas: readonly number[], tau: number, { sharedDay, nervesSd }: Assumptions): number {
+  const common = Math.hypot(Math.sqrt(sharedDay) * tau, nervesSd);
+  const own = Math.sqrt(1 - sharedDay) * tau;
+  let [sum, all] = [0, 0];
+  for (let z = -5; z <= 5; z += 0.1) {
+    const density = Math.exp(-0.5 * z * z);
+    const chances = etas.map((eta) => trueChance(eta + common * z, own));
+    const none = chances.reduce((product, p) => product * p, 1);
+    const one = chances.reduce((total, p) => total + (none / p) * (1 - p), 0);
+    sum += density * (none + one);
+    all += density;
+  }
+  return sum / all;
+}
+
 const classOf = (elements: readonly TrialElement[]): TrialClass => ({
   rules: RULES,
   exercises: EXERCISES.map((exercise, e) => ({ exercise, elements: elements.slice(2 * e, 2 * e + 2) })),
 });
 
-/** A posterior that knows: one draw, the truth. */
-function known(dog: KnownDog, level: number, swing: number): Posterior {
-  const row = [dog.away, dog.cold, level, dog.gain, ...dog.slopes.map(Math.log), swing];
-  return { width: row.length, count: 1, draws: Float64Array.from(row), effective: 1, proposed: 1 };
-}
-
 /** Counts hits, widths and misses of a middle. */
-function tally(): {
+export function tally(): {
   readonly add: (
     truth: number,
     interval: { readonly low: number; readonly mid: number; readonly high: number },

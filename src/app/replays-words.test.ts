@@ -70,7 +70,9 @@ describe('what an element’s page says of a lesson that was played', () => {
     const play = new Play(recall());
     for (const what of ['cheese', 'toy'])
       play.clean().tap({ tap: 'say', change: { paid: { what, size: 'jackpot' } } });
-    expect(told(play).get('By reward')).toBe('Clean: cheese 1 of 1, toy 1 of 1. 2 jackpots.');
+    expect(told(play).get('By reward')).toBe(
+      'On the same steps clean: cheese 1 of 1, toy 1 of 1. 2 jackpots.',
+    );
   });
   it('one rep on the top rung is not yet a thing to keep', () => {
     const element = recall();

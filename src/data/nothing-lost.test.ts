@@ -99,7 +99,7 @@ function asOfThen(kept: readonly KeptEvidence[], reps: readonly EvidenceRep[]): 
 }
 
 describe('nothing is lost from version 3', () => {
-  it('every standing rep, every element’s chance and reach to six figures, and what forecasts rest on', async () => {
+  it('every standing rep, what every element’s chance rests on, and what forecasts rest on', async () => {
     const kennel = await kennelOfThen();
     const standing: unknown[][] = [];
     for (const dog of await listDogs(kennel)) {
@@ -114,9 +114,9 @@ describe('nothing is lost from version 3', () => {
       }
       for (const question of elementQuestions(work, evidence, stands)) {
         const was = figures.elements[question.id];
-        expect(figuresOf(must(assessElement(question, figures.today)))).toEqual(
-          figuresOf({ id: question.id, grounds: was?.grounds, estimate: was?.estimate }),
-        );
+        // The model has grown since: what it rests on has not.
+        const { id, grounds } = must(assessElement(question, figures.today));
+        expect({ id, grounds }).toEqual({ id: question.id, grounds: was?.grounds });
         expect(question.here).toEqual(was?.here);
       }
       for (const trial of await trialsOf(kennel, dog.id)) {

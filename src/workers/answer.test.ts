@@ -24,6 +24,7 @@ const classTask = {
   seed: trial.seed,
   size,
   first: false,
+  want: 'all' as const,
 };
 
 const [first] = state.work.elements;

@@ -18,7 +18,7 @@ export function answer(task: Task, fits: KeptFits = keepFits()): Steps<Result<An
     case 'compare-policies':
       return comparePolicies(task.question);
     case 'assess-class':
-      return assessClass(task.input, task.assumptions, task.seed, task.size, task.first, fits.fit);
+      return assessClass(task.input, task.assumptions, task.seed, task.size, task.first, fits.fit, task.want);
     case 'what-if':
       return whatIf(task.input, task.assumptions, task.seed, task.element, fits.fit);
   }

@@ -19,6 +19,8 @@ export type Task =
       readonly size: SimulationSize;
       /** A coarse forecast is wanted before the fine one. */
       readonly first: boolean;
+      /** All, or only the forecast, without what would help and what lies ahead. */
+      readonly want: 'all' | 'forecast';
     }
   | {
       readonly kind: 'what-if';

@@ -1,10 +1,12 @@
 import type { Axis, Criteria } from '@/core/breakdown';
 import { type Day, type ElementId, ok, type Result, seeded, seedFromText } from '@/core/shared';
 import type { BoutEvidence } from './bout-evidence';
+import { drawPosterior, type Posterior } from './draw';
 import { type Estimate, estimateElement } from './estimate';
-import { drawPosterior, fitElement, type Posterior } from './fit';
+import { fitElement } from './fit';
 import { type Beliefs, EVIDENCE } from './settings';
 import { type Grounds, groundsOf, type Summary, summarise } from './summary';
+import { type Wall, wallOf } from './wall';
 
 export type ElementEvidence = {
   readonly id: ElementId;
@@ -16,7 +18,12 @@ export type Question = ElementEvidence & {
   readonly at: Criteria;
   readonly here: Criteria;
 };
-export type Assessed = { readonly id: ElementId; readonly grounds: Grounds; readonly estimate: Estimate };
+export type Assessed = {
+  readonly id: ElementId;
+  readonly grounds: Grounds;
+  readonly estimate: Estimate;
+  readonly wall: Wall | null;
+};
 
 /**
  * Counts and posterior draws of one element. Seeded by its id, so that the same reps give the same
@@ -27,12 +34,16 @@ export function weighElement(
   today: Day,
   beliefs?: Beliefs,
   draws: number = EVIDENCE.draws,
+  proposals: number = EVIDENCE.proposals,
 ): Result<{ readonly summary: Summary; readonly posterior: Posterior }> {
   const summary = summarise(bouts, today);
   if (!summary.ok) return summary;
   const fit = fitElement(axes, summary.value, today, beliefs);
   if (!fit.ok) return fit;
-  return ok({ summary: summary.value, posterior: drawPosterior(fit.value, seeded(seedFromText(id)), draws) });
+  return ok({
+    summary: summary.value,
+    posterior: drawPosterior(fit.value, seeded(seedFromText(id)), draws, proposals),
+  });
 }
 
 /** How an element is weighed; a caller that keeps what it has weighed gives its own. */
@@ -49,7 +60,11 @@ export function assessElement(question: Question, today: Day, weigh: Weigh = wei
   if (!weighed.ok) return weighed;
   const { summary, posterior } = weighed.value;
   const estimate = estimateElement(question.axes, posterior, question.at, question.here);
-  return estimate.ok
-    ? ok({ id: question.id, grounds: groundsOf(summary), estimate: estimate.value })
-    : estimate;
+  if (!estimate.ok) return estimate;
+  return ok({
+    id: question.id,
+    grounds: groundsOf(summary),
+    estimate: estimate.value,
+    wall: wallOf(question.axes, summary, posterior, estimate.value),
+  });
 }

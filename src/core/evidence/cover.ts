@@ -1,5 +1,6 @@
 import { type Sentence, say } from '@/core/shared';
-import type { BoutCell, BoutEvidence } from './bout-evidence';
+import type { BoutCell } from './bout-cells';
+import type { BoutEvidence } from './bout-evidence';
 
 /**
  * One cell of the coverage table: reps under one option of one condition, and their clean rate

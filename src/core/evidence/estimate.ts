@@ -1,12 +1,22 @@
 import { type Axis, axisScale, type Criteria } from '@/core/breakdown';
 import { type AxisKey, ok, type Result } from '@/core/shared';
-import { logistic, logit, quantile, shrinkage } from '@/core/statistics';
+import { logit, shrinkage } from '@/core/statistics';
 import { type Target, targetAt } from './design';
-import { DRAW, type Posterior } from './fit';
+import type { Posterior } from './draw';
+import { type Keeping, keepingOf } from './keeping';
+import {
+  asAtTrial,
+  asTrained,
+  chancesAt,
+  type Interval,
+  interval,
+  isAssumed,
+  predictorOf,
+  swingAt,
+} from './predict';
+import { DRAW } from './priors';
 import { EVIDENCE } from './settings';
-
-/** A figure with what is not known about it: the middle and the ends of an 80 % interval. */
-export type Interval = { readonly low: number; readonly mid: number; readonly high: number };
+import { type Tiring, tiringOf } from './tiring';
 
 /**
  * Reach on one axis: the difficulty (0 start, 1 demand, unclamped) where a rep is clean 80 % of the
@@ -18,71 +28,24 @@ export type Reach = Interval & {
   readonly sides: { readonly left: Interval; readonly right: Interval } | null;
 };
 
+/** Whether the reps have moved a figure from what was assumed before them, and so found it. */
+export type Found = Interval & { readonly assumed: boolean };
+
 export type Estimate = {
-  /** Chance of a clean rep at the asked criteria in the next session, at home, warm. */
+  /** Chance of a clean rep at the asked criteria in a session of today, as it is usually trained. */
   readonly clean: Interval;
-  /** The same for the first rep of the day in a strange place. */
-  readonly coldAway: Interval;
+  /** The same for the first rep of the day in a strange place, without pay. */
+  readonly atTrial: Interval;
   readonly reach: readonly Reach[];
   /** Logits that one session adds. */
-  readonly gain: Interval;
+  readonly gain: Found;
   /** SD of the swing from session to session. */
-  readonly swing: Interval;
+  readonly swing: Found;
+  readonly tiring: Tiring | null;
+  readonly keeping: Keeping;
   /** Effective sample size of the draws it rests on. */
   readonly effective: number;
 };
-
-/**
- * The linear predictor of draw `i` at a target; `away` and `cold` are 0 or 1, `sessions` are
- * sessions from the next one on.
- */
-export function predictorOf(
-  { draws, width }: Posterior,
-  i: number,
-  target: Target,
-  away: number,
-  cold: number,
-  sessions = 0,
-): number {
-  const at = i * width;
-  let eta =
-    (draws[at + DRAW.level] as number) +
-    sessions * (draws[at + DRAW.gain] as number) +
-    away * (draws[at + DRAW.away] as number) +
-    cold * (draws[at + DRAW.cold] as number);
-  for (let a = 0; a < target.columns.length; a++) {
-    const x = target.columns[a] as number;
-    if (x !== 0) eta -= Math.exp(draws[at + DRAW.slopes + a] as number) * x;
-  }
-  for (const { left, x } of target.either) {
-    const [l, r] = [
-      Math.exp(draws[at + DRAW.slopes + left] as number) * x,
-      Math.exp(draws[at + DRAW.slopes + left + 1] as number) * x,
-    ];
-    eta -= Math.max(l, r);
-  }
-  return eta;
-}
-
-/** SD of the swing in draw `i`. */
-export const swingAt = ({ draws, width }: Posterior, i: number): number =>
-  draws[i * width + width - 1] as number;
-
-/**
- * Chances of a clean rep, one for each draw, averaged over the session's swing: σ(η/√(1 + πτ²/8)).
- * @internal
- */
-export function chancesAt(
-  posterior: Posterior,
-  target: Target,
-  away = 0,
-  cold = 0,
-  sessions = 0,
-): Float64Array {
-  return Float64Array.from({ length: posterior.count }, (_, i) =>
-    logistic(predictorOf(posterior, i, target, away, cold, sessions) * shrinkage(swingAt(posterior, i) ** 2)),
-  );
-}
 
 /**
  * What the draws say at `at` (a criterion vector; a signed axis at its weaker side). `here` is the
@@ -105,12 +68,15 @@ export function estimateElement(
       { length: posterior.count },
       (_, i) => posterior.draws[i * posterior.width + j] as number,
     );
+  const swings = column(posterior.width - 1);
   return ok({
     clean: interval(chancesAt(posterior, target.value)),
-    coldAway: interval(chancesAt(posterior, target.value, 1, 1)),
+    atTrial: interval(chancesAt(posterior, target.value, asAtTrial(posterior))),
     reach: reaches(axes, posterior, others.value),
-    gain: interval(column(DRAW.gain)),
-    swing: interval(column(posterior.width - 1)),
+    gain: found(column(DRAW.gain), EVIDENCE.gain.sd),
+    swing: { ...interval(swings), assumed: isAssumed(swings.map(Math.log), SWING_SD) },
+    tiring: tiringOf(posterior, others.value),
+    keeping: keepingOf(posterior, others.value),
     effective: posterior.effective,
   });
 }
@@ -142,11 +108,24 @@ function reachDraws(posterior: Posterior, others: Target, column: number): Float
   return Float64Array.from({ length: posterior.count }, (_, i) => {
     const needed = logit(EVIDENCE.reachChance) / shrinkage(swingAt(posterior, i) ** 2);
     const slope = Math.exp(posterior.draws[i * posterior.width + DRAW.slopes + column] as number);
-    return (predictorOf(posterior, i, free, 0, 0) - needed) / slope;
+    return (predictorOf(posterior, i, free, asTrained(posterior)) - needed) / slope;
   });
 }
 
-/** The 80 % interval and the mean of draws. */
-function interval(values: ArrayLike<number>): Interval {
-  return { low: quantile(values, 0.1), mid: quantile(values, 0.5), high: quantile(values, 0.9) };
+const found = (values: Float64Array, priorSd: number): Found => ({
+  ...interval(values),
+  assumed: isAssumed(values, priorSd),
+});
+
+/** SD of the log of the swing as it is assumed: three values by a log-normal. */
+const SWING_SD = swingSd();
+
+function swingSd(): number {
+  const { values, middle, sd } = EVIDENCE.swing;
+  const logs = values.map((tau) => Math.log(tau / middle));
+  const weights = logs.map((log) => Math.exp(-0.5 * (log / sd) ** 2));
+  const all = weights.reduce((sum, one) => sum + one, 0);
+  const share = (i: number): number => (weights[i] as number) / all;
+  const mean = logs.reduce((sum, log, i) => sum + log * share(i), 0);
+  return Math.sqrt(logs.reduce((sum, log, i) => sum + (log - mean) ** 2 * share(i), 0));
 }

@@ -1,13 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { testAxis } from '@/core/breakdown/axis.test-helper';
 import type { EvidenceRep } from '@/core/log';
-import { addDays, asId, type BoutId, type ElementId, must, seeded } from '@/core/shared';
-import { logistic, mean } from '@/core/statistics';
+import { addDays, asId, type BoutId, type ElementId, type LevelId, must, seeded } from '@/core/shared';
+import { halfNormal, logistic, mean } from '@/core/statistics';
 import { assessElement, DRAW, drawPosterior, EVIDENCE, fitElement, summarise, targetAt } from '.';
+import { marginalCurvature } from './curvature';
 import { designOf } from './design';
-import { chancesAt, estimateElement } from './estimate';
+import { estimateElement } from './estimate';
 import { AXIS, at, boutsOf, many, rep, TODAY } from './evidence.test-helper';
-import { benchFor, marginalCurvature, marginalLog, swingOf } from './marginal';
+import { benchFor, marginalLog, swingOf } from './marginal';
+import { chancesAt } from './predict';
+import { priorsFor } from './priors';
+import { USUAL_BELIEFS } from './settings';
 
 const posteriorOf = (reps: readonly EvidenceRep[], draws?: number, proposals?: number) =>
   drawPosterior(
@@ -34,9 +38,76 @@ const MIXED = sessions(4, 5, (s) => [
   rep({ away: true }, 10),
 ]);
 
+/** A response by its place on a list of four, and how much harder it is than the first. */
+const GRADED = testAxis({
+  key: 'depth',
+  quantity: 'level',
+  unit: '',
+  start: 0,
+  demand: 3,
+  levels: [0, 1, 2, 3].map((id) => ({ id: id as LevelId, name: `step ${id}`, anchor: '' })),
+});
+/** Sessions that move every parameter: gaps, strangers, no pay, rests, other kit, responses. */
+const EVERYTHING = sessions(5, 9, (s) =>
+  Array.from({ length: 14 }, (_, i) => {
+    const shown = (i + s) % 4;
+    return rep({
+      away: s === 1,
+      rested: i === 8,
+      pay: i % 3 === 0 ? 'none' : 'small',
+      conditions: { ...(s === 2 && { handler: 'another' }), ...(s === 3 && { worn: 'other' }) },
+      criteria: { [AXIS.key]: 5 + i, [GRADED.key]: 2 },
+      ...(i % 5 > 0 ? { grade: shown as LevelId, outcome: shown >= 2 ? 'clean' : 'flawed' } : {}),
+    });
+  }),
+);
+
 describe('the marginal likelihood', () => {
-  const design = must(designOf([AXIS], must(summarise(boutsOf(MIXED), TODAY)), TODAY));
-  const theta = [-0.4, -0.2, 1.2, 0.07, 0.9];
+  const axes = [AXIS, GRADED];
+  const design = must(designOf(axes, must(summarise(boutsOf(EVERYTHING), TODAY)), TODAY));
+  const values: Readonly<Record<number, number>> = {
+    [DRAW.away]: -0.4,
+    [DRAW.cold]: -0.2,
+    [DRAW.handler]: -0.5,
+    [DRAW.unpaid]: 0.3,
+    [DRAW.worn]: -0.1,
+    [DRAW.level]: 1.2,
+    [DRAW.gain]: 0.07,
+    [DRAW.tiring]: 0.3,
+    [DRAW.kept]: 0.4,
+    [DRAW.loss]: 0.1,
+    [DRAW.lasting]: Math.log(25),
+    [DRAW.slopes]: 0.5,
+    [DRAW.slopes + 1]: 0.2,
+  };
+  const theta = design.params.map((place) => values[place] as number);
+
+  it('asks every parameter where the reps speak of all', () => {
+    expect([...design.params].sort((a, b) => a - b)).toEqual(Object.keys(values).map(Number));
+    expect(design.graded.length).toBeGreaterThan(0);
+  });
+
+  /** η of a rep from the rep itself, its place in the session and the gap before it. */
+  const etaOf = (one: EvidenceRep, s: number, i: number, depth: number): number => {
+    const v = (place: number): number => values[place] as number;
+    const order = i < 8 ? i : i - 8;
+    const since = i === 0 ? 0 : Math.floor(order / 5) * 5 + 2;
+    const before = i < 8 ? 0 : 8;
+    const gap = s === 0 ? 0 : 9;
+    return (
+      v(DRAW.level) +
+      s * v(DRAW.gain) +
+      (one.away ? v(DRAW.away) : 0) +
+      (i === 0 ? v(DRAW.cold) : 0) +
+      (one.conditions?.handler ? v(DRAW.handler) : 0) +
+      (one.pay === 'none' ? v(DRAW.unpaid) : 0) +
+      (one.conditions?.worn ? v(DRAW.worn) : 0) -
+      0.1 * halfNormal(v(DRAW.tiring)).value * (since + before / (1 + Math.exp(-v(DRAW.kept)))) -
+      0.8 * halfNormal(v(DRAW.loss)).value * (1 - Math.exp(-gap / Math.exp(v(DRAW.lasting)))) -
+      (Math.exp(v(DRAW.slopes)) * Math.log((one.criteria[AXIS.key] as number) / 5)) / Math.log(4) -
+      Math.exp(v(DRAW.slopes + 1)) * (depth / 3)
+    );
+  };
 
   it.each([
     0.25, 0.5, 1,
@@ -44,26 +115,23 @@ describe('the marginal likelihood', () => {
     const swing = swingOf(tau);
     const found = marginalLog(design, swing, theta, benchFor(design, swing));
     let slow = 0;
-    for (let k = 0; k < design.weight.length; k++) {
+    for (let s = 0; s < 5; s++) {
+      const reps = EVERYTHING.slice(14 * s, 14 * (s + 1));
       let [sum, all] = [0, 0];
-      for (let z = -8; z <= 8; z += 0.001) {
+      for (let z = -8; z <= 8; z += 0.004) {
         let likelihood = Math.exp(-0.5 * z * z);
         all += likelihood;
-        for (let r = design.first[k] as number; r < (design.first[k + 1] as number); r++) {
-          const row = design.rows.slice(r * design.width, (r + 1) * design.width);
-          const eta =
-            row.slice(0, 4).reduce((total, one, j) => total + one * (theta[j] as number), 0) -
-            Math.exp(theta[4] as number) * (row[4] as number);
-          const p = logistic(eta + tau * z);
-          likelihood *=
-            p ** (design.clean[r] as number) *
-            (1 - p) ** ((design.total[r] as number) - (design.clean[r] as number));
+        for (const [i, one] of reps.entries()) {
+          const atLeast = (depth: number): number =>
+            depth > 3 ? 0 : logistic(etaOf(one, s, i, depth) + tau * z);
+          if (one.grade === undefined) likelihood *= one.outcome === 'clean' ? atLeast(2) : 1 - atLeast(2);
+          else likelihood *= atLeast(one.grade) - atLeast(one.grade + 1);
         }
         sum += likelihood;
       }
-      slow += (design.weight[k] as number) * Math.log(sum / all);
+      slow += (design.weight[s] as number) * Math.log(sum / all);
     }
-    expect(found).toBeCloseTo(slow, 3);
+    expect(found).toBeCloseTo(slow, 2);
   });
 
   it('has the derivatives that small steps show', () => {
@@ -80,11 +148,12 @@ describe('the marginal likelihood', () => {
     const unit = (i: number, by: number) => theta.map((_, j) => (i === j ? by : 0));
     const h = 1e-4;
     for (let i = 0; i < theta.length; i++) {
-      expect(gradient[i]).toBeCloseTo((value(unit(i, h)) - value(unit(i, -h))) / (2 * h), 5);
+      expect(gradient[i]).toBeCloseTo((value(unit(i, h)) - value(unit(i, -h))) / (2 * h), 4);
       for (let j = 0; j < theta.length; j++) {
         const mixed = (a: number, b: number) => value(unit(i, a).map((one, k) => one + (unit(j, b)[k] ?? 0)));
         const second = (mixed(h, h) - mixed(h, -h) - mixed(-h, h) + mixed(-h, -h)) / (4 * h * h);
-        expect(exact[i * theta.length + j]).toBeCloseTo(-second, 3);
+        const scale = Math.max(1, Math.abs(second));
+        expect((exact[i * theta.length + j] as number) / scale).toBeCloseTo(-second / scale, 3);
       }
     }
   });
@@ -115,29 +184,24 @@ describe('the posterior', () => {
     const reps = sessions(3, 4, (s) => [...many(4, {}, 5 + 5 * s), ...many(2, { outcome: 'miss' }, 15)]);
     const design = must(designOf([AXIS], must(summarise(boutsOf(reps), TODAY)), TODAY));
     const random = seeded(12);
-    const priors = [
-      EVIDENCE.away,
-      EVIDENCE.cold,
-      EVIDENCE.level,
-      EVIDENCE.gain,
-      { mean: Math.log(3), sd: EVIDENCE.slope.sd },
-    ];
+    const priors = priorsFor(1, 1, USUAL_BELIEFS);
     const swings = EVIDENCE.swing.values.map(swingOf);
     const shares = EVIDENCE.swing.values.map((tau) =>
       Math.exp(-0.5 * (Math.log(tau / EVIDENCE.swing.middle) / EVIDENCE.swing.sd) ** 2),
     );
     let [sum, all] = [0, 0];
     for (let i = 0; i < 100_000; i++) {
-      const theta = priors.map((prior) => prior.mean + prior.sd * random.normal());
+      const whole = priors.map((prior) => prior.mean + prior.sd * random.normal());
       const swing = swings[i % 3];
       if (!swing) continue;
+      const theta = design.params.map((place) => whole[place] as number);
       const weight =
         (shares[i % 3] ?? 0) * Math.exp(marginalLog(design, swing, theta, benchFor(design, swing)));
       const eta =
-        (theta[2] ?? 0) +
-        design.next * (theta[3] ?? 0) +
+        (whole[DRAW.level] ?? 0) +
+        design.next * (whole[DRAW.gain] ?? 0) +
         EVIDENCE.drift * random.normal() -
-        Math.exp(theta[4] ?? 0);
+        Math.exp(whole[DRAW.slopes] ?? 0);
       sum += weight * logistic(eta / Math.sqrt(1 + (Math.PI * swing.tau ** 2) / 8));
       all += weight;
     }
@@ -171,7 +235,10 @@ describe('the posterior', () => {
 
   it('knows that forty reps of one session say less than ten of each of four', () => {
     const width = ({ low, high }: { low: number; high: number }) => high - low;
-    const reps = (n: number) => [...many(n * 0.7, {}, 20), ...many(n * 0.3, { outcome: 'miss' }, 20)];
+    const reps = (n: number) =>
+      Array.from({ length: n }, (_, i) =>
+        rep({ outcome: [1, 4, 8].includes(i % 10) ? 'miss' : 'clean' }, 20),
+      );
     expect(
       width(
         cleanAt(
@@ -257,10 +324,10 @@ describe('wide, sensible and finite', () => {
     ['200 reps in one session', many(200, {}, 8)],
   ];
   it.each(strange)('%s', (_, reps) => {
-    const { clean, coldAway, reach, effective } = must(
+    const { clean, atTrial, reach, effective } = must(
       estimateElement([AXIS], posteriorOf(reps), at(20), at(5)),
     );
-    for (const { low, mid, high } of [clean, coldAway])
+    for (const { low, mid, high } of [clean, atTrial])
       expect(0 < low && low <= mid && mid <= high && high < 1).toBe(true);
     for (const { low, mid, high } of reach)
       expect([low, mid, high].every(Number.isFinite) && low <= mid && mid <= high).toBe(true);
@@ -268,8 +335,8 @@ describe('wide, sensible and finite', () => {
   });
 
   it('a stranger place and a first try are worse than home and warm, before any rep says so', () => {
-    const { clean, coldAway } = must(estimateElement([AXIS], posteriorOf(MIXED), at(20), at(5)));
-    expect(coldAway.mid).toBeLessThan(clean.mid);
+    const { clean, atTrial } = must(estimateElement([AXIS], posteriorOf(MIXED), at(20), at(5)));
+    expect(atTrial.mid).toBeLessThan(clean.mid);
   });
 
   it('reach lies further for a better dog', () => {

@@ -21,23 +21,29 @@ export type Habits = {
   readonly probes: Rate;
   /** Reps that were the handler's doing, of all. */
   readonly handlers: Rate;
-  readonly landings: readonly Landing[];
+  readonly landings: Compared<Landing>;
   /**
    * Reps that were not clean, by what the handler did meanwhile: a dog that holds while you stand
    * may break when you turn to come back.
    */
-  readonly breaks: readonly { readonly did: string; readonly rate: Rate }[];
+  readonly breaks: Compared<{ readonly did: string; readonly rate: Rate }>;
   /** The rep after one that went wrong was clean, by what the handler did about that. */
-  readonly handled: readonly { readonly handled: Handled; readonly next: Rate }[];
+  readonly handled: Compared<{ readonly handled: Handled; readonly next: Rate }>;
   /** What was asked and what it did instead, most frequent first. */
   readonly instead: readonly { readonly word: string; readonly did: string; readonly count: number }[];
   readonly drive: Rate;
   readonly calm: readonly { readonly moment: 'on' | 'worn' | 'off'; readonly rate: Rate }[];
   /** Clean by the kind of reward of the rep. */
-  readonly pay: readonly { readonly what: string; readonly rate: Rate }[];
+  readonly pay: Compared<{ readonly what: string; readonly rate: Rate }>;
   readonly jackpots: number;
   readonly unasked: number;
 };
+
+/**
+ * Kinds side by side. `alike`: only reps of criteria at which two kinds or more were done are in it, and
+ * the rates may be compared; otherwise kinds never met at like criteria, and only their numbers are told.
+ */
+export type Compared<T> = { readonly alike: boolean; readonly kinds: readonly T[] };
 
 /** What the rep after a reward was like, by where that landed: a dog paid ahead creeps ahead. */
 export type Landing = { readonly landed: Landed; readonly next: Rate; readonly latency: number | null };
@@ -65,20 +71,29 @@ export function habitsOf(bouts: readonly BoutEvidence[]): Habits {
       'clean',
     ),
     handlers: { of: all, count: sum((one) => one.habits.handlers) },
-    landings: LANDINGS.flatMap((landed) => {
-      const found = bouts.flatMap((one) => one.habits.landings.filter((next) => next.landed === landed));
-      const times = found.flatMap((next) => next.times);
-      return found.length === 0
-        ? []
-        : [{ landed, next: rate(found, 'clean'), latency: times.length === 0 ? null : quantile(times, 0.5) }];
-    }),
-    breaks: byWord(bouts.flatMap((one) => one.habits.breaks.map((acted) => [acted.did, acted] as const))).map(
-      ([did, found]) => ({ did, rate: rate(found, 'not clean') }),
+    landings: compared(
+      bouts.flatMap((one) => one.habits.landings),
+      ({ landed }) => LANDINGS.indexOf(landed).toString(),
+      (found) => {
+        const times = found.flatMap((next) => next.times);
+        const { landed } = found[0] as (typeof found)[number];
+        const latency = times.length === 0 ? null : quantile(times, 0.5);
+        return { landed, next: rate(found, 'clean'), latency };
+      },
     ),
-    handled: HANDLED.flatMap((handled) => {
-      const found = bouts.flatMap((one) => one.habits.handled.filter((next) => next.handled === handled));
-      return found.length === 0 ? [] : [{ handled, next: rate(found, 'clean') }];
-    }),
+    breaks: compared(
+      bouts.flatMap((one) => one.habits.breaks),
+      ({ did }) => did,
+      (found) => ({ did: found[0]?.did ?? '', rate: rate(found, 'not clean') }),
+    ),
+    handled: compared(
+      bouts.flatMap((one) => one.habits.handled),
+      ({ handled }) => HANDLED.indexOf(handled).toString(),
+      (found) => ({
+        handled: (found[0] as (typeof found)[number]).handled,
+        next: rate(found, 'clean'),
+      }),
+    ),
     instead: byWord(
       bouts.flatMap((one) =>
         one.habits.instead.map((pair) => [JSON.stringify([pair.word, pair.did]), pair] as const),
@@ -104,11 +119,32 @@ export function habitsOf(bouts: readonly BoutEvidence[]): Habits {
             },
           ];
     }),
-    pay: byWord(bouts.flatMap((one) => one.habits.pay.map((paid) => [paid.what, paid] as const))).map(
-      ([what, found]) => ({ what, rate: rate(found, 'clean') }),
+    pay: compared(
+      bouts.flatMap((one) => one.habits.pay),
+      ({ what }) => what,
+      (found) => ({ what: found[0]?.what ?? '', rate: rate(found, 'clean') }),
     ),
     jackpots: sum((one) => one.habits.jackpots),
     unasked: sum((one) => one.habits.unasked),
+  };
+}
+
+/**
+ * Kinds at like criteria: of each set of criteria at which several kinds were done, all that was done there.
+ * Where there is none, all of them, not to be compared.
+ */
+function compared<S extends { readonly at: string }, T>(
+  said: readonly S[],
+  kindOf: (one: S) => string,
+  tell: (found: readonly S[]) => T,
+): Compared<T> {
+  const kindsAt = new Map<string, Set<string>>();
+  for (const one of said) kindsAt.set(one.at, (kindsAt.get(one.at) ?? new Set()).add(kindOf(one)));
+  const like = said.filter((one) => (kindsAt.get(one.at)?.size ?? 0) > 1);
+  const shown = like.length > 0 ? like : said;
+  return {
+    alike: like.length > 0,
+    kinds: byWord(shown.map((one) => [kindOf(one), one] as const)).map(([, found]) => tell(found)),
   };
 }
 

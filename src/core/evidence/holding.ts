@@ -1,5 +1,6 @@
-import { gridMean, gridPosterior, gridQuantiles } from '@/core/statistics';
-import type { Interval } from './estimate';
+import { gridMean, gridPosterior } from '@/core/statistics';
+import type { Interval } from './predict';
+import { intervalOver, type Measured } from './swaying';
 
 /**
  * One hold: how long, and who ended it. One that the handler ended would have lasted longer: it is
@@ -43,38 +44,84 @@ export type Lasting = {
 
 /**
  * Priors of the Weibull fit: the scale is some way around the demand, the shape around 1.2 (it gets
- * harder as it goes on).
+ * harder as it goes on), a session’s sway around a factor of e^.3.
  */
-const PRIOR = { scaleSd: 1.2, shape: Math.log(1.2), shapeSd: 0.5 } as const;
+const PRIOR = {
+  scaleSd: 1.2,
+  shape: Math.log(1.2),
+  shapeSd: 0.5,
+  sway: Math.log(0.3),
+  swaySd: 0.7,
+} as const;
 
 /**
  * The chance that a hold lasts `demand` seconds (> 0) by a Weibull fit: S(t) = exp(−(t/λ)^k), holds
- * ended by the handler censored, log λ ~ N(log demand, 1.2²), log k ~ N(log 1.2, .5²), on a grid.
- * With no holds that is the prior. Null where the demand is not above 0.
+ * ended by the handler censored, log λ of a session log λ + v with v ~ N(0, sway²) integrated out, sessions
+ * weighed by age; log λ ~ N(log demand, 1.2²), log k ~ N(log 1.2, .5²), on a grid. The chance is that of
+ * the next session, its sway averaged over. With no holds that is the prior. Null where the demand is not
+ * above 0.
  */
-export function lastingOf(holds: readonly Hold[], demand: number): Lasting | null {
+export function lastingOf(sessions: readonly Measured<Hold>[], demand: number): Lasting | null {
   if (!(demand > 0)) return null;
-  const usable = holds.filter((hold) => hold.seconds > 0);
   const centre = Math.log(demand);
-  const log = (scale: number, shape: number): number => {
-    const k = Math.exp(shape);
+  const told = sessions.map(({ weight, values }) => ({
+    weight,
+    logs: values.flatMap(({ seconds }) => (seconds > 0 ? [Math.log(seconds)] : [])),
+    ends: values.flatMap(({ seconds, endedBy }) =>
+      seconds > 0 && endedBy === 'dog' ? [Math.log(seconds)] : [],
+    ),
+  }));
+  const log = (scale: number, logShape: number, logSway: number): number => {
+    const k = Math.exp(logShape);
+    const sway = Math.exp(logSway);
     let sum =
-      -0.5 * ((scale - centre) / PRIOR.scaleSd) ** 2 - 0.5 * ((shape - PRIOR.shape) / PRIOR.shapeSd) ** 2;
-    for (const { seconds, endedBy } of usable) {
-      const t = Math.log(seconds) - scale;
-      sum -= Math.exp(k * t);
-      if (endedBy === 'dog') sum += shape + (k - 1) * t - scale;
+      -0.5 * ((scale - centre) / PRIOR.scaleSd) ** 2 -
+      0.5 * ((logShape - PRIOR.shape) / PRIOR.shapeSd) ** 2 -
+      0.5 * ((logSway - PRIOR.sway) / PRIOR.swaySd) ** 2;
+    for (const { weight, logs, ends } of told) {
+      // All that hangs on v: −d k v − e^(−k v) Σ (t/λ)^k, d holds that the dog ended.
+      let [lasted, ended] = [0, 0];
+      for (const t of logs) lasted += Math.exp(k * (t - scale));
+      for (const t of ends) ended += logShape + (k - 1) * (t - scale) - scale;
+      sum += weight * (ended + swayLog(ends.length * k, lasted, k, sway));
     }
     return sum;
   };
-  const grid = gridPosterior(log, [centre - 4, centre + 4], [PRIOR.shape - 1.8, PRIOR.shape + 1.8]);
-  const lasts = (scale: number, shape: number): number =>
-    Math.exp(-Math.exp(Math.exp(shape) * (centre - scale)));
-  const [low = 0, high = 1] = gridQuantiles(grid, lasts, [0.1, 0.9]);
+  const grid = gridPosterior(log, [
+    [centre - 4, centre + 4],
+    [PRIOR.shape - 1.6, PRIOR.shape + 1.6],
+    [PRIOR.sway - 2, PRIOR.sway + 2],
+  ]);
+  const lasts = (scale: number, logShape: number, logSway: number): number => {
+    const k = Math.exp(logShape);
+    const sway = Math.exp(logSway);
+    let sum = 0;
+    for (let q = 0; q < SWAYS.length; q++)
+      sum += (SHARES[q] as number) * Math.exp(-Math.exp(k * (centre - scale - sway * (SWAYS[q] as number))));
+    return sum / SHARE;
+  };
+  const holds = sessions.flatMap((one) => one.values);
   return {
     holds: holds.length,
     broken: holds.filter((hold) => hold.endedBy === 'dog').length,
     survival: survivalOf(holds),
-    lasts: { low, mid: gridMean(grid, lasts), high },
+    lasts: { ...intervalOver(grid, lasts), mid: gridMean(grid, lasts) },
   };
+}
+
+/** Places over a session’s sway, in SDs, and the share of each. */
+const SWAYS = Array.from({ length: 13 }, (_, i) => (i - 6) * 0.6);
+const SHARES = SWAYS.map((z) => Math.exp(-0.5 * z * z));
+const SHARE = SHARES.reduce((sum, one) => sum + one, 0);
+
+/** log of the mean of exp(−d k v − lasted e^(−k v)) over v ~ N(0, sway²). */
+function swayLog(ended: number, lasted: number, k: number, sway: number): number {
+  let highest = -Infinity;
+  const logs = SWAYS.map((z, q) => {
+    const v = sway * z;
+    const value = Math.log((SHARES[q] as number) / SHARE) - ended * v - lasted * Math.exp(-k * v);
+    if (value > highest) highest = value;
+    return value;
+  });
+  return highest + Math.log(logs.reduce((sum, one) => sum + Math.exp(one - highest), 0));
 }

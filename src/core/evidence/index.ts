@@ -18,15 +18,19 @@ export {
 export { type CoverRow, coverOf } from './cover';
 export { columnsOf, type Target, targetAt } from './design';
 export { evidenceAgainstLuck, luckOf, type PickRun, positionBias, SETTLED } from './discrimination';
-export { type Estimate, type Interval, predictorOf, type Reach, swingAt } from './estimate';
+export { drawPosterior, type Posterior } from './draw';
+export type { Estimate, Reach } from './estimate';
 export { type Before, FALLING_OFF, fallingOff, type Suspicion, type WatchedRep } from './falling-off';
-export { DRAW, drawPosterior, type Fit, fitElement, type Posterior } from './fit';
-export type { Habits } from './habits';
+export { type Fit, fitElement } from './fit';
+export type { Compared, Habits } from './habits';
 export type { Hold, Lasting } from './holding';
+export type { Keeping } from './keeping';
 export { beyondTimes, type Quickness } from './latency';
+export { beyondOffsets } from './offset';
 export { type Deviation, EYE, type Precision, precisionOf } from './precision';
+export { asAtTrial, asTrained, type Interval, lossAfter, predictorOf, swingAt, type When } from './predict';
 export type { FaultCount, Priced } from './priced';
-export { type Retention, retentionOf } from './retention';
+export { DRAW } from './priors';
 export { type RodData, rodOf, rodsOf } from './rod';
 export { type Beliefs, EVIDENCE } from './settings';
 export { type Studied, type StudyQuestion, studyElement, timesOf } from './study';
@@ -38,6 +42,7 @@ export {
   type Summary,
   summarise,
 } from './summary';
+export { bySession } from './swaying';
 export { chanceInWords, FEW, isThin, tenths } from './thin';
 export type { Wall } from './wall';
 export { type WordReach, wordReach } from './word-reach';

@@ -1,5 +1,6 @@
-import { gridMean, gridPosterior, gridQuantiles, normalBelow } from '@/core/statistics';
-import type { Interval } from './estimate';
+import { type Grid, gridMean, normalBelow } from '@/core/statistics';
+import type { Interval } from './predict';
+import { intervalOver, type Measured, type Normal, normalPosterior, type Within } from './swaying';
 
 /** A response time in seconds; where none came, only that it took longer than the limit. */
 export type Timed = { readonly seconds: number; readonly came: boolean };
@@ -7,32 +8,36 @@ export type Timed = { readonly seconds: number; readonly came: boolean };
 export type Quickness = {
   readonly timed: number;
   readonly late: number;
-  /** The middle response time, seconds. */
+  /** The middle response time over sessions, seconds. */
   readonly median: Interval;
   /** Chance that the next comes within the limit. */
   readonly within: Interval;
 };
 
-/** log seconds: around the logged middle, ± a factor of e² at most; the spread around .35. */
-const SPREAD = { mean: Math.log(0.35), sd: 0.5 } as const;
+/**
+ * Log seconds: the middle anywhere from a tenth of a second to a minute, the spread in a session around a
+ * factor of e^.35, a session’s sway around e^.15.
+ */
+const LOG_SECONDS: Normal = {
+  middle: { mean: Math.log(2), sd: 1.2 },
+  spread: { log: Math.log(0.35), sd: 0.5 },
+  sway: { log: Math.log(0.15), sd: 0.7 },
+};
 
 /**
- * Response times as a log-normal, those that did not come censored at the limit (seconds > 0): log
- * t ~ N(μ, σ²), μ flat over the grid, log σ ~ N(log .35, .5²). Null without a time. Chances are
- * averaged over what is not known of μ and σ.
+ * Response times as log-normal with a sway from session to session, those that did not come censored at
+ * the limit (seconds > 0), sessions weighed by age. Null without a time. Chances are those of the next
+ * session, averaged over its sway and over what is not known.
  */
-export function quicknessOf(times: readonly Timed[], limit: number): Quickness | null {
-  const usable = times.filter((one) => one.seconds > 0);
+export function quicknessOf(sessions: readonly Measured<Timed>[], limit: number): Quickness | null {
+  const usable = sessions.flatMap(({ values }) => values.filter((one) => one.seconds > 0));
   if (usable.length === 0 || !(limit > 0)) return null;
-  const grid = gridOf(usable);
-  const [low = 0, mid = 0, high = 0] = gridQuantiles(grid, (mu) => Math.exp(mu), [0.1, 0.5, 0.9]);
-  const within = withinOf(limit);
-  const [least = 0, most = 1] = gridQuantiles(grid, within, [0.1, 0.9]);
+  const grid = gridOf(sessions);
   return {
     timed: usable.length,
     late: usable.filter((one) => !one.came).length,
-    median: { low, mid, high },
-    within: { low: least, mid: gridMean(grid, within), high: most },
+    median: intervalOver(grid, (mu) => Math.exp(mu)),
+    within: { ...intervalOver(grid, withinOf(limit)), mid: gridMean(grid, withinOf(limit)) },
   };
 }
 
@@ -40,40 +45,28 @@ export function quicknessOf(times: readonly Timed[], limit: number): Quickness |
  * The chance that the next response comes later than each of `limits` (seconds > 0), by the same
  * model; null without a time. Thirty times around 1.5 s, limits 1 and 10 → about [.9, 0].
  */
-export function beyondTimes(times: readonly Timed[], limits: readonly number[]): number[] | null {
-  const usable = times.filter((one) => one.seconds > 0);
-  if (usable.length === 0) return null;
-  const grid = gridOf(usable);
+export function beyondTimes(
+  sessions: readonly Measured<Timed>[],
+  limits: readonly number[],
+): number[] | null {
+  if (!sessions.some(({ values }) => values.some((one) => one.seconds > 0))) return null;
+  const grid = gridOf(sessions);
   return limits.map((limit) => (limit > 0 ? 1 - gridMean(grid, withinOf(limit)) : 1));
 }
 
 const withinOf =
   (limit: number) =>
-  (mu: number, logSd: number): number =>
-    normalBelow((Math.log(limit) - mu) / Math.exp(logSd));
+  (mu: number, logSd: number, logSway: number): number =>
+    normalBelow((Math.log(limit) - mu) / Math.hypot(Math.exp(logSd), Math.exp(logSway)));
 
-function gridOf(usable: readonly Timed[]): ReturnType<typeof gridPosterior> {
-  const logs = usable.map((one) => Math.log(one.seconds));
-  const came = logs.filter((_, i) => usable[i]?.came);
-  const middle = came.reduce((a, b) => a + b, 0) / Math.max(1, came.length);
-  const around = came.reduce((sum, one) => sum + (one - middle) ** 2, 0);
-  const waited = logs.filter((_, i) => !usable[i]?.came);
-  const log = (mu: number, logSd: number): number => {
-    const sd = Math.exp(logSd);
-    // Of the times that came their number, middle and spread are all that the normal asks for.
-    let sum =
-      -0.5 * ((logSd - SPREAD.mean) / SPREAD.sd) ** 2 -
-      (0.5 * (around + came.length * (middle - mu) ** 2)) / sd ** 2 -
-      came.length * logSd;
-    for (const one of waited) sum += Math.log(Math.max(1e-300, 1 - normalBelow((one - mu) / sd)));
-    return sum;
-  };
-  const centre = logs.reduce((a, b) => a + b, 0) / logs.length;
-  // Where most did not come the middle lies above all that was seen: the range goes further up than
-  // down.
-  return gridPosterior(
-    log,
-    [Math.min(...logs, centre - 1) - 0.5, Math.max(...logs, centre + 1) + 2],
-    [SPREAD.mean - 1.6, SPREAD.mean + 1.6],
+const gridOf = (sessions: readonly Measured<Timed>[]): Grid =>
+  normalPosterior(
+    sessions.map(({ weight, values }) => ({
+      weight,
+      values: values.flatMap(({ seconds, came }): Within[] => {
+        const log = Math.log(seconds);
+        return seconds > 0 ? [{ from: log, to: came ? log : Number.POSITIVE_INFINITY }] : [];
+      }),
+    })),
+    LOG_SECONDS,
   );
-}

@@ -1,4 +1,6 @@
-import { type Design, FIXED } from './design';
+import { halfNormal } from '@/core/statistics';
+import type { Design } from './design';
+import { EVIDENCE } from './settings';
 
 /** The session effect's grid: values u, e^u, and the log of their share of N(0, τ²). */
 export type Swing = {
@@ -9,10 +11,10 @@ export type Swing = {
 };
 
 /**
- * How far out and how fine: with a step of .7 τ and at most .35 logits the trapezoid rule is exact
- * to about 1e-5 for sessions of up to 60 reps.
+ * How far out and how fine: with a step of .85 τ and at most .35 logits the trapezoid rule is exact
+ * to about 1e-4 for sessions of up to 60 reps; what lies further out has a share of 2 in 10,000.
  */
-const GRID = { out: 4, step: 0.7, finest: 0.35 } as const;
+const GRID = { out: 3.7, step: 0.85, finest: 0.35 } as const;
 
 /**
  * The trapezoid rule over u ~ N(0, τ²). It beats Gauss–Hermite nodes here: a session of many reps
@@ -29,91 +31,156 @@ export function swingOf(tau: number): Swing {
   return { tau, u, f: u.map(Math.exp), logShare: density.map((one) => Math.log(one / sum)) };
 }
 
-/** Beyond this a product of odds is taken to its logarithm before it overflows. */
-const LARGE = 1e150;
-
 /** Working memory of the evaluations of one design and one grid. */
 export type Bench = {
+  /** exp of each slope. */
   readonly slopes: Float64Array;
-  readonly eta: Float64Array;
   readonly odds: Float64Array;
-  readonly logs: Float64Array;
-  /** For each row the largest factor whose power with the row's reps stays under `LARGE`. */
-  readonly most: Float64Array;
+  readonly eta: Float64Array;
+  /** Share of each u after the reps of a session, in proportion. */
+  readonly shares: Float64Array;
+  /** Share of u before the reps × e^(u · clean ones), session by session. */
+  readonly before: Float64Array;
 };
 
 /**
- * Working memory for one design and one grid: arrays of its slopes, its rows (twice) and the
- * grid's points, all 0, and the rows' largest factors. A design of 6 columns and 8 rows with 25 grid
- * points → arrays of 6 − the fixed ones, 8, 8, 25 and 8.
+ * Working memory for one design and one grid: arrays of its slopes, its rows (twice) and the grid's
+ * points, all 0, and a number for every session and point. A design of 2 slopes, 3 sessions and 8 rows
+ * with 25 grid points → arrays of 2, 8, 8, 25 and 75.
  */
 export function benchFor(design: Design, swing: Swing): Bench {
+  const sessions = design.weight.length;
+  const nodes = swing.u.length;
+  const before = new Float64Array(sessions * nodes);
+  for (let k = 0; k < sessions; k++) {
+    let clean = 0;
+    for (let r = design.first[k] as number; r < (design.first[k + 1] as number); r++)
+      clean += design.clean[r] as number;
+    for (let q = 0; q < nodes; q++)
+      before[k * nodes + q] = Math.exp((swing.logShare[q] as number) + clean * (swing.u[q] as number));
+  }
   return {
-    slopes: new Float64Array(design.width - FIXED),
+    slopes: new Float64Array(design.slopes),
     eta: new Float64Array(design.total.length),
     odds: new Float64Array(design.total.length),
-    logs: new Float64Array(swing.u.length),
-    most: design.total.map((n) => LARGE ** (1 / Math.max(1, n))),
+    shares: new Float64Array(nodes),
+    before,
   };
 }
 
-function predict(design: Design, theta: ArrayLike<number>, bench: Bench): void {
-  const { width, rows } = design;
+/** Tiring and forgetting as θ has them, with how the two half-normal ones turn. */
+type Curves = {
+  /** Logits a go takes off. */
+  readonly tiring: number;
+  readonly tiringBy: Half;
+  /** Share of that which a rest leaves. */
+  readonly kept: number;
+  /** Logits that a gap takes off at most, and its days. */
+  readonly loss: number;
+  readonly lossBy: Half;
+  readonly days: number;
+};
+/** d log / dz and the second derivative over the value: both relative, since they multiply what is taken off. */
+type Half = { readonly slope: number; readonly turn: number };
+const STILL: Half = { slope: 0, turn: 0 };
+
+export function curvesOf(design: Design, theta: ArrayLike<number>): Curves {
+  const from = design.linear + design.slopes;
+  const gaps = from + design.tiring;
+  const tiring = design.tiring > 0 ? halfOf(theta[from] as number, EVIDENCE.tiring.sd) : null;
+  const loss = design.forgets ? halfOf(theta[gaps] as number, EVIDENCE.loss.sd) : null;
+  return {
+    tiring: tiring?.value ?? 0,
+    tiringBy: tiring?.by ?? STILL,
+    kept: design.tiring === 2 ? 1 / (1 + Math.exp(-(theta[from + 1] as number))) : 0,
+    loss: loss?.value ?? 0,
+    lossBy: loss?.by ?? STILL,
+    days: design.forgets ? Math.exp(theta[gaps + 1] as number) : 1,
+  };
+}
+
+function halfOf(z: number, sd: number): { readonly value: number; readonly by: Half } {
+  const { value, slope, turn } = halfNormal(z);
+  // Where it is 0 as far as a number can say, so is what it takes off.
+  const by = value > 0 ? { slope: slope / value, turn: turn / value } : STILL;
+  return { value: sd * value, by };
+}
+
+/** Fills `bench` with η of every row, without the swing, and its odds. */
+export function predict(design: Design, theta: ArrayLike<number>, bench: Bench): void {
+  const { width, rows, first, gap, linear, slopes: columns } = design;
   const { slopes, eta, odds } = bench;
-  for (let a = 0; a < slopes.length; a++) slopes[a] = Math.exp(theta[FIXED + a] as number);
-  for (let r = 0, at = 0; r < eta.length; r++, at += width) {
-    let sum = 0;
-    for (let j = 0; j < FIXED; j++) sum += (rows[at + j] as number) * (theta[j] as number);
-    for (let a = 0; a < slopes.length; a++) sum -= (slopes[a] as number) * (rows[at + FIXED + a] as number);
-    eta[r] = sum;
-    odds[r] = Math.exp(sum);
+  const { tiring, kept, loss, days } = curvesOf(design, theta);
+  for (let a = 0; a < columns; a++) slopes[a] = Math.exp(theta[linear + a] as number);
+  const late = linear + columns;
+  for (let k = 0; k < gap.length; k++) {
+    const forgotten = loss * -Math.expm1(-(gap[k] as number) / days);
+    for (let r = first[k] as number; r < (first[k + 1] as number); r++) {
+      const at = r * width;
+      let sum = -forgotten;
+      for (let j = 0; j < linear; j++) sum += (rows[at + j] as number) * (theta[j] as number);
+      for (let a = 0; a < columns; a++) sum -= (slopes[a] as number) * (rows[at + linear + a] as number);
+      if (tiring > 0) sum -= tiring * (rows[at + late] as number);
+      if (kept > 0) sum -= tiring * kept * (rows[at + late + 1] as number);
+      eta[r] = sum;
+      odds[r] = Math.exp(sum);
+    }
   }
 }
 
-/**
- * Places of the grid with less than this share after the reps change no derivative that is used.
- */
-const NEGLIGIBLE = 1e-9;
+/** Between these a sum of products of odds has neither overflowed nor vanished. */
+const [LEAST, MOST] = [1e-280, 1e280];
 
 /**
- * Fills `bench.logs` with the log of share × likelihood of session k at each u, and gives the log
- * of their sum.
+ * The log of Σ share × likelihood of session k over u, and in `bench.shares` what each u has of it. By
+ * multiplying, ∏ (1 + odds)ⁿ, with one logarithm for the whole session: they are the dear part of a fit.
  */
-function sessionLog(design: Design, swing: Swing, bench: Bench, k: number): number {
+export function sessionLog(design: Design, swing: Swing, bench: Bench, k: number): number {
   const { first, clean, total } = design;
-  const { eta, odds, logs, most } = bench;
-  const [from, to] = [first[k] as number, first[k + 1] as number];
-  let [base, cleans] = [0, 0];
-  for (let r = from; r < to; r++) {
-    base += (clean[r] as number) * (eta[r] as number);
-    cleans += clean[r] as number;
-  }
-  let highest = -Infinity;
-  for (let q = 0; q < logs.length; q++) {
+  const { eta, odds, shares, before } = bench;
+  const from = first[k] as number;
+  const to = first[k + 1] as number;
+  let base = 0;
+  for (let r = from; r < to; r++) base += (clean[r] as number) * (eta[r] as number);
+  const nodes = shares.length;
+  let sum = 0;
+  for (let q = 0; q < nodes; q++) {
     const f = swing.f[q] as number;
-    let value = (swing.logShare[q] as number) + base + cleans * (swing.u[q] as number);
-    // ∏ (1 + odds)ⁿ by multiplying, one logarithm for many rows: it is the dear part of a fit.
     let product = 1;
     for (let r = from; r < to; r++) {
       const factor = 1 + (odds[r] as number) * f;
-      let n = total[r] as number;
-      if (factor <= (most[r] as number)) {
-        // By squares: ten reps are four products, not ten.
-        for (let square = factor; n > 0; n >>= 1, square *= square) if (n & 1) product *= square;
-      } else {
-        value -= n * Math.log(factor);
-      }
-      if (product > LARGE) {
-        value -= Math.log(product);
-        product = 1;
-      }
+      for (let n = total[r] as number; n > 0; n--) product *= factor;
     }
-    value -= Math.log(product);
-    logs[q] = value;
+    const share = (before[k * nodes + q] as number) / product;
+    shares[q] = share;
+    sum += share;
+  }
+  return sum > LEAST && sum < MOST ? base + Math.log(sum) : sessionByLogs(design, swing, bench, k, base);
+}
+
+/** The same where products of odds leave what a number can hold: hundreds of reps, or odds far out. */
+function sessionByLogs(
+  { first, clean, total }: Design,
+  swing: Swing,
+  { odds, shares }: Bench,
+  k: number,
+  base: number,
+): number {
+  let highest = -Infinity;
+  for (let q = 0; q < shares.length; q++) {
+    let value = (swing.logShare[q] as number) + base;
+    for (let r = first[k] as number; r < (first[k + 1] as number); r++)
+      value +=
+        (clean[r] as number) * (swing.u[q] as number) -
+        (total[r] as number) * Math.log1p((odds[r] as number) * (swing.f[q] as number));
+    shares[q] = value;
     if (value > highest) highest = value;
   }
   let sum = 0;
-  for (let q = 0; q < logs.length; q++) sum += Math.exp((logs[q] as number) - highest);
+  for (let q = 0; q < shares.length; q++) {
+    shares[q] = Math.exp((shares[q] as number) - highest);
+    sum += shares[q] as number;
+  }
   return highest + Math.log(sum);
 }
 
@@ -127,111 +194,10 @@ export function marginalLog(design: Design, swing: Swing, theta: ArrayLike<numbe
   let value = 0;
   for (let k = 0; k < design.weight.length; k++)
     value += (design.weight[k] as number) * sessionLog(design, swing, bench, k);
+  for (const { session, slope, apart, reps } of design.graded)
+    value +=
+      (design.weight[session] as number) *
+      reps *
+      Math.log(-Math.expm1(-Math.exp(theta[slope] as number) * apart));
   return value;
-}
-
-export type Curvature = {
-  readonly value: number;
-  readonly gradient: Float64Array;
-  /**
-   * Negative second derivatives, row by row: exact, and a part of them that is positive
-   * semi-definite everywhere.
-   */
-  readonly exact: Float64Array;
-  readonly safe: Float64Array;
-};
-
-/**
- * `marginalLog` at θ with its first and second derivatives. For a session: with π_q the shares of
- * the grid after the reps, s_q = Σ (y − n p_q) d the score at u_q and d = ∂η/∂θ, gradient Σ π_q s_q
- * and negative Hessian Σ (Σ π_q n p_q (1 − p_q)) d dᵀ − Var_π(s) − Σ (Σ π_q (y − n p_q)) ∂²η/∂θ².
- */
-export function marginalCurvature(
-  design: Design,
-  swing: Swing,
-  theta: ArrayLike<number>,
-  bench: Bench,
-): Curvature {
-  const { width, first, weight, rows, clean, total } = design;
-  predict(design, theta, bench);
-  const gradient = new Float64Array(width);
-  const exact = new Float64Array(width * width);
-  const safe = new Float64Array(width * width);
-  const d = new Float64Array(width);
-  const nodes = swing.u.length;
-  const scores = new Float64Array(nodes * width);
-  const shares = new Float64Array(nodes);
-  const factors = new Float64Array(nodes);
-  const centre = new Float64Array(width);
-  const residuals = new Float64Array(nodes);
-  let value = 0;
-  for (let k = 0; k < weight.length; k++) {
-    const w = weight[k] as number;
-    const log = sessionLog(design, swing, bench, k);
-    value += w * log;
-    let kept = 0;
-    for (let q = 0; q < nodes; q++) {
-      const share = Math.exp((bench.logs[q] as number) - log);
-      if (share < NEGLIGIBLE) continue;
-      shares[kept] = share;
-      factors[kept++] = swing.f[q] as number;
-    }
-    scores.fill(0, 0, kept * width);
-    for (let r = first[k] as number; r < (first[k + 1] as number); r++) {
-      for (let j = 0; j < width; j++)
-        d[j] = (rows[r * width + j] as number) * (j < FIXED ? 1 : -(bench.slopes[j - FIXED] as number));
-      const [n, y, odds] = [total[r] as number, clean[r] as number, bench.odds[r] as number];
-      let [left, information] = [0, 0];
-      for (let q = 0; q < kept; q++) {
-        const share = shares[q] as number;
-        const against = 1 / (1 + odds * (factors[q] as number));
-        const residual = y - n * (1 - against);
-        left += share * residual;
-        information += share * n * (1 - against) * against;
-        residuals[q] = residual;
-      }
-      for (let i = 0; i < width; i++) {
-        const di = d[i] as number;
-        if (di === 0) continue;
-        for (let q = 0, at = i; q < kept; q++, at += width)
-          scores[at] = (scores[at] as number) + (residuals[q] as number) * di;
-        gradient[i] = (gradient[i] as number) + w * left * di;
-        const wide = w * information * di;
-        for (let j = 0; j < width; j++)
-          safe[i * width + j] = (safe[i * width + j] as number) + wide * (d[j] as number);
-        // ∂²η/∂b² = ∂η/∂b for the term −exp(b)x.
-        if (i >= FIXED) exact[i * width + i] = (exact[i * width + i] as number) - w * left * di;
-      }
-    }
-    lessVariance(exact, scores, centre, shares.subarray(0, kept), w, width);
-  }
-  for (let i = 0; i < exact.length; i++) exact[i] = (exact[i] as number) + (safe[i] as number);
-  return { value, gradient, exact, safe };
-}
-
-/** Takes w × the variance of the scores over the grid off the negative Hessian. */
-function lessVariance(
-  exact: Float64Array,
-  scores: Float64Array,
-  centre: Float64Array,
-  shares: Float64Array,
-  w: number,
-  width: number,
-): void {
-  centre.fill(0);
-  for (let q = 0; q < shares.length; q++) {
-    const share = shares[q] as number;
-    for (let j = 0; j < width; j++)
-      centre[j] = (centre[j] as number) + share * (scores[q * width + j] as number);
-  }
-  for (let q = 0; q < shares.length; q++) {
-    const share = w * (shares[q] as number);
-    for (let i = 0; i < width; i++) {
-      const from = share * ((scores[q * width + i] as number) - (centre[i] as number));
-      for (let j = 0; j < width; j++)
-        exact[i * width + j] =
-          (exact[i * width + j] as number) -
-          from * ((scores[q * width + j] as number) - (centre[j] as number));
-    }
-  }
 }

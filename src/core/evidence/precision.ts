@@ -1,6 +1,7 @@
 import type { Crooked } from '@/core/log';
-import { gridMean, gridPosterior, gridQuantiles, normalBelow } from '@/core/statistics';
-import type { Interval } from './estimate';
+import { gridMean, normalBelow } from '@/core/statistics';
+import type { Interval } from './predict';
+import { intervalOver, type Measured, type Normal, normalPosterior } from './swaying';
 
 /**
  * A signed deviation: measured (both ends alike), or judged by eye and known only to lie between
@@ -42,45 +43,38 @@ export type Precision = {
   readonly train: 'bias' | 'spread' | null;
 };
 
-/** Degrees: bias around 0, spread around 8. */
-const PRIOR = { biasSd: 12, spread: Math.log(8), spreadSd: 0.7 } as const;
+/** Degrees: bias around 0, spread in a session around 8, a session’s sway around 3. */
+const DEGREES: Normal = {
+  middle: { mean: 0, sd: 12 },
+  spread: { log: Math.log(8), sd: 0.7 },
+  sway: { log: Math.log(3), sd: 0.7 },
+};
 /** A gain in chance below this is not worth a word. */
 const WORTH = 0.05;
 
 /**
- * Bias and spread of signed deviations by a normal model on a grid, judged ones as intervals,
- * measured ones exact: bias ~ N(0, 12²), log spread ~ N(log 8, .7²). `limits` are the bands' ends
- * (> 0, smallest first). Null without a deviation.
+ * Bias and spread of signed deviations by a normal model with a sway from session to session, judged ones
+ * as intervals, measured ones exact, sessions weighed by age. `spread` is that of a next rep, its
+ * session’s sway in it. `limits` are the bands' ends (> 0, smallest first). Null without a deviation.
  */
-export function precisionOf(deviations: readonly Deviation[], limits: readonly number[]): Precision | null {
+export function precisionOf(
+  sessions: readonly Measured<Deviation>[],
+  limits: readonly number[],
+): Precision | null {
+  const deviations = sessions.flatMap((one) => one.values);
   if (deviations.length === 0) return null;
-  const alike = counted(deviations);
-  const log = (bias: number, logSd: number): number => {
-    const sd = Math.exp(logSd);
-    let sum = -0.5 * (bias / PRIOR.biasSd) ** 2 - 0.5 * ((logSd - PRIOR.spread) / PRIOR.spreadSd) ** 2;
-    for (const { from, to, times } of alike) {
-      if (from === to) sum -= times * (0.5 * ((from - bias) / sd) ** 2 + logSd);
-      else
-        sum +=
-          times * Math.log(Math.max(1e-300, normalBelow((to - bias) / sd) - normalBelow((from - bias) / sd)));
-    }
-    return sum;
-  };
-  const grid = gridPosterior(log, [-40, 40], [PRIOR.spread - 2.2, PRIOR.spread + 1.8]);
+  const grid = normalPosterior(sessions, DEGREES);
   const inside = (limit: number, bias: number, sd: number): number =>
     normalBelow((limit - bias) / sd) - normalBelow((-limit - bias) / sd);
-  const quantiles = (f: (bias: number, logSd: number) => number): Interval => {
-    const [low = 0, mid = 0, high = 0] = gridQuantiles(grid, f, [0.1, 0.5, 0.9]);
-    return { low, mid, high };
-  };
+  const spreadOf = (logSd: number, logSway: number): number => Math.hypot(Math.exp(logSd), Math.exp(logSway));
   const [first] = limits;
   const chance = (f: (bias: number, sd: number) => number): number =>
-    gridMean(grid, (bias, logSd) => f(bias, Math.exp(logSd)));
+    gridMean(grid, (bias, logSd, logSway) => f(bias, spreadOf(logSd, logSway)));
   return {
     judged: deviations.length,
     measured: deviations.filter(({ from, to }) => from === to).length,
-    bias: quantiles((bias) => bias),
-    spread: quantiles((_, logSd) => Math.exp(logSd)),
+    bias: intervalOver(grid, (bias) => bias),
+    spread: intervalOver(grid, (_, logSd, logSway) => spreadOf(logSd, logSway)),
     within: limits.map((limit) => ({ limit, chance: chance((bias, sd) => inside(limit, bias, sd)) })),
     train:
       first === undefined
@@ -91,16 +85,6 @@ export function precisionOf(deviations: readonly Deviation[], limits: readonly n
             chance((bias, sd) => inside(first, bias, sd / 2)),
           ),
   };
-}
-
-/** Alike ones once, with how often: words of the eye are few, and the grid is large. */
-function counted(deviations: readonly Deviation[]): (Deviation & { readonly times: number })[] {
-  const found = new Map<string, Deviation & { readonly times: number }>();
-  for (const one of deviations) {
-    const key = `${one.from} ${one.to}`;
-    found.set(key, { ...one, times: (found.get(key)?.times ?? 0) + 1 });
-  }
-  return [...found.values()];
 }
 
 function better(now: number, straight: number, tighter: number): Precision['train'] {

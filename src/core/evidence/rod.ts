@@ -10,7 +10,8 @@ import {
 } from '@/core/breakdown';
 import { type AxisKey, type Sentence, say } from '@/core/shared';
 import type { Assessed } from './assess';
-import type { Interval, Reach } from './estimate';
+import type { Reach } from './estimate';
+import type { Interval } from './predict';
 
 /**
  * Everything on a rod is placed by difficulty: 0 is the start, 1 the demand. Labels are ready to

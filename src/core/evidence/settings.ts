@@ -22,6 +22,23 @@ export const EVIDENCE = {
   /** The first rep of the day is a little worse than the rest. */
   cold: { mean: -0.3, sd: 0.4 },
   /**
+   * Another handler, no pay, other kit than usual: each costs about what a strange place costs, and
+   * more or less until reps of both sides are logged.
+   */
+  shift: { mean: -0.3, sd: 0.5 },
+  /**
+   * What each go before it in the session takes off, half-normal: twelve goes take up to one logit.
+   * `kept` is how much of that is left after a rest, on the logit of the share.
+   */
+  tiring: { sd: 0.1 },
+  kept: { mean: 0, sd: 1 },
+  /**
+   * What a long gap takes off the next session, half-normal, and the days in which two thirds of it
+   * are gone: log-normal.
+   */
+  loss: { sd: 0.8 },
+  lasting: { mean: Math.log(30), sd: 0.8 },
+  /**
    * SD of the swing from session to session: three values, weighed by the evidence and by a
    * log-normal around the middle one.
    */
@@ -46,9 +63,12 @@ export const EVIDENCE = {
    * and the reps that this guess is worth.
    */
   further: { rate: 0.05, weight: 2 },
-  /** Posterior draws that are kept, and that are proposed for them. */
-  draws: 400,
-  proposals: 1200,
+  /**
+   * Posterior draws that are kept, and that are proposed for them: 400 moved the ends of the reach by
+   * a tenth.
+   */
+  draws: 1500,
+  proposals: 3000,
 } as const;
 
 /** Normal prior of a shift in logits. */

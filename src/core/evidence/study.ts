@@ -3,12 +3,13 @@ import { type Day, ok, type Result } from '@/core/shared';
 import { type Assessed, assessElement, type Question, type Weigh, weighElement } from './assess';
 import { type BoutEvidence, tallyAt } from './bout-evidence';
 import { type CoverRow, coverOf } from './cover';
+import { type FairVerdict, fairVerdicts } from './fair-trial';
 import { type Habits, habitsOf } from './habits';
 import { type Lasting, lastingOf } from './holding';
 import { type Quickness, quicknessOf, type Timed } from './latency';
 import { type Precision, precisionOf } from './precision';
-import { type Retention, retentionOf } from './retention';
-import { type Wall, wallOf } from './wall';
+import { type SideChange, sideWatch } from './side-watch';
+import { bySession, type Measured } from './swaying';
 import { type WordReach, wordReach } from './word-reach';
 
 /** Everything that one element's reps can be asked. */
@@ -30,10 +31,11 @@ export type Studied = Assessed & {
   /** Counted reps where the dog stands, and how many of them were clean. */
   readonly here: { readonly reps: number; readonly clean: number };
   readonly habits: Habits;
+  /** Fair trials on this dog, as far as they are. */
+  readonly trials: readonly FairVerdict[];
+  readonly side: SideChange | null;
   /** How far each word of a mix is answered, along the first length; empty where no words were called. */
   readonly words: readonly WordReach[];
-  readonly retention: Retention | null;
-  readonly wall: Wall | null;
 };
 
 /** One element from every side. What nobody logged is null. Fails as `assessElement` does. */
@@ -44,28 +46,26 @@ export function studyElement(
 ): Result<Studied> {
   const assessed = assessElement(question, today, weigh);
   if (!assessed.ok) return assessed;
-  const { id, axes, bouts, here, at, conditions, bands } = question;
-  const wall = wallOf(id, axes, bouts, here, today, weigh);
-  if (!wall.ok) return wall;
+  const { axes, bouts, here, at, conditions, bands } = question;
   const holdAxis = axes.find((axis) => measuredAs(axis) === 'held');
   const length = axes.find((axis) => axis.quantity === 'distance');
   const limit = limitOf(axes, at);
-  const holds = bouts.flatMap((one) => one.holds);
-  const quickness = quicknessOf(timesOf(bouts, limit), limit);
+  const holds = bySession(bouts, today, (one) => one.holds);
+  const quickness = quicknessOf(timesOf(bouts, today, limit), limit);
   return ok({
     ...assessed.value,
     holding: holdAxis && holds.length > 0 ? lastingOf(holds, at[holdAxis.key] ?? holdAxis.demand) : null,
     latency: quickness && { ...quickness, limit, asked: axes.some((axis) => measuredAs(axis) === 'latency') },
     precision: precisionOf(
-      bouts.flatMap((one) => one.turns),
+      bySession(bouts, today, (one) => one.turns),
       bands,
     ),
     cover: coverOf(bouts, conditions),
     here: tallyAt(bouts, axes, here),
     habits: habitsOf(bouts),
+    trials: fairVerdicts(bouts),
+    side: sideWatch(bouts, axes, today),
     words: length ? wordReach(bouts, length) : [],
-    retention: retentionOf(bouts, today),
-    wall: wall.value,
   });
 }
 
@@ -78,14 +78,15 @@ function limitOf(axes: readonly Axis[], at: Criteria): number {
 }
 
 /**
- * Stamped answers, and those that a protocol waited for in vain, censored at `limit` seconds; none
- * where no answer was stamped. Times 1 and 2, one waited for, limit 3 → 1 and 2 that came, 3 that did
- * not.
+ * Stamped answers session by session, and those that a protocol waited for in vain, censored at `limit`
+ * seconds; none where no answer was stamped. Times 1 and 2, one waited for, limit 3 → 1 and 2 that came, 3
+ * that did not.
  */
-export function timesOf(bouts: readonly BoutEvidence[], limit: number): Timed[] {
-  const stamped = bouts.flatMap(({ times }) => times.map((seconds): Timed => ({ seconds, came: true })));
-  if (stamped.length === 0) return [];
-  const waited = bouts.reduce((sum, one) => sum + one.waited, 0);
+export function timesOf(bouts: readonly BoutEvidence[], today: Day, limit: number): Measured<Timed>[] {
+  if (bouts.every(({ times }) => times.length === 0)) return [];
   const late: Timed = { seconds: Math.max(limit, 0.1), came: false };
-  return [...stamped, ...Array.from({ length: waited }, () => late)];
+  return bySession(bouts, today, ({ times, waited }) => [
+    ...times.map((seconds): Timed => ({ seconds, came: true })),
+    ...Array.from({ length: waited }, () => late),
+  ]);
 }

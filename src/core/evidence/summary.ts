@@ -1,6 +1,7 @@
 import { faultText } from '@/core/rulebooks';
 import { type BoutId, type Day, fail, ok, type Result, say } from '@/core/shared';
-import { type BoutCell, type BoutEvidence, cellText } from './bout-evidence';
+import { type BoutCell, cellText } from './bout-cells';
+import type { BoutEvidence } from './bout-evidence';
 import { addPriced, type FaultCount, NOTHING_PRICED, type Priced } from './priced';
 
 /**

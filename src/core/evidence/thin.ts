@@ -1,6 +1,6 @@
 import { type Sentence, say } from '@/core/shared';
 import type { Assessed } from './assess';
-import type { Interval } from './estimate';
+import type { Interval } from './predict';
 
 /** Wider than this, or from fewer reps, a middle figure would promise more than is known. */
 const WIDE = 0.45;

@@ -1,61 +1,45 @@
-import type { Axis, Criteria } from '@/core/breakdown';
-import { type AxisKey, type Day, type ElementId, ok, type Result } from '@/core/shared';
-import { type ElementEvidence, type Weigh, weighElement } from './assess';
-import type { BoutEvidence } from './bout-evidence';
-import { estimateElement } from './estimate';
+import type { Axis } from '@/core/breakdown';
+import type { AxisKey } from '@/core/shared';
+import type { Posterior } from './draw';
+import type { Estimate } from './estimate';
+import { DRAW } from './priors';
+import type { Summary } from './summary';
 
-/** No rise in reach over the last sessions, and the axis that holds it. */
+/** It does not rise, and the axis that holds it. */
 export type Wall = {
   readonly sessions: number;
-  readonly axis: AxisKey /** How far its reach moved meanwhile, in difficulty. */;
-  readonly moved: number;
+  readonly axis: AxisKey;
+  /** How sure it is that a session adds next to nothing. */
+  readonly chance: number;
 };
 
 /**
- * Sessions without a rise that make a wall, and the rise that still counts as none (difficulty: 0
- * is the start, 1 the demand).
+ * Fewer sessions make no wall; what a session adds below this (logits) is next to nothing; and how sure
+ * that must be.
  */
-const WALL = { sessions: 6, rise: 0.08 } as const;
+const WALL = { sessions: 12, rise: 0.08, sure: 0.9 } as const;
 
 /**
- * Compares the reach of now with that of six sessions ago, both at the same other values. A wall is
- * where no axis that is short of its demand has risen; the axis that stands furthest short of it
- * holds it. Null: no wall, or fewer than twice as many sessions. Fails as the fit does.
+ * Whether the draws say that the level hardly rises: P(gain per session < .08) > .9, while some axis still
+ * falls short of its demand; the one that falls furthest short holds it. Of dogs that learn .10 a session it
+ * is said of at most one in ten (studies). Null: no wall, or too few sessions.
  */
 export function wallOf(
-  id: ElementId,
   axes: readonly Axis[],
-  bouts: readonly BoutEvidence[],
-  here: Criteria,
-  today: Day,
-  weigh: Weigh = weighElement,
-): Result<Wall | null> {
-  const sessions = bouts
-    .filter((one) => one.reps > 0)
-    .sort((a, b) => (a.day < b.day || (a.day === b.day && a.bout < b.bout) ? -1 : 1));
-  if (sessions.length < 2 * WALL.sessions) return ok(null);
-  const before = sessions.slice(0, -WALL.sessions);
-  const [now, then] = [
-    reachAt(weigh, { id, axes, bouts }, here, today),
-    reachAt(weigh, { id, axes, bouts: before }, here, before.at(-1)?.day ?? today),
-  ];
-  if (!now.ok) return now;
-  if (!then.ok) return then;
-  const short = now.value
-    .map((reach, i) => ({
-      axis: reach.axis,
-      mid: reach.mid,
-      moved: reach.mid - (then.value[i]?.mid ?? reach.mid),
-    }))
-    .filter((one) => one.mid < 1);
-  if (short.length === 0 || short.some((one) => one.moved > WALL.rise)) return ok(null);
-  const holding = short.reduce((least, one) => (one.mid < least.mid ? one : least));
-  return ok({ sessions: WALL.sessions, axis: holding.axis, moved: holding.moved });
-}
-
-function reachAt(weigh: Weigh, evidence: ElementEvidence, here: Criteria, day: Day) {
-  const weighed = weigh(evidence, day);
-  if (!weighed.ok) return weighed;
-  const estimate = estimateElement(evidence.axes, weighed.value.posterior, here, here);
-  return estimate.ok ? ok(estimate.value.reach) : estimate;
+  summary: Summary,
+  posterior: Posterior,
+  { reach }: Pick<Estimate, 'reach'>,
+): Wall | null {
+  const sessions = new Set(Object.values(summary.cells).map((cell) => cell.bout)).size;
+  if (sessions < WALL.sessions) return null;
+  let slow = 0;
+  for (let i = 0; i < posterior.count; i++)
+    if ((posterior.draws[i * posterior.width + DRAW.gain] as number) < WALL.rise) slow += 1;
+  const chance = slow / posterior.count;
+  if (chance <= WALL.sure) return null;
+  const short = reach.filter((one) => one.mid < 1 && axes.some((axis) => axis.key === one.axis));
+  const [first, ...others] = short;
+  if (!first) return null;
+  const holding = others.reduce((least, one) => (one.mid < least.mid ? one : least), first);
+  return { sessions, axis: holding.axis, chance };
 }

@@ -1,6 +1,6 @@
 import type { Timing } from '@/core/coaching';
 import { asId, type BoutId, type Day } from '@/core/shared';
-import { ACTION_CHIP, PLACE_CHIP, WORD_CHIP } from './entry';
+import { ACTION_CHIP, PLACE_CHIP, TOSS_CHIP, WORD_CHIP } from './entry';
 import { countsAsEvidence, type EvidenceRep } from './evidence-rep';
 import type { StandingRep } from './fold';
 
@@ -33,7 +33,8 @@ const ALONE: Readonly<Record<Timing, 'clean' | 'miss' | null>> = {
 export function asEvidence(bout: BoutFacts, reps: readonly StandingRep[]): EvidenceRep[] {
   return reps.map((rep): EvidenceRep => {
     const { purpose, asked, seen, judged, paid } = rep;
-    const { [ACTION_CHIP]: did, [PLACE_CHIP]: place, ...chips } = asked.chips;
+    const { [ACTION_CHIP]: did, [PLACE_CHIP]: place, ...said } = asked.chips;
+    const { chips, tosses } = apart(said);
     const { run, timing } = seen;
     const alone = timing === null ? null : ALONE[timing];
     const outcome = alone ?? judged.outcome;
@@ -49,12 +50,15 @@ export function asEvidence(bout: BoutFacts, reps: readonly StandingRep[]): Evide
       purpose,
       isVoid: judged.void || judged.outcome === 'none' || inSight || timing === 'before-word',
       conditions: { ...bout.conditions, ...chips },
+      tosses,
       outcome: outcome === 'none' ? 'flawed' : outcome,
       faults: judged.faults,
       noted: asked.noted,
       cause: judged.cause,
       // What was prompted is told by its outcome already.
       aided: timing === null && judged.aids.length > 0,
+      rested: rep.rested,
+      grade: seen.grade,
       latency: seen.measured.latency?.value ?? null,
       timing,
       cues: seen.cues,
@@ -76,6 +80,24 @@ export function asEvidence(bout: BoutFacts, reps: readonly StandingRep[]): Evide
       returned: asked.call?.kind === 'return' ? { delay: asked.call.delay } : undefined,
     };
   });
+}
+
+/** What was done, and the tosses that it followed: one that was said otherwise afterwards followed none. */
+function apart(said: Readonly<Record<string, string>>): {
+  readonly chips: Readonly<Record<string, string>>;
+  readonly tosses: Readonly<Record<string, string>>;
+} {
+  const entries = Object.entries(said);
+  const isToss = ([key]: [string, string]): boolean => key.startsWith(TOSS_CHIP);
+  return {
+    chips: Object.fromEntries(entries.filter((one) => !isToss(one))),
+    tosses: Object.fromEntries(
+      entries
+        .filter(isToss)
+        .map(([key, value]) => [key.slice(TOSS_CHIP.length), value] as const)
+        .filter(([title, value]) => said[title] === value),
+    ),
+  };
 }
 
 /** The same for one rep of which the bout does not matter: whether it counts. */

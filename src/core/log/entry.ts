@@ -45,6 +45,9 @@ export const HANDLER_ACTIONS = ['stood', 'walked-off', 'came-back', 'out-of-sigh
 export const ACTION_CHIP = 'action';
 export const PLACE_CHIP = 'place';
 export const HANDLER_CHIP = 'handler';
+export const WORN_CHIP = 'worn';
+/** Before the title of a condition of a fair trial: the toss that was followed, beside what was done. */
+export const TOSS_CHIP = 'toss ';
 export const WORD_CHIP = 'word';
 /** Of a whole run: whether its links were asked at what the dog does now, or as the trial asks. */
 export const VALUES_CHIP = 'values';

@@ -21,6 +21,10 @@ export type EvidenceRep = {
   readonly noted?: readonly FaultRef[] | undefined;
   readonly cause: Cause;
   readonly aided: boolean;
+  /** A rest was taken between the rep before and this one. */
+  readonly rested?: boolean | undefined;
+  /** The response that was shown, by its id in the list of the graded axis. */
+  readonly grade?: number | undefined;
   /** What the rep was for; training where nothing else was said. */
   readonly purpose?: Purpose | undefined;
   /** Nothing lay there, or it was touched: shown, never counted. */
@@ -28,6 +32,8 @@ export type EvidenceRep = {
   readonly criteria: Criteria;
   /** Surface, place, handler …, by the element's own names. */
   readonly conditions?: Readonly<Record<string, string>> | undefined;
+  /** Of fair trials, what the toss said and was done, by the trial's name. */
+  readonly tosses?: Readonly<Record<string, string>> | undefined;
   /** Seconds from cue to response. */
   readonly latency?: number | null | undefined;
   readonly timing?: Timing | null | undefined;

@@ -9,6 +9,8 @@ export type StandingRep = RepSaid & {
   readonly at: number;
   readonly timed: boolean;
   readonly corrected: boolean;
+  /** A rest was taken since the rep before. */
+  readonly rested: boolean;
 };
 
 /** A sign of the body; `over` says why it no longer holds, null while it does. */
@@ -60,12 +62,14 @@ export function foldLog(start: Criteria, entries: readonly Entry[]): Folded {
   }[] = [];
   let [stands, target, laid, off] = [start, null as Entry | null, 0, false];
   let probe = null as EntryId[] | null;
+  let rested = false;
   for (const entry of entries) {
     if (undone.has(entry.id)) continue;
     if (!NOT_TAPPED.has(entry.kind)) target = entry;
     switch (entry.kind) {
       case 'rep':
-        reps.set(entry.id, amended(standing(entry), waiting.get(entry.id) ?? []));
+        reps.set(entry.id, amended(standing(entry, rested), waiting.get(entry.id) ?? []));
+        rested = false;
         order.push({ kind: 'rep', id: entry.id, article: '' });
         probe?.push(entry.id);
         break;
@@ -100,6 +104,12 @@ export function foldLog(start: Criteria, entries: readonly Entry[]): Folded {
       case 'off':
         off = !entry.back;
         break;
+      case 'rest':
+        rested = true;
+        break;
+      case 'clock':
+        rested ||= entry.what === 'rest';
+        break;
       case 'laid':
         laid += 1;
         break;
@@ -114,8 +124,6 @@ export function foldLog(start: Criteria, entries: readonly Entry[]): Folded {
       case 'override':
       case 'easy':
       case 'unlogged':
-      case 'clock':
-      case 'rest':
       case 'time-out':
       case 'answer':
       case 'stage':
@@ -150,7 +158,10 @@ function articleEvent(
   return rep && run?.kind === 'articles' ? [{ ...run, kind: 'run', aided: rep.judged.aids.length > 0 }] : [];
 }
 
-const standing = ({ id, at, timed, purpose, asked, seen, judged, paid, from }: RepEntry): StandingRep => ({
+const standing = (
+  { id, at, timed, purpose, asked, seen, judged, paid, from }: RepEntry,
+  rested: boolean,
+): StandingRep => ({
   id,
   at,
   timed,
@@ -161,6 +172,7 @@ const standing = ({ id, at, timed, purpose, asked, seen, judged, paid, from }: R
   paid,
   from,
   corrected: false,
+  rested,
 });
 
 const amended = (rep: StandingRep, amendments: readonly Amendment[]): StandingRep =>

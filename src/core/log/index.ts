@@ -38,8 +38,10 @@ export {
   type RunSeen,
   type Said,
   type Seen,
+  TOSS_CHIP,
   VALUES_CHIP,
   WORD_CHIP,
+  WORN_CHIP,
 } from './entry';
 export { countsAsEvidence, type EvidenceRep } from './evidence-rep';
 export { type Folded, foldLog, type StandingRep, type StandingSign } from './fold';

@@ -4,9 +4,10 @@ import type { EvidenceRep } from '@/core/log';
 import { ownFault } from '@/core/rulebooks';
 import { asId, type ElementId, type EntryId, must } from '@/core/shared';
 import { finish } from '@/core/shared/steps';
+import { logit } from '@/core/statistics';
 import { classEvidence } from '@/data/read';
 import { sampleReps, sampleState, TODAY } from '@/demo/sample-state.test-helper';
-import { assessClass, type ClassEvidence } from '.';
+import { assessClass, type ClassEvidence, floorOf } from '.';
 
 const state = sampleState();
 const trial = state.trials[0];
@@ -20,8 +21,9 @@ const said = (reps: ReadonlyMap<ElementId, readonly EvidenceRep[]>) =>
 const assess = (input: ClassEvidence, seed = trial.seed) =>
   must(finish(assessClass(input, trial.assumptions, seed, SMALL)));
 const width = (input: ClassEvidence): number => {
+  // On the logit: near 0 and 1 every interval is short.
   const { pass } = assess(input).forecast;
-  return pass.high - pass.low;
+  return logit(pass.high) - logit(pass.low);
 };
 const stop = asId<ElementId>('sample-stop-down');
 const withReps = (element: ElementId, change: (reps: readonly EvidenceRep[]) => readonly EvidenceRep[]) =>
@@ -76,7 +78,7 @@ describe('from reps to a forecast', () => {
     expect(leak.part).toBe('stop-down');
   });
 
-  it('is wider with few reps, and with none says so and still gives no certainty', () => {
+  it('is wider with few reps', () => {
     const few = new Map([...all].map(([id, reps]) => [id, reps.slice(-4)]));
     const known = new Map(
       [...all].map(([id, reps]) => [
@@ -85,16 +87,26 @@ describe('from reps to a forecast', () => {
       ]),
     );
     expect(width(evidence({ reps: few }))).toBeGreaterThan(width(evidence({ reps: known })));
-    const nothing = assess(evidence({ reps: new Map() }));
-    expect(nothing.grounds.every((ground) => ground.counted === 0)).toBe(true);
-    expect(nothing.forecast.pass.high).toBeLessThan(0.5);
-    expect(Number.isFinite(nothing.forecast.monteCarloError)).toBe(true);
+  });
+
+  it('gives no number where a piece has no rep, or the class fewer than ten: it names what is missing', () => {
+    const without = evidence({ reps: withReps(stop, () => []) });
+    expect(floorOf(without)).toMatchObject({ untouched: [stop] });
+    expect(finish(assessClass(without, trial.assumptions, 1, SMALL))).toMatchObject({
+      ok: false,
+      code: 'too-little',
+    });
+    const aided = evidence({
+      reps: withReps(stop, (reps) => reps.map((rep) => ({ ...rep, outcome: 'clean', aided: true }))),
+    });
+    expect(floorOf(aided)?.untouched).toEqual([stop]);
+    expect(floorOf(evidence({ reps: new Map() }))?.counted).toBe(0);
+    expect(floorOf(evidence({}))).toBeNull();
   });
 
   it.each<[string, (rep: EvidenceRep) => Partial<EvidenceRep>]>([
     ['all clean', () => ({ outcome: 'clean', faults: [], cause: 'dog', aided: false })],
     ['all misses', () => ({ outcome: 'miss', faults: [], cause: 'dog', aided: false })],
-    ['all the handler’s', () => ({ outcome: 'flawed', faults: [], cause: 'handler' })],
     ['all of one day', () => ({ day: TODAY, at: 1 })],
   ])('stays a sensible, finite answer with %s', (_, change) => {
     const reps = new Map([...all].map(([id, list]) => [id, list.map((rep) => ({ ...rep, ...change(rep) }))]));
@@ -102,7 +114,9 @@ describe('from reps to a forecast', () => {
     for (const { low, mid, high } of [forecast.pass, ...outlook.map((point) => point.pass)])
       expect(low >= 0 && low <= mid && mid <= high && high <= 1).toBe(true);
     expect(forecast.pass.high - forecast.pass.low).toBeGreaterThan(0);
-    expect(help.every((one) => Number.isFinite(one.gain) && Number.isFinite(one.gainPerHour))).toBe(true);
+    expect(
+      help.every(({ gain: { low, mid, high } }) => low <= mid && mid <= high && Number.isFinite(low + high)),
+    ).toBe(true);
   });
 
   it('refuses what is not broken down, and reps from the future', () => {

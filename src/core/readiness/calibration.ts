@@ -3,8 +3,9 @@ import { fail, ok, type Result, type Sentence, say } from '@/core/shared';
 /** A forecast chance and what came of it. */
 export type Outcome = { readonly said: number; readonly passed: boolean };
 
-/** Below this many results a score of forecasts says nothing. */
+/** Below this many results a score of forecasts says nothing; below the other it is no verdict. */
 const ENOUGH_RESULTS = 10;
+const VERDICT = 50;
 
 export type Calibration = {
   readonly results: number;
@@ -46,13 +47,18 @@ export function calibrate(outcomes: readonly Outcome[]): Result<Calibration> {
   });
 }
 
-/** The calibration in a plain sentence. */
+/**
+ * The calibration in a plain sentence. Whether forecasts are better than the pass rate is said from fifty
+ * results on: of ten, perfect forecasts would be called no better four times in ten.
+ */
 export function calibrationInWords({ results, said, passed, brier, base }: Calibration): Sentence {
   const percent = (share: number): number => Math.round(share * 100);
   const verdict =
-    brier < base
-      ? say('readiness.calibration.better-than-saying-the-pass-rate')
-      : say('readiness.calibration.no-better-than-saying-the-pass');
+    results < VERDICT
+      ? say('readiness.calibration.no-verdict-yet', { verdict: VERDICT })
+      : brier < base
+        ? say('readiness.calibration.better-than-saying-the-pass-rate')
+        : say('readiness.calibration.no-better-than-saying-the-pass');
   return say('readiness.calibration.results-the-forecasts-said-on', {
     results,
     percent: percent(said),

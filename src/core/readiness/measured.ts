@@ -1,6 +1,13 @@
-import { type BoutEvidence, beyondTimes, precisionOf, timesOf } from '@/core/evidence';
+import {
+  type BoutEvidence,
+  beyondOffsets,
+  beyondTimes,
+  bySession,
+  precisionOf,
+  timesOf,
+} from '@/core/evidence';
 import { type FaultStep, faultSteps, type PreparedExercise } from '@/core/rulebooks';
-import type { FaultKey, PartKey } from '@/core/shared';
+import type { Day, FaultKey, PartKey } from '@/core/shared';
 import { type Choice, choiceOf } from './choice';
 
 /**
@@ -30,6 +37,7 @@ export function measuredFaults(
   exercise: PreparedExercise,
   part: PartKey,
   bouts: readonly BoutEvidence[],
+  today: Day,
 ): MeasuredFault[] {
   const all = faultSteps(exercise);
   return exercise.faults.flatMap(({ fault }): MeasuredFault[] => {
@@ -44,6 +52,7 @@ export function measuredFaults(
     const beyond = beyondOf(
       first.step,
       bouts,
+      today,
       grades.map((grade) => grade.over),
     );
     const rate = beyond?.[0] ?? 0;
@@ -94,27 +103,28 @@ const MOST_BEGUN = 20;
 function beyondOf(
   { measured }: FaultStep,
   bouts: readonly BoutEvidence[],
+  today: Day,
   limits: readonly number[],
 ): readonly number[] | null {
   switch (measured?.what) {
     case 'angle': {
-      const deviations = bouts.flatMap((one) => one.turns);
-      const precision = deviations.length < ENOUGH ? null : precisionOf(deviations, limits);
-      return precision?.within.map((one) => 1 - one.chance) ?? null;
+      const turns = bySession(bouts, today, (one) => one.turns);
+      return countOf(turns) < ENOUGH
+        ? null
+        : (precisionOf(turns, limits)?.within.map((one) => 1 - one.chance) ?? null);
     }
     case 'latency': {
-      const times = timesOf(bouts, limits[0] ?? 0);
-      return times.length < ENOUGH ? null : beyondTimes(times, limits);
+      const times = timesOf(bouts, today, limits[0] ?? 0);
+      return countOf(times) < ENOUGH ? null : beyondTimes(times, limits);
     }
     case 'offset': {
-      const offsets = bouts.flatMap((one) => one.offsets);
-      if (offsets.length < ENOUGH) return null;
-      // As often as it was, half a time more of one rep more: metres have no model of their own yet.
-      return limits.map(
-        (limit) => (offsets.filter((one) => one > limit).length + 0.5) / (offsets.length + 1),
-      );
+      const offsets = bySession(bouts, today, (one) => one.offsets);
+      return countOf(offsets) < ENOUGH ? null : beyondOffsets(offsets, limits);
     }
     default:
       return null;
   }
 }
+
+const countOf = (sessions: readonly { readonly values: readonly unknown[] }[]): number =>
+  sessions.reduce((sum, one) => sum + one.values.length, 0);

@@ -9,24 +9,26 @@ import {
   say,
 } from '@/core/shared';
 import type { Assumptions } from './assumptions';
-import { passOf } from './forecast';
+import { passOf, sureOf } from './forecast';
 import { simulateTrials } from './simulate';
 import type { SimulationSize, TrialClass } from './trial-class';
 
-/** The chance of passing on a day to come, if training goes on as it does. */
-export type OutlookPoint = { readonly day: Day; readonly pass: Interval };
+/**
+ * The chance of passing on a day to come, if training goes on as it does, and how sure it is that this is
+ * at least the chance from which the person would go.
+ */
+export type OutlookPoint = { readonly day: Day; readonly pass: Interval; readonly go: number };
 
 /**
- * Days asked on the way to the trial, both ends and the closing day besides; and the size of each
- * simulation.
+ * Days asked on the way to the trial, both ends and the closing day besides. All by as many runs as the
+ * forecast, so that today is the forecast.
  */
 const POINTS = 5;
-const SIZE: SimulationSize = { groups: 200, runs: 25 };
 
 /**
  * Forecast from today to the trial: every element gains by its own learning rate for the sessions
- * that `perWeek` promises, and drifts with the days, so that the fan widens. Same random numbers on
- * all days. Empty when the trial is over.
+ * that `perWeek` promises, forgets where it promises none, and drifts with the days, so that the fan
+ * widens. Same random numbers on all days. Empty when the trial is over.
  */
 export function* outlookOf(
   input: TrialClass,
@@ -36,6 +38,7 @@ export function* outlookOf(
   trialDay: Day,
   closes: Day | null,
   perWeek: ReadonlyMap<ElementId, number>,
+  size: SimulationSize,
 ): Steps<OutlookPoint[], null> {
   const ahead = daysBetween(today, trialDay);
   if (ahead < 0) return [];
@@ -46,9 +49,11 @@ export function* outlookOf(
   const elements = input.exercises.flatMap((exercise) => exercise.elements);
   const points: OutlookPoint[] = [];
   for (const away of days) {
-    const sessionsOf = elements.map((element) => ((perWeek.get(element.id) ?? 0) * away) / 7);
-    const pass = passOf(simulateTrials(input, assumptions, seed, SIZE, { sessionsOf, days: away }));
-    points.push({ day: addDays(today, away), pass });
+    const weekly = elements.map((element) => perWeek.get(element.id) ?? 0);
+    const sessionsOf = weekly.map((sessions) => (sessions * away) / 7);
+    const change = { sessionsOf, days: away, perWeek: weekly };
+    const runs = simulateTrials(input, assumptions, seed, size, change);
+    points.push({ day: addDays(today, away), pass: passOf(runs), go: sureOf(runs, assumptions.goFrom) });
     yield null;
   }
   return points;
@@ -73,57 +78,37 @@ export function sessionsPerWeek(
 
 export type Advice = { readonly what: 'enter' | 'wait' | 'unsure' | 'over'; readonly reason: Sentence };
 
-/**
- * From this chance on entering is worth it, and below the other it is not: declared judgement, said
- * with the advice.
- */
-const ENTRY = { enter: 0.7, wait: 0.4 } as const;
+/** So sure it must be one way or the other before it is said without a doubt. */
+const SURE = 0.8;
 
-/** Enter or wait, from the outlook's last day; the interval decides where the middle cannot. */
-export function entryAdvice(outlook: readonly OutlookPoint[]): Advice {
+/**
+ * Enter or wait, by the chance from which the person would go: go where the outlook’s last day reaches it
+ * (cost ÷ worth, in whatever both are measured), with how sure that is. Between one in five and four in
+ * five it is said to be open.
+ */
+export function entryAdvice(outlook: readonly OutlookPoint[], goFrom: number): Advice {
   const last = outlook.at(-1);
-  const first = outlook[0];
-  if (!last || !first) return { what: 'over', reason: say('readiness.outlook.the-trial-is-over') };
-  const at = (share: number): Sentence => say('readiness.outlook.in-100', { round: Math.round(share * 100) });
-  const range = say('readiness.outlook.on-the-day-to', {
-    at: at(last.pass.mid),
-    at2: at(last.pass.low),
-    at3: at(last.pass.high),
+  if (!last) return { what: 'over', reason: say('readiness.outlook.the-trial-is-over') };
+  const what = last.go >= SURE ? 'enter' : last.go <= 1 - SURE ? 'wait' : 'unsure';
+  const reason = say('readiness.outlook.you-would-go-from', {
+    mid: Math.round(last.pass.mid * 100),
+    low: Math.round(last.pass.low * 100),
+    high: Math.round(last.pass.high * 100),
+    from: Math.round(goFrom * 100),
+    sure: Math.round(last.go * 10),
   });
-  if (last.pass.mid >= ENTRY.enter)
-    return {
-      what: 'enter',
-      reason: say('readiness.outlook.or-more-is-worth-the-entry', { range, at: at(ENTRY.enter) }),
-    };
-  if (last.pass.high < ENTRY.wait)
-    return {
-      what: 'wait',
-      reason: say('readiness.outlook.even-the-upper-end-is-under', { range, at: at(ENTRY.wait) }),
-    };
-  if (last.pass.mid < ENTRY.wait)
-    return {
-      what: 'wait',
-      reason: say('readiness.outlook.under-in-the-middle', { range, at: at(ENTRY.wait) }),
-    };
-  return {
-    what: 'unsure',
-    reason: say('readiness.outlook.between-and-so-decide-by-what-an', {
-      range,
-      at: at(ENTRY.wait),
-      at2: at(ENTRY.enter),
-    }),
-  };
+  return { what, reason };
 }
 
 /**
- * The first day of the outlook on which the middle reaches the entry line, by interpolation; null
- * when none does.
+ * The first day of the outlook on which the middle reaches the chance from which the person would go, by
+ * interpolation; null when none does.
  */
-export function readyBy(outlook: readonly OutlookPoint[]): Day | null {
-  const reached = outlook.findIndex((point) => point.pass.mid >= ENTRY.enter);
+export function readyBy(outlook: readonly OutlookPoint[], goFrom: number): Day | null {
+  const reached = outlook.findIndex((point) => point.pass.mid >= goFrom);
   const [before, point] = [outlook[reached - 1], outlook[reached]];
   if (!point) return null;
   if (!before) return point.day;
-  const share = (ENTRY.enter - before.pass.mid) / (point.pass.mid - before.pass.mid);
+  const share = (goFrom - before.pass.mid) / (point.pass.mid - before.pass.mid);
   return addDays(before.day, Math.ceil(share * daysBetween(before.day, point.day)));
 }

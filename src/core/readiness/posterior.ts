@@ -1,4 +1,5 @@
 import {
+  asTrained,
   DRAW,
   EVIDENCE,
   type FaultCounts,
@@ -7,12 +8,13 @@ import {
   type Summary,
   swingAt,
   type Target,
+  type When,
 } from '@/core/evidence';
 import type { FaultStep } from '@/core/rulebooks';
 import { type ElementId, mixSeed, type PartKey, type Random, seeded } from '@/core/shared';
 import { drawBeta, drawDirichlet } from '@/core/statistics';
 import { byPlace, type StepsByExercise, timesLogged } from './alike';
-import type { Assumptions } from './assumptions';
+import { type Assumptions, trialOf } from './assumptions';
 import { type Choice, choiceOf, drawChoice, PRICED_ELSEWHERE, type Weighted } from './choice';
 import type { MeasuredFault } from './measured';
 
@@ -45,6 +47,8 @@ export type DrawnElement = {
   readonly gain: number;
   /** A standard normal for how it drifts in days to come. */
   readonly drift: number;
+  /** The draw it is, for what days without a session take off it. */
+  readonly draw: number;
   /** What it is where a go is not clean, and the chance of a second fault, a third … */
   readonly fault: Choice;
   readonly further: Float64Array;
@@ -60,6 +64,9 @@ export type Chance = { readonly rate: number; readonly what: Choice };
 /** What does not change from draw to draw: which steps can happen, and with what weights. */
 export type DrawPlan = {
   readonly element: TrialElement;
+  /** What the trial asks of it besides its demand. */
+  readonly when: When;
+  readonly home: When;
   /** The draw that each group takes. */
   readonly order: Int32Array;
   readonly fault: Weighted;
@@ -119,9 +126,12 @@ export function planDraws(
     steps,
     (step) => step.by === 'handler' && (step.part === null || step.part === part) && !step.gives,
   ).filter((place) => place !== cueStep);
+  const when = trialOf(assumptions, element.posterior);
   return {
     element,
-    order: coupledOrder(element.posterior, groups, seed),
+    when,
+    home: asTrained(element.posterior),
+    order: coupledOrder(element.posterior, when, groups, seed),
     fault: { ...fault, steps: fault.steps.map((place) => (isElsewhere(place) ? PRICED_ELSEWHERE : place)) },
     misses: places.map((place) => steps[place]?.miss ?? false),
     further: furtherFaults(priced.named),
@@ -232,15 +242,26 @@ function ofHandler(
 }
 
 /**
- * The draw that each group takes: ranked by what a cold start in a strange place costs, and the
- * ranks dealt to the groups in one order that all elements share. A dog that is bad away is bad
+ * The draw that each group takes: ranked by what a cold start in a strange place costs (and no
+ * pay, another handler, other kit, where the trial asks that), and the ranks dealt to the groups in one order that all elements share. A dog that is bad away is bad
  * away everywhere; the rest of a draw keeps company with its place as the reps have it (rank
  * coupling, Iman & Conover 1982).
  */
-function coupledOrder({ draws, width, count }: Posterior, groups: number, seed: number): Int32Array {
-  const cost = (i: number): number =>
-    (draws[i * width + DRAW.away] as number) + (draws[i * width + DRAW.cold] as number);
-  const ranked = Array.from({ length: count }, (_, i) => i).sort((a, b) => cost(a) - cost(b) || a - b);
+export function coupledOrder(
+  { draws, width, count }: Posterior,
+  when: When,
+  groups: number,
+  seed: number,
+): Int32Array {
+  const costs = new Float64Array(count);
+  for (const kind of ['away', 'cold', 'handler', 'unpaid', 'worn'] as const) {
+    if (when[kind] === 0) continue;
+    for (let i = 0; i < count; i++)
+      costs[i] = (costs[i] as number) + when[kind] * (draws[i * width + DRAW[kind]] as number);
+  }
+  const ranked = Array.from({ length: count }, (_, i) => i).sort(
+    (a, b) => (costs[a] as number) - (costs[b] as number) || a - b,
+  );
   const shared = seeded(mixSeed(seed, SHARED_ORDER));
   const ranks = Array.from({ length: groups }, (_, g) => Math.floor(((g + 0.5) / groups) * count));
   for (let k = ranks.length - 1; k > 0; k--) {
@@ -260,13 +281,14 @@ export function drawElement(plan: DrawPlan, group: number, seed: number): DrawnE
   const { posterior, target } = plan.element;
   const draw = plan.order[group] as number;
   return {
-    eta: predictorOf(posterior, draw, target, 1, 1),
-    home: predictorOf(posterior, draw, target, 0, 0),
+    eta: predictorOf(posterior, draw, target, plan.when),
+    home: predictorOf(posterior, draw, target, plan.home),
     tau: swingAt(posterior, draw),
     gain: posterior.draws[draw * posterior.width + DRAW.gain] as number,
     slip: drawChance(plan.slip, random),
     fault: drawChoice(plan.fault, random),
     drift: random.normal(),
+    draw,
     further: Float64Array.from(plan.further, (rate) => drawRate(rate, random)),
     noted: {
       steps: Int32Array.from(plan.noted, (one) => one.step),

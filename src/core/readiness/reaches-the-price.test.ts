@@ -33,6 +33,7 @@ const CALM = {
   handlerRate: 0,
   place: { mean: 0, sd: 0.001 },
   cold: { mean: 0, sd: 0.001 },
+  asked: { ...DEFAULT_ASSUMPTIONS.asked, paid: true },
 };
 const SIZE = { groups: 200, runs: 40 };
 const fault = (key: string, step: number | null = null, of: string | null = null): FaultRef => ({
@@ -95,7 +96,8 @@ function assessBook(
           elements: ids.map((id) => ({
             id: asId<ElementId>(id),
             axes: [AXIS],
-            bouts: id === 'e' ? boutsOf(list) : [],
+            // Of another element of the class one rep is known: without any there would be no number.
+            bouts: boutsOf(id === 'e' ? list : [rep()]),
           })),
           today: TODAY,
           trialDay: null,
@@ -357,6 +359,11 @@ describe('a fault that was never judged in clean reps', () => {
     ]);
     const later = reps((i) => (i < 640 ? { noted: [fault('slow')] } : {}));
     expect(assess({ faults }, later).unproven).toEqual([]);
-    expect(assess({ faults }, []).unproven).toEqual([]);
+    expect(
+      assess(
+        { faults },
+        reps(() => ({ outcome: 'miss' })),
+      ).unproven,
+    ).toEqual([]);
   });
 });

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { type FaultCounts, type Summary, summarise } from '@/core/evidence';
-import { boutsOf, rep } from '@/core/evidence/evidence.test-helper';
+import { boutsOf, rep, TODAY } from '@/core/evidence/evidence.test-helper';
 import { type Fault, faultSteps, faultText, prepareRules } from '@/core/rulebooks';
 import {
   asId,
@@ -16,7 +16,8 @@ import { finish } from '@/core/shared/steps';
 import { logistic } from '@/core/statistics';
 import { NO_BREAK, writeShare } from '@/words';
 import { DEFAULT_ASSUMPTIONS, type TrialClass, type TrialElement } from '.';
-import { forecastOf, helpRanking } from './forecast';
+import { forecastOf } from './forecast';
+import { helpRanking } from './help';
 import { measuredFaults } from './measured';
 import { posteriorOf } from './posterior.test-helper';
 import { simulateTrials } from './simulate';
@@ -178,14 +179,14 @@ describe('what the forecast is made of', () => {
     const [exercise] = rules.exercises;
     if (!exercise) throw new Error('one exercise');
     const reps = Array.from({ length: 60 }, () => rep({ measured: -8 + 7 * random.normal() }));
-    const measured = measuredFaults(exercise, asId<PartKey>('a'), boutsOf(reps));
+    const measured = measuredFaults(exercise, asId<PartKey>('a'), boutsOf(reps), TODAY);
     expect(measured).toMatchObject([{ fault: 'f-a-false' }]);
     expect(measured[0]?.sizes.upTo.at(-1)).toBeCloseTo(1, 9);
     // More than a third lie beyond 10°, next to none beyond 30°.
     const share = reps.filter((one) => Math.abs(one.measured ?? 0) > 10).length / reps.length;
     expect(Math.abs((measured[0]?.rate ?? 0) - share)).toBeLessThan(0.06);
     expect(measured[0]?.sizes.upTo[0] ?? 0).toBeGreaterThan(0.97);
-    expect(measuredFaults(exercise, asId<PartKey>('a'), boutsOf(reps.slice(0, 5)))).toEqual([]);
+    expect(measuredFaults(exercise, asId<PartKey>('a'), boutsOf(reps.slice(0, 5)), TODAY)).toEqual([]);
     // A dog that is always clean otherwise loses the price of a band as often as it is beyond it …
     const clean = { ...sure('a', 40), measured };
     const faults = [fault('a'), fault('a', false, false, ANGLES)];
@@ -212,14 +213,43 @@ describe('what would help most', () => {
     const runs = simulateTrials(input, CALM, 2);
     const [best, second] = finish(helpRanking(input, runs, CALM, 2));
     expect(best).toMatchObject({ element: 'id-b', tooClose: false });
-    expect(best?.gain).toBeCloseTo(logistic(3) * (logistic(0.25) - 0.5), 1.7);
-    expect(second?.gain ?? 1).toBeLessThan(best?.gain ?? 0);
-    expect(best?.error ?? 1).toBeLessThan(0.004);
+    expect(best?.gain.mid).toBeCloseTo(logistic(3) * (logistic(0.25) - 0.5), 1.7);
+    expect(second?.gain.mid ?? 1).toBeLessThan(best?.gain.mid ?? 0);
+    expect(best?.bestIn).toBeGreaterThanOrEqual(9);
+    // One draw of the dog: nothing is unknown but the dice.
+    expect((best?.gain.high ?? 1) - (best?.gain.low ?? 0)).toBeLessThan(0.03);
   });
 
   it('says when two are too close to call', () => {
     const input = two(0, 0, 10);
-    expect(finish(helpRanking(input, simulateTrials(input, CALM, 2), CALM, 2))[1]?.tooClose).toBe(true);
+    const [first, other] = finish(helpRanking(input, simulateTrials(input, CALM, 2), CALM, 2));
+    expect([first?.tooClose, other?.tooClose]).toEqual([false, true]);
+    expect((first?.bestIn ?? 0) + (other?.bestIn ?? 0)).toBe(10);
+  });
+
+  it('does not cut harm off, and tells an hour only where times differ', () => {
+    const draws = [0.3, -0.3].map((gain) => [0, 0, 1, gain, 0.1]);
+    const dog: TrialElement = { ...sure('a', 0), posterior: posteriorOf(draws) };
+    const input = classOf([[dog], [sure('b', 1)]], [[fault('a')], [fault('b')]], 20);
+    const ranked = (minutes: [ElementId, number][]) =>
+      finish(helpRanking(input, simulateTrials(input, CALM, 2), CALM, 2, new Map(minutes)));
+    const [a, b] = ['id-a', 'id-b'].map((id) => asId<ElementId>(id)) as [ElementId, ElementId];
+    const helped = ranked([]).find((one) => one.element === a);
+    expect(helped?.gain.low ?? 0).toBeLessThan(-0.05);
+    expect(helped?.gain.high ?? 0).toBeGreaterThan(0.05);
+    expect(helped?.gainPerHour).toBeNull();
+    expect(
+      ranked([
+        [a, 10],
+        [b, 10],
+      ])[0]?.gainPerHour,
+    ).toBeNull();
+    expect(
+      ranked([
+        [a, 5],
+        [b, 15],
+      ])[0]?.gainPerHour,
+    ).not.toBeNull();
   });
 
   it('leaves every other slot alone: lifting one element never changes a run that it did not save', () => {

@@ -1,38 +1,43 @@
 import type { BoutEvidence } from '@/core/evidence';
+import type { ElementId } from '@/core/shared';
 
-/** Counted reps under each condition of a trial, over all elements of a class. */
-export type Rehearsals = {
-  readonly away: number;
-  readonly cold: number;
-  readonly unpaid: number;
-  /** Called a rehearsal: run as at the trial, the steward's pauses included. */
-  readonly rehearsed: number;
-};
+/** Conditions of a trial that reps can meet; rehearsed: as at the trial, the steward's pauses included. */
+const CONDITIONS = ['away', 'cold', 'unpaid', 'rehearsed'] as const;
+type Condition = (typeof CONDITIONS)[number];
+
+/** Counted reps of each element of a class under each condition of a trial. */
+export type Rehearsals = readonly ({ readonly element: ElementId } & Readonly<Record<Condition, number>>)[];
 
 /**
- * How often the trial's conditions have been met. The first counted rep of a day on an element is
- * its cold one; unpaid is what was logged as paid with nothing.
+ * How often each element has met the trial's conditions. The first counted rep of a day on it is its cold
+ * one; unpaid is what was logged as paid with nothing.
  */
-export function rehearsalsOf(elements: readonly { readonly bouts: readonly BoutEvidence[] }[]): Rehearsals {
-  const bouts = elements.flatMap((one) => one.bouts);
-  const sum = (of: (one: BoutEvidence) => number): number => bouts.reduce((all, one) => all + of(one), 0);
-  const reps = (cells: BoutEvidence['cells']): number =>
-    cells.reduce((all, cell) => all + cell.clean + cell.notClean, 0);
-  return {
-    away: sum((one) => reps(one.cells.filter((cell) => cell.away))),
-    cold: elements.reduce(
-      (all, one) => all + new Set(one.bouts.filter((bout) => bout.first).map((bout) => bout.day)).size,
-      0,
-    ),
-    unpaid: sum((one) => one.unpaid.reps),
-    rehearsed: sum((one) => one.rehearsed),
-  };
+export function rehearsalsOf(
+  elements: readonly { readonly id: ElementId; readonly bouts: readonly BoutEvidence[] }[],
+): Rehearsals {
+  return elements.map(({ id, bouts }) => {
+    const sum = (of: (one: BoutEvidence) => number): number => bouts.reduce((all, one) => all + of(one), 0);
+    return {
+      element: id,
+      away: sum((one) =>
+        one.cells.reduce((all, cell) => all + (cell.away ? cell.clean + cell.notClean : 0), 0),
+      ),
+      cold: new Set(bouts.filter((bout) => bout.first).map((bout) => bout.day)).size,
+      unpaid: sum((one) => one.unpaid.reps),
+      rehearsed: sum((one) => one.rehearsed),
+    };
+  });
 }
 
 /**
- * Conditions without which a single figure would promise more than is known, and that no rep has
- * met.
+ * Conditions without which a single figure would promise more than is known, and the elements that have
+ * never met them. A rep of one element says nothing of another.
  */
-export function missingRehearsals(rehearsals: Rehearsals): readonly ('away' | 'cold' | 'unpaid')[] {
-  return (['away', 'cold', 'unpaid'] as const).filter((condition) => rehearsals[condition] === 0);
+export function missingRehearsals(
+  rehearsals: Rehearsals,
+): readonly { readonly condition: 'away' | 'cold' | 'unpaid'; readonly elements: readonly ElementId[] }[] {
+  return (['away', 'cold', 'unpaid'] as const).flatMap((condition) => {
+    const elements = rehearsals.flatMap((one) => (one[condition] === 0 ? [one.element] : []));
+    return elements.length === 0 ? [] : [{ condition, elements }];
+  });
 }

@@ -1,10 +1,10 @@
-import { EVIDENCE } from '@/core/evidence';
+import { EVIDENCE, lossAfter } from '@/core/evidence';
 import { mixSeed, seeded } from '@/core/shared';
 import { logit } from '@/core/statistics';
 import type { Assumptions } from './assumptions';
 import { deskOf, layOut } from './desk';
 import { runTrial } from './play';
-import { type DrawnElement, drawElement } from './posterior';
+import { type DrawnElement, drawElement, type TrialElement } from './posterior';
 import { type Change, FULL_SIZE, type Runs, type SimulationSize, type TrialClass } from './trial-class';
 
 /**
@@ -34,7 +34,7 @@ export function simulateTrials(
   for (let group = 0; group < size.groups; group++) {
     desk.plans.forEach((plan, k) => {
       const drawn = drawElement(plan, group, mixSeed(seed, group, k + 1));
-      layOut(desk, k, changed(drawn, k, change, assumptions.ceiling), assumptions.sharedDay);
+      layOut(desk, k, changed(plan.element, drawn, k, change, assumptions.ceiling), assumptions.sharedDay);
     });
     seeded(mixSeed(seed, group, 0)).fill(desk.uniforms);
     for (let run = 0; run < size.runs; run++) runTrial(desk, run * desk.slots, group);
@@ -45,17 +45,27 @@ export function simulateTrials(
 }
 
 function changed(
+  { posterior }: TrialElement,
   element: DrawnElement,
   k: number,
-  { sessionsOf, lift, days = 0, noLoss = false }: Change,
+  { sessionsOf, lift, days = 0, perWeek }: Change,
   ceiling: number,
 ): DrawnElement {
-  const gain = noLoss ? Math.max(0, element.gain) : element.gain;
-  const by =
-    (sessionsOf?.[k] ?? 0) * gain + (lift?.[k] ?? 0) + Math.sqrt(EVIDENCE.driftPerDay * days) * element.drift;
+  let by = (sessionsOf?.[k] ?? 0) * element.gain + (lift?.[k] ?? 0);
+  if (days > 0)
+    by +=
+      Math.sqrt(EVIDENCE.driftPerDay * days) * element.drift +
+      lossAfter(posterior, element.draw, posterior.idle) -
+      lossAfter(posterior, element.draw, gapAfter(posterior.idle, days, perWeek?.[k]));
   if (by === 0) return element;
   // Training does not buy certainty; what is there already is never taken away.
   const raised =
     by > 0 ? Math.max(element.eta, Math.min(element.eta + by, logit(ceiling))) : element.eta + by;
   return { ...element, eta: raised };
+}
+
+/** Days since its last session when so many have passed: a week's share of them, or all of them. */
+function gapAfter(idle: number, days: number, perWeek = 0): number {
+  const without = idle + days;
+  return perWeek * days < 7 ? without : Math.min(without, 7 / perWeek);
 }

@@ -38,12 +38,12 @@ export type Runs = {
 
 /**
  * What differs from the dog as it is today, in running order of the elements: sessions more, logits
- * more, and days that pass, over which a level drifts. `noLoss`: a draw in which sessions do harm
- * counts as no gain, for asking what training would help.
+ * more, and days that pass, over which a level drifts and, with `perWeek` sessions of each a week, is kept
+ * up or forgotten.
  */
 export type Change = {
   readonly sessionsOf?: readonly number[];
   readonly lift?: readonly number[];
   readonly days?: number;
-  readonly noLoss?: boolean;
+  readonly perWeek?: readonly number[];
 };

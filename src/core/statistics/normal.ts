@@ -24,3 +24,29 @@ function upperTail(z: number): number {
   for (let n = 60; n > 0; n--) fraction = n / 2 / (z + fraction);
   return Math.exp(-z * z) / (Math.sqrt(Math.PI) * (z + fraction));
 }
+
+/** φ(x), the standard normal density: `normalDensity(0)` → 0.3989…. */
+const normalDensity = (x: number): number => Math.exp(-0.5 * x * x) / Math.sqrt(2 * Math.PI);
+
+/**
+ * The half-normal value q ≥ 0 that lies as far up among half-normal ones as z lies among normal ones:
+ * 2Φ(q) − 1 = Φ(z), with dq/dz and d²q/dz². So a half-normal quantity has a normal coordinate, in which a
+ * posterior is nearly normal down to a quantity of 0. By Newton's method on Φ(−q) = Φ(−z)/2 from below
+ * the root, where it is convex and cannot overshoot. `halfNormal(0)` → 0.6745 (the median), slope .628.
+ */
+export function halfNormal(z: number): {
+  readonly value: number;
+  readonly slope: number;
+  readonly turn: number;
+} {
+  const tail = normalBelow(-z) / 2;
+  let q = Math.max(0, z);
+  for (let i = 0; i < 30; i++) {
+    const step = (normalBelow(-q) - tail) / normalDensity(q);
+    q += step;
+    if (Math.abs(step) < 1e-12) break;
+  }
+  const value = Math.max(q, 0);
+  const slope = normalDensity(z) / (2 * normalDensity(value));
+  return { value, slope, turn: slope * (value * slope - z) };
+}

@@ -9,6 +9,7 @@ import {
   gridMean,
   gridPosterior,
   gridQuantiles,
+  halfNormal,
   inverseFromCholesky,
   logistic,
   logit,
@@ -101,25 +102,43 @@ it('quantiles interpolate', () => {
 });
 
 describe('a posterior on a grid', () => {
-  const normal = gridPosterior((a, b) => -0.5 * ((a - 2) / 0.5) ** 2 - 0.5 * (b / 1) ** 2, [-1, 5], [-6, 6]);
+  const wide = [
+    [-100, 100],
+    [-6, 6],
+    [-3, 3],
+  ] as const;
+  // A hundredth as wide as its range: an even grid would fall beside it.
+  const normal = gridPosterior(
+    (a, b, c) => -0.5 * ((a - 2.3) / 0.05) ** 2 - 0.5 * b ** 2 - 0.5 * (c / 0.5) ** 2,
+    wide,
+  );
 
-  it('has the means and quantiles of the normal that it is', () => {
+  it('has the means and quantiles of the normal that it is, however narrow', () => {
     expect(normal.share.reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 9);
-    expect(gridMean(normal, (a) => a)).toBeCloseTo(2, 6);
-    expect(gridMean(normal, (a) => (a - 2) ** 2)).toBeCloseTo(0.25, 3);
+    expect(gridMean(normal, (a) => a)).toBeCloseTo(2.3, 4);
+    expect(gridMean(normal, (a) => (a - 2.3) ** 2)).toBeCloseTo(0.0025, 4);
     const [low = 0, mid = 0, high = 0] = gridQuantiles(normal, (a) => a, [0.1, 0.5, 0.9]);
     for (const [found, wanted] of [
-      [low, 2 - 1.2816 * 0.5],
-      [mid, 2],
-      [high, 2 + 1.2816 * 0.5],
+      [low, 2.3 - 1.2816 * 0.05],
+      [mid, 2.3],
+      [high, 2.3 + 1.2816 * 0.05],
     ] as const)
-      expect(Math.abs(found - wanted)).toBeLessThan(0.05);
+      expect(Math.abs(found - wanted)).toBeLessThan(0.004);
   });
 
-  it('puts all weight on the one place that is possible, and throws where none is', () => {
-    const one = gridPosterior((a, b) => (a === 1 && b === 1 ? 0 : -Infinity), [1, 2], [0, 1]);
-    expect(gridMean(one, (a, b) => a + b)).toBe(2);
-    expect(() => gridPosterior(() => -Infinity, [0, 1], [0, 1])).toThrow('nowhere finite');
+  it('throws where nothing is possible', () => {
+    expect(() => gridPosterior(() => -Infinity, wide)).toThrow('nowhere finite');
+  });
+});
+
+describe('a half-normal value by its normal coordinate', () => {
+  it.each([-6, -2, -0.5, 0, 0.7, 2, 5])('lies as far up at %d, and turns as small steps show', (z) => {
+    const { value, slope, turn } = halfNormal(z);
+    expect(2 * normalBelow(value) - 1).toBeCloseTo(normalBelow(z), 9);
+    const h = 1e-4;
+    const [up, down] = [halfNormal(z + h).value, halfNormal(z - h).value];
+    expect(slope).toBeCloseTo((up - down) / (2 * h), 6);
+    expect(turn).toBeCloseTo((up - 2 * value + down) / h ** 2, 3);
   });
 });
 

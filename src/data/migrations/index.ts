@@ -6,6 +6,7 @@ import { laddersTeachForward } from './ladders-teach-forward';
 import type { AnyTables, Migration } from './migration';
 import { outingsAndBouts } from './outings-and-bouts';
 import { ruleBooksHoldRealRules } from './rule-books-hold-real-rules';
+import { trialsAskForConditions } from './trials-ask-for-conditions';
 import { newerMessage } from './version';
 import { whatARepSays } from './what-a-rep-says';
 import { wordsOfAPerson } from './words-of-a-person';
@@ -28,6 +29,7 @@ export const MIGRATIONS: readonly Migration[] = [
   wordsOfAPerson,
   laddersTeachForward,
   ruleBooksHoldRealRules,
+  trialsAskForConditions,
 ];
 
 /**

@@ -7,7 +7,7 @@ import { quantile } from '@/core/statistics';
 import type { Kennel } from '@/data/kennel';
 import type { Dog, ElementRecord, Trial } from '@/data/records';
 import { evidenceByElement, keptOfDog, type StandsByElement } from './evidence';
-import { activeElements, type DogWork, listDogs, placesOf, workOf } from './work';
+import { activeElements, type DogWork, listDogs, placesOf, trialsOf, workOf } from './work';
 
 /**
  * One question for each element: how sure at its demand, and how far it reaches from the rung on
@@ -54,6 +54,7 @@ const asAsked = (one: BoutEvidence): BoutEvidence => ({
   turns: one.turns,
   offsets: one.offsets,
   priced: one.priced,
+  pairs: one.pairs,
   probes: one.probes,
   timings: one.timings,
   habits: one.habits,
@@ -70,6 +71,7 @@ const asCounted = (one: BoutEvidence): BoutEvidence => ({
   holds: [],
   turns: [],
   offsets: [],
+  pairs: [],
   habits: NO_HABITS,
 });
 const NO_HABITS: BoutEvidence['habits'] = {
@@ -130,6 +132,8 @@ export type ClassOfDog = {
   readonly dog: Dog;
   readonly book: RuleBook;
   readonly input: ClassEvidence;
+  /** The next trial that it is meant for in this class, whose seed and assumptions then hold. */
+  readonly trial: Trial | null;
   /** Names of its elements by their ids. */
   readonly titles: ReadonlyMap<string, string>;
 };
@@ -138,7 +142,11 @@ export type ClassOfDog = {
 export async function classesOfDogs(kennel: Kennel, today: Day): Promise<ClassOfDog[]> {
   const found: ClassOfDog[] = [];
   for (const dog of await listDogs(kennel)) {
-    const [work, kept] = await Promise.all([workOf(kennel, dog.id), keptOfDog(kennel, dog.id)]);
+    const [work, kept, trials] = await Promise.all([
+      workOf(kennel, dog.id),
+      keptOfDog(kennel, dog.id),
+      trialsOf(kennel, dog.id),
+    ]);
     const evidence = evidenceByElement(
       kept.filter((bout) => bout.day <= today),
       work.elements,
@@ -152,7 +160,8 @@ export async function classesOfDogs(kennel: Kennel, today: Day): Promise<ClassOf
         today,
       );
       const titles = new Map(work.elements.map((element) => [element.id as string, element.title]));
-      if (input.ok) found.push({ dog, book, input: { ...input.value, trialDay: null }, titles });
+      const trial = trials.find((one) => one.ruleBookId === book.id && one.day >= today) ?? null;
+      if (input.ok) found.push({ dog, book, input: { ...input.value, trialDay: null }, trial, titles });
     }
   }
   return found;

@@ -1,6 +1,6 @@
 import { type Criteria, measuredAs } from '@/core/breakdown';
 import type { ArticleEvent } from '@/core/coaching';
-import { type Before, type BoutEvidence, type FaultCount, tallyAt } from '@/core/evidence';
+import { type Before, type BoutEvidence, FALLING_OFF, type FaultCount, tallyAt } from '@/core/evidence';
 import { faultText } from '@/core/rulebooks';
 import type { BoutId, DogId, ElementId } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
@@ -125,15 +125,31 @@ export function standsOf(kept: readonly KeptEvidence[]): Map<ElementId, Criteria
   return stands;
 }
 
-/** Clean and all counted reps at one set of criteria, from bouts before this one. */
+/**
+ * What the dog was known to do before this bout: clean and all counted reps at one set of criteria, extra
+ * cues, and its answers, session by session.
+ */
 export async function beforeBout(
   kennel: Kennel,
   element: ElementRecord,
   bout: DatedBout,
   criteria: Criteria,
 ): Promise<Before> {
-  const { clean, reps } = tallyAt(await keptOn(kennel, element.id, bout.startedAt), element.axes, criteria);
-  return { clean, total: reps };
+  const kept = await keptOn(kennel, element.id, bout.startedAt);
+  const { clean, reps } = tallyAt(kept, element.axes, criteria);
+  const extra = (counts: readonly number[]): number => counts.reduce((sum, count, n) => sum + n * count, 0);
+  return {
+    clean,
+    total: reps,
+    cues: {
+      reps: kept.reduce((sum, one) => sum + one.habits.cued, 0),
+      extra: kept.reduce((sum, one) => sum + extra(one.priced.cues), 0),
+    },
+    times: kept.flatMap(({ times }) => {
+      const logs = times.filter((one) => one >= FALLING_OFF.leastLatency).map(Math.log);
+      return logs.length === 0 ? [] : [logs];
+    }),
+  };
 }
 
 /** How often each fault was seen in the bouts before this one. */

@@ -1,6 +1,5 @@
 import { buildLadder, type Criteria, isBodyWork, standingOn } from '@/core/breakdown';
 import { coldProbe, isLongGap, startRung } from '@/core/coaching';
-import { retentionOf } from '@/core/evidence';
 import { type Day, daysBetween } from '@/core/shared';
 import type { Dog, ElementRecord } from '@/data/records';
 import type { KeptEvidence } from '@/data/records/kept-evidence';
@@ -15,15 +14,17 @@ export type Gap = {
   readonly offWork: boolean;
 };
 
-/** The gap before a bout of today: longer than the element's half-life, 30 days where none is known. */
+/**
+ * The gap before a bout of today: long from thirty days on. A half-life of its own is known of few elements
+ * (it takes many long gaps), and not here, where no fit is at hand.
+ */
 export function gapOf(bouts: readonly KeptEvidence[], dog: Pick<Dog, 'offWork'>, today: Day): Gap {
   const days = bouts.filter((bout) => bout.reps > 0).map((bout) => bout.day);
   const last = days.reduce<Day | null>((a, b) => (a === null || b > a ? b : a), null);
   if (last === null) return { days: null, long: false, offWork: false };
   const since = daysBetween(last, today);
-  const halfLife = retentionOf(bouts, today)?.halfLife ?? null;
   const offWork = dog.offWork !== null && dog.offWork.since >= last;
-  return { days: since, long: isLongGap(since, halfLife) || offWork, offWork };
+  return { days: since, long: isLongGap(since, null) || offWork, offWork };
 }
 
 const NO_GAP: Gap = { days: null, long: false, offWork: false };

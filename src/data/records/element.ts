@@ -63,6 +63,8 @@ export const elementSchema = v.strictObject({
       ),
       /** The pad proposes the next one, never the same twice running. */
       drawn: v.exactOptional(v.boolean()),
+      /** Version 9: a fair trial on this dog, of two options: which comes is tossed in blocks of two. */
+      tossed: v.exactOptional(v.boolean()),
       /** Seen in the rep, not set up before it: the last paw in. Nothing is kept for the next one. */
       seen: v.exactOptional(v.boolean()),
     }),

@@ -6,6 +6,7 @@ import { changedSchema, countField, dayField, idField, words } from './fields';
 /**
  * Version 1: a trial that a dog is meant for, with the seed and assumptions its forecast uses.
  * Version 3: what a strange place and a first try cost are assumptions too.
+ * Version 9: so are handler, pay and kit, and from what chance the person would go.
  */
 export const trialSchema = v.strictObject({
   id: idField<TrialId>(),

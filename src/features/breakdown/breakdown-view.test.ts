@@ -57,8 +57,8 @@ describe('exercises as chains', () => {
         }),
       );
     expect(told(0, 0.1, 0.9)).toBe('No rep yet: nothing is known.');
-    expect(told(1, 0.5, 0.7)).toBe('1 rep: too few for a figure, so log more of it.');
-    expect(told(80, 0.2, 0.9)).toContain('too far apart for one figure');
+    expect(told(1, 0.5, 0.7)).toBe('1 rep, too few for a figure, so log more of it.');
+    expect(told(80, 0.2, 0.9)).toContain('not enough yet for one figure');
     expect(told(80, 0.5, 0.7)).toBe(
       'Would do it 6 times in 10 as it is asked in the end (between 5 and 7 in 10, from 80 reps).',
     );

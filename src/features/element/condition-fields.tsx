@@ -16,6 +16,16 @@ export function ConditionFields({ element }: { readonly element: ElementRecord }
     );
     return undefined;
   };
+  const toss = (i: number, on: boolean): void =>
+    change(
+      {
+        conditions: element.conditions.map(({ tossed: _was, ...one }, k) => ({
+          ...one,
+          ...(k === i ? on && { tossed: true } : _was === true && { tossed: true }),
+        })),
+      },
+      on ? tell('condition-fields.tossed-from-now-on') : tell('condition-fields.not-tossed-any-more'),
+    );
   const add = (): void => {
     const clean = title.trim();
     if (clean === '' || element.conditions.some((one) => one.title.toLowerCase() === clean.toLowerCase()))
@@ -41,6 +51,17 @@ export function ConditionFields({ element }: { readonly element: ElementRecord }
               items={condition.options}
               onTake={(options) => put(i, options)}
             />
+            {condition.options.length === 2 && (
+              <label className="flex min-h-11 items-center gap-2 leading-snug">
+                <input
+                  type="checkbox"
+                  className="size-5 shrink-0 accent-(--ink)"
+                  checked={condition.tossed === true}
+                  onChange={(event) => toss(i, event.target.checked)}
+                />
+                {tell('condition-fields.a-fair-trial-on-this-dog')}
+              </label>
+            )}
           </div>
           <Button
             look="quiet"

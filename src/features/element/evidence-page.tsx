@@ -55,9 +55,7 @@ function Page({ element, state, stands }: Opened) {
               ))}
             </div>
             <p className="mt-4 text-sm leading-snug text-ink-soft">
-              {tell('evidence-page.the-band-is-an-80-interval-of-how', {
-                round: Math.round(studied.estimate.effective),
-              })}
+              {tell('evidence-page.the-band-is-an-80-interval-of-how')}
             </p>
           </Sheet>
           <Coverage rows={studied.cover} />
@@ -146,6 +144,7 @@ function rungsInWords(ladder: Ladder, log: KeptLog | undefined): string {
 const CHIP_TITLES: Readonly<Record<string, string>> = {
   word: tell('evidence-page.word'),
   handler: tell('evidence-page.who-handles-it'),
+  worn: tell('evidence-page.what-it-wears'),
   side: tell('evidence-page.side'),
 };
 

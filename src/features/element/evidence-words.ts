@@ -9,11 +9,11 @@ import {
   proofValue,
   writeValue,
 } from '@/core/breakdown';
-import type { Interval, Studied } from '@/core/evidence';
+import { chanceInWords, type Interval, isThin, type Studied, tenths } from '@/core/evidence';
 import { type Day, daysBetween } from '@/core/shared';
 import { logistic, logit } from '@/core/statistics';
 import type { ElementRecord } from '@/data/read';
-import { NO_BREAK, wordsOf, writeDigits } from '@/words';
+import { NO_BREAK, wordsOf, writeDay, writeDigits } from '@/words';
 import { tell } from './words';
 
 /**
@@ -57,18 +57,21 @@ export function elementSentence(
       away,
       place,
     });
+  const title = tell('evidence-words.title-and-chance', {
+    title: element.title,
+    chance: wordsOf(chanceInWords(studied)),
+  });
   const holding = holdingAxis(element, studied);
-  if (!holding)
-    return tell('evidence-words.nothing-is-climbed-here-all', { title: element.title, rests, away });
+  if (!holding) return tell('evidence-words.nothing-is-climbed-here-all', { title, away });
   const where = reachWords(holding.axis, holding.reach);
   if (wall) {
     const axis = element.axes.find((one) => one.key === wall.axis) ?? holding.axis;
     return tell('evidence-words.a-wall-has-not-risen-for-sessions', {
-      title: element.title,
+      title,
       title2: axis.title,
       sessions: wall.sessions,
+      sure: Math.floor(wall.chance * 10),
       where,
-      rests,
       away,
     });
   }
@@ -78,23 +81,32 @@ export function elementSentence(
         ? tell('evidence-words.it-reaches-the-demand')
         : tell('evidence-words.it-may-reach-the-demand-and-that');
     return tell('evidence-words.from', {
-      title: element.title,
-      sure,
+      title,
+      sure: capital(sure),
       title2: holding.axis.title,
       where,
-      rests,
       away,
       next,
     });
   }
   return tell('evidence-words.holds-it-from', {
-    title: element.title,
-    title2: holding.axis.title.toLowerCase(),
+    title,
+    title2: holding.axis.title,
     where,
-    rests,
     away,
-    next,
+    next:
+      holding.reach.mid < 0
+        ? tell('evidence-words.make-the-start-easier')
+        : isReached(holding, stands)
+          ? next
+          : tell('evidence-words.stay-on-it', { place }),
   });
+}
+
+/** Whether the values that it stands on are within what it does clean 8 times in 10. */
+function isReached({ axis, reach }: NonNullable<ReturnType<typeof holdingAxis>>, stands: Criteria): boolean {
+  const scale = axisScale(axis);
+  return !scale.ok || reach.mid >= scale.value.difficulty(stands[axis.key] ?? axis.start);
 }
 
 /** One rep on the top rung is not yet a thing to keep. */
@@ -170,25 +182,37 @@ export function findings(
   today: Day,
   element: Pick<ElementRecord, 'policy' | 'axes'>,
 ): { readonly title: string; readonly words: string }[] {
-  const { estimate, holding, latency, precision, habits, retention } = studied;
-  const { swing, gain } = estimate;
+  const { estimate, holding, latency, precision, habits, grounds } = studied;
+  const { tiring } = estimate;
+  const { side } = studied;
   const found: ({ readonly title: string; readonly words: string } | null)[] = [
-    {
-      title: tell('evidence-words.at-the-trial'),
-      words: tell('evidence-words.cold-and-in-a-strange-place-clean', {
-        range: range(estimate.coldAway, percent),
-      }),
+    side && {
+      title: tell('evidence-words.side-to-side'),
+      words:
+        side.what === 'front'
+          ? tell('evidence-words.side-front', { ...side, since: writeDay(side.since) })
+          : tell('evidence-words.side-sides', { ...side, since: writeDay(side.since) }),
     },
-    {
-      title: tell('evidence-words.from-day-to-day'),
-      words: tell('evidence-words.what-is-clean-80-of-the-time-has', {
-        fromEighty: fromEighty(-swing.mid),
-        fromEighty2: fromEighty(swing.mid),
-        fromEighty3: fromEighty(gain.mid),
-        fromEighty4: fromEighty(gain.low),
-        fromEighty5: fromEighty(gain.high),
-      }),
-    },
+    ...studied.trials.map(trialWords),
+    grounds.counted < FEW
+      ? null
+      : {
+          title: tell('evidence-words.at-the-trial'),
+          words: isThin(estimate.atTrial, grounds.counted)
+            ? tell('evidence-words.at-the-trial-not-known')
+            : tell('evidence-words.cold-and-in-a-strange-place-clean', {
+                range: range(estimate.atTrial, percent),
+              }),
+        },
+    { title: tell('evidence-words.from-day-to-day'), words: swingWords(estimate) },
+    { title: tell('evidence-words.session-to-session'), words: gainWords(estimate) },
+    tiring && { title: tell('evidence-words.within-a-session'), words: tiringWords(tiring) },
+    grounds.counted < FEW
+      ? null
+      : {
+          title: tell('evidence-words.keeping-it'),
+          words: keepingWords(estimate.keeping, grounds.lastDay, today),
+        },
     holding && {
       title: tell('evidence-words.holding'),
       words: tell('evidence-words.of-were-broken-by-the-dog-would', {
@@ -201,7 +225,7 @@ export function findings(
       title: tell('evidence-words.quickness'),
       words: tell('evidence-words.the-middle-answer-comes-at-within', {
         seconds: seconds(latency.median.mid),
-        range: range(latency.median, seconds),
+        range: aboutSeconds(latency.median),
         percent: percent(latency.within.mid),
         seconds2: seconds(latency.limit),
         asked: Boolean(latency.asked),
@@ -267,11 +291,12 @@ export function findings(
         }
       : null,
     mixWords(studied.words, element.axes),
-    habits.handled.length > 0
+    habits.handled.kinds.length > 0
       ? {
           title: tell('evidence-words.what-you-did-about-it'),
           words: tell('evidence-words.the-next-rep-was-clean-a-record-no', {
-            handled: habits.handled
+            alike: habits.handled.alike,
+            handled: habits.handled.kinds
               .map(({ handled, next }) =>
                 tell('evidence-words.after-of', {
                   handled: HANDLED_WORDS[handled],
@@ -283,12 +308,20 @@ export function findings(
           }),
         }
       : null,
-    habits.pay.length > 1
+    habits.pay.kinds.length > 1
       ? {
           title: tell('evidence-words.by-reward'),
           words: tell('evidence-words.clean', {
-            pay: habits.pay
-              .map(({ what, rate }) => tell('evidence-words.of-2', { what, count: rate.count, of: rate.of }))
+            alike: habits.pay.alike,
+            pay: habits.pay.kinds
+              .map(({ what, rate }) =>
+                tell('evidence-words.of-2', {
+                  what,
+                  count: rate.count,
+                  of: rate.of,
+                  alike: habits.pay.alike,
+                }),
+              )
               .join(', '),
             jackpots:
               habits.jackpots > 0 ? ` ${tell('evidence-words.n-jackpot', { n: habits.jackpots })}.` : '',
@@ -307,26 +340,12 @@ export function findings(
           }),
         }
       : null,
-    habits.landings.length > 1
+    habits.landings.kinds.length > 1
       ? { title: tell('evidence-words.where-the-reward-landed'), words: landingWords(habits.landings) }
       : null,
-    habits.breaks.length > 0
+    habits.breaks.kinds.length > 0
       ? { title: tell('evidence-words.by-what-you-did'), words: breakWords(habits.breaks) }
       : null,
-    retention && {
-      title: tell('evidence-words.keeping-it'),
-      words: tell('evidence-words.after-half-of-it-would-be-gone-in', {
-        plural: tell('evidence-words.n-cold-tries', { n: retention.tries.length }),
-        plural2: tell('evidence-words.n-day', { n: Math.round(retention.halfLife) }),
-        percent: percent(retention.today),
-        due:
-          retention.due <= today
-            ? tell('evidence-words.due-now')
-            : tell('evidence-words.due-again-in', {
-                plural: tell('evidence-words.n-day', { n: daysBetween(today, retention.due) }),
-              }),
-      }),
-    },
   ];
   return found.filter((one) => one !== null);
 }
@@ -365,8 +384,8 @@ const DID_WORDS: Readonly<Record<string, string>> = {
 const FEW_OF_ONE = 5;
 
 /** What you did when it was not clean; where all of it falls on one thing, that thing comes first. */
-function breakWords(breaks: Studied['habits']['breaks']): string {
-  const sorted = [...breaks].sort((a, b) => b.rate.count - a.rate.count);
+function breakWords({ kinds, alike }: Studied['habits']['breaks']): string {
+  const sorted = [...kinds].sort((a, b) => b.rate.count - a.rate.count);
   const parts = sorted.map(({ did, rate }) =>
     tell('evidence-words.of-3', {
       did: DID_WORDS[did] ?? tell('evidence-words.at', { did }),
@@ -376,7 +395,11 @@ function breakWords(breaks: Studied['habits']['breaks']): string {
   );
   const [first, ...others] = sorted;
   const only =
-    first && first.rate.count >= 2 && others.length > 0 && others.every(({ rate }) => rate.count === 0)
+    alike &&
+    first &&
+    first.rate.count >= 2 &&
+    others.length > 0 &&
+    others.every(({ rate }) => rate.count === 0)
       ? tell('evidence-words.it-is-alone-make-that-smaller-not', {
           did: DID_WORDS[first.did] ?? `“${first.did}”`,
         })
@@ -384,7 +407,7 @@ function breakWords(breaks: Studied['habits']['breaks']): string {
   const few = sorted.some(({ rate }) => rate.of < FEW_OF_ONE)
     ? tell('evidence-words.few-of-them-no-rate-yet')
     : '';
-  return tell('evidence-words.not-clean', { parts: parts.join(', '), only, few });
+  return tell('evidence-words.not-clean', { parts: parts.join(', '), only, few, alike });
 }
 
 /** Of all chances, how often the new cue was answered by itself; the others are shown apart. */
@@ -454,7 +477,7 @@ function mixWords(
   };
 }
 
-const HANDLED_WORDS: Readonly<Record<Studied['habits']['handled'][number]['handled'], string>> = {
+const HANDLED_WORDS: Readonly<Record<Studied['habits']['handled']['kinds'][number]['handled'], string>> = {
   nothing: tell('evidence-words.nothing'),
   'error-word': tell('evidence-words.an-error-word'),
   again: tell('evidence-words.again-at-once'),
@@ -485,14 +508,101 @@ const LANDED_WORDS = {
   reset: tell('evidence-words.to-reset'),
 } as const;
 
-function landingWords(landings: Studied['habits']['landings']): string {
-  const parts = landings.map(({ landed, next, latency }) =>
+function landingWords({ kinds, alike }: Studied['habits']['landings']): string {
+  const parts = kinds.map(({ landed, next, latency }) =>
     tell('evidence-words.next-clean-of', {
+      alike,
       landed: LANDED_WORDS[landed],
       count: next.count,
       of: next.of,
       latency: latency === null ? '' : tell('evidence-words.at-2', { seconds: seconds(latency) }),
     }),
   );
-  return `${parts.join('; ')}.`.replace(/^./, (letter) => letter.toUpperCase());
+  const said = capital(`${parts.join('; ')}.`);
+  return alike
+    ? tell('evidence-words.at-like-steps', { said })
+    : tell('evidence-words.not-compared', { said });
+}
+
+/** A fair trial as far as it is: settled or not, with its pairs. */
+function trialWords({ trial, options: [a, b], first, second, alike, better }: Studied['trials'][number]) {
+  const said = { a, b, first, second, alike, pairs: first + second + alike };
+  return {
+    title: tell('evidence-words.fair-trial', { trial }),
+    words:
+      better === null
+        ? tell('evidence-words.fair-trial-open', said)
+        : tell('evidence-words.fair-trial-settled', { ...said, better: capital(better) }),
+  };
+}
+
+/** Good and bad days as the reps show them; before they do, that it is only taken so. */
+function swingWords({ swing }: Studied['estimate']): string {
+  const [bad, good] = [fromEighty(-swing.mid), fromEighty(swing.mid)];
+  return swing.assumed
+    ? tell('evidence-words.swing-assumed', { bad, good })
+    : tell('evidence-words.swing-found', { bad, good });
+}
+
+function gainWords({ gain }: Studied['estimate']): string {
+  const said = { mid: fromEighty(gain.mid), low: fromEighty(gain.low), high: fromEighty(gain.high) };
+  if (gain.assumed) return tell('evidence-words.gain-assumed', said);
+  return gain.high < 0 ? tell('evidence-words.gain-harm', said) : tell('evidence-words.gain-found', said);
+}
+
+function tiringWords({ after, worse, back }: NonNullable<Studied['estimate']['tiring']>): string {
+  const loses = tell('evidence-words.tiring', {
+    after,
+    mid: tenths(worse.mid),
+    low: tenths(worse.low),
+    high: tenths(worse.high),
+  });
+  if (!back) return loses;
+  const gives =
+    back.mid > 0.7
+      ? tell('evidence-words.rest-gives-most')
+      : back.mid > 0.3
+        ? tell('evidence-words.rest-gives-some')
+        : tell('evidence-words.rest-gives-little');
+  return `${loses} ${gives}`;
+}
+
+/** Days ahead of which a day would promise more than is known. */
+const FAR = 60;
+
+/** When a first try would be clean one in twenty less often, and what that rests on. */
+function keepingWords(
+  { fresh, today: now, dueAfter, halfLife, assumed }: Studied['estimate']['keeping'],
+  lastDay: Day | null,
+  today: Day,
+): string {
+  const idle = lastDay === null ? 0 : daysBetween(lastDay, today);
+  const due =
+    dueAfter === null || dueAfter - idle > FAR
+      ? tell('evidence-words.never-due')
+      : dueAfter <= idle
+        ? tell('evidence-words.due-now')
+        : tell('evidence-words.due-again-in', {
+            plural: tell('evidence-words.n-day', { n: dueAfter - idle }),
+          });
+  const half =
+    halfLife === null
+      ? ''
+      : tell('evidence-words.half-of-it', {
+          plural: tell('evidence-words.n-day', { n: Math.round(halfLife) }),
+        });
+  return tell('evidence-words.keeping', {
+    fresh: tenths(fresh),
+    today: tenths(now),
+    due,
+    half,
+    assumed,
+  });
+}
+
+/** The ends of a middle answer; one figure where they are read alike. */
+function aboutSeconds({ low, high }: Interval): string {
+  return seconds(low) === seconds(high)
+    ? tell('evidence-words.hardly-moves')
+    : range({ low, mid: low, high }, seconds);
 }

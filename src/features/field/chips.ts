@@ -1,13 +1,15 @@
 import type { Criteria } from '@/core/breakdown';
-import { nextDrawn } from '@/core/coaching';
+import { nextDrawn, tossed } from '@/core/coaching';
 import {
   ACTION_CHIP,
   HANDLER_ACTIONS,
   HANDLER_CHIP,
   PLACE_CHIP,
   type StandingRep,
+  TOSS_CHIP,
   VALUES_CHIP,
   WORD_CHIP,
+  WORN_CHIP,
 } from '@/core/log';
 import { seedFromText } from '@/core/shared';
 import type { DatedBout, ElementRecord } from '@/data/read';
@@ -21,6 +23,8 @@ export type ChipRow = {
   readonly value: string | null;
   /** Whether the element or its method names it; place and handler are everybody's, and fold away. */
   readonly named: boolean;
+  /** Of a fair trial: what was tossed for this rep. */
+  readonly toss?: string;
   /** Of a row whose next one is proposed: what it was last time. */
   readonly before?: string;
 };
@@ -69,6 +73,11 @@ export function chipRows(
   const rows = element.conditions.map((condition): ChipRow => {
     const { title, options } = condition;
     const row = { key: title, title, options: same(options), named: true };
+    const [one, other, ...more] = options;
+    if (condition.tossed === true && one && other && more.length === 0 && drawn.bout) {
+      const toss = tossed([one, other], seedFromText(`${drawn.bout} ${title}`), drawn.reps);
+      return { ...row, title: tell('chips.tossed', { title }), value: drawn.tapped[title] ?? toss, toss };
+    }
     if (condition.seen === true)
       return { ...row, value: drawn.bout ? (drawn.tapped[title] ?? null) : (said[title] ?? null) };
     if (condition.drawn !== true || !drawn.bout)
@@ -110,16 +119,17 @@ export function chipRows(
     value: said[PLACE_CHIP] ?? (bout.away ? 'away' : 'usual'),
     named: false,
   });
-  rows.push({
-    key: HANDLER_CHIP,
-    title: tell('chips.who-handles-it'),
-    options: [
-      { value: 'you', words: tell('chips.you-2') },
-      { value: 'another', words: tell('chips.somebody-else') },
-    ],
-    value: said[HANDLER_CHIP] ?? null,
-    named: false,
-  });
+  const everybodys = (key: string, title: string, options: ChipRow['options']): void => {
+    rows.push({ key, title, options, value: said[key] ?? null, named: false });
+  };
+  everybodys(HANDLER_CHIP, tell('chips.who-handles-it'), [
+    { value: 'you', words: tell('chips.you-2') },
+    { value: 'another', words: tell('chips.somebody-else') },
+  ]);
+  everybodys(WORN_CHIP, tell('chips.what-it-wears'), [
+    { value: 'usual', words: tell('chips.as-usual') },
+    { value: 'other', words: tell('chips.other-kit') },
+  ]);
   return rows;
 }
 
@@ -142,10 +152,11 @@ export function chipsSaid(
 ): Record<string, string> {
   const usual = bout.away ? 'away' : 'usual';
   return Object.fromEntries(
-    rows.flatMap(({ key, value }) =>
-      value === null || (key === PLACE_CHIP ? value === usual : bout.conditions[key] === value)
+    rows.flatMap(({ key, value, toss }) =>
+      value === null ||
+      (toss === undefined && (key === PLACE_CHIP ? value === usual : bout.conditions[key] === value))
         ? []
-        : [[key, value]],
+        : [[key, value], ...(toss === value ? [[TOSS_CHIP + key, value]] : [])],
     ),
   );
 }
@@ -157,7 +168,8 @@ export function chipsInWords(
   { asked }: Pick<StandingRep, 'asked'>,
 ): string[] {
   const rows = chipRows(element, bout, asked.criteria, true, asked.chips, []);
-  return Object.entries(asked.chips).map(([key, value]) => {
+  const said = Object.entries(asked.chips).filter(([key]) => !key.startsWith(TOSS_CHIP));
+  return said.map(([key, value]) => {
     const row = rows.find((one) => one.key === key);
     const words = row?.options.find((one) => one.value === value)?.words ?? value;
     return `${(row?.title ?? CHIP_TITLES[key] ?? key).toLowerCase()} ${words}`;
@@ -168,7 +180,13 @@ const CHIP_TITLES: Readonly<Record<string, string>> = {
   [VALUES_CHIP]: tell('chips.links-at'),
 };
 
-const NEVER_INSTEAD: ReadonlySet<string> = new Set([PLACE_CHIP, HANDLER_CHIP, ACTION_CHIP, VALUES_CHIP]);
+const NEVER_INSTEAD: ReadonlySet<string> = new Set([
+  PLACE_CHIP,
+  HANDLER_CHIP,
+  WORN_CHIP,
+  ACTION_CHIP,
+  VALUES_CHIP,
+]);
 
 /** What it may have done instead: the other options of the rows that were asked. */
 export const othersOf = (chips: readonly ChipRow[], rep: Pick<StandingRep, 'asked'>): string[] =>

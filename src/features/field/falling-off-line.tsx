@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { sameCriteria } from '@/core/breakdown';
-import { type Before, FALLING_OFF, fallingOff, type Suspicion } from '@/core/evidence';
+import { type Before, fallingOff, type Suspicion } from '@/core/evidence';
 import { asEvidence, countsAsEvidence, type StandingRep } from '@/core/log';
 import { useKennel } from '@/data/live';
 import { beforeBout, type DatedBout, type ElementRecord } from '@/data/read';
@@ -35,7 +35,7 @@ export function FallingOffLine({ element, bout, view, reps }: Props) {
   );
   const watched = here.map((rep) => ({
     clean: rep.outcome === 'clean',
-    extraCues: rep.cues ? rep.cues.needed + (rep.cues.meant ?? 0) : null,
+    extraCues: rep.cues ? rep.cues.needed : null,
     latency: rep.latency ?? null,
   }));
   const suspicion = before ? fallingOff(watched, before) : null;
@@ -62,11 +62,16 @@ function inWords({ by, since }: Suspicion, before: Before): string {
     case 'misses':
       return tell('falling-off-line.more-goes-wrong-since-rep-of-this', { since: since + 1, known, end });
     case 'extra cues':
-      return tell('falling-off-line.cues-are-repeated-since-rep', { since: since + 1, end });
+      return tell('falling-off-line.cues-are-repeated-since-rep', {
+        since: since + 1,
+        extra: before.cues.extra,
+        reps: before.cues.reps,
+        end,
+      });
     case 'slower answers':
       return tell('falling-off-line.answers-are-slower-since-rep-than', {
         since: since + 1,
-        leastLatencies: FALLING_OFF.leastLatencies,
+        times: before.times.flat().length,
         end,
       });
   }

@@ -133,10 +133,11 @@ describe('rules as they are played', () => {
     for (const did of ['one step', 'a jig', 'walk round it']) one.chip('action', did).clean(3);
     one.chip('action', 'hand in the pocket');
     for (let i = 0; i < 4; i++) one.fault('Broke');
-    const { breaks } = one.studied.habits;
-    expect(breaks.find(({ did }) => did === 'hand in the pocket')?.rate).toEqual({ of: 4, count: 4 });
+    const { kinds, alike } = one.studied.habits.breaks;
+    expect(alike).toBe(true);
+    expect(kinds.find(({ did }) => did === 'hand in the pocket')?.rate).toEqual({ of: 4, count: 4 });
     expect(
-      breaks.filter(({ did }) => did !== 'hand in the pocket').every(({ rate }) => rate.count === 0),
+      kinds.filter(({ did }) => did !== 'hand in the pocket').every(({ rate }) => rate.count === 0),
     ).toBe(true);
   });
   it('a school that never lowers a criterion: no rung eases, nothing goes back, only help', () => {
@@ -165,7 +166,11 @@ describe('rules as they are played', () => {
         .fault('Broke')
         .tap({ tap: 'say', change: { seen: { handled: 'put-back' } } })
         .clean();
-    expect(one.studied.habits.handled).toEqual([{ handled: 'put-back', next: { of: 3, count: 3 } }]);
+    // One kind alone is compared with nothing.
+    expect(one.studied.habits.handled).toEqual({
+      alike: false,
+      kinds: [{ handled: 'put-back', next: { of: 3, count: 3 } }],
+    });
   });
 });
 
@@ -189,6 +194,62 @@ describe('graded responses', () => {
     const one = play(shaped());
     for (let i = 0; i < 20; i++) one.graded(names()[2] ?? null);
     expect(one.take().view.by).toMatchObject({ kind: 'graded', asked: 2 });
+  });
+});
+
+describe('a fair trial as it is tapped', () => {
+  const trial = (): ReturnType<typeof stays> => ({
+    ...stays(),
+    conditions: [{ title: 'Reward', options: ['ball', 'food'], tossed: true }],
+  });
+  const pairs = (one: Play): number =>
+    one.kept
+      .flatMap((bout) => bout.pairs)
+      .reduce((sum, { first, second, alike }) => sum + first + second + alike, 0);
+  it('follows the toss, in blocks of two, and a rep taken back is tossed alike again', () => {
+    const one = play(trial()).clean(6);
+    expect(pairs(one)).toBe(3);
+    const before = one.view.chips.find((row) => row.key === 'Reward')?.toss;
+    one.clean().undo();
+    expect(one.view.chips.find((row) => row.key === 'Reward')?.toss).toBe(before);
+    expect(pairs(one)).toBe(3);
+  });
+  it('the other option, tapped, is no toss, and neither is one that was said otherwise afterwards', () => {
+    const one = play(trial());
+    const toss = one.view.chips.find((row) => row.key === 'Reward')?.toss;
+    one.chip('Reward', toss === 'ball' ? 'food' : 'ball').clean();
+    expect(one.kept.flatMap((bout) => bout.pairs)).toEqual([]);
+    const two = play(trial()).clean(2);
+    const last = two.view.reps.at(-1)?.asked.chips.Reward;
+    expect(pairs(two)).toBe(1);
+    two.tap({
+      tap: 'say',
+      change: { asked: { chips: { Reward: last === 'ball' ? 'food' : 'ball' } } },
+    });
+    expect(pairs(two)).toBe(0);
+  });
+});
+
+describe('what was shown, and what was unpaid or done by another, reach the chance', () => {
+  it('a response past the asked one says more than one just as far', () => {
+    const shown = (place: number): number => {
+      const one = play(shaped());
+      for (let i = 0; i < 20; i++) one.graded(one.grades[place]?.name ?? null);
+      return one.studied.estimate.clean.mid;
+    };
+    const last = play(shaped()).grades.length - 1;
+    expect(shown(2)).toBeGreaterThan(shown(0));
+    expect(shown(last)).toBeGreaterThan(0.7);
+    // Never more than the first response: what is asked in the end is far off.
+    expect(shown(0)).toBeLessThan(0.1);
+  });
+  it('a kept bout tells who handled it, and whether it was paid', () => {
+    const one = play(stays());
+    one.chip('handler', 'another').clean(2);
+    one.chip('worn', 'other').clean();
+    const cells = one.kept.flatMap((bout) => bout.cells);
+    expect(cells.reduce((sum, cell) => sum + (cell.conditions.handler === 'another' ? 1 : 0), 0)).toBe(2);
+    expect(cells.some((cell) => cell.conditions.worn === 'other')).toBe(true);
   });
 });
 

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { EVIDENCE } from '@/core/evidence';
 import { type Assumptions, DEFAULT_ASSUMPTIONS } from '@/core/readiness';
 import { useKennel } from '@/data/live';
 import type { Trial } from '@/data/read';
@@ -92,6 +93,31 @@ const FIELDS: readonly Field[] = [
   },
 ];
 
+type Asked = Assumptions['asked'];
+
+/** What a trial may ask besides its rule book; unpaid, by the usual handler, in usual kit where none is said. */
+const ASKED: readonly {
+  readonly words: string;
+  readonly is: (asked: Asked) => boolean;
+  readonly change: (asked: Asked, on: boolean) => Asked;
+}[] = [
+  {
+    words: tell('assumption-fields.somebody-else'),
+    is: ({ handler }) => handler === 'another',
+    change: (asked, on) => ({ ...asked, handler: on ? 'another' : 'usual' }),
+  },
+  {
+    words: tell('assumption-fields.it-is-paid'),
+    is: ({ paid }) => paid,
+    change: (asked, paid) => ({ ...asked, paid }),
+  },
+  {
+    words: tell('assumption-fields.other-kit'),
+    is: ({ kit }) => kit === 'other',
+    change: (asked, on) => ({ ...asked, kit: on ? 'other' : 'usual' }),
+  },
+];
+
 /**
  * What no rep at home can tell, with its default and why; changed here, and the forecast follows.
  */
@@ -137,6 +163,31 @@ export function AssumptionFields({ trial }: { readonly trial: Trial }) {
             )}
           </div>
         ))}
+        <fieldset>
+          <legend className="font-semibold">{tell('assumption-fields.at-the-trial')}</legend>
+          {ASKED.map(({ words, is, change }) => (
+            <label key={words} className="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-5 accent-(--ink)"
+                checked={is(assumptions.asked)}
+                onChange={(event) => {
+                  const on = event.target.checked;
+                  void take(
+                    (stored) => ({ ...stored, asked: change(stored.asked, on) }),
+                    tell('assumption-fields.asked-changed'),
+                  );
+                }}
+              />
+              {words}
+            </label>
+          ))}
+          <p className="text-sm leading-snug">
+            {tell('assumption-fields.each-of-them-costs', {
+              shiftInWords: shiftInWords(EVIDENCE.shift.mean),
+            })}
+          </p>
+        </fieldset>
         <div>
           <label className="inline-flex min-h-11 items-center gap-2 font-semibold">
             <input

@@ -3,6 +3,7 @@ import { addDays, type Day, daysBetween } from '@/core/shared';
 import type { Trial } from '@/data/read';
 import { Plot, Sheet } from '@/ui';
 import { wordsOf, writeDay } from '@/words';
+import { GoFrom } from './go-from';
 import { outlookInWords } from './readiness-view';
 import { tell } from './words';
 
@@ -29,39 +30,43 @@ export function OutlookSheet({
 }) {
   const { outlook } = readiness;
   if (outlook.length === 0) return null;
-  const advice = entryAdvice(outlook);
-  const ready = readyBy(outlook);
+  const { goFrom } = trial.assumptions;
+  const advice = entryAdvice(outlook, goFrom);
+  const ready = readyBy(outlook, goFrom);
   const x = (day: Day): number => daysBetween(today, day);
   const perWeek = readiness.perWeek.map(([, sessions]) => sessions);
   const average = perWeek.reduce((a, b) => a + b, 0) / Math.max(1, perWeek.length);
   const share = (value: number): number => Math.round(value * 1000) / 10;
   const last = x(trial.day);
+  const from = Math.round(goFrom * 100);
   return (
     <Sheet
       title={tell('outlook-sheet.up-to-the-trial')}
       aside={tell('outlook-sheet.if-training-goes-on-as-it-does')}
     >
       <p className="mb-2 text-lg leading-snug">
-        {reduced ? (
-          tell('outlook-sheet.rehearse-what-is-missing-first-an')
-        ) : (
-          <>
-            <span className="font-bold">{ADVICE[advice.what]}</span> {wordsOf(advice.reason)}
-          </>
-        )}
+        <span className="font-bold">{ADVICE[advice.what]}</span> {wordsOf(advice.reason)}
       </p>
+      {reduced && (
+        <p className="mb-2 leading-snug">{tell('outlook-sheet.rehearse-what-is-missing-first-an')}</p>
+      )}
       <p className="mb-3 leading-snug">
         {tell('outlook-sheet.counted-on-sessions-a-week-on-each', {
           ready:
             ready === null
-              ? tell('outlook-sheet.on-this-path-it-does-not-come-to')
+              ? tell('outlook-sheet.on-this-path-it-does-not-come-to', { from })
               : ready === today
-                ? tell('outlook-sheet.it-stands-at-70-in-100-or-more')
-                : tell('outlook-sheet.it-comes-to-70-in-100-about-in', { ready, x: x(ready) }),
+                ? tell('outlook-sheet.it-stands-at-70-in-100-or-more', { from })
+                : tell('outlook-sheet.it-comes-to-70-in-100-about-in', {
+                    from,
+                    ready: writeDay(ready),
+                    x: x(ready),
+                  }),
           average: { number: average, digits: 1 },
           sessionsPerWeek: trial.assumptions.sessionsPerWeek === null,
         })}
       </p>
+      <GoFrom trial={trial} />
       <Plot
         name="outlook"
         series={[

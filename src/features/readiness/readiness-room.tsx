@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { type Forecast, missingRehearsals, type Readiness } from '@/core/readiness';
+import { type Floor, type Forecast, missingRehearsals, type Readiness } from '@/core/readiness';
 import { type PreparedRules, pointsOf, prepareRules, type RuleBook, rulesTotal } from '@/core/rulebooks';
 import { daysBetween, type TrialId } from '@/core/shared';
 import { type DogState, useDog, useKennelWithDog } from '@/data/live';
@@ -15,10 +15,12 @@ import { OutlookSheet } from './outlook-sheet';
 import {
   countsDown,
   failureReasons,
+  floorInWords,
   headline,
   histogramBins,
   ledger,
   neverTrained,
+  proofInWords,
   scoreOf,
   scoresInWords,
   takenForGranted,
@@ -100,7 +102,7 @@ function TrialForecast({ trial, state, onReady }: ForecastProps) {
   const { dog, today } = useKennelWithDog();
   const [stopped, setStopped] = useState(false);
   const forecasting = useForecast(trial, state, stopped);
-  const { latest, readiness, first, problem } = forecasting;
+  const { latest, readiness, first, problem, floor } = forecasting;
   const there = readiness !== null;
   useEffect(() => onReady(there), [there, onReady]);
   const book = state.work.ruleBooks.find((record) => record.id === trial.ruleBookId)?.book;
@@ -120,7 +122,8 @@ function TrialForecast({ trial, state, onReady }: ForecastProps) {
         </a>
       </PageHead>
       {problem && <Notice tone="alert">{problem}</Notice>}
-      {stopped ? (
+      {floor && <TooLittle floor={floor} state={state} />}
+      {floor ? null : stopped ? (
         <p className="mb-4 flex flex-wrap items-center gap-3" role="status">
           <span>{tell('readiness-room.the-simulation-is-stopped-what')}</span>
           <Button onClick={() => setStopped(false)}>{tell('readiness-room.go-on')}</Button>
@@ -140,6 +143,29 @@ function TrialForecast({ trial, state, onReady }: ForecastProps) {
         />
       )}
     </>
+  );
+}
+
+/** Under the floor there is no number: what to do in place of it. */
+function TooLittle({ floor, state }: { readonly floor: Floor; readonly state: DogState }) {
+  const { dog } = useKennelWithDog();
+  return (
+    <Sheet
+      title={tell('readiness-room.no-figure-yet', { name: dog.name })}
+      aside={tell('readiness-room.what-to-do-first')}
+    >
+      <ul className="list-inside list-disc text-lg leading-snug">
+        {floorInWords(floor, state).map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
+      <p className="mt-2 leading-snug">{tell('readiness-room.every-piece-of-the-class-has')}</p>
+      <p className="mt-3">
+        <Link className={buttonClass('ink')} to="../breakdown" relative="path">
+          {tell('readiness-room.break-down')}
+        </Link>
+      </p>
+    </Sheet>
   );
 }
 
@@ -203,6 +229,10 @@ function Answer({ readiness, forecasting, book, trial, state, fresh }: AnswerPro
   const points = (units: number): string => writeDigits(units * rules.pointsPerUnit, 1);
   const maximum = rulesTotal(rules) * rules.pointsPerUnit;
   const runs = forecast.size.groups * forecast.size.runs;
+  const proof = proofInWords(
+    readiness.proofs,
+    (id) => state.work.elements.find((element) => element.id === id)?.title ?? id,
+  );
   return (
     <div className="grid gap-6">
       <div className="grid gap-6 lg:grid-cols-[5fr_4fr]">
@@ -213,7 +243,7 @@ function Answer({ readiness, forecasting, book, trial, state, fresh }: AnswerPro
             data-fresh={fresh}
             data-exact={JSON.stringify(forecast.pass)}
           >
-            {headline(dog.name, forecast, missing)}
+            {headline(dog.name, forecast, missing, readiness.rehearsals.length)}
           </p>
           <p className="mt-2 text-lg leading-snug">
             <Expected rules={rules} units={forecast.expectedUnits} />
@@ -225,8 +255,11 @@ function Answer({ readiness, forecasting, book, trial, state, fresh }: AnswerPro
             })}
             {takenForGranted(book, dog).map((line) => (
               <span key={line}> {line}</span>
-            ))}
+            ))}{' '}
+            {readiness.ifSelected &&
+              tell('readiness-room.if-the-worst-outings', { pass: writeShare(readiness.ifSelected.mid) })}
           </p>
+          {proof !== '' && <p className="mt-2 leading-snug">{proof}</p>}
           <h3 className="mt-4 border-b border-ink font-bold">
             {tell('readiness-room.when-it-does-not-pass')}
           </h3>

@@ -6,14 +6,17 @@ import { finish } from '@/core/shared/steps';
 import { classEvidence } from '@/data/read';
 import { SAMPLE_RULE_BOOKS } from '@/demo/rule-books';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
+import { goingPaysFrom } from './go-from-view';
 import {
   countsDown,
   failureReasons,
+  floorInWords,
   headline,
   histogramBins,
   ledger,
   neverTrained,
   outlookInWords,
+  proofInWords,
   saferClasses,
   scoreOf,
   shiftInWords,
@@ -79,8 +82,13 @@ describe('the histogram', () => {
 
 describe('words', () => {
   it('say the interval with the figure, and only the interval when it is wide', () => {
-    const told = (low: number, mid: number, high: number, missing: string[] = []): string =>
-      plain(headline('Quill', { ...forecast, pass: { low, mid, high } }, missing));
+    const id = asId<ElementId>('a');
+    const told = (
+      low: number,
+      mid: number,
+      high: number,
+      missing: Parameters<typeof headline>[2] = [],
+    ): string => plain(headline('Quill', { pass: { low, mid, high } }, missing, 3));
     expect(told(0.4, 0.58, 0.76)).toBe(
       'About 58 % that Quill would pass: between 40 % and 76 %, as far as the reps can tell.',
     );
@@ -88,8 +96,12 @@ describe('words', () => {
       'Too little is known of Quill for a figure, so train and log first what is missing here.',
     );
     expect(told(0.9995, 0.9999, 1)).toContain('> 99.9 %');
-    expect(told(0.4, 0.58, 0.76, ['cold', 'unpaid'])).toBe(
-      'Somewhere from 40 % to 76 % that Quill would pass; no nearer without first tries of a day and reps without pay.',
+    const missing = [
+      { condition: 'cold' as const, elements: [id, id, id] },
+      { condition: 'unpaid' as const, elements: [id] },
+    ];
+    expect(told(0.4, 0.58, 0.76, missing)).toBe(
+      'Somewhere from 40 % to 76 % that Quill would pass; no nearer without first tries of a day and reps without pay with 1 of its 3 pieces.',
     );
   });
 
@@ -97,11 +109,12 @@ describe('words', () => {
     const shares = failureReasons(forecast).map((reason) => Number.parseFloat(reason.share));
     expect(shares).toEqual([...shares].sort((a, b) => b - a));
     expect(failureReasons(forecast)[0]?.words).toBe('fewer than 60 points in all');
-    const untouched = {
-      ...readiness,
-      grounds: readiness.grounds.map((ground, i) => (i === 0 ? { ...ground, counted: 0 } : ground)),
-    };
-    expect(neverTrained(untouched, state)[0]).toBe('Set up at heel: no rep at all');
+    const first = readiness.grounds[0]?.element ?? asId<ElementId>('');
+    expect(floorInWords({ untouched: [first], counted: 4 }, state)).toEqual([
+      'Set up at heel: no rep at all, so begin with it',
+      '4 reps in the whole class: from 10 on there is something to go by',
+    ]);
+    expect(floorInWords({ untouched: [first], counted: 40 }, state)).toHaveLength(1);
     const noting = state.work.elements.map((element) =>
       element.id === 'sample-stop-down'
         ? { ...element, conditions: [{ title: 'Surface', options: ['grass', 'sand'] }] }
@@ -131,11 +144,40 @@ describe('words', () => {
         'Stop and lie down in the square: never with surface grass, surface sand',
       ]),
     );
-    const bare = { ...readiness, rehearsals: { away: 3, cold: 3, unpaid: 0, rehearsed: 0 } };
+    const bare = {
+      ...readiness,
+      rehearsals: [{ element: first, away: 3, cold: 3, unpaid: 0, rehearsed: 0 }],
+    };
     expect(neverTrained(bare, state)).toEqual(
-      expect.arrayContaining(['Never without pay, where pay was noted', expect.stringContaining('steward')]),
+      expect.arrayContaining([
+        'Never without pay, where pay was noted: Set up at heel',
+        expect.stringContaining('steward'),
+      ]),
     );
   });
+
+  it('a proof rep is named where it tells, and whether it could decide', () => {
+    const proof = (ifClean: number, ifMissed: number, value: number) => [
+      { element: asId<ElementId>('a'), ifClean, ifMissed, value },
+    ];
+    const title = () => 'Stop';
+    expect(plain(proofInWords(proof(0.76, 0.61, 0.02), title))).toBe(
+      'One rehearsal rep would tell most on Stop: clean, it would be 76 %; missed, 61 %. It could decide whether to go.',
+    );
+    expect(plain(proofInWords(proof(0.76, 0.61, 0), title))).not.toContain('decide');
+    expect(proofInWords(proof(0.7, 0.699, 0), title)).toBe('');
+    expect(proofInWords([], title)).toBe('');
+  });
+
+  it.each([
+    [30, 120, 0.25],
+    [50, 50, 1],
+    [60, 50, null],
+    [0, 50, null],
+    [null, 50, null],
+    [-3, 50, null],
+  ])('going that costs %d and a pass worth %d pay from %d', (cost, worth, from) =>
+    expect(goingPaysFrom(cost, worth)).toBe(from));
 
   it('name the safer of two classes, where they can be told apart', () => {
     const row = (dog: string, title: string, low: number, mid: number, high: number) => ({
@@ -159,6 +201,7 @@ describe('words', () => {
     const at = (day: string, mid: number) => ({
       day: day as typeof TODAY,
       pass: { low: mid - 0.1, mid, high: mid + 0.1 },
+      go: 0.5,
     });
     expect(plain(outlookInWords([at('2026-07-01', 0.5), at('2026-07-20', 0.62)]))).toBe(
       'From 50 % today to 62 % on 20 Jul 2026, where it lies between 52 % and 72 %.',

@@ -1,5 +1,6 @@
 import { coverOf } from '@/core/evidence';
-import type { Forecast, OutlookPoint, Readiness } from '@/core/readiness';
+import type { Floor, Forecast, missingRehearsals, OutlookPoint, Proof, Readiness } from '@/core/readiness';
+import { FEWEST } from '@/core/readiness';
 import {
   cellTotal,
   type Fault,
@@ -177,7 +178,12 @@ export function scoresInWords(bins: readonly HistogramBin[], line: number | null
  * The answer in one sentence; where the interval is wide or a rehearsal is missing the sentence is
  * the interval.
  */
-export function headline(dog: string, forecast: Forecast, missing: readonly string[]): string {
+export function headline(
+  dog: string,
+  forecast: Pick<Forecast, 'pass'>,
+  missing: ReturnType<typeof missingRehearsals>,
+  pieces: number,
+): string {
   const { low, mid, high } = forecast.pass;
   if (high - low > 0.5) return tell('readiness-view.too-little-is-known-anything-from', { dog });
   if (missing.length > 0)
@@ -185,7 +191,16 @@ export function headline(dog: string, forecast: Forecast, missing: readonly stri
       writeShare: writeShare(low),
       writeShare2: writeShare(high),
       dog,
-      listOf: listOf(missing.map((one) => MISSING[one] ?? one)),
+      listOf: listOf(
+        missing.map(({ condition, elements }) =>
+          tell('readiness-view.missing-on', {
+            what: MISSING[condition],
+            some: elements.length < pieces,
+            of: elements.length,
+            pieces,
+          }),
+        ),
+      ),
     });
   return tell('readiness-view.about-that-would-pass-between-and', {
     writeShare: writeShare(mid),
@@ -195,11 +210,11 @@ export function headline(dog: string, forecast: Forecast, missing: readonly stri
   });
 }
 
-const MISSING: Readonly<Record<string, string>> = {
+const MISSING = {
   away: tell('readiness-view.reps-in-another-place'),
   cold: tell('readiness-view.first-tries-of-a-day'),
   unpaid: tell('readiness-view.reps-without-pay'),
-};
+} as const;
 
 const listOf = (words: readonly string[]): string =>
   words.length < 2
@@ -223,6 +238,28 @@ export function saferClasses(
     if (best.pass.low <= next.pass.mid && best.pass.mid <= next.pass.high)
       return [tell('readiness-view.the-classes-cannot-be-told-apart', { dog, both })];
     return [tell('readiness-view.is-the-safer-one', { dog, title: best.title, both })];
+  });
+}
+
+/** What to do where there is no number yet: the pieces to begin with, or so many reps more. */
+export function floorInWords({ untouched, counted }: Floor, state: Pick<DogState, 'work'>): string[] {
+  const titles = untouched.map(
+    (id) => state.work.elements.find((element) => element.id === id)?.title ?? (id as string),
+  );
+  return [
+    ...titles.map((title) => tell('readiness-view.no-rep-at-all', { title })),
+    ...(counted < FEWEST ? [tell('readiness-view.reps-in-all', { counted, few: FEWEST })] : []),
+  ];
+}
+
+/** What one rehearsal rep would tell most; empty where none would move the figure by one in a hundred. */
+export function proofInWords([first]: readonly Proof[], title: (id: ElementId) => string): string {
+  if (!first || first.ifClean - first.ifMissed < 0.01) return '';
+  return tell('readiness-view.proof', {
+    title: title(first.element),
+    ifClean: writeShare(first.ifClean),
+    ifMissed: writeShare(first.ifMissed),
+    decides: first.value >= 0.005,
   });
 }
 
@@ -257,22 +294,20 @@ export function failureReasons(
 export function neverTrained(readiness: Readiness, state: DogState): string[] {
   const title = (id: ElementId): string =>
     state.work.elements.find((element) => element.id === id)?.title ?? id;
-  const { rehearsals } = readiness;
-  const untouched = readiness.grounds
-    .filter((ground) => ground.counted === 0)
-    .map((ground) => tell('readiness-view.no-rep-at-all', { title: title(ground.element) }));
+  const never = (condition: 'unpaid' | 'rehearsed'): string =>
+    readiness.rehearsals.flatMap((one) => (one[condition] === 0 ? [title(one.element)] : [])).join(', ');
+  const [unpaid, rehearsed] = [never('unpaid'), never('rehearsed')];
   const home = readiness.grounds
     .filter((ground) => ground.counted > 0 && ground.away === 0)
     .map((ground) => title(ground.element));
   return [
-    ...untouched,
     ...(home.length > 0
       ? [tell('readiness-view.never-away-from-the-usual-place', { home: home.join(', ') })]
       : []),
     ...conditionsNeverMet(readiness, state),
     ...faultsOnlyNoted(readiness, state),
-    ...(rehearsals.unpaid === 0 ? [tell('readiness-view.never-without-pay-where-pay-was')] : []),
-    ...(rehearsals.rehearsed === 0 ? [tell('readiness-view.never-rehearsed-as-at-the-trial')] : []),
+    ...(unpaid === '' ? [] : [tell('readiness-view.never-without-pay-where-pay-was', { unpaid })]),
+    ...(rehearsed === '' ? [] : [tell('readiness-view.never-rehearsed-as-at-the-trial', { rehearsed })]),
   ];
 }
 

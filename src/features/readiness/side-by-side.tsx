@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
-import { DEFAULT_ASSUMPTIONS, type Readiness } from '@/core/readiness';
+import { DEFAULT_ASSUMPTIONS, FULL_SIZE, floorOf, type Readiness } from '@/core/readiness';
 import { ok, type Result } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import { type ClassOfDog, classesOfDogs } from '@/data/read';
@@ -10,14 +10,14 @@ import { ask } from '@/workers/client';
 import { saferClasses } from './readiness-view';
 import { tell } from './words';
 
-const SIZE = { groups: 100, runs: 40 } as const;
+/** Of a class that no trial is meant for; one that is has its own. */
 const SEED = 1;
 
 type Row = { readonly one: ClassOfDog; readonly readiness: Readiness };
 
 /**
- * Every dog in every class that is broken down for it, by the same coarse simulation. Hidden where
- * there is nothing to compare.
+ * Every dog in every class that is broken down for it, by the simulation of its own page: a class with a
+ * trial shows here the figure that it shows there. Hidden where there is nothing to compare.
  */
 export function SideBySide() {
   const { kennel, today } = useKennel();
@@ -27,13 +27,15 @@ export function SideBySide() {
     return async (signal: AbortSignal, onProgress: (share: number) => void): Promise<Result<Row[]>> => {
       const rows: Row[] = [];
       for (const [i, one] of classes.entries()) {
+        if (floorOf(one.input)) continue;
         const task = {
           kind: 'assess-class',
           input: one.input,
-          assumptions: DEFAULT_ASSUMPTIONS,
-          seed: SEED,
-          size: SIZE,
+          assumptions: one.trial?.assumptions ?? DEFAULT_ASSUMPTIONS,
+          seed: one.trial?.seed ?? SEED,
+          size: FULL_SIZE,
           first: false,
+          want: 'forecast',
         } as const;
         const found = await ask(task, { signal });
         if (!found.ok) return found;
@@ -44,7 +46,7 @@ export function SideBySide() {
     };
   }, [classes]);
   const rows = newestOf(useLatest(job));
-  if (!rows) return null;
+  if (!rows || rows.length < 2) return null;
   const best = Math.max(...rows.map((row) => row.readiness.forecast.pass.mid));
   return (
     <Sheet

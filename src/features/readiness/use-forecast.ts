@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import { type Forecast, FULL_SIZE, type Readiness } from '@/core/readiness';
+import { type Floor, type Forecast, FULL_SIZE, floorOf, type Readiness } from '@/core/readiness';
 import { prepareRules } from '@/core/rulebooks';
 import { ok, printOf, type Result } from '@/core/shared';
 import { type DogState, useKennelWithDog } from '@/data/live';
@@ -24,6 +24,8 @@ export type Forecasting = {
   /** A coarse forecast of this very question, until the fine one is there. */
   readonly first: Forecast | null;
   readonly input: ReturnType<typeof classEvidence>;
+  /** What is missing before there can be a number; null where nothing is. */
+  readonly floor: Floor | null;
 };
 
 /**
@@ -34,9 +36,10 @@ export function useForecast(trial: Trial, state: DogState, stopped: boolean): Fo
   const { kennel, dog, today, now, done } = useKennelWithDog();
   const [first, setFirst] = useState<Forecast | null>(null);
   const input = useMemo(() => classEvidence(trial, state.work, state.evidence, today), [trial, state, today]);
+  const floor = useMemo(() => (input.ok ? floorOf(input.value) : null), [input]);
   const task = useMemo(
     (): ClassTask | null =>
-      input.ok
+      input.ok && !floor
         ? {
             kind: 'assess-class',
             input: input.value,
@@ -44,9 +47,10 @@ export function useForecast(trial: Trial, state: DogState, stopped: boolean): Fo
             seed: trial.seed,
             size: FULL_SIZE,
             first: true,
+            want: 'all',
           }
         : null,
-    [input, trial],
+    [input, floor, trial],
   );
   const job = useMemo(() => {
     // Without a job the one that runs is ended.
@@ -97,5 +101,6 @@ export function useForecast(trial: Trial, state: DogState, stopped: boolean): Fo
     readiness: newestOf(latest)?.readiness ?? null,
     first: latest.state === 'ready' ? null : first,
     input,
+    floor,
   };
 }

@@ -26,10 +26,10 @@ describe('what Today suggests', () => {
   it('covers every element once, the dearest weakness first, with rung, rods and cautions', () => {
     expect(new Set(sessions.map((session) => session.element)).size).toBe(11);
     expect(sessions[0]).toMatchObject({
-      element: 'sample-run-out',
-      rungInWords: expect.stringMatching(/^\d+ of 13: /),
+      element: 'sample-stop-down',
+      rungInWords: expect.stringMatching(/^\d+ of 16: /),
     });
-    expect(wordsOf(sessions[0]?.reason)).toContain('one fault can cost up to 40 points');
+    expect(wordsOf(sessions[0]?.reason)).toContain('one fault can cost up to 22 points');
     expect(sessions[0]?.rods).toHaveLength(2);
     expect(
       wordsOf(

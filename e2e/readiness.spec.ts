@@ -144,7 +144,8 @@ test('a first look comes soon after the room opens', async ({ page }) => {
 test('two dogs in two classes stand side by side', async ({ page }) => {
   await page.goto('/sample/readiness');
   const table = page.getByRole('region', { name: 'Side by side' }).getByRole('row');
-  await expect(table).toHaveCount(3, { timeout: 30_000 });
+  // Three whole simulations stand before it.
+  await expect(table).toHaveCount(3, { timeout: 120_000 });
   await expect(table.nth(1)).toContainText(/Quill, Vellmoor Obedience/);
   await expect(table.nth(2)).toContainText(/Juniper, Brackwater/);
 });

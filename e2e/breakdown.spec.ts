@@ -32,7 +32,7 @@ test('break an exercise down from a method, and climb two rungs', async ({ page 
   const chain = page.getByRole('list', { name: 'Chain of Formal hold' });
   await expect(chain.getByRole('listitem')).toHaveCount(3);
   await expect(
-    page.getByText(/Waits: not before “Hold, still and light” is at time held/).first(),
+    page.getByText(/Waits: first “Hold, still and light”: time held/).first(),
   ).toBeVisible();
 
   await page.getByRole('link', { name: 'Train Hold, still and light' }).click();

@@ -212,7 +212,7 @@ test('what a method builds on comes along once, and moving by hand opens nothing
   const sit = page.getByRole('link', { name: /^Sit on the word/ }).filter({ hasText: /Step/i });
   await expect(sit).toHaveCount(1);
   const position = page.getByRole('link', { name: /^Position at a distance/ });
-  await expect(position).toContainText('Waits: not before “Sit on the word” is at');
+  await expect(position).toContainText('Waits: first “Sit on the word”:');
   await sit.tap();
   await page.getByRole('button', { name: 'Begin', exact: true }).tap();
   // To the top by hand, without a rep: it still waits, and says for what.

@@ -70,7 +70,10 @@ describe('difficulty', () => {
   it.each([
     [distance, 24],
     [latency, 2 / 1.2],
-  ])('ends the proof margin a fifth beyond the demand', (axis, value) =>
+    [{ ...distance, quantity: 'count', demand: 6 }, 8],
+    [{ ...distance, quantity: 'count', demand: 5 }, 6],
+    [{ ...distance, quantity: 'count', harder: 'less', demand: 5 }, 4],
+  ] as const)('ends the proof margin a fifth beyond the demand', (axis, value) =>
     expect(proofValue(axis)).toBeCloseTo(value, 12));
 });
 

@@ -59,14 +59,14 @@ describe('prerequisites', () => {
     expect(nodes.map((one) => openness(one, nodes).open)).toEqual([true, true, false]);
     expect(
       openness(nodes[2] as Node, nodes).waits.map((one) => wordsOf(one).replaceAll(NO_BREAK, ' ')),
-    ).toEqual(['not before “release” is at distance 12 m; it is at distance 8 m']);
+    ).toEqual(['first “release”: distance 12 m (now: distance 8 m)']);
     expect(layers(nodes)).toEqual([['hold'], ['release'], ['deliver']]);
   });
   it('moving by hand opens nothing that no rep supports', () => {
     const moved = (shown: number[]) =>
       openness(nodes[1] as Node, [{ ...(nodes[0] as Node), shown: shown.map(at) }]);
     expect(moved([12]).waits.map((one) => wordsOf(one).replaceAll(NO_BREAK, ' '))).toEqual([
-      'not before “hold” has a clean rep at distance 15 m; it stands there, and none shows it yet',
+      'first “hold”: a clean rep at distance 15 m (it stands there, none shows it yet)',
     ]);
     expect([moved([]).open, moved([12, 15]).open, moved([20]).open]).toEqual([false, true, true]);
     // What asks no more than the start of the other is open from the beginning.

@@ -106,11 +106,15 @@ function between(axis: Axis, forward: (x: number) => number, back: (t: number) =
 
 /**
  * The value at the end of the proof margin, in base units: a demand of 20 m with margin 0.2 is
- * proved at 24 m, one of 2 s at 1.67 s. A list ends with its last step.
+ * proved at 24 m, one of 2 s at 1.67 s; 6 articles are at 8, since there is no 7.2nd. A list ends with its
+ * last step.
  */
-export function proofValue(axis: Pick<Axis, 'demand' | 'margin' | 'harder' | 'levels'>): number {
+export function proofValue(axis: Pick<Axis, 'demand' | 'margin' | 'harder' | 'levels' | 'quantity'>): number {
   if (axis.levels !== null) return axis.demand;
-  return axis.harder === 'less' ? axis.demand / (1 + axis.margin) : axis.demand * (1 + axis.margin);
+  const beyond = axis.harder === 'less' ? axis.demand / (1 + axis.margin) : axis.demand * (1 + axis.margin);
+  if (axis.quantity !== 'count') return beyond;
+  // What is whole but for the last digit is whole.
+  return axis.harder === 'less' ? Math.floor(beyond + 1e-9) : Math.ceil(beyond - 1e-9);
 }
 
 /**

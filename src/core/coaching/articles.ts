@@ -92,7 +92,7 @@ export type Layout = { readonly laid: readonly string[]; readonly target: number
  * The next run among `choices` articles: the right one lies where the Latin square of the session
  * has it (`run` counts from 0), the decoys are clean ones in mixed order, and a mouthed, aided or
  * withdrawn one is never laid. One with your scent is used again before another is spent. Fails
- * with `wash` where too few are clean, and with `choices` below 1. Same random numbers, same
+ * with `wash` where too few are clean, with `too-few` where washing would not help, and with `choices` below 1. Same random numbers, same
  * layout.
  * @internal
  */
@@ -112,6 +112,13 @@ export function layOut(
   const clean = shuffled(of('clean'), random);
   const right = own ?? clean.pop();
   const decoys = clean.slice(0, choices - 1);
+  const inUse = [...states.values()].filter((state) => state !== 'out-of-use').length;
+  if (inUse < choices)
+    return fail(
+      'too-few',
+      '',
+      say('coaching.articles.this-step-asks-more-than-there-are', { choices, inUse }),
+    );
   if (right === undefined || decoys.length < choices - 1)
     return fail(
       'wash',

@@ -16,7 +16,7 @@ export type {
   Tables,
   Trial,
 } from '@/data/records';
-export { PLAIN_ELEMENT } from '@/data/records';
+export { numberedArticles, PLAIN_ELEMENT } from '@/data/records';
 export type { KeptEvidence, KeptLog } from '@/data/records/kept-evidence';
 export { RECORD_TITLES } from '@/data/records/titles';
 export {
@@ -71,7 +71,7 @@ export { keptSince, loadsIn, loadsOf, stillWork } from './loads';
 export { type GraphNode, prerequisiteGraph, waitingOf } from './prerequisites';
 export { inUse, type PutAway, putAwayOf } from './put-away';
 export { type SameWork, sameWorkOf } from './same-work';
-export { cuesOf, listSignals } from './signals';
+export { cuesOf, listSignals, ownCuesOf } from './signals';
 export { type StandingSign, signsAgainst, standingSigns } from './signs';
 export { type Gap, gapOf, isOffWork, probeStart, startToday } from './start';
 export { addressOf, dogOf, exerciseTitle, isWhole, trainableIn, wholeId } from './whole';

@@ -16,8 +16,16 @@ export async function listSignals(kennel: Kennel): Promise<Signal[]> {
  * that belong to no other.
  */
 export function cuesOf(signals: readonly Signal[], dog: DogId, element: ElementId): string[] {
-  const heard = signals.filter((one) => one.kind === 'cue' && (one.dogId === null || one.dogId === dog));
-  const own = heard.filter((one) => one.elements.includes(element));
-  const cues = own.length > 0 ? own : heard.filter((one) => one.elements.length === 0);
-  return [...new Set(cues.map((one) => one.word))];
+  const own = ownCuesOf(signals, dog, element);
+  if (own.length > 0) return own;
+  return wordsOf(heardBy(signals, dog).filter((one) => one.elements.length === 0));
 }
+
+/** The cues of an element itself; none where nobody has named it yet. */
+export const ownCuesOf = (signals: readonly Signal[], dog: DogId, element: ElementId): string[] =>
+  wordsOf(heardBy(signals, dog).filter((one) => one.elements.includes(element)));
+
+const heardBy = (signals: readonly Signal[], dog: DogId): Signal[] =>
+  signals.filter((one) => one.kind === 'cue' && (one.dogId === null || one.dogId === dog));
+
+const wordsOf = (signals: readonly Signal[]): string[] => [...new Set(signals.map((one) => one.word))];

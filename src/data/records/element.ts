@@ -145,3 +145,13 @@ export const PLAIN_ELEMENT = {
   wait: null,
   putAway: false,
 } satisfies Omit<ElementRecord, 'id' | 'dogId' | 'title' | 'axes' | 'changed'>;
+
+/** So many articles, as they are laid where nobody says otherwise. */
+export const numberedArticles = (count: number): NonNullable<ElementRecord['articles']> => ({
+  count,
+  shape: 'line',
+  laid: 'hidden',
+  nearer: false,
+  names: [],
+  aidedAgain: false,
+});

@@ -18,7 +18,7 @@ import { trialSchema } from './trial';
 export { type Bout, elementOf } from './bout';
 export type { Breakdown } from './breakdown';
 export { type Dog, UNKNOWN_DOG } from './dog';
-export { DEFAULT_POLICY, type ElementRecord, PLAIN_ELEMENT } from './element';
+export { DEFAULT_POLICY, type ElementRecord, numberedArticles, PLAIN_ELEMENT } from './element';
 export type { Changed } from './fields';
 export type { ForecastRecord, ResultRecord } from './forecast';
 export type { Apart, Gone } from './gone';

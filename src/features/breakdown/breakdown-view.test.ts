@@ -110,7 +110,7 @@ describe('own exercises', () => {
     expect(view?.links[0]).toMatchObject({
       stake: null,
       weight: 0.5,
-      waits: [expect.stringMatching(new RegExp(`not before “${second.title}” is at .*999`))],
+      waits: [expect.stringMatching(new RegExp(`first “${second.title}”: .*999`))],
     });
   });
 

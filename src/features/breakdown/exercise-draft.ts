@@ -39,8 +39,8 @@ export type LinkDraft = {
 };
 
 /**
- * Every element of a method as a link, in its order: a new one, or what the dog has for that skill already,
- * which is shared.
+ * Every element of a method as a link, in its order: a new one, or what the dog has already by this method or
+ * for that skill, which is shared.
  */
 export function linksFromMethod(
   method: Method,
@@ -49,7 +49,9 @@ export function linksFromMethod(
 ): LinkDraft[] {
   return method.elements.map((element) => {
     const link = linkFromMethod(method, element, newId());
-    const mine = element.skill ? elementOfSkill(element.skill, elements) : undefined;
+    const mine =
+      elements.find((one) => one.method?.id === method.id && one.method.element === element.key) ??
+      (element.skill ? elementOfSkill(element.skill, elements) : undefined);
     return mine ? { ...link, existing: mine.id, title: mine.title } : link;
   });
 }

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { LAID, LAYOUT_SHAPES } from '@/core/coaching';
-import type { ElementRecord } from '@/data/read';
+import { type ElementRecord, numberedArticles } from '@/data/read';
 import { SelectField, TextField } from '@/ui';
 import { useElementChange } from './use-element-change';
 import { tell } from './words';
@@ -38,15 +38,7 @@ export function ArticlesFields({ element }: { readonly element: ElementRecord })
     else
       change(
         {
-          articles: {
-            shape: 'line',
-            laid: 'hidden',
-            nearer: false,
-            names: [],
-            aidedAgain: false,
-            ...articles,
-            count,
-          },
+          articles: { ...numberedArticles(count), ...articles, count },
         },
         tell('articles-fields.numbered-articles', { count }),
       );

@@ -79,13 +79,15 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
         <Notice tone="alert" role="alert">
           {wordsOf(next.message)}
         </Notice>
-        <Button
-          size="big"
-          aria-disabled={actions.busy || undefined}
-          onClick={() => actions.tap({ tap: 'washed' })}
-        >
-          {tell('article-pad.all-are-washed-and-aired')}
-        </Button>
+        {next.code === 'wash' && (
+          <Button
+            size="big"
+            aria-disabled={actions.busy || undefined}
+            onClick={() => actions.tap({ tap: 'washed' })}
+          >
+            {tell('article-pad.all-are-washed-and-aired')}
+          </Button>
+        )}
       </div>
     );
   const run: NextRun = own ? { ...next.value, ...own } : next.value;

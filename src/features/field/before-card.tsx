@@ -20,11 +20,20 @@ import {
 import { record, startBout } from '@/data/write';
 import { Button, buttonClass, Sheet, SIGN_WORDS, SignNote, TextField } from '@/ui';
 import { numberCustom, wordsOf, writeDay } from '@/words';
-import { Bring, Condition, FixedRuns, Links, Missing, SetOut } from './before-fields';
+import {
+  Bring,
+  Condition,
+  FixedRuns,
+  ItsWord,
+  Links,
+  Missing,
+  NumberedArticles,
+  SetOut,
+} from './before-fields';
 import { GapNote, OffWork } from './before-notes';
 import { Debrief } from './debrief';
+import { tell } from './later-words';
 import { TickedCautions } from './ticked-cautions';
-import { tell } from './words';
 
 type Props = {
   readonly element: ElementRecord;
@@ -180,6 +189,7 @@ export function BeforeCard({ element, work, evidence, stands, waits, last }: Pro
             }
           />
         ))}
+        <NumberedArticles element={element} />
         {element.articles && <FixedRuns value={runsFixed} onChange={setRunsFixed} />}
         <Bring element={element} rewards={dog.rewards} />
         <TickedCautions cautions={cautions} />
@@ -204,6 +214,7 @@ export function BeforeCard({ element, work, evidence, stands, waits, last }: Pro
             {tell('before-card.who-helps-how-warm')}
           </summary>
           <div className="grid gap-3 sm:grid-cols-2">
+            {!isWhole(element) && <ItsWord element={element} />}
             <TextField
               label={tell('before-card.who-helps')}
               value={weather.helper}

@@ -1,9 +1,12 @@
+import { useState } from 'react';
 import { axisInWords, type Criteria } from '@/core/breakdown';
-import type { DogWork, ElementRecord } from '@/data/read';
-import { Button, SelectField } from '@/ui';
+import { useKennel, useKennelWithDog, useSignals } from '@/data/live';
+import { type DogWork, type ElementRecord, numberedArticles, ownCuesOf } from '@/data/read';
+import { changeElement, putSignal } from '@/data/write';
+import { Button, SelectField, TextField } from '@/ui';
 import { wordsOf } from '@/words';
+import { tell } from './later-words';
 import { missingOf, useDevice } from './use-device';
-import { tell } from './words';
 
 /** The links of an exercise that is run whole, in order: one press each. */
 export function Links({ element, work }: { readonly element: ElementRecord; readonly work: DogWork }) {
@@ -39,6 +42,74 @@ export function SetOut({
       {element.axes.map((axis) => wordsOf(axisInWords(axis, criteria[axis.key] ?? axis.start))).join('; ')}.
       {element.setOut !== '' && ` ${element.setOut}`}
     </p>
+  );
+}
+
+/**
+ * Where another can be picked, and nobody has said yet how many articles there are: asked where the work
+ * begins, because the pad lays them out only by their number.
+ */
+export function NumberedArticles({ element }: { readonly element: ElementRecord }) {
+  const { kennel, done } = useKennel();
+  const [text, setText] = useState('');
+  if (element.articles !== null || !element.faults.some((fault) => fault.key === 'wrong-pick')) return null;
+  const count = Number(text);
+  const fits = Number.isInteger(count) && count >= 2 && count <= 60;
+  const keep = (): void => {
+    if (fits)
+      void done(
+        tell('before-card.numbered-articles-are-laid', { count }),
+        changeElement(kennel, element.id, { articles: numberedArticles(count) }),
+      );
+  };
+  return (
+    <TextField
+      label={tell('before-card.how-many-numbered-articles')}
+      hint={tell('before-card.the-pad-then-says-what-to-lay-where')}
+      inputMode="numeric"
+      value={text}
+      problem={text.trim() === '' || fits ? undefined : tell('before-card.a-whole-number-from-2-to-60')}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={keep}
+      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+    />
+  );
+}
+
+/** The word that it is asked by, or one to name; a new behaviour has none yet. */
+export function ItsWord({ element }: { readonly element: ElementRecord }) {
+  const { kennel, dog, done } = useKennelWithDog();
+  const signals = useSignals();
+  const [text, setText] = useState('');
+  if (!signals) return null;
+  const named = ownCuesOf(signals, dog.id, element.id);
+  if (named.length > 0)
+    return (
+      <p className="leading-snug">
+        <span className="font-semibold">{tell('before-card.word')} </span>
+        {named.join(', ')}
+      </p>
+    );
+  const keep = (): void => {
+    const word = text.trim();
+    if (word === '') return;
+    const said = { id: null, dogId: dog.id, kind: 'cue', word, means: element.title, stays: null } as const;
+    void done(
+      tell('before-card.its-word-is', { word }),
+      putSignal(kennel, { ...said, elements: [element.id] }),
+    );
+  };
+  return (
+    <TextField
+      label={tell('before-card.its-word')}
+      hint={tell('before-card.empty-while-it-has-none')}
+      autoComplete="off"
+      maxLength={40}
+      value={text}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={keep}
+      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+    />
   );
 }
 

@@ -2,7 +2,7 @@ import { isBodyWork } from '@/core/breakdown';
 import type { Dog, ElementRecord, Gap } from '@/data/read';
 import { Notice } from '@/ui';
 import { writeDay } from '@/words';
-import { tell } from './words';
+import { tell } from './later-words';
 
 /** A dog that is off work is asked nothing; what it waits for stands here. */
 export function OffWork({ dog }: { readonly dog: Dog }) {

@@ -4,7 +4,7 @@ import type { DatedBout } from '@/data/read';
 import { debriefBout } from '@/data/write';
 import { TextField } from '@/ui';
 import { writeDay } from '@/words';
-import { tell } from './words';
+import { tell } from './later-words';
 
 /**
  * Two lines after a session, kept when they are left: what happened, and what next. They stand on

@@ -27,6 +27,9 @@ type Group = {
   readonly whole: string | null;
 };
 
+/** What each element waits for, in words. */
+type Waits = ReadonlyMap<ElementId, readonly Sentence[]>;
+
 /** Which element to train: one tap each, in the order of the exercises. */
 export function FieldRoom() {
   const { kennel, dog, today } = useKennelWithDog();
@@ -58,7 +61,7 @@ export function FieldRoom() {
         </p>
       )}
       <div className="grid gap-6">
-        {groups(found.work).map((group) => (
+        {groups(found.work, waits).map((group) => (
           <section key={group.key}>
             <div className="mb-2 flex flex-wrap items-baseline justify-between gap-x-4">
               <h2 className="text-lg font-bold">{group.title}</h2>
@@ -125,7 +128,7 @@ function ElementButton({ element, last, running, waits }: ButtonProps) {
   );
 }
 
-function groups(work: DogWork): Group[] {
+function groups(work: DogWork, waits: Waits | undefined): Group[] {
   const byId = new Map<ElementId, ElementRecord>(
     activeElements(work).map((element) => [element.id, element]),
   );
@@ -139,7 +142,19 @@ function groups(work: DogWork): Group[] {
   });
   const linked = new Set(work.breakdowns.flatMap((breakdown) => breakdown.links.map((link) => link.element)));
   const own = activeElements(work).filter((element) => !linked.has(element.id));
-  return own.length > 0
-    ? [...fromBooks, { key: 'own', title: tell('field-room.own-goals'), elements: own, whole: null }]
-    : fromBooks;
+  // What others wait for stands before them, and under its own name.
+  const waited = new Set(
+    activeElements(work)
+      .filter((element) => (waits?.get(element.id) ?? []).length > 0)
+      .flatMap((element) => element.needs.map((need) => need.element)),
+  );
+  const first = own.filter((element) => waited.has(element.id));
+  const rest = own.filter((element) => !first.includes(element));
+  const group = (key: string, title: string, elements: readonly ElementRecord[]): Group[] =>
+    elements.length > 0 ? [{ key, title, elements, whole: null }] : [];
+  return [
+    ...group('first', tell('field-room.begin-with-these'), first),
+    ...fromBooks,
+    ...group('own', tell('field-room.own-goals'), rest),
+  ];
 }

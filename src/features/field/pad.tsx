@@ -6,7 +6,7 @@ import { type FaultCount, type WordReach, wordReach } from '@/core/evidence';
 import type { CoachFacts, Entry } from '@/core/log';
 import type { ElementId } from '@/core/shared';
 import { useKennelWithDog, useSignals } from '@/data/live';
-import { cuesOf, type DatedBout, type DogWork, type ElementRecord, keptOn } from '@/data/read';
+import { cuesOf, type DatedBout, type DogWork, type ElementRecord, keptOn, ownCuesOf } from '@/data/read';
 import { Button, Notice, RepMarks, Rod, SIGN_WORDS, saveText } from '@/ui';
 import { wordsOf } from '@/words';
 import { AdviceLine } from './advice-line';
@@ -49,6 +49,7 @@ export function Pad({ element, work, bout, entries, facts, seen, stands }: Props
   const kind = useCaller((state) => state.kind);
   const signals = useSignals();
   const cues = useMemo(() => cuesOf(signals ?? [], dog.id, element.id), [signals, dog.id, element.id]);
+  const named = useMemo(() => ownCuesOf(signals ?? [], dog.id, element.id), [signals, dog.id, element.id]);
   const words = kind === 'cues' ? cues : NO_WORDS;
   const view = padView(element, work, bout, entries, facts, {
     chips: changed,
@@ -123,7 +124,7 @@ export function Pad({ element, work, bout, entries, facts, seen, stands }: Props
           <div className={view.advice.some((one) => one.kind === 'ask') ? 'max-lg:hidden' : 'contents'}>
             <ChipBar view={view} call={call} />
           </div>
-          {!OWN_CLOCK.has(view.by.kind) && <StampButton onStamp={actions.stamp} />}
+          {!OWN_CLOCK.has(view.by.kind) && <StampButton named={named} onStamp={actions.stamp} />}
           {view.hold !== null && view.by.kind !== 'timed' && view.by.kind !== 'game' && (
             <HoldClock asked={view.hold} />
           )}
@@ -143,7 +144,7 @@ export function Pad({ element, work, bout, entries, facts, seen, stands }: Props
         {view.by.kind === 'articles' && (
           <>
             <RepPad element={element} bout={bout} entries={entries} view={view} actions={actions} />
-            <StampButton onStamp={actions.stamp} />
+            <StampButton named={named} onStamp={actions.stamp} />
           </>
         )}
         <div>

@@ -12,8 +12,13 @@ export function tallyOf(reps: readonly StandingRep[]): string {
   const clean = counted.filter((rep) => rep.judged.outcome === 'clean' && isAlone(rep)).length;
   const all = `${reps.length} ${reps.length === 1 ? 'rep' : 'reps'}`;
   if (counted.length === reps.length) return tell('rep-words.clean', { all, clean });
-  if (counted.length === 0) return tell('rep-words.none-counts', { all });
+  if (counted.length === 0) return tell('rep-words.none-counts', { all, why: mostSaid(reps.map(whyNotCounted)) });
   return tell('rep-words.counts', { all, countedCount: counted.length, clean });
+}
+
+function mostSaid(said: readonly (string | null)[]): string {
+  const times = (one: string | null): number => said.filter((other) => other === one).length;
+  return [...said].sort((a, b) => times(b) - times(a))[0] ?? '';
 }
 
 /** Where a new cue takes over, only an answer to it alone is one. */

@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { type Criteria, openness } from '@/core/breakdown';
 import type { FaultCount } from '@/core/evidence';
@@ -20,7 +20,6 @@ import {
   workOf,
 } from '@/data/read';
 import { buttonClass, PageHead } from '@/ui';
-import { BeforeCard } from './before-card';
 import { Pad } from './pad';
 import { usePad } from './pad-store';
 import { SwitchBar } from './switch-bar';
@@ -129,17 +128,22 @@ function useFaultsBefore(element: ElementRecord, bout: DatedBout): readonly Faul
   return seen;
 }
 
+// A session is begun from Today without it; what a phone loads first is the pad.
+const BeforeCard = lazy(async () => ({ default: (await import('./before-card')).BeforeCard }));
+
 function Before({ element, last }: { readonly element: ElementRecord; readonly last: DatedBout | null }) {
   const state = useDog();
   if (!state) return <p className="text-lg">{tell('session-page.reading-the-log')}</p>;
   return (
-    <BeforeCard
-      element={element}
-      last={last}
-      stands={state.stands.get(element.id) ?? null}
-      work={state.work}
-      evidence={state.evidence}
-      waits={openness(element, prerequisiteGraph(state)).waits}
-    />
+    <Suspense fallback={<p className="text-lg">{tell('session-page.reading-the-log')}</p>}>
+      <BeforeCard
+        element={element}
+        last={last}
+        stands={state.stands.get(element.id) ?? null}
+        work={state.work}
+        evidence={state.evidence}
+        waits={openness(element, prerequisiteGraph(state)).waits}
+      />
+    </Suspense>
   );
 }

@@ -9,7 +9,14 @@ import { tell } from './words';
  * One target for all stamps: the cue, the response, the marker. Silent: the telephone must not
  * become the cue.
  */
-export function StampButton({ onStamp }: { readonly onStamp: () => void }) {
+export function StampButton({
+  named,
+  onStamp,
+}: {
+  /** The words of this element: one is written on the button, several are called. */
+  readonly named: readonly string[];
+  readonly onStamp: () => void;
+}) {
   const { cueAt, responseAt, markerAt } = usePad();
   const running = cueAt !== null && responseAt === null && markerAt === null;
   return (
@@ -23,6 +30,9 @@ export function StampButton({ onStamp }: { readonly onStamp: () => void }) {
     >
       <span>
         {nextStamp({ cueAt, responseAt, markerAt })}
+        {cueAt === null && named.length === 1 && (
+          <span className="font-normal"> {tell('stamp-button.word', { word: named[0] ?? '' })}</span>
+        )}
         <KeyHint action="stamp" />
       </span>
       <span className="text-3xl leading-none">

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Caution } from '@/core/planning';
 import { CautionNote } from '@/ui';
-import { tell } from './words';
+import { tell } from './later-words';
 
 /**
  * The cautions of the day. One that is a condition has a tick, so that it is looked at and not only

@@ -48,17 +48,18 @@ type Props = {
 function Start({ known, method }: Props) {
   const { kennel, choose, done } = useKennel();
   const navigate = useNavigate();
-  const { register, handleSubmit, watch, setValue, formState } = useForm<FirstElementFields>({
-    resolver: valibotResolver(firstElementFields),
-    defaultValues: {
-      name: known?.name ?? '',
-      what: choiceById(method ?? '')?.id ?? USUAL_FIRST[0],
-      title: '',
-      kind: OWN_KINDS[0]?.id ?? '',
-      start: '',
-      goal: '',
-    },
-  });
+  const { register, handleSubmit, watch, setValue, trigger, getValues, formState } =
+    useForm<FirstElementFields>({
+      resolver: valibotResolver(firstElementFields),
+      defaultValues: {
+        name: known?.name ?? '',
+        what: choiceById(method ?? '')?.id ?? USUAL_FIRST[0],
+        title: '',
+        kind: OWN_KINDS[0]?.id ?? '',
+        start: '',
+        goal: '',
+      },
+    });
   const [what, kind] = [watch('what'), watch('kind')];
   const chosen = choiceById(what);
   const axis = askedAxis({ what, kind });
@@ -85,6 +86,16 @@ function Start({ known, method }: Props) {
     }
     await navigate(`/${kennel.name}/${fields.what === 'book' ? 'rule-books' : 'today'}`);
   });
+  const wholeMethod = async (id: string): Promise<void> => {
+    if (!known) {
+      if (!(await trigger('name'))) return;
+      const name = getValues('name');
+      const added = await done(tell('start-room.is-in-the-kennel', { dogName: name }), addDog(kennel, name));
+      if (!added.ok) return;
+      choose(added.value.made.id);
+    }
+    await navigate(`/${kennel.name}/breakdown/new?from=method:${id}`);
+  };
   const { errors } = formState;
   return (
     <>
@@ -108,12 +119,7 @@ function Start({ known, method }: Props) {
                 problem={errors.name?.message}
               />
             )}
-            <WhatToTeach
-              what={what}
-              known={known !== null}
-              field={register('what')}
-              onChoose={(next) => setValue('what', next)}
-            />
+            <WhatToTeach what={what} known={known !== null} onChoose={(next) => setValue('what', next)} />
             {what === 'own' && (
               <div className="grid gap-5 sm:grid-cols-2">
                 <TextField
@@ -159,6 +165,19 @@ function Start({ known, method }: Props) {
                 ? tell('start-room.go-on')
                 : tell('start-room.make-the-ladder')}
             </Button>
+            {chosen && chosen.method.elements.length > 1 && (
+              <div>
+                <p className="mb-2 leading-snug">
+                  {tell('start-room.this-is-its-first-piece', {
+                    title: chosen.element.title,
+                    n: chosen.method.elements.length,
+                  })}
+                </p>
+                <Button onClick={() => void wholeMethod(chosen.method.id)}>
+                  {tell('start-room.all-its-pieces', { n: chosen.method.elements.length })}
+                </Button>
+              </div>
+            )}
           </form>
         </Sheet>
         <div className="grid content-start gap-6">
@@ -183,12 +202,14 @@ function Start({ known, method }: Props) {
 type WhatProps = {
   readonly what: string;
   readonly known: boolean;
-  readonly field: ReturnType<ReturnType<typeof useForm<FirstElementFields>>['register']>;
   readonly onChoose: (what: string) => void;
 };
 
-/** Three usual ones stand open, all other methods are one list, and there are ways without one. */
-function WhatToTeach({ what, known, field, onChoose }: WhatProps) {
+/**
+ * Three usual ones stand open, all other methods are one list, and there are ways without one. The cards are
+ * not registered with the form: it would read the choice from them, and find none where it is in the list.
+ */
+function WhatToTeach({ what, known, onChoose }: WhatProps) {
   const usual = FIRST_CHOICES.filter((one) => USUAL_FIRST.some((id) => id === one.id));
   const others = FIRST_CHOICES.filter((one) => !usual.includes(one));
   const listed = others.find((one) => one.id === what);
@@ -199,8 +220,8 @@ function WhatToTeach({ what, known, field, onChoose }: WhatProps) {
         {usual.map((one) => (
           <Card
             key={one.id}
-            value={one.id}
-            field={field}
+            checked={one.id === what}
+            onChoose={() => onChoose(one.id)}
             title={one.element.title}
             words={one.element.teaches}
           />
@@ -216,7 +237,7 @@ function WhatToTeach({ what, known, field, onChoose }: WhatProps) {
           onChange={(id) => onChoose(id === '' ? USUAL_FIRST[0] : id)}
         />
         {WAYS.filter(([id]) => id !== 'name' || !known).map(([id, title, words]) => (
-          <Card key={id} value={id} field={field} title={title} words={words} />
+          <Card key={id} checked={id === what} onChoose={() => onChoose(id)} title={title} words={words} />
         ))}
       </div>
     </fieldset>
@@ -224,19 +245,25 @@ function WhatToTeach({ what, known, field, onChoose }: WhatProps) {
 }
 
 function Card({
-  value,
-  field,
+  checked,
+  onChoose,
   title,
   words,
 }: {
-  readonly value: string;
-  readonly field: WhatProps['field'];
+  readonly checked: boolean;
+  readonly onChoose: () => void;
   readonly title: string;
   readonly words: string;
 }) {
   return (
     <label className="flex min-h-14 cursor-pointer items-start gap-3 border-2 border-rule px-3 py-2 has-checked:border-ink has-checked:bg-paper">
-      <input type="radio" value={value} {...field} className="mt-1.5 size-4 accent-(--ink)" />
+      <input
+        type="radio"
+        name="what"
+        checked={checked}
+        onChange={onChoose}
+        className="mt-1.5 size-4 accent-(--ink)"
+      />
       <span>
         <span className="block text-lg font-semibold leading-snug">{title}</span>
         <span className="block leading-snug text-ink-soft">{words}</span>

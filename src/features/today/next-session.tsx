@@ -59,7 +59,11 @@ export function Next({ sessions, state }: NextProps) {
       {others.length > 0 && (
         <Sheet
           title={tell('today-room.or-one-of-these')}
-          aside={tell('today-room.in-the-order-of-what-they-could')}
+          aside={
+            state.work.breakdowns.some((one) => one.ruleBookId !== null)
+              ? tell('today-room.in-the-order-of-what-they-could')
+              : undefined
+          }
         >
           <ul className="divide-y divide-hair">
             {others.slice(0, 4).map((session) => (

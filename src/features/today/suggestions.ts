@@ -48,8 +48,10 @@ export function suggestedSessions(
   const nodes = prerequisiteGraph(state);
   const candidates = assessed.flatMap(({ id, grounds, estimate }) => {
     const element = activeElements(state.work).find((candidate) => candidate.id === id);
-    // What waits for another piece is not suggested, however little is known of it.
-    if (!element || !openness(element, nodes).open) return [];
+    // What waits for another piece is not suggested, however little is known of it; where it is worked all
+    // the same, it is what the person is at.
+    if (!element) return [];
+    if (!openness(element, nodes).open && !state.bouts.some((bout) => bout.element === id)) return [];
     if (signsAgainst(id, state.bouts).length > 0) return [];
     return [
       {

@@ -63,12 +63,15 @@ export function parseValue(
   return ok(/^[lg]/i.test(side[2] ?? '') ? -Math.abs(amount.value) : Math.abs(amount.value));
 }
 
+/** Quantities that the dog shows; the others are set out for it. */
+const MEASURED: ReadonlySet<Axis['quantity']> = new Set(['latency', 'duration', 'angle', 'offset'] as const);
+
 /**
- * What a rung asks on one axis, in words: `askedOf(latency, 2)` → "at most 2 s" where less is
- * harder, else the value alone.
+ * What a rung asks on one axis, in words: `askedOf(latency, 2)` → "at most 2 s" where the dog may stay below
+ * it; what is set out (a tub of 65 L, a gap of 20 cm) is the value alone.
  */
 export function askedOf(axis: Axis, value: number): Sentence {
-  return axis.harder === 'less'
+  return axis.harder === 'less' && MEASURED.has(axis.quantity)
     ? say('breakdown.axis.at-most', { writeValue: writeValue(axis, value) })
     : writeValue(axis, value);
 }

@@ -70,7 +70,7 @@ export {
 export { keptSince, loadsIn, loadsOf, stillWork } from './loads';
 export { type GraphNode, prerequisiteGraph, waitingOf } from './prerequisites';
 export { inUse, type PutAway, putAwayOf } from './put-away';
-export { type SameWork, sameWorkOf } from './same-work';
+export { type SameWork, type Shareable, sameWorkOf, workToShare } from './same-work';
 export { cuesOf, listSignals, ownCuesOf } from './signals';
 export { type StandingSign, signsAgainst, standingSigns } from './signs';
 export { type Gap, gapOf, isOffWork, probeStart, startToday } from './start';

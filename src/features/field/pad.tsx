@@ -80,24 +80,29 @@ export function Pad({ element, work, bout, entries, facts, seen, stands }: Props
     >
       <div className="grid content-start gap-2.5 lg:gap-3">
         <div>
-          <h1 className="text-xl font-extrabold leading-tight lg:text-2xl">{element.title}</h1>
+          {/* On a phone its name stands in the bar already, and the room belongs to the advice. */}
+          <h1 className="text-2xl font-extrabold leading-tight max-lg:sr-only">{element.title}</h1>
           <p className="text-sm leading-snug text-ink-soft lg:text-base">
             {tell('pad.away', { place: view.place, away: Boolean(bout.away) })}
           </p>
         </div>
-        <Suspense>
-          <EndsLines element={element} />
-        </Suspense>
-        <ul className="flex flex-wrap gap-2">
+        <Unsaved actions={actions} day={bout.day} />
+        <AdviceLine view={view} actions={actions} />
+        <ul className="flex flex-wrap gap-1.5 lg:gap-2">
           {view.asked.map((asked) => (
-            <li key={asked.key} className="border-2 border-ink bg-sheet px-3 py-1">
+            <li key={asked.key} className="border-2 border-ink bg-sheet px-2 py-0.5 lg:px-3 lg:py-1">
               <span className="block text-sm leading-tight">{asked.title}</span>
-              <span className="block text-2xl font-extrabold leading-tight">{asked.value}</span>
+              <span
+                className={`block font-extrabold leading-tight lg:text-2xl ${view.asked.length > 2 ? 'text-lg' : 'text-2xl'}`}
+              >
+                {asked.value}
+              </span>
             </li>
           ))}
         </ul>
-        <Unsaved actions={actions} day={bout.day} />
-        <AdviceLine view={view} actions={actions} />
+        <Suspense>
+          <EndsLines element={element} />
+        </Suspense>
         <Suspense>
           <LoadLines element={element} work={work} />
         </Suspense>

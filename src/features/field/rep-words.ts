@@ -12,7 +12,8 @@ export function tallyOf(reps: readonly StandingRep[]): string {
   const clean = counted.filter((rep) => rep.judged.outcome === 'clean' && isAlone(rep)).length;
   const all = `${reps.length} ${reps.length === 1 ? 'rep' : 'reps'}`;
   if (counted.length === reps.length) return tell('rep-words.clean', { all, clean });
-  if (counted.length === 0) return tell('rep-words.none-counts', { all, why: mostSaid(reps.map(whyNotCounted)) });
+  if (counted.length === 0)
+    return tell('rep-words.none-counts', { all, why: mostSaid(reps.map(whyNotCounted)) });
   return tell('rep-words.counts', { all, countedCount: counted.length, clean });
 }
 

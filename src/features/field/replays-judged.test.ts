@@ -123,7 +123,7 @@ describe('cues by why', () => {
   it('slipped from you on every rep: no evidence, and the ladder does not move', () => {
     const play = twice('slip');
     expect(play.counts.counted).toBe(0);
-    expect(play.view.tally).toBe('5 reps; none counts');
+    expect(play.view.tally).toBe('5 reps; none counts, since a cue slipped from you');
     expect(play.says).toContain('0 clean in a row');
     expect(play.studied.habits.cues.slip).toEqual({ of: 5, count: 5 });
   });

@@ -277,7 +277,10 @@ describe('articles', () => {
     for (let i = 0; i < 5; i++)
       one.tap({ tap: 'picked', run: run({ known: true, seen: true }), helped: 'no' });
     expect(one.says).toContain('advance: 5 clean in a row');
-    expect([one.counts.counted, one.view.tally]).toEqual([0, '5 reps; none counts']);
+    expect([one.counts.counted, one.view.tally]).toEqual([
+      0,
+      '5 reps; none counts, since you knew the layout',
+    ]);
     expect(one.view.lastInWords).toBe('clean, does not count: you knew the layout');
   });
   it('helped first is aided: it proves nothing, and a wrong one is wrong all the same', () => {

@@ -1,8 +1,10 @@
 import { valibotResolver } from '@hookform/resolvers/valibot';
 import { useForm } from 'react-hook-form';
 import { Link, useNavigate, useSearchParams } from 'react-router';
+import type { DogId } from '@/core/shared';
 import { useDogs, useKennel } from '@/data/live';
-import { addDog, addFirstElement } from '@/data/write';
+import type { Shareable } from '@/data/read';
+import { addDog, addFirstElement, copyExercises, copyForDog } from '@/data/write';
 import { Button, buttonClass, PageHead, SelectField, Sheet, TextField } from '@/ui';
 import { wordsOf } from '@/words';
 import {
@@ -17,6 +19,7 @@ import {
   toFirstElement,
   USUAL_FIRST,
 } from './first-element';
+import { SameAs } from './same-as';
 import { tell } from './words';
 
 const WAYS = [
@@ -86,15 +89,28 @@ function Start({ known, method }: Props) {
     }
     await navigate(`/${kennel.name}/${fields.what === 'book' ? 'rule-books' : 'today'}`);
   });
+  /** The dog that is known, or a new one by its name alone; null where that is not written. */
+  const dogByName = async (): Promise<DogId | null> => {
+    if (known) return known.id;
+    if (!(await trigger('name'))) return null;
+    const name = getValues('name');
+    const added = await done(tell('start-room.is-in-the-kennel', { dogName: name }), addDog(kennel, name));
+    if (!added.ok) return null;
+    choose(added.value.made.id);
+    return added.value.made.id;
+  };
   const wholeMethod = async (id: string): Promise<void> => {
-    if (!known) {
-      if (!(await trigger('name'))) return;
-      const name = getValues('name');
-      const added = await done(tell('start-room.is-in-the-kennel', { dogName: name }), addDog(kennel, name));
-      if (!added.ok) return;
-      choose(added.value.made.id);
-    }
-    await navigate(`/${kennel.name}/breakdown/new?from=method:${id}`);
+    if (await dogByName()) await navigate(`/${kennel.name}/breakdown/new?from=method:${id}`);
+  };
+  const takeOver = async (one: Shareable): Promise<void> => {
+    const dog = await dogByName();
+    if (!dog) return;
+    const words = tell('start-room.trains-it-too', { title: one.title });
+    const taken =
+      one.kind === 'exercise'
+        ? await done(words, copyExercises(kennel, [one.exercise.id], dog))
+        : await done(words, copyForDog(kennel, one.element, dog, {}));
+    if (taken.ok) await navigate(`/${kennel.name}/field`);
   };
   const { errors } = formState;
   return (
@@ -119,6 +135,7 @@ function Start({ known, method }: Props) {
                 problem={errors.name?.message}
               />
             )}
+            <SameAs known={known?.id ?? null} onTake={(one) => void takeOver(one)} />
             <WhatToTeach what={what} known={known !== null} onChoose={(next) => setValue('what', next)} />
             {what === 'own' && (
               <div className="grid gap-5 sm:grid-cols-2">

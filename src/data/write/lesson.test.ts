@@ -210,7 +210,7 @@ describe('what waits for another piece', () => {
   };
 
   it('is said until a clean rep shows as much: not by hand, not by a miss, also by a whole run', async () => {
-    expect(await waiting()).toEqual([expect.stringMatching(/^not before “out” is at distance 10\sm/)]);
+    expect(await waiting()).toEqual([expect.stringMatching(/^first “out”: distance 10\sm/)]);
     const bout = await begin(out);
     must(await record(kennel, bout, { kind: 'move', to: { [DISTANCE]: 10 }, because: 'hand' }));
     expect(await waiting()).toEqual([expect.stringContaining('none shows it yet')]);

@@ -30,7 +30,7 @@ import {
   NumberedArticles,
   SetOut,
 } from './before-fields';
-import { GapNote, OffWork } from './before-notes';
+import { GapNote, OffWork, Waits } from './before-notes';
 import { Debrief } from './debrief';
 import { tell } from './later-words';
 import { TickedCautions } from './ticked-cautions';
@@ -112,11 +112,7 @@ export function BeforeCard({ element, work, evidence, stands, waits, last }: Pro
           </p>
         )}
         {off && <OffWork dog={dog} />}
-        {waits.map((wait) => (
-          <p key={wordsOf(wait)} className="border-l-[6px] border-rule bg-paper px-3 py-2 leading-snug">
-            {tell('before-card.it-waits', { wait })}
-          </p>
-        ))}
+        {waits.length > 0 && <Waits element={element} waits={waits} />}
         {standing.map(({ id, day, reason, bout }) => (
           <SignNote
             key={id}

@@ -1,7 +1,10 @@
 import { isBodyWork } from '@/core/breakdown';
+import type { Sentence } from '@/core/shared';
+import { useKennel } from '@/data/live';
 import type { Dog, ElementRecord, Gap } from '@/data/read';
-import { Notice } from '@/ui';
-import { writeDay } from '@/words';
+import { changeElement } from '@/data/write';
+import { Button, Notice } from '@/ui';
+import { wordsOf, writeDay } from '@/words';
 import { tell } from './later-words';
 
 /** A dog that is off work is asked nothing; what it waits for stands here. */
@@ -38,5 +41,39 @@ export function GapNote({ element, gap }: { readonly element: ElementRecord; rea
           ? tell('before-notes.you-never-lower-what-was-met-begin', { since })
           : tell('before-notes.nobody-knows-what-is-left-look', { since })}
     </Notice>
+  );
+}
+
+/** What it builds on, and the tap for a dog that has it already without a log. */
+export function Waits({
+  element,
+  waits,
+}: {
+  readonly element: ElementRecord;
+  readonly waits: readonly Sentence[];
+}) {
+  const { kennel, done } = useKennel();
+  return (
+    <div className="border-l-[6px] border-rule bg-paper px-3 py-2 leading-snug">
+      <p>{tell('before-card.it-waits')}</p>
+      <ul className="list-disc pl-5">
+        {waits.map((wait) => (
+          <li key={wordsOf(wait)}>{wordsOf(wait)}</li>
+        ))}
+      </ul>
+      <p className="mt-1 text-ink-soft">{tell('before-card.you-can-work-it-all-the-same')}</p>
+      <Button
+        look="quiet"
+        size="big"
+        onClick={() =>
+          void done(
+            tell('before-card.nothing-is-waited-for'),
+            changeElement(kennel, element.id, { needs: [] }),
+          )
+        }
+      >
+        {tell('before-card.it-has-that-already')}
+      </Button>
+    </div>
   );
 }

@@ -90,8 +90,8 @@ export function chipRows(
       ...(before === undefined ? {} : { before }),
     };
   });
-  if (action?.levels || held)
-    rows.push({
+  if (action?.levels || held) {
+    const you: ChipRow = {
       key: ACTION_CHIP,
       title: tell('chips.you'),
       options: action?.levels
@@ -100,7 +100,11 @@ export function chipRows(
       value: said[ACTION_CHIP] ?? asked,
       // Where you go away from it or have a list of what you do; a hold in the mouth asks neither.
       named: action !== undefined || element.axes.some((axis) => axis.quantity === 'distance'),
-    });
+    };
+    // Where the list of what you do is what is asked, it is the first to be said.
+    if (action) rows.unshift(you);
+    else rows.push(you);
+  }
   if (words.length > 1)
     rows.push({
       key: WORD_CHIP,

@@ -9,7 +9,7 @@ import {
 } from '@/core/breakdown';
 import { type Advice, type Stage, wholeAdvice } from '@/core/coaching';
 import { repCounts, type StandingRep, VALUES_CHIP } from '@/core/log';
-import { asLevel, type ElementId, type LevelId } from '@/core/shared';
+import { asId, asLevel, type ElementId, type FaultKey, type LevelId } from '@/core/shared';
 import { type DogWork, type ElementRecord, isWhole } from '@/data/read';
 import { tell } from './words';
 
@@ -31,6 +31,8 @@ export type JudgedBy =
     }
   /** By the steps of a response scale, worst first, and the place on it that this rung asks, from 0. */
   | { readonly kind: 'graded'; readonly grades: readonly Grade[]; readonly asked: number }
+  /** A scene in the field: each of a few things held or did not, in one go. */
+  | { readonly kind: 'scene'; readonly held: readonly HeldOrNot[] }
   /** By the link at which it broke. */
   | { readonly kind: 'chain'; readonly links: readonly Link[] }
   /** A whole exercise: by the link at which it broke, each link at values of its own. */
@@ -64,6 +66,8 @@ export function judgedBy(
   const links = linksOf(element, work);
   if (links.length > 0) return { kind: 'chain', links };
   if (rule.kind === 'stretch') return { kind: 'drive' };
+  const held = rule.kind === 'scenario' ? heldOrNot(element) : [];
+  if (held.length > 1) return { kind: 'scene', held };
   return { kind: element.work.includes('tug') ? 'game' : 'outcome' };
 }
 
@@ -112,6 +116,24 @@ export function gradedBy(element: ElementRecord, criteria: Criteria): Extract<Ju
     : grades.length - 1;
   return { kind: 'graded', grades, asked };
 }
+
+/** One judgement of a scene: what it is called where it held, and the fault where it did not. */
+export type HeldOrNot = { readonly words: string; readonly fault: FaultKey; readonly miss: boolean };
+
+const HELD: Readonly<Record<string, string>> = {
+  'ran-in': tell('judged-by.steady'),
+  'out-of-hand': tell('judged-by.under-control'),
+  'no-listen': tell('judged-by.listened'),
+  line: tell('judged-by.kept-the-line'),
+  'no-stop': tell('judged-by.stopped'),
+  cast: tell('judged-by.took-the-cast'),
+};
+
+const heldOrNot = ({ faults }: ElementRecord): HeldOrNot[] =>
+  faults.flatMap(({ key, miss }) => {
+    const words = HELD[key];
+    return words === undefined ? [] : [{ words, fault: asId<FaultKey>(key), miss: miss === true }];
+  });
 
 export type Grade = { readonly id: LevelId; readonly name: string };
 export type Link = { readonly id: ElementId; readonly title: string };

@@ -52,6 +52,15 @@ export function gradedJudgement(
   return judgement(place === 0 && asked > 0 ? 'miss' : 'flawed', []);
 }
 
+/** All of it held: clean. What did not is named, all at once; one that loses the scene makes it a miss. */
+export function sceneJudgement(
+  { held }: Extract<JudgedBy, { kind: 'scene' }>,
+  lost: readonly FaultKey[],
+): Judged {
+  const missed = held.some(({ fault, miss }) => miss && lost.includes(fault));
+  return judgement(lost.length === 0 ? 'clean' : missed ? 'miss' : 'flawed', lost.map(ownFault));
+}
+
 /**
  * Right at the first touch is clean, right after another was touched is flawed, anything else a miss.
  * A wrong one that was put right with help stays wrong, whatever is paid afterwards; help that came first

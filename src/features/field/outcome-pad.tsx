@@ -1,4 +1,4 @@
-import { useLayoutEffect, useRef } from 'react';
+import { lazy, Suspense, useLayoutEffect, useRef } from 'react';
 import { Button } from '@/ui';
 import { FaultChoice } from './fault-choice';
 import { useHand } from './hand-store';
@@ -43,6 +43,8 @@ export function OutcomePad({ view, actions }: Props) {
   );
 }
 
+const ScenePad = lazy(async () => ({ default: (await import('./scene-pad')).ScenePad }));
+
 type JudgementProps = {
   readonly by: JudgedBy;
   readonly actions: PadActions;
@@ -55,6 +57,12 @@ function Judgement({ by, actions, onOther }: JudgementProps) {
       return <TimingPad actions={actions} />;
     case 'graded':
       return <GradePad by={by} actions={actions} />;
+    case 'scene':
+      return (
+        <Suspense>
+          <ScenePad by={by} actions={actions} onOther={onOther} />
+        </Suspense>
+      );
     case 'chain':
       return <ChainPad links={by.links} actions={actions} />;
     case 'drive':

@@ -213,7 +213,7 @@ export const isAngled = (element: ElementRecord): boolean =>
  * legs, nor in a game, which is tallied. A send says its drive with the same keys.
  */
 export const judgedByOutcome = ({ by }: Pick<PadView, 'by'>): boolean =>
-  by.kind === 'outcome' || by.kind === 'drive' || by.kind === 'chain';
+  by.kind === 'outcome' || by.kind === 'drive' || by.kind === 'scene' || by.kind === 'chain';
 
 /** A miss needs a choice only where several faults of the rule book mean "not done". */
 export function onlyMiss(view: Pick<PadView, 'misses'>): NamedFault | null | 'choose' {

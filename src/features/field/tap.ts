@@ -17,11 +17,18 @@ import {
   type Seen,
 } from '@/core/log';
 import { type FaultRef, sameFault } from '@/core/rulebooks';
-import { type EntryId, type Failure, fail, type LevelId, say } from '@/core/shared';
+import { type EntryId, type Failure, type FaultKey, fail, type LevelId, say } from '@/core/shared';
 import type { NamedFault } from '@/data/read';
 import { filledBy, paidBy } from './calls';
 import { chipsSaid } from './chips';
-import { gradedJudgement, judgement, judgementFor, pickJudgement, timedJudgement } from './judgements';
+import {
+  gradedJudgement,
+  judgement,
+  judgementFor,
+  pickJudgement,
+  sceneJudgement,
+  timedJudgement,
+} from './judgements';
 import { latencyOf, markerOf, type Stamps, secondsFrom } from './pad-store';
 import { onlyMiss, type PadView } from './pad-view';
 import { amended } from './said-again';
@@ -46,6 +53,8 @@ export type Tap =
   | { readonly tap: 'timed'; readonly timing: Timing }
   /** A step of the response scale; null: it backed away, which lies below all of them. */
   | { readonly tap: 'graded'; readonly grade: LevelId | null }
+  /** A scene: what did not hold in it. */
+  | { readonly tap: 'scene'; readonly lost: readonly FaultKey[] }
   | { readonly tap: 'broke'; readonly link: number }
   /** A whole exercise: the link at which it broke, or null where it held; its times are in hand. */
   | { readonly tap: 'whole'; readonly brokeAt: number | null }
@@ -131,6 +140,8 @@ export function tapped(view: PadView, hand: InHand, tap: Tap): Tapped {
             tap.grade === null ? {} : { grade: tap.grade },
           )
         : NOT_HERE;
+    case 'scene':
+      return view.by.kind === 'scene' ? logged(view, hand, sceneJudgement(view.by, tap.lost)) : NOT_HERE;
     case 'broke':
       return logged(view, hand, judgement('miss', []), chainRun(view, tap.link));
     case 'whole':

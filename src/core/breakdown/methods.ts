@@ -29,6 +29,8 @@ export type WatchedFault = {
   readonly label: string;
   readonly by: 'dog' | 'handler';
   readonly miss: boolean;
+  /** Written down and not counted: this piece is about something else. */
+  readonly noted?: boolean | undefined;
 };
 
 /** An axis of a method: everything but what the person is asked. Values in base units. */

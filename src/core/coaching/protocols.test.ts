@@ -60,7 +60,7 @@ describe('stretch', () => {
     expect(run(rule, [...refused('chewing'), ...refused('chewing')], at).last).toBe('hold');
   });
   it('cuts below the shortest rung in words only, and stays stopped when sore', () => {
-    expect(run(rule, refused('too-far'), { ...at, rung: 0 }).reason).toMatch(/under 2\sm/);
+    expect(run(rule, refused('too-far'), { ...at, rung: 0 }).reason).toMatch(/down to 2\sm/);
     expect(run(rule, [...refused('sore'), rep('b', 'clean')], at).last).toBe('stop');
     expect(run(rule, refused('too-far'), { ...at, values: null }).last).toBe('hold');
   });

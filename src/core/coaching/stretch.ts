@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { type Sentence, say, type Value } from '@/core/shared';
+import { must, type Sentence, say, toBase, type Value } from '@/core/shared';
 import { type Advice, type Happening, hold, type PolicyStep, type Refusal, type Standing } from './events';
 
 /**
@@ -176,14 +176,14 @@ function cutBack(rule: StretchRule, at: Standing): Advice {
       wanted: length(at, wanted),
       shortest: length(at, values[0] ?? 0),
     }),
-    least: length(at, LEAST),
+    least: length(at, at.unit === 'yd' ? must(toBase('distance', LEAST, 'yd')) : LEAST),
   };
   if (rung > 0)
     return { kind: 'drop-back', to: 0, reason: say('coaching.stretch.too-far-begin-there-or-nearer', said) };
   return hold(say('coaching.stretch.too-far-on-the-lowest-rung-make', said));
 }
 
-/** A cut may go below this, metres, if it must. */
+/** A cut may go as low as this, in metres or yards, if it must. */
 const LEAST = 2;
 
 /** A length in the unit in which the ladder is written: 25 yd stay 25 yd. */

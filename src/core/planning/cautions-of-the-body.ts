@@ -146,7 +146,10 @@ export const OF_THE_BODY: readonly Rule[] = [
           ? ''
           : say('planning.cautions.you-wrote-c', { round: Math.round(context.temperature) });
       const short = context.dog.shortNosed === true;
-      if (!short && !has(context, 'run', 'retrieve', 'pull', 'tug', 'birds', 'worn-kit')) return null;
+      // A search is slow work, and pants all the same: it is asked where somebody wrote how warm it is.
+      const warms = ['run', 'retrieve', 'pull', 'tug', 'birds', 'worn-kit'] as const;
+      const searching = context.temperature !== null && has(context, 'scent');
+      if (!short && !searching && !has(context, ...warms)) return null;
       const question = short
         ? say('planning.cautions.a-short-nose-cools-badly-shade')
         : say('planning.cautions.shade-and-water-in-warmth-stop-at');

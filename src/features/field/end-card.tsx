@@ -23,7 +23,7 @@ export function EndCard({ ended }: { readonly ended: Ended }) {
   const { kennel } = useKennelWithDog();
   const { element, work, bout, entries, facts, dog } = ended;
   const view = padView(element, work, bout, entries, facts);
-  const { tally, dogs, handlers, halt } = endOf(view);
+  const { tally, dogs, handlers, sides, halt } = endOf(view);
   return (
     <Sheet
       title={`${dog.name}: ${element.title}`}
@@ -38,6 +38,15 @@ export function EndCard({ ended }: { readonly ended: Ended }) {
         </div>
         <Faults title={`${dog.name}:`} faults={dogs} first />
         <Faults title={tell('end-page.you')} faults={handlers} first={dogs.length === 0} />
+        {sides.map((one) => (
+          <p key={one.title} className="leading-snug">
+            <span className="font-semibold">{tell('end-page.sides', { title: one.title })} </span>
+            {one.options
+              .map(({ words, clean, of }) => tell('end-page.clean-of', { words, clean, of }))
+              .join(', ')}
+            {one.weaker === null ? '.' : tell('end-page.so-give-it-the-next-goes', { weaker: one.weaker })}
+          </p>
+        ))}
         <Splits view={view} />
         {halt !== null && <Notice tone="alert">{halt}</Notice>}
         {view.by.kind !== 'whole' && entries.length > 0 && <NextTime view={view} bout={bout} />}

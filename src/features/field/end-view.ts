@@ -1,5 +1,5 @@
 import { type Criteria, describePlace, placeOn } from '@/core/breakdown';
-import type { Entry } from '@/core/log';
+import { type Entry, repCounts, type StandingRep } from '@/core/log';
 import { faultText, sameFault } from '@/core/rulebooks';
 import type { NamedFault } from '@/data/read';
 import { wordsOf } from '@/words';
@@ -8,12 +8,21 @@ import type { PadView } from './pad-view';
 
 export type FaultSeen = { readonly label: string; readonly count: number };
 
+/** One row of chips: how often each of its options was clean, and the one that was clean least. */
+export type SidesSeen = {
+  readonly title: string;
+  readonly options: readonly { readonly words: string; readonly clean: number; readonly of: number }[];
+  readonly weaker: string | null;
+};
+
 /** What a session comes to once it is over: what somebody takes home and begins with next time. */
 export type EndView = {
   readonly tally: string;
   /** The dog's faults and the handler's, the most frequent first. */
   readonly dogs: readonly FaultSeen[];
   readonly handlers: readonly FaultSeen[];
+  /** What was said to be one of a few (side, hand, way in), and how each of them went. */
+  readonly sides: readonly SidesSeen[];
   readonly stands: string;
   /** What ended or stops the work, in the coach's words; null where nothing does. */
   readonly halt: string | null;
@@ -25,8 +34,9 @@ export function endOf(view: PadView): EndView {
   const halt = [...signs, end].find((line) => line?.kind === 'stop' || line?.kind === 'end') ?? null;
   return {
     tally: view.tally,
-    dogs: timesOf(view, (fault) => fault.by !== 'handler'),
-    handlers: timesOf(view, (fault) => fault.by === 'handler'),
+    dogs: timesOf(view, (fault, rep) => fault.by !== 'handler' && rep.judged.cause === 'dog'),
+    handlers: timesOf(view, (fault, rep) => fault.by === 'handler' || rep.judged.cause === 'handler'),
+    sides: sidesOf(view),
     stands: wordsOf(describePlace(view.ladder, view.criteria)),
     halt: halt ? wordsOf(halt.reason) : null,
   };
@@ -82,12 +92,38 @@ export function clocksOf(entries: readonly Entry[]): {
   return { sums, easy };
 }
 
-function timesOf({ flaws, misses, reps }: PadView, whose: (fault: NamedFault) => boolean): FaultSeen[] {
-  const named = new Map([...flaws, ...misses].filter(whose).map((fault) => [faultText(fault.ref), fault]));
+/** An option counts from so many goes on; below it, one go would name the weak side. */
+const GOES_OF_A_SIDE = 2;
+
+function sidesOf({ chips, reps }: PadView): SidesSeen[] {
+  const counted = reps.filter(repCounts);
+  return chips
+    .filter((row) => row.named && row.options.length <= 4)
+    .flatMap((row) => {
+      const options = row.options
+        .map(({ value, words }) => {
+          const of = counted.filter((rep) => rep.asked.chips[row.key] === value);
+          return { words, clean: of.filter((rep) => rep.judged.outcome === 'clean').length, of: of.length };
+        })
+        .filter(({ of }) => of >= GOES_OF_A_SIDE);
+      if (options.length < 2) return [];
+      const [least, next] = options.toSorted((a, b) => a.clean / a.of - b.clean / b.of);
+      const apart = least && next && least.clean / least.of < next.clean / next.of;
+      return [{ title: row.title, options, weaker: apart ? least.words : null }];
+    });
+}
+
+function timesOf(
+  { flaws, misses, reps }: PadView,
+  counts: (fault: NamedFault, rep: StandingRep) => boolean,
+): FaultSeen[] {
+  const named = new Map([...flaws, ...misses].map((fault) => [faultText(fault.ref), fault]));
   return [...named.values()]
-    .map(({ label, ref }) => ({
-      label: wordsOf(label),
-      count: reps.filter(({ judged }) => judged.faults.some((one) => sameFault(one, ref))).length,
+    .map((fault) => ({
+      label: wordsOf(fault.label),
+      count: reps.filter(
+        (rep) => counts(fault, rep) && rep.judged.faults.some((one) => sameFault(one, fault.ref)),
+      ).length,
     }))
     .filter(({ count }) => count > 0)
     .sort((a, b) => b.count - a.count);

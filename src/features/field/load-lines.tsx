@@ -1,6 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Link } from 'react-router';
 import { cautionsFor, type Load, type LoadToday } from '@/core/planning';
+import { fromBase, must } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import { type DogWork, type ElementRecord, keptSince, loadsIn, loadsOf, stillWork } from '@/data/read';
 import { wordsOf, writeNumber } from '@/words';
@@ -24,6 +25,8 @@ export function LoadLines({ element, work }: Props) {
   );
   if (!kept || loads.length === 0) return null;
   const found = loadsOf(element, dog, kept, work.elements, today);
+  // Whose ladder is in yards reads yards.
+  const yards = element.axes.some((axis) => axis.unit === 'yd' || axis.unit === 'ft');
   const full = found.filter((one) => one.left === 0);
   return (
     <div role="status" aria-label={tell('load-lines.counted-today')} className="grid gap-1">
@@ -34,7 +37,7 @@ export function LoadLines({ element, work }: Props) {
             key={`${one.of} ${one.per}`}
             className={`leading-snug ${one.left === 0 ? 'text-lg font-bold' : ''}`}
           >
-            {loadInWords(one)}
+            {loadInWords(one, yards)}
           </p>
         ))}
       {full.length > 0 && (
@@ -80,10 +83,13 @@ function StillWork({ elements }: { readonly elements: readonly ElementRecord[] }
 }
 
 /** "24 of at most 30 jumps today (the vet)": counted, with whose number it is. */
-export function loadInWords({ of, per, done, limit, left }: LoadToday): string {
-  const amount = { of: LOAD_KEYS[of], done: writeNumber(Math.round(done)) };
+export function loadInWords({ of, per, done, limit, left }: LoadToday, yards = false): string {
+  const inYards = yards && of === 'run-metres';
+  const written = (value: number): string =>
+    writeNumber(Math.round(inYards ? must(fromBase('distance', value, 'yd')) : value));
+  const amount = { of: inYards ? 'yards' : LOAD_KEYS[of], done: written(done) };
   if (limit === null) return tell('load-lines.so-many-today', amount);
-  const said = { ...amount, per, most: writeNumber(limit.most), source: limit.source };
+  const said = { ...amount, per, most: written(limit.most), source: limit.source };
   return left === 0 ? tell('load-lines.that-is-your-number', said) : tell('load-lines.so-many-of', said);
 }
 

@@ -95,6 +95,17 @@ function eventOf(entry: Entry, reps: ReadonlyMap<EntryId, StandingRep>, ladder: 
   }
 }
 
+/** The place of what it showed on the list, from 0; backing away shows none of it and lies below all. */
+function gradeOf(
+  { seen, judged }: StandingRep,
+  list: readonly { readonly id: number }[] | null,
+): number | null {
+  if (list === null) return seen.grade ?? null;
+  if (seen.grade !== undefined) return list.findIndex((level) => level.id === seen.grade);
+  return judged.outcome === 'miss' ? BELOW_ALL : null;
+}
+const BELOW_ALL = -1;
+
 /**
  * A rep as its policy sees it. What the handler knew or the dog saw proves nothing, and climbs the ladder
  * all the same; a dog that was gone back to says nothing of what it was not called to.
@@ -106,7 +117,6 @@ function repTold(rep: StandingRep, ladder: Ladder): CoachEvent {
   // prove nothing.
   const aided = seen.timing === null && judged.aids.length > 0;
   const list = gradeAxis(ladder.axes)?.levels;
-  const place = seen.grade === undefined ? null : seen.grade;
   return {
     kind: 'rep',
     id: rep.id,
@@ -123,7 +133,7 @@ function repTold(rep: StandingRep, ladder: Ladder): CoachEvent {
         returned: asked.call?.kind === 'return' ? { delay: null } : undefined,
       }),
     timing: seen.timing,
-    grade: place !== null && list ? list.findIndex((level) => level.id === place) : place,
+    grade: gradeOf(rep, list ?? null),
     held: seen.measured.held?.value ?? null,
     drive: seen.drive ?? null,
     warmUp: purpose === 'warm-up',

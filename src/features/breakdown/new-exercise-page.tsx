@@ -18,7 +18,7 @@ import {
 } from './exercise-sources';
 import { LinkFields } from './link-fields';
 import { MethodChoices } from './method-choices';
-import { onRoute, type Sides, settingsOf } from './sides';
+import { firstSides, onRoute, type Sides, settingsOf } from './sides';
 import { tell } from './words';
 
 /** The methods in this person's words. */
@@ -34,6 +34,8 @@ export function NewExercisePage() {
   return <Opened state={state} />;
 }
 
+const methodOf = (source: Source) => (source.kind === 'method' ? source.method : null);
+
 function Opened({ state }: { readonly state: DogState }) {
   const { kennel, dog, done } = useKennelWithDog();
   const navigate = useNavigate();
@@ -45,7 +47,7 @@ function Opened({ state }: { readonly state: DogState }) {
   );
   const [links, setLinks] = useState<readonly LinkDraft[]>(() => startingLinks(source, state.work));
   const [befores, setBefores] = useState<readonly BeforeDraft[]>(() => startingBefores(source, state.work));
-  const [sides, setSides] = useState<Sides>({});
+  const [sides, setSides] = useState<Sides>(() => firstSides(methodOf(source)));
   const [title, setTitle] = useState(source.title);
   const [goal, setGoal] = useState('');
   const [problems, setProblems] = useState<Problems>({});
@@ -55,7 +57,7 @@ function Opened({ state }: { readonly state: DogState }) {
     setTitle(next.title);
     setLinks(startingLinks(next, state.work));
     setBefores(startingBefores(next, state.work));
-    setSides({});
+    setSides(firstSides(methodOf(next)));
     setProblems({});
   };
   // A route leaves out the pieces of the other ones; taking another one brings them back.

@@ -7,6 +7,17 @@ import type { LinkDraft } from './exercise-draft';
 /** Where schools differ, the side that was chosen, from 0; none of a school is as the method has it. */
 export type Sides = Partial<Record<SchoolKey, number>>;
 
+/**
+ * The sides that are chosen when a method is opened: of routes one has to be taken, since what follows would
+ * wait for the ends of both.
+ */
+export const firstSides = (method: Method | null): Sides =>
+  Object.fromEntries(
+    (method?.schools ?? [])
+      .filter((key) => SCHOOLS[key].sides.some((side) => side.sets?.some((one) => one.kind === 'route')))
+      .map((key) => [key, 0]),
+  );
+
 /** What the chosen sides write into the elements. */
 export const settingsOf = (sides: Sides): readonly Setting[] =>
   (Object.entries(sides) as [SchoolKey, number][]).flatMap(

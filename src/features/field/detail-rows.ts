@@ -15,7 +15,7 @@ import { AID_WORDS, HANDLED_WORDS, TIMING_WORDS, TIMINGS } from './rep-words';
 import { changeOf } from './said-again';
 
 /** One thing that can be said of a rep: what is said now, and the amendment that each tap makes. */
-type Row = {
+export type Row = {
   readonly title: string;
   readonly said: (rep: StandingRep) => unknown;
   /** Where several can be on at once; a tap on one that is on takes it away. */
@@ -220,29 +220,27 @@ const insteadRow = (options: readonly string[]): Row =>
     (instead) => ({ seen: { instead } }),
     options.map((one) => [one, one] as const),
   );
+const CALMNESS = [
+  [0, tell('detail-rows.fights-it')],
+  [1, tell('detail-rows.tense')],
+  [3, tell('detail-rows.bears-it')],
+  [5, tell('detail-rows.calm')],
+] as const;
 const calmAt = (title: string, moment: 'on' | 'worn' | 'off'): Row =>
   row(
     title,
     (rep) => rep.seen.calm?.[moment],
     (calm) => ({ seen: { calm: { [moment]: calm } } }),
-    [
-      [0, tell('detail-rows.fights-it')],
-      [1, tell('detail-rows.tense')],
-      [3, tell('detail-rows.bears-it')],
-      [5, tell('detail-rows.calm')],
-    ],
+    CALMNESS,
   );
-const CALM_THROUGHOUT: Row = {
-  title: tell('detail-rows.calm-2'),
-  said: ({ seen }) => seen.calm?.on === 5 && seen.calm.worn === 5 && seen.calm.off === 5,
-  options: [
-    {
-      value: true,
-      words: tell('detail-rows.throughout'),
-      amend: () => ({ seen: { calm: { on: 5, worn: 5, off: 5 } } }),
-    },
-  ],
-};
+
+/** The same at all three moments, in one tap. */
+export const CALM_THROUGHOUT: Row = row(
+  tell('detail-rows.calm-2'),
+  ({ seen: { calm } }) => (calm?.on === calm?.worn && calm?.worn === calm?.off ? calm?.on : undefined),
+  (calm) => ({ seen: { calm: { on: calm, worn: calm, off: calm } } }),
+  CALMNESS,
+);
 const CALM = [
   CALM_THROUGHOUT,
   calmAt(tell('detail-rows.as-it-was-put-on'), 'on'),

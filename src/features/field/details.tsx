@@ -1,5 +1,5 @@
 import type { Amendment, StandingRep } from '@/core/log';
-import { type DetailsView, rowsOf } from './detail-rows';
+import { CALM_THROUGHOUT, type DetailsView, type Row, rowsOf } from './detail-rows';
 import { RepNumbers } from './rep-numbers';
 import { changeOf } from './said-again';
 
@@ -21,27 +21,44 @@ export function Details({ view, rep, rewards, busy, onAmend }: DetailsProps) {
     <div className="grid gap-3 pb-3">
       <RepNumbers view={view} rep={rep} onSay={(tap) => onAmend(changeOf(view, rep, tap))} />
       {rows.map((one) => (
-        <fieldset key={one.title}>
-          <legend className="text-base font-semibold">{one.title}</legend>
-          <div className="mt-1 flex flex-wrap gap-1.5">
-            {one.options.map((option) => {
-              const on = one.isOn ? one.isOn(rep, option.value) : one.said(rep) === option.value;
-              return (
-                <button
-                  key={option.words}
-                  type="button"
-                  aria-pressed={on}
-                  aria-disabled={busy || undefined}
-                  onClick={() => (one.isOn || !on) && onAmend(option.amend(rep))}
-                  className={`min-h-14 min-w-14 border-2 border-ink px-2 text-base leading-tight ${on ? 'bg-ink font-bold text-paper' : 'bg-sheet'}`}
-                >
-                  {option.words}
-                </button>
-              );
-            })}
-          </div>
-        </fieldset>
+        <RowOf key={one.title} row={one} rep={rep} busy={busy} onAmend={onAmend} />
       ))}
     </div>
   );
 }
+
+/** One row of what can be said of a rep: a tap on what is on changes nothing. */
+export function RowOf({
+  row,
+  rep,
+  busy,
+  onAmend,
+}: Pick<DetailsProps, 'rep' | 'busy' | 'onAmend'> & { readonly row: Row }) {
+  return (
+    <fieldset>
+      <legend className="text-base font-semibold">{row.title}</legend>
+      <div className="mt-1 flex flex-wrap gap-1.5">
+        {row.options.map((option) => {
+          const on = row.isOn ? row.isOn(rep, option.value) : row.said(rep) === option.value;
+          return (
+            <button
+              key={option.words}
+              type="button"
+              aria-pressed={on}
+              aria-disabled={busy || undefined}
+              onClick={() => (row.isOn || !on) && onAmend(option.amend(rep))}
+              className={`min-h-14 min-w-14 border-2 border-ink px-2 text-base leading-tight ${on ? 'bg-ink font-bold text-paper' : 'bg-sheet'}`}
+            >
+              {option.words}
+            </button>
+          );
+        })}
+      </div>
+    </fieldset>
+  );
+}
+
+/** Kit that is worn is judged at three moments; where it was the same at all of them one tap says so. */
+export const CalmThroughout = (props: Pick<DetailsProps, 'rep' | 'busy' | 'onAmend'>) => (
+  <RowOf row={CALM_THROUGHOUT} {...props} />
+);

@@ -1,6 +1,6 @@
 import { type Criteria, describePlace, placeOn } from '@/core/breakdown';
 import { type Entry, repCounts, type StandingRep } from '@/core/log';
-import { faultText, sameFault } from '@/core/rulebooks';
+import { BACKS_AWAY, faultText, ownFault, sameFault } from '@/core/rulebooks';
 import type { NamedFault } from '@/data/read';
 import { wordsOf } from '@/words';
 import { adviceLines } from './advice-lines';
@@ -92,6 +92,9 @@ export function clocksOf(entries: readonly Entry[]): {
   return { sums, easy };
 }
 
+/** Where a response is graded, the tap below its list is a fault that no list of faults has. */
+const BACKED = { ref: ownFault(BACKS_AWAY.key), label: BACKS_AWAY.label, by: 'dog' } as const;
+
 /** An option counts from so many goes on; below it, one go would name the weak side. */
 const GOES_OF_A_SIDE = 2;
 
@@ -115,9 +118,9 @@ function sidesOf({ chips, reps }: PadView): SidesSeen[] {
 
 function timesOf(
   { flaws, misses, reps }: PadView,
-  counts: (fault: NamedFault, rep: StandingRep) => boolean,
+  counts: (fault: Pick<NamedFault, 'by'>, rep: StandingRep) => boolean,
 ): FaultSeen[] {
-  const named = new Map([...flaws, ...misses].map((fault) => [faultText(fault.ref), fault]));
+  const named = new Map([...flaws, ...misses, BACKED].map((fault) => [faultText(fault.ref), fault]));
   return [...named.values()]
     .map((fault) => ({
       label: wordsOf(fault.label),

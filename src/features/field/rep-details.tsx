@@ -5,6 +5,8 @@ import { tell } from './later-words';
 import type { PadView } from './pad-view';
 import type { PadActions } from './use-pad-actions';
 
+const CalmThroughout = lazy(async () => ({ default: (await import('./details')).CalmThroughout }));
+
 /** Rarely needed, and large: it comes when it is opened. */
 const Details = lazy(async () => ({ default: (await import('./details')).Details }));
 
@@ -33,6 +35,11 @@ export function RepDetails({ view, actions, rewards }: Props) {
       >
         {tell('rep-details.jackpot')}
       </Button>
+      {view.worn && (
+        <Suspense>
+          <CalmThroughout rep={last} busy={actions.busy} onAmend={tap} />
+        </Suspense>
+      )}
       <details onToggle={(event) => setOpen(event.currentTarget.open)}>
         <summary className="flex min-h-14 cursor-pointer items-center text-lg underline decoration-rule underline-offset-4">
           {tell('rep-details.more-about-this-rep')}

@@ -1,4 +1,5 @@
-import { type EvidenceRep, HANDLED, type Handled, LANDINGS, type Landed } from '@/core/log';
+import { ACTION_CHIP, type EvidenceRep, HANDLED, type Handled, LANDINGS, type Landed } from '@/core/log';
+import { type AxisKey, asId } from '@/core/shared';
 import { inKeyOrder } from './bout-cells';
 
 /** So many of so many. */
@@ -68,7 +69,7 @@ export function habitCounts(sorted: readonly EvidenceRep[], counted: readonly Ev
       })),
     ),
     breaks: grouped(counted, (rep) => rep.did).flatMap(([did, reps]) =>
-      byCriteria(reps).map(({ at, found }) => ({ did, at, ...cleanOf(found) })),
+      byCriteria(reps.map(withoutAction)).map(({ at, found }) => ({ did, at, ...cleanOf(found) })),
     ),
     handled: HANDLED.flatMap((handled) =>
       byCriteria(after((rep) => rep.handled === handled)).map(({ at, found }) => ({
@@ -95,6 +96,12 @@ export function habitCounts(sorted: readonly EvidenceRep[], counted: readonly Ev
     jackpots: sorted.filter((rep) => rep.pay === 'jackpot').length,
     unasked: sorted.filter((rep) => rep.unasked === true).length,
   };
+}
+
+/** Where what the handler does is itself a criterion, it is what is compared; the rest has to be alike. */
+function withoutAction(rep: EvidenceRep): EvidenceRep {
+  const { [asId<AxisKey>(ACTION_CHIP)]: _did, ...criteria } = rep.criteria;
+  return { ...rep, criteria };
 }
 
 const byCriteria = (

@@ -1,5 +1,5 @@
 import type { Criteria } from '@/core/breakdown';
-import { gradeAxis, type Ladder, placeOn } from '@/core/breakdown';
+import { gradeAxis, type Ladder, levelPlace, placeOn } from '@/core/breakdown';
 import {
   type CoachEvent,
   type CoachStart,
@@ -9,7 +9,7 @@ import {
   startCoaching,
 } from '@/core/coaching';
 import type { EntryId } from '@/core/shared';
-import type { Entry } from './entry';
+import { ACTION_CHIP, type Entry } from './entry';
 import { countsAsEvidence } from './evidence-rep';
 import { type Folded, foldLog, type StandingRep } from './fold';
 
@@ -43,7 +43,7 @@ export function replaySteps(
   const found: { entry: EntryId; step: CoachStep }[] = [];
   let step = begun(coached);
   for (const entry of entries) {
-    const event = undone.has(entry.id) ? null : eventOf(entry, byId, coached.ladder);
+    const event = undone.has(entry.id) ? null : eventOf(entry, byId, coached.ladder, step.state.rung);
     if (!event) continue;
     step = coach(coached.policy, step.state, event);
     found.push({ entry: entry.id, step });
@@ -56,11 +56,16 @@ function begun({ policy, ladder, start, facts }: Coached): CoachStep {
   return { state: startCoaching(policy, { ...facts, rung, top: ladder.rungs.length - 1 }), advice: [] };
 }
 
-function eventOf(entry: Entry, reps: ReadonlyMap<EntryId, StandingRep>, ladder: Ladder): CoachEvent | null {
+function eventOf(
+  entry: Entry,
+  reps: ReadonlyMap<EntryId, StandingRep>,
+  ladder: Ladder,
+  rung: number,
+): CoachEvent | null {
   switch (entry.kind) {
     case 'rep': {
       const rep = reps.get(entry.id);
-      return rep ? repTold(rep, ladder) : null;
+      return rep ? repTold(rep, ladder, rung) : null;
     }
     case 'move':
       return { kind: 'moved', id: entry.id, rung: placeOn(ladder, entry.to).rung };
@@ -95,6 +100,19 @@ function eventOf(entry: Entry, reps: ReadonlyMap<EntryId, StandingRep>, ladder: 
   }
 }
 
+/**
+ * Whether the handler did otherwise than the rung asks, so that the rep says nothing of this rung: a harder
+ * action that was missed is no failure here, and an easier one that was clean is no success.
+ */
+function elsewhere({ asked, judged }: StandingRep, ladder: Ladder, rung: number): boolean {
+  const axis = ladder.axes.find((one) => one.key === ACTION_CHIP && one.levels !== null);
+  if (!axis?.levels) return false;
+  const [did, asks] = [asked.criteria[axis.key], ladder.rungs[rung]?.criteria[axis.key]];
+  if (did === undefined || asks === undefined || did === asks) return false;
+  const harder = levelPlace(axis.levels, did) > levelPlace(axis.levels, asks);
+  return harder !== (judged.outcome === 'clean');
+}
+
 /** The place of what it showed on the list, from 0; backing away shows none of it and lies below all. */
 function gradeOf(
   { seen, judged }: StandingRep,
@@ -110,7 +128,7 @@ const BELOW_ALL = -1;
  * A rep as its policy sees it. What the handler knew or the dog saw proves nothing, and climbs the ladder
  * all the same; a dog that was gone back to says nothing of what it was not called to.
  */
-function repTold(rep: StandingRep, ladder: Ladder): CoachEvent {
+function repTold(rep: StandingRep, ladder: Ladder, rung: number): CoachEvent {
   const { purpose, seen, judged, asked } = rep;
   const { outcome } = judged;
   // The prompt is part of a protocol that keeps timings: its answers move the policy, though they
@@ -123,6 +141,7 @@ function repTold(rep: StandingRep, ladder: Ladder): CoachEvent {
     outcome: outcome === 'none' ? 'flawed' : outcome,
     counts:
       outcome !== 'none' &&
+      !elsewhere(rep, ladder, rung) &&
       countsAsEvidence({
         outcome,
         aided,

@@ -31,6 +31,7 @@ import {
   SetOut,
 } from './before-fields';
 import { GapNote, OffWork, Waits } from './before-notes';
+import { isHandler } from './chips';
 import { Debrief } from './debrief';
 import { tell } from './later-words';
 import { TickedCautions } from './ticked-cautions';
@@ -250,4 +251,4 @@ function readTemperature(text: string): Result<number | null> {
 
 /** Whether it is set up before the go: what is drawn or seen in it is said on the pad. */
 const isSetUp = (condition: ElementRecord['conditions'][number]): boolean =>
-  condition.drawn !== true && condition.seen !== true;
+  condition.drawn !== true && condition.seen !== true && !isHandler(condition);

@@ -70,7 +70,19 @@ export function chipRows(
 ): ChipRow[] {
   const action = element.axes.find((axis) => axis.key === ACTION_CHIP && axis.levels !== null);
   const asked = action?.levels?.find((level) => level.id === criteria[action.key])?.name ?? null;
+  const handler: ChipRow = {
+    key: HANDLER_CHIP,
+    title: tell('chips.who-handles-it'),
+    options: [
+      { value: 'you', words: tell('chips.you-2') },
+      { value: 'another', words: tell('chips.somebody-else') },
+    ],
+    value: said[HANDLER_CHIP] ?? null,
+    // A method that names it has it at hand; the key is everybody's, by which the evidence knows it.
+    named: element.conditions.some(isHandler),
+  };
   const rows = element.conditions.map((condition): ChipRow => {
+    if (isHandler(condition)) return handler;
     const { title, options } = condition;
     const row = { key: title, title, options: same(options), named: true };
     const [one, other, ...more] = options;
@@ -126,16 +138,17 @@ export function chipRows(
   const everybodys = (key: string, title: string, options: ChipRow['options']): void => {
     rows.push({ key, title, options, value: said[key] ?? null, named: false });
   };
-  everybodys(HANDLER_CHIP, tell('chips.who-handles-it'), [
-    { value: 'you', words: tell('chips.you-2') },
-    { value: 'another', words: tell('chips.somebody-else') },
-  ]);
+  if (!handler.named) rows.push(handler);
   everybodys(WORN_CHIP, tell('chips.what-it-wears'), [
     { value: 'usual', words: tell('chips.as-usual') },
     { value: 'other', words: tell('chips.other-kit') },
   ]);
   return rows;
 }
+
+/** The condition of a method that says who handles the dog: the same for all of them, and on the card no other. */
+export const isHandler = ({ title }: { readonly title: string }): boolean =>
+  title === tell('chips.who-handles-it');
 
 /** A whole run asks its links for what the dog does now, or for all that the trial asks. */
 export const valuesRow = (said: Readonly<Record<string, string>>): ChipRow => ({
@@ -184,18 +197,13 @@ const CHIP_TITLES: Readonly<Record<string, string>> = {
   [VALUES_CHIP]: tell('chips.links-at'),
 };
 
-const NEVER_INSTEAD: ReadonlySet<string> = new Set([
-  PLACE_CHIP,
-  HANDLER_CHIP,
-  WORN_CHIP,
-  ACTION_CHIP,
-  VALUES_CHIP,
-]);
+/** What a dog can take for another: a side, a hand, a spot, a word; not the ground, nor who handles it. */
+const TAKEN_FOR_ANOTHER = /^(side|hand|spot|direction|way|word|place of it)\b/i;
 
 /** What it may have done instead: the other options of the rows that were asked. */
 export const othersOf = (chips: readonly ChipRow[], rep: Pick<StandingRep, 'asked'>): string[] =>
   chips
-    .filter(({ key }) => !NEVER_INSTEAD.has(key) && rep.asked.chips[key] !== undefined)
+    .filter(({ key }) => TAKEN_FOR_ANOTHER.test(key) && rep.asked.chips[key] !== undefined)
     .flatMap(({ key, options }) =>
       options.map((one) => one.value).filter((value) => value !== rep.asked.chips[key]),
     );

@@ -1,6 +1,7 @@
 import { type Criteria, describePlace, placeOn } from '@/core/breakdown';
 import { type Entry, repCounts, type StandingRep } from '@/core/log';
 import { BACKS_AWAY, faultText, ownFault, sameFault } from '@/core/rulebooks';
+import { chanceAbove } from '@/core/statistics';
 import type { NamedFault } from '@/data/read';
 import { wordsOf } from '@/words';
 import { adviceLines } from './advice-lines';
@@ -97,11 +98,13 @@ const BACKED = { ref: ownFault(BACKS_AWAY.key), label: BACKS_AWAY.label, by: 'do
 
 /** An option counts from so many goes on; below it, one go would name the weak side. */
 const GOES_OF_A_SIDE = 2;
+/** The chance that it is truly the weaker one from which it is named: 2 of 2 against 1 of 2 is not. */
+const SURELY_WEAKER = 0.85;
 
 function sidesOf({ chips, reps }: PadView): SidesSeen[] {
   const counted = reps.filter(repCounts);
   return chips
-    .filter((row) => row.named && row.options.length <= 4)
+    .filter((row) => row.named)
     .flatMap((row) => {
       const options = row.options
         .map(({ value, words }) => {
@@ -111,7 +114,7 @@ function sidesOf({ chips, reps }: PadView): SidesSeen[] {
         .filter(({ of }) => of >= GOES_OF_A_SIDE);
       if (options.length < 2) return [];
       const [least, next] = options.toSorted((a, b) => a.clean / a.of - b.clean / b.of);
-      const apart = least && next && least.clean / least.of < next.clean / next.of;
+      const apart = least && next && chanceAbove(next, least) >= SURELY_WEAKER;
       return [{ title: row.title, options, weaker: apart ? least.words : null }];
     });
 }

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import type { Criteria } from '@/core/breakdown';
+import { type AxisKey, asId } from '@/core/shared';
 import { wordsOf } from '@/words';
 import { endOf } from './end-view';
 import { fromMethod, Play } from './play.test-helper';
@@ -30,12 +32,15 @@ describe('whose fault it was', () => {
     const one = around().chip('Side', 'left').clean(2).chip('Side', 'right').clean();
     expect(endOf(one.view).sides).toEqual([]);
     one.fault('Went wide');
+    // One of two against two of two may well be luck.
+    expect(endOf(one.view).sides[0]?.weaker).toBeNull();
+    one.fault('Went wide');
     expect(endOf(one.view).sides).toEqual([
       {
         title: 'Side',
         options: [
           { words: 'left', clean: 2, of: 2 },
-          { words: 'right', clean: 1, of: 2 },
+          { words: 'right', clean: 1, of: 3 },
         ],
         weaker: 'right',
       },
@@ -86,5 +91,36 @@ describe('why nothing counts', () => {
     const one = approach().graded('looks').tap({ tap: 'cause', cause: 'handler' });
     expect(one.view.tally).toBe('1 rep; none counts, since it was the handler’s doing');
     expect(wordsOf(one.view.tally)).toContain('none counts');
+  });
+});
+
+describe('what you do, where it is what the step asks', () => {
+  const actionOf = (criteria: Criteria = {}): unknown => criteria[asId<AxisKey>('action')];
+  const stays = () => new Play(fromMethod('stays', 'actions', { time: ['2 s', '10 s'] }));
+  it('a break at a harder action says nothing of this step, and is evidence at the harder one', () => {
+    const one = stays().chip('action', 'hand in the pocket').fault('Broke').fault('Broke');
+    expect(one.says).toMatch(/^hold: 0 clean in a row/);
+    expect(actionOf(one.view.criteria)).not.toBe(actionOf(one.view.last?.asked.criteria));
+    expect(endOf(one.view).dogs).toEqual([{ label: 'Broke', count: 2 }]);
+  });
+  it('a clean one at an easier action does not climb a harder step', () => {
+    const one = stays();
+    one.tap({ tap: 'move', to: one.view.harder ?? {}, because: 'hand' });
+    const asked = actionOf(one.view.criteria);
+    one.chip('action', 'one step').clean(5);
+    if (actionOf(one.view.last?.asked.criteria) !== asked) expect(one.says).not.toContain('advance');
+    one.chip('action', 'toy shown').clean(5);
+    expect(one.says).toContain('advance');
+  });
+  it('who handles it is one row, by which the evidence knows another handler', () => {
+    const one = stays();
+    expect(one.view.chips.filter(({ title }) => title === 'Who handles it')).toHaveLength(1);
+    one.chip('handler', 'another').clean();
+    expect(one.view.last?.asked.chips.handler).toBe('another');
+  });
+  it('what it did instead is asked of sides and words, not of the ground or the handler', () => {
+    const one = new Play(fromMethod('around', 'round', { distance: ['1 m', '5 m'] }));
+    one.chip('Side', 'left').fault('Went wide');
+    expect(one.view.last?.asked.chips.Side).toBe('left');
   });
 });

@@ -2,6 +2,7 @@ import './words';
 import { type Criteria, measuredAs } from '@/core/breakdown';
 import type { BodySign, Refusal, Stage, Timing } from '@/core/coaching';
 import {
+  ACTION_CHIP,
   type Aid,
   type Amendment,
   type ArticlesSeen,
@@ -197,7 +198,15 @@ export function askedNow(view: PadView, hand: Pick<InHand, 'call' | 'asks'>): Re
   const { call } = hand;
   // A wait that was drawn is what was asked of this rep, not the longest one of the rung.
   const drawn = held && call !== null && call.delay !== null ? { [held.key]: call.delay } : {};
-  return { criteria: { ...view.criteria, ...hand.asks, ...drawn }, chips, noted: view.noted, call };
+  const criteria = { ...view.criteria, ...didInstead(view, chips), ...hand.asks, ...drawn };
+  return { criteria, chips, noted: view.noted, call };
+}
+
+/** Where what you do is what the rung asks, the chip says what was asked of this rep. */
+function didInstead({ judging }: PadView, chips: Readonly<Record<string, string>>): Criteria {
+  const axis = judging.axes.find((one) => one.key === ACTION_CHIP && one.levels !== null);
+  const level = axis?.levels?.find((one) => one.name === chips[ACTION_CHIP]);
+  return axis && level ? { [axis.key]: level.id } : {};
 }
 
 type SeenMore = Partial<Pick<Seen, 'timing' | 'grade' | 'run' | 'measured' | 'drive' | 'endedBy'>>;

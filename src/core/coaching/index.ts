@@ -42,7 +42,7 @@ export {
   startCoaching,
 } from './policy';
 export { type Confusable, confusables, SIGNAL_KINDS, type SignalKind } from './signals';
-export { type SeenSign, signLine, standingSign } from './signs';
+export { passesOvernight, type SeenSign, signLine, standingSign } from './signs';
 export { tossed } from './toss';
 export { USUAL_RULES } from './usual-rules';
 export { wholeAdvice } from './whole';

@@ -11,6 +11,12 @@ const HURT: readonly BodySign[] = ['fell', 'struck'];
 const TIRED: readonly BodySign[] = ['panting', 'circling', 'slowing', 'sticky'];
 const STRESS: readonly BodySign[] = ['yawning', 'lip-licking', 'avoiding', 'barking', 'froze'];
 
+/**
+ * Tiredness and stress are over after a night; pain, a blow and a growl stand until somebody says why not.
+ * `passesOvernight('panting')` → true.
+ */
+export const passesOvernight = (sign: BodySign): boolean => TIRED.includes(sign) || STRESS.includes(sign);
+
 /** How a sign is named in a sentence: `signName('lip-licking')` → "lip licking". */
 const SEEN: Readonly<Record<BodySign, Sentence>> = {
   tremor: say('coaching.signs.tremor'),

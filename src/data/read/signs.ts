@@ -1,4 +1,4 @@
-import { type SeenSign, signLine, standingSign } from '@/core/coaching';
+import { passesOvernight, type SeenSign, signLine, standingSign } from '@/core/coaching';
 import type { Day, ElementId, Sentence } from '@/core/shared';
 import type { KeptEvidence } from '@/data/records/kept-evidence';
 
@@ -11,12 +11,16 @@ export type StandingSign = SeenSign & {
   readonly reason: Sentence;
 };
 
-/** All of them, those that stopped the work first, then the newest. */
-export function standingSigns(bouts: readonly KeptEvidence[]): StandingSign[] {
+/**
+ * All of them, those that stopped the work first, then the newest. What a night's rest mends stands on its
+ * own day; later it is only what was seen.
+ */
+export function standingSigns(bouts: readonly KeptEvidence[], today: Day): StandingSign[] {
   const found = bouts.flatMap((bout): StandingSign[] => {
     const sign = standingSign(bout.signs);
     const reason = signLine(bout.signs)?.reason;
-    return sign && reason !== undefined ? [{ ...sign, bout, day: bout.day, reason }] : [];
+    if (!sign || reason === undefined || (bout.day !== today && passesOvernight(sign.sign))) return [];
+    return [{ ...sign, bout, day: bout.day, reason }];
   });
   const grave = (one: StandingSign): number => (one.kind === 'stop' ? 0 : 1);
   return found.sort((a, b) => grave(a) - grave(b) || b.bout.startedAt - a.bout.startedAt);
@@ -26,5 +30,9 @@ export function standingSigns(bouts: readonly KeptEvidence[]): StandingSign[] {
  * Those for which an element does not begin. Pain is the dog's, whatever it did; tiredness and a growl
  * belong to the work in which they were seen.
  */
-export const signsAgainst = (element: ElementId, bouts: readonly KeptEvidence[]): StandingSign[] =>
-  standingSigns(bouts).filter(({ kind, bout }) => kind === 'stop' || bout.element === element);
+export const signsAgainst = (
+  element: ElementId,
+  bouts: readonly KeptEvidence[],
+  today: Day,
+): StandingSign[] =>
+  standingSigns(bouts, today).filter(({ kind, bout }) => kind === 'stop' || bout.element === element);

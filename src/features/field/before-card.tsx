@@ -57,7 +57,7 @@ export function BeforeCard({ element, work, evidence, stands, waits, last }: Pro
   const mine = evidence.get(element.id) ?? [];
   const gap = gapOf(mine, dog, today);
   const probe = probeStart(element, stands, gap);
-  const standing = signsAgainst(element.id, [...evidence.values()].flat());
+  const standing = signsAgainst(element.id, [...evidence.values()].flat(), today);
   const seen = mine.at(-1)?.signs ?? [];
   const off = isOffWork(dog, today);
   const [start, setStart] = useState(() => startToday(element, stands, last?.day === today, gap));

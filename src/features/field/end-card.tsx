@@ -5,7 +5,7 @@ import type { CoachFacts, Entry } from '@/core/log';
 import { useKennelWithDog } from '@/data/live';
 import type { DatedBout, DogWork, LessonBout } from '@/data/read';
 import { debriefBout, record } from '@/data/write';
-import { Button, buttonClass, Notice, RepMarks, Sheet, TextField } from '@/ui';
+import { Button, buttonClass, Notice, RepMarks, Sheet, SIGN_WORDS, TextField } from '@/ui';
 import { type Choice, choicesOf, endOf, type FaultSeen } from './end-view';
 import { tell } from './later-words';
 import { padView } from './pad-view';
@@ -47,6 +47,13 @@ export function EndCard({ ended }: { readonly ended: Ended }) {
             {one.weaker === null ? '.' : tell('end-page.so-give-it-the-next-goes', { weaker: one.weaker })}
           </p>
         ))}
+        {view.signs.length > 0 && (
+          <p className="leading-snug">
+            {tell('pad.seen', {
+              signs: view.signs.map(({ sign }) => SIGN_WORDS[sign].toLowerCase()).join(', '),
+            })}
+          </p>
+        )}
         <Splits view={view} />
         {halt !== null && <Notice tone="alert">{halt}</Notice>}
         {view.by.kind !== 'whole' && entries.length > 0 && <NextTime view={view} bout={bout} />}

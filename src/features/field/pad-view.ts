@@ -194,7 +194,17 @@ function byFrequency(faults: readonly NamedFault[], seen: readonly FaultCount[])
 
 function faultsInWords({ judged }: StandingRep, faults: readonly NamedFault[]): string | null {
   const names = judged.faults.flatMap((fault) => faultLabel(faults, fault) ?? []).map(wordsOf);
-  return names.length === 0 ? null : names.join(' and ');
+  const [first, ...others] = names;
+  if (first === undefined) return null;
+  const said = [first, ...others.map(inSentence)];
+  const last = said.pop() ?? first;
+  if (said.length === 0) return last;
+  return wordsOf({ list: [{ list: said, between: ', ' }, last], between: ' and ' });
+}
+
+/** A label within a sentence: its first letter is small, where it is no abbreviation. */
+function inSentence(label: string): string {
+  return /^\p{Lu}\p{Ll}/u.test(label) ? label.charAt(0).toLowerCase() + label.slice(1) : label;
 }
 
 /**

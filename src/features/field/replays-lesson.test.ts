@@ -40,13 +40,13 @@ describe('signs of the body', () => {
     const one = signs(play(beg()), 'tremor').clean();
     expect(one.says).toMatch(/^stop: You saw tremor/);
     one.after(1);
-    expect(standingSigns(one.kept)[0]).toMatchObject({ kind: 'stop', sign: 'tremor' });
+    expect(standingSigns(one.kept, one.today)[0]).toMatchObject({ kind: 'stop', sign: 'tremor' });
   });
   it('a yawn once is shown and latches nothing', () => {
     const one = signs(play(), 'yawning');
     expect(one.says).toContain('You saw yawning: stress');
     expect(one.clean(5).says).toContain('advance');
-    expect([one.view.signs.length, standingSigns(one.kept)]).toEqual([1, []]);
+    expect([one.view.signs.length, standingSigns(one.kept, one.today)]).toEqual([1, []]);
   });
   it.each(['limping', 'yelp', 'stiffness', 'tremor'] as const)('%s stops at once', (sign) =>
     expect(signs(play(), sign).says).toMatch(/^stop: /));
@@ -70,7 +70,7 @@ describe('signs of the body', () => {
   it('a sign put right in the log counts as what it is now', () => {
     const one = signs(play(), 'tremor');
     one.undo();
-    expect([one.says.includes('stop'), standingSigns(one.kept)]).toEqual([false, []]);
+    expect([one.says.includes('stop'), standingSigns(one.kept, one.today)]).toEqual([false, []]);
   });
 });
 

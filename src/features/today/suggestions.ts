@@ -52,7 +52,7 @@ export function suggestedSessions(
     // the same, it is what the person is at.
     if (!element) return [];
     if (!openness(element, nodes).open && !state.bouts.some((bout) => bout.element === id)) return [];
-    if (signsAgainst(id, state.bouts).length > 0) return [];
+    if (signsAgainst(id, state.bouts, today).length > 0) return [];
     return [
       {
         element: id,

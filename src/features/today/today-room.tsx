@@ -91,11 +91,12 @@ export function TodayRoom() {
           )}
           <OpenSessions />
           <Ahead state={state} />
-          {sessions?.length === 0 && standingSigns(state.bouts).some((sign) => sign.kind === 'stop') && (
-            <p className="text-lg leading-snug">
-              {tell('today-room.nothing-is-suggested-for-while', { name: dog.name })}
-            </p>
-          )}
+          {sessions?.length === 0 &&
+            standingSigns(state.bouts, today).some((sign) => sign.kind === 'stop') && (
+              <p className="text-lg leading-snug">
+                {tell('today-room.nothing-is-suggested-for-while', { name: dog.name })}
+              </p>
+            )}
           <Ask trains={activeElements(state.work).length > 0} />
           {activeElements(state.work).length === 0 ? (
             <NothingYet dog={dog} />
@@ -157,8 +158,8 @@ function Written({ state }: { readonly state: DogState }) {
 
 /** Signs of the body that ended or stopped the work, and that nobody has dismissed: said before all else. */
 function Standing({ state }: { readonly state: DogState }) {
-  const { kennel, done } = useKennelWithDog();
-  return standingSigns(state.bouts).map(({ id, day, reason, bout }) => (
+  const { kennel, today, done } = useKennelWithDog();
+  return standingSigns(state.bouts, today).map(({ id, day, reason, bout }) => (
     <SignNote
       key={id}
       words={`${state.work.elements.find((one) => one.id === bout.element)?.title ?? tell('today-room.a-session')}, ${writeDay(day)}: ${wordsOf(reason)}`}

@@ -63,7 +63,7 @@ export function nextCall(question: Question): Result<Called> {
   return {
     ok: true,
     value: {
-      call: asCall(kind, said, delay),
+      call: asCall(kind, said, delay, longest !== null),
       said,
       words: shown,
       after: order.value[at + 1] ?? null,
@@ -85,14 +85,18 @@ function ownReach(
 
 const seconds = (words: string): number => Number.parseFloat(words);
 
-function asCall(kind: CallKind, word: string, delay: number | null): Call {
+/**
+ * A dog that is gone back to says nothing of a recall; where the wait itself is what is trained (`waits`), it
+ * is the wait that is judged, however it ends.
+ */
+function asCall(kind: CallKind, word: string, delay: number | null, waits: boolean): Call {
   switch (kind) {
     case 'cues':
       return { kind: 'cue', word, delay };
     case 'left-right':
       return { kind: 'side', word, delay };
     case 'return-or-call':
-      return { kind: word === 'call it' ? 'call' : 'return', word, delay };
+      return { kind: word === 'call it' || waits ? 'call' : 'return', word, delay };
     case 'delay':
       return { kind: 'call', word: '', delay };
     case 'reward':

@@ -5,6 +5,7 @@ import { chanceAbove } from '@/core/statistics';
 import type { NamedFault } from '@/data/read';
 import { wordsOf } from '@/words';
 import { adviceLines } from './advice-lines';
+import { tell } from './later-words';
 import type { PadView } from './pad-view';
 
 export type FaultSeen = { readonly label: string; readonly count: number };
@@ -37,7 +38,7 @@ export function endOf(view: PadView): EndView {
     tally: view.tally,
     dogs: timesOf(view, (fault, rep) => fault.by !== 'handler' && rep.judged.cause === 'dog'),
     handlers: timesOf(view, (fault, rep) => fault.by === 'handler' || rep.judged.cause === 'handler'),
-    sides: sidesOf(view),
+    sides: [...sidesOf(view), ...aroundTheRest(view)],
     stands: wordsOf(describePlace(view.ladder, view.criteria)),
     halt: halt ? wordsOf(halt.reason) : null,
   };
@@ -101,6 +102,24 @@ const GOES_OF_A_SIDE = 2;
 /** The chance that it is truly the weaker one from which it is named: 2 of 2 against 1 of 2 is not. */
 const SURELY_WEAKER = 0.85;
 
+/** How it went before the first rest and after it, where there are goes enough of both. */
+function aroundTheRest({ reps }: PadView): SidesSeen[] {
+  const at = reps.findIndex((rep) => rep.rested);
+  if (at < 0) return [];
+  const side = (words: string, some: readonly StandingRep[]) => {
+    const counted = some.filter(repCounts);
+    return { words, clean: counted.filter(isClean).length, of: counted.length };
+  };
+  const options = [
+    side(tell('end-page.before-it'), reps.slice(0, at)),
+    side(tell('end-page.after-it'), reps.slice(at)),
+  ];
+  if (options.some(({ of }) => of < GOES_OF_A_SIDE)) return [];
+  return [{ title: tell('end-page.the-rest'), options, weaker: null }];
+}
+
+const isClean = ({ judged }: StandingRep): boolean => judged.outcome === 'clean';
+
 function sidesOf({ chips, reps }: PadView): SidesSeen[] {
   const counted = reps.filter(repCounts);
   return chips
@@ -109,7 +128,7 @@ function sidesOf({ chips, reps }: PadView): SidesSeen[] {
       const options = row.options
         .map(({ value, words }) => {
           const of = counted.filter((rep) => rep.asked.chips[row.key] === value);
-          return { words, clean: of.filter((rep) => rep.judged.outcome === 'clean').length, of: of.length };
+          return { words, clean: of.filter(isClean).length, of: of.length };
         })
         .filter(({ of }) => of >= GOES_OF_A_SIDE);
       if (options.length < 2) return [];

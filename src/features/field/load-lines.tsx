@@ -1,4 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { cautionsFor, type Load, type LoadToday } from '@/core/planning';
 import { fromBase, must } from '@/core/shared';
@@ -49,6 +50,26 @@ export function LoadLines({ element, work }: Props) {
         />
       )}
     </div>
+  );
+}
+
+/** So many minutes of pulling are a session: the practice's own figure. */
+const MINUTES_OF_PULLING = 3;
+
+/** Work against a line is short: said once its minutes are over. */
+export function ShortWork({ element, startedAt }: Pick<Props, 'element'> & { readonly startedAt: number }) {
+  const { now } = useKennelWithDog();
+  const [at, setAt] = useState(now);
+  useEffect(() => {
+    const timer = setInterval(() => setAt(now()), 5_000);
+    return () => clearInterval(timer);
+  }, [now]);
+  const minutes = Math.floor((at - startedAt) / 60_000);
+  if (!element.work.includes('pull') || minutes < MINUTES_OF_PULLING) return null;
+  return (
+    <p role="status" className="text-lg font-bold leading-snug">
+      {tell('load-lines.minutes-of-pulling', { minutes, most: MINUTES_OF_PULLING })}
+    </p>
   );
 }
 

@@ -104,6 +104,7 @@ export function Pad({ element, work, bout, entries, facts, seen, stands }: Props
           <EndsLines element={element} />
         </Suspense>
         <Suspense>
+          <ShortWork element={element} startedAt={bout.startedAt} />
           <LoadLines element={element} work={work} />
         </Suspense>
         {/* A new cue is not yet known: prompted answers are no falling off. */}
@@ -220,6 +221,7 @@ const ArticlePad = lazy(async () => ({ default: (await import('./article-pad')).
 /** What stands beside the pad and is not tapped with every rep. */
 const FallingOffLine = lazy(async () => ({ default: (await import('./falling-off-line')).FallingOffLine }));
 const EndsLines = lazy(async () => ({ default: (await import('./load-lines')).EndsLines }));
+const ShortWork = lazy(async () => ({ default: (await import('./load-lines')).ShortWork }));
 const LoadLines = lazy(async () => ({ default: (await import('./load-lines')).LoadLines }));
 const RepDetails = lazy(async () => ({ default: (await import('./rep-details')).RepDetails }));
 const GamePad = lazy(async () => ({ default: (await import('./game-pad')).GamePad }));

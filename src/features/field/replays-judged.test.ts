@@ -93,7 +93,7 @@ describe('what was measured judges a rep', () => {
   });
   it('several faults in one rep, one taken off again', () => {
     const play = new Play(chain()).fault('Crooked in position').also('Slow');
-    expect(play.view.lastInWords).toBe('flawed: Crooked in position and Slow');
+    expect(play.view.lastInWords).toBe('flawed: Crooked in position and slow');
     expect(play.also('Crooked in position').view.lastInWords).toBe('flawed: Slow');
     expect(play.kept[0]?.faults.map((one) => [one.fault?.key, one.count])).toEqual([['slow', 1]]);
     expect(play.also('Slow').view.last?.judged.outcome).toBe('clean');

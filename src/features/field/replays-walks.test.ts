@@ -77,7 +77,7 @@ describe('a scene in the field', () => {
     expect(endOf(one.view).dogs.map(({ label }) => label)).toEqual(['Ran in', 'Out of hand']);
   });
   it('a stop that was not taken is a miss, and the coach says to stop and name it', () => {
-    const one = new Play(fromMethod('field-season', 'blind'));
+    const one = new Play(fromMethod('field-season', 'blind')).tap({ tap: 'laid' });
     const { by } = one.view;
     const stop = by.kind === 'scene' ? by.held.find(({ miss }) => miss) : undefined;
     expect(stop?.words).toBe('Stopped');

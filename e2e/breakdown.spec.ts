@@ -31,9 +31,7 @@ test('break an exercise down from a method, and climb two rungs', async ({ page 
   await page.getByRole('button', { name: 'Break it down' }).click();
   const chain = page.getByRole('list', { name: 'Chain of Formal hold' });
   await expect(chain.getByRole('listitem')).toHaveCount(3);
-  await expect(
-    page.getByText(/Waits: first “Hold, still and light”: time held/).first(),
-  ).toBeVisible();
+  await expect(page.getByText(/Waits: first “Hold, still and light”: time held/).first()).toBeVisible();
 
   await page.getByRole('link', { name: 'Train Hold, still and light' }).click();
   await page.getByRole('button', { name: 'Begin' }).click();

@@ -6,6 +6,7 @@ async function articleElement(page: Page): Promise<void> {
   await page.goto('/sample/breakdown/new?from=method:scent-discrimination');
   await page.getByLabel('Start, Distance to the article').fill('2 m');
   await page.getByLabel('Demand, Distance to the article').fill('10 m');
+  await page.getByLabel('Start, Help on the article').selectOption({ label: 'your scent alone' });
   await page.getByLabel('Start, Articles in all').fill('3');
   await page.getByLabel('Start, Gap to the next article').fill('60 cm');
   await page.getByLabel('Demand, Gap to the next article').fill('10 cm');
@@ -16,58 +17,6 @@ async function articleElement(page: Page): Promise<void> {
   await page.getByLabel('Numbered articles').blur();
   await expect(page.getByText('6 numbered articles.')).toBeVisible();
 }
-
-test('articles: a helper lays them, first touch and pick, mouthed ones are not laid again, and better than luck in the end', async ({
-  page,
-}) => {
-  await articleElement(page);
-  await page.getByRole('link', { name: 'Train it' }).click();
-  await page.getByRole('button', { name: 'Begin' }).click();
-  const articles = page.getByRole('region', { name: 'Articles' });
-  const right = async (): Promise<string> => /number (\d+)/.exec(await articles.innerText())?.[1] ?? '';
-  const count = async (n: number): Promise<void> =>
-    expect(page.getByText(new RegExp(`^${n} reps?[,;] `)).first()).toBeVisible();
-
-  await test.step('known to the coach: it proves nothing', async () => {
-    await articles.getByRole('button', { name: `article ${await right()}` }).click();
-    await count(1);
-    await expect(articles).toContainText('No hidden run yet');
-  });
-  await test.step('a wrong one touched first, then the right one: flawed, and that one is not laid again', async () => {
-    const target = await right();
-    const names = await articles
-      .getByRole('button', { name: /^Place/ })
-      .evaluateAll((all) => all.map((one) => one.getAttribute('aria-label') ?? ''));
-    const wrong = names.find((name) => !name.endsWith(`article ${target}`)) ?? '';
-    await articles.getByRole('button', { name: wrong }).click();
-    await articles.getByRole('button', { name: `article ${target}` }).click();
-    await count(2);
-    await expect(page.getByLabel('Last rep')).toContainText('flawed');
-    const number = wrong.replace(/.*article /, '');
-    await expect(articles.getByRole('button', { name: `article ${number}`, exact: true })).toHaveCount(0);
-  });
-  await test.step('hidden runs, the helper alone knowing, until luck is ruled out', async () => {
-    await articles.getByLabel('A helper lays them').click();
-    await expect(articles).toContainText('this run was seen, so the next one counts');
-    for (let i = 0; i < 5; i++) {
-      // The rung asks it in sight; this time the dog is turned away.
-      await articles.getByLabel('The dog watches').uncheck();
-      await articles.getByRole('button', { name: 'Helper: show it' }).click();
-      const place =
-        (
-          await articles
-            .getByRole('button', { name: new RegExp(`article ${await right()}$`) })
-            .getAttribute('aria-label')
-        )?.split(',')[0] ?? '';
-      await articles.getByRole('button', { name: 'Cover it' }).click();
-      await articles.getByRole('button', { name: place, exact: true }).click();
-      await count(3 + i);
-    }
-    await expect(page.getByRole('status', { name: 'Better than luck' })).toContainText(
-      '4 of 4 hidden runs right; settled: it knows.',
-    );
-  });
-});
 
 test('a number of runs fixed beforehand: no verdict on the way, an exact one at the end, and a worn article is laid no more', async ({
   page,

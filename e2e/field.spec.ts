@@ -8,65 +8,6 @@ async function begin(page: Page, element: string): Promise<void> {
 }
 const advice = (page: Page) => page.getByRole('status', { name: 'Advice' });
 
-test('cue transfer: five prompted, a silent probe that fails, half pay, and unprompted to the end', async ({
-  page,
-}) => {
-  const skip = await fakeWaits(page);
-  await page.goto('/sample/breakdown/sample-send/rule');
-  await page.getByRole('button', { name: 'More rules' }).click();
-  await page.getByRole('radio', { name: /^From an old cue/ }).click();
-  await expect(page.getByLabel('Seconds of silence in a silent test')).toHaveValue('20');
-  await page.getByLabel('Seconds of silence in a silent test').fill('15');
-  await page.getByRole('button', { name: 'Take these numbers' }).click();
-  await expect(page.getByText('Rule changed.')).toBeVisible();
-  await begin(page, 'sample-send');
-  const clock = page.getByRole('status', { name: 'Gap clock' });
-  const answer = async (name: string): Promise<void> => {
-    const before = await storedCount(page, 'regulon-sample', 'entries');
-    await page.getByRole('button', { name }).click();
-    await expect.poll(() => storedCount(page, 'regulon-sample', 'entries')).toBe(before + 1);
-  };
-
-  await test.step('the gap is counted for the handler', async () => {
-    await page.getByRole('button', { name: 'Cue', exact: true }).click();
-    await expect(clock).toHaveText('Wait …');
-    await skip(1000);
-    await expect(clock).toHaveText('Wait …');
-    await skip(1100);
-    await expect(clock).toHaveText('Now the old prompt.');
-  });
-  for (let i = 0; i < 5; i++) await answer('After the prompt');
-  await expect(advice(page)).toContainText(
-    'Silent test. Answered the prompt. The new cue, then silence for up to 15',
-  );
-
-  await test.step('the silence runs out, and the log is told', async () => {
-    await page.getByRole('button', { name: 'Cue', exact: true }).click();
-    await expect(clock).toHaveText('Silence. Do not help, not with a look.');
-    await skip(13_000);
-    await expect(clock).toHaveText('Silence. Do not help, not with a look.');
-    await skip(2100);
-    await expect(clock).toHaveText('Over: prompt once now, and do not pay it.');
-    await expect(advice(page)).toContainText('prompt once, and do not pay it');
-  });
-  await answer('After the prompt');
-  await expect(advice(page)).toContainText(
-    'The silent test failed: the prompted answer is not paid, back to the first stage. Stage A',
-  );
-  for (let i = 0; i < 5; i++) await answer('After the prompt');
-  await expect(advice(page)).toContainText(/the coin says (do not )?pay/);
-  await answer('Before the word');
-  await expect(advice(page)).toContainText('anticipation');
-  for (let i = 0; i < 3; i++) await answer('In the gap');
-  await expect(advice(page)).toContainText('3 unprompted in a row; a good place to end');
-  await page.reload();
-  await expect(advice(page)).toContainText('3 unprompted in a row; a good place to end');
-  await page.getByRole('button', { name: 'Silent test', exact: true }).click();
-  await expect(advice(page)).toContainText('Silent test. Set by hand.');
-  await page.getByRole('button', { name: 'Undo' }).first().click();
-  await expect(advice(page)).toContainText('3 unprompted in a row');
-});
-
 test('one thumb: a set from memory, more about a rep, body signs, what was not logged, a note, the debrief', async ({
   page,
 }) => {

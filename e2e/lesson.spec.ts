@@ -1,17 +1,11 @@
 import type { Page } from '@playwright/test';
-import { expect, SHIFTED_CLOCK, storedCount, test } from './fixtures';
+import { expect, storedCount, test } from './fixtures';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
 
 const bar = (page: Page) => page.getByRole('navigation', { name: 'Elements and dogs of this lesson' });
 const tap = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).first().tap();
 const reps = (page: Page, words: RegExp) => expect(page.getByText(words).first()).toBeAttached();
-/** The page's clock on another day, from the next load on. */
-const nextDay = (page: Page) =>
-  page.addInitScript(
-    SHIFTED_CLOCK.replace(/const gap = \d+/, `const gap = ${new Date('2026-06-16T16:30:00').getTime()}`),
-  );
-
 async function add(page: Page, name: string | RegExp): Promise<void> {
   await tap(page, 'Add to the lesson');
   await page
@@ -72,72 +66,6 @@ test('three elements and an easy one with one dog: each keeps its place, one tap
   // The end is taken back as one.
   await tap(page, 'Undo');
   await expect(page.getByRole('link', { name: /^Go on with/ })).toHaveCount(2);
-});
-
-test('five dogs in turn on the hold, each with its object; what is said of each comes back next day', async ({
-  page,
-}) => {
-  test.setTimeout(120_000);
-  const DOGS = ['Wren', 'Abel', 'Fern', 'Moss', 'Bracken'];
-  for (const dog of DOGS) {
-    await page.goto('/own/start');
-    await page.getByRole('textbox', { name: 'Name' }).tap();
-    await page.keyboard.type(dog);
-    await page.getByRole('radio', { name: 'Hold, still and light' }).tap();
-    await page.getByLabel('Time held now').tap();
-    await page.keyboard.type('2');
-    await page.getByLabel('Time held wanted').tap();
-    await page.keyboard.type('20');
-    await tap(page, 'Make the ladder');
-    await expect(page.getByRole('heading', { name: `${dog}: Hold, still and light` })).toBeVisible();
-  }
-  const OBJECTS = ['wood', 'metal', 'leather', 'wood', 'metal'];
-  for (const [i, dog] of DOGS.entries()) {
-    if (i === 0) {
-      await page.goto('/own/field');
-      await page.getByLabel('Dog', { exact: true }).selectOption({ label: dog });
-      await page.getByRole('link', { name: /^Hold, still and light/ }).tap();
-      await tap(page, 'Begin');
-    } else await addDog(page, dog);
-    await page
-      .getByRole('group', { name: 'Object' })
-      .getByRole('button', { name: OBJECTS[i] ?? '' })
-      .tap();
-    await tap(page, 'Clean');
-    await reps(page, /^1 rep, 1 clean/);
-  }
-  // Back to the first with one tap: its own reps, its own object.
-  await bar(page).getByRole('link', { name: /^Wren/ }).tap();
-  await expect(page.getByLabel('Dog', { exact: true }).locator('option:checked')).toHaveText('Wren');
-  await expect(page.getByRole('button', { name: 'wood', exact: true })).toHaveAttribute(
-    'aria-pressed',
-    'true',
-  );
-  await tap(page, 'Flawed');
-  await tap(page, 'Mouthed it');
-  await reps(page, /^2 reps, 1 clean/);
-  await tap(page, 'Enough for now');
-  await tap(page, 'End the lesson');
-  await expect(page.getByRole('link', { name: /^Go on with/ })).toHaveCount(0);
-  const card = (dog: string) =>
-    page.getByRole('region', { name: `What it comes to: ${dog}, Hold, still and light` });
-  await expect(card('Wren')).toContainText('mouthed it 1×; so look at that first next time.');
-  await card('Wren').getByLabel('One line for next time').fill('Not the metal one yet.');
-  await card('Moss').getByLabel('One line for next time').fill('Moved and back once, then quiet.');
-  await card('Moss').getByLabel('One line for next time').blur();
-  await expect(card('Moss')).toContainText('Kept');
-  // The same again for this one: the other one goes its way.
-  await expect(card('Fern').getByRole('button', { name: 'Same again' })).toHaveAttribute(
-    'aria-pressed',
-    'true',
-  );
-  await nextDay(page);
-  await page.goto('/own/today');
-  await page.getByRole('group', { name: 'Which dog' }).getByRole('button', { name: 'Wren' }).tap();
-  await expect(page.getByText('Not the metal one yet.').first()).toBeVisible();
-  await page.getByRole('group', { name: 'Which dog' }).getByRole('button', { name: 'Moss' }).tap();
-  await expect(page.getByText('Moved and back once, then quiet.').first()).toBeVisible();
-  await expect(page.getByText('Not the metal one yet.')).toHaveCount(0);
 });
 
 test('the bar says of what is not on the pad which step it goes to next', async ({ page }) => {

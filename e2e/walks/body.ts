@@ -34,7 +34,9 @@ export async function tubs(w: Walker): Promise<void> {
   await w.enough();
   await w.tap('Breakdown');
   await w.tap(/^Ladder of All four paws in/);
-  await w.concludes(/25 L/);
+  await w.concludes(
+    /25 L is what you want in the end, and is not among the sizes you own\. Get it before the last step/,
+  );
   await w.later(1);
   await w.concludes(/You saw tremor\. That can be pain: stop now, and see a veterinary surgeon if it stays/);
 }

@@ -19,14 +19,15 @@ export async function cueTransfer(w: Walker): Promise<void> {
     /The silent test failed: the prompted answer is not paid, back to the first stage/,
     w.advice,
   );
-  await w.reps(prompted, prompted, prompted, 'In the gap');
+  await w.reps(prompted, prompted, prompted, prompted, 'In the gap');
   await w.concludes(/Answered in the gap, before the prompt: always paid/, w.advice);
+  await w.concludes(/Stage B: new cue, 2 s, old prompt; the coin says (do not )?pay/, w.advice);
   await w.tap('Easy one');
   await w.reps('Before the word');
   await w.reps('To the new cue alone', 'To the new cue alone', 'To the new cue alone');
   await w.concludes(/End here\.|Done\./, w.advice);
   await w.enough();
-  await w.concludes(/4 clean/);
+  await w.concludes(/15 reps; 14 count, 4 clean/);
   await w.later(1);
   await w.card('Old signal to new word');
   await w.beginCard();

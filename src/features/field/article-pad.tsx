@@ -170,7 +170,7 @@ export function ArticlePad({ element, bout, entries, view, actions }: Props) {
           (known || seen) &&
           tell('article-pad.this-run-proves-nothing-you-know', { known: Boolean(known) })}
       </p>
-      <ArticleVerdict reps={view.reps} fixed={bout.runsFixed} />
+      <ArticleVerdict reps={view.reps} axes={element.axes} fixed={bout.runsFixed} />
       {!covered && <LaidOtherwise names={names} run={run} onLay={setOwn} />}
       {!covered && <TakeOut laid={laid} actions={actions} />}
     </section>

@@ -1,3 +1,4 @@
+import type { Axis } from '@/core/breakdown';
 import { evidenceAgainstLuck, luckOf, type PickRun, positionBias, SETTLED } from '@/core/evidence';
 import type { ArticlesSeen, StandingRep } from '@/core/log';
 import { wordsOf } from '@/words';
@@ -5,6 +6,7 @@ import { tell } from './later-words';
 
 type Props = {
   readonly reps: readonly StandingRep[];
+  readonly axes: readonly Axis[];
   /** How many runs were fixed before the session; null: looked at after each. */
   readonly fixed: number | null;
 };
@@ -13,8 +15,8 @@ type Props = {
 const LUCK_LINE = 0.05;
 
 /** Better than luck? Only hidden, unaided runs that the coach did not know count. */
-export function ArticleVerdict({ reps: all, fixed }: Props) {
-  const reps = all.filter(isHidden);
+export function ArticleVerdict({ reps: all, axes, fixed }: Props) {
+  const reps = all.filter((rep) => isHidden(rep) && !isHelped(rep, axes));
   const runs = reps.flatMap((rep): PickRun[] => {
     const run = articlesOf(rep);
     return run ? [{ choices: run.laid.length, right: run.pick === run.target }] : [];
@@ -36,6 +38,10 @@ export function ArticleVerdict({ reps: all, fixed }: Props) {
 
 const articlesOf = ({ seen }: StandingRep): ArticlesSeen | null =>
   seen.run?.kind === 'articles' ? seen.run : null;
+
+/** Food on the right one can be found by any dog: on a step that still has it no run tells. */
+const isHelped = ({ asked }: StandingRep, axes: readonly Axis[]): boolean =>
+  axes.some((axis) => axis.role === 'help' && (asked.criteria[axis.key] ?? axis.start) !== axis.demand);
 
 function isHidden(rep: StandingRep): boolean {
   const run = articlesOf(rep);

@@ -187,7 +187,7 @@ export async function recallThroughPoles(w: Walker): Promise<void> {
     'Demand, How crooked': '5°',
   });
   await w.card('Stay, then come fast');
-  await w.concludes(/first “Stay”: what you do three steps away/);
+  await w.concludes(/first “Stay”: three steps away/);
   await w.tap('It has that already: wait for nothing');
   await w.beginCard();
   await w.reps('Clean');

@@ -59,7 +59,7 @@ describe('prerequisites', () => {
     expect(nodes.map((one) => openness(one, nodes).open)).toEqual([true, true, false]);
     expect(
       openness(nodes[2] as Node, nodes).waits.map((one) => wordsOf(one).replaceAll(NO_BREAK, ' ')),
-    ).toEqual(['first “release”: distance 12 m (now: distance 8 m)']);
+    ).toEqual(['first “release”: distance 12 m (now: 8 m)']);
     expect(layers(nodes)).toEqual([['hold'], ['release'], ['deliver']]);
   });
   it('moving by hand opens nothing that no rep supports', () => {

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { asId, type ElementId, type Sentence, say, type Value } from '@/core/shared';
 import type { Axis } from './axis';
-import { axisInWords } from './axis-values';
+import { askedOf, axisInWords } from './axis-values';
 import { criteriaSchema } from './ladder';
 import { atLeastAsHard, type Criteria } from './place';
 
@@ -44,7 +44,7 @@ export function openness(node: Pick<Node, 'needs'>, nodes: readonly Node[]): Ope
         say('breakdown.prerequisites.not-before-is-at-it-is-at', {
           title: other.title,
           inWords: inWords(lacking, need.at),
-          inWords2: inWords(lacking, stands),
+          inWords2: valuesOf(lacking, stands),
         }),
       ];
     if (other.shown.some((asked) => atLeastAsHard(other.axes, asked, need.at))) return [];
@@ -59,10 +59,19 @@ export function openness(node: Pick<Node, 'needs'>, nodes: readonly Node[]): Ope
   return { open: waits.length === 0, waits };
 }
 
+/** A step of a list says by itself what it is; a number needs its axis before it. */
 const inWords = (axes: readonly Axis[], criteria: Criteria): Value => ({
-  list: axes.map((axis) =>
-    axisInWords({ ...axis, title: lowered(axis.title) }, criteria[axis.key] ?? axis.start),
-  ),
+  list: axes.map((axis) => {
+    const value = criteria[axis.key] ?? axis.start;
+    return axis.levels === null
+      ? axisInWords({ ...axis, title: lowered(axis.title) }, value)
+      : askedOf(axis, value);
+  }),
+  between: ', ',
+});
+/** Where it stands, after what it needs: the axes were named there. */
+const valuesOf = (axes: readonly Axis[], criteria: Criteria): Value => ({
+  list: axes.map((axis) => askedOf(axis, criteria[axis.key] ?? axis.start)),
   between: ', ',
 });
 const lowered = (words: string): string => words.replace(/^./, (letter) => letter.toLowerCase());

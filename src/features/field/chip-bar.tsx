@@ -92,7 +92,9 @@ function Row({ title, options, before, isOn, onTap }: RowProps) {
   }, [on]);
   return (
     <fieldset ref={row} aria-label={title} className="flex min-w-0 items-center gap-1.5 overflow-x-auto">
-      <span className="w-16 shrink-0 text-base font-semibold leading-tight">
+      <span
+        className={`w-16 shrink-0 font-semibold leading-tight ${LONG_WORD.test(title) ? 'text-xs' : 'text-base'}`}
+      >
         {title}
         {before !== undefined && (
           <span className="block text-sm font-normal">{tell('chip-bar.last', { before })}</span>
@@ -113,3 +115,6 @@ function Row({ title, options, before, isOn, onTap }: RowProps) {
     </fieldset>
   );
 }
+
+/** A word that does not fit into the label's width at its full size. */
+const LONG_WORD = /\S{8,}/;

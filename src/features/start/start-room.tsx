@@ -37,7 +37,14 @@ export function StartRoom() {
   const [search] = useSearchParams();
   if (!dogs) return <p className="text-lg">{tell('start-room.reading-the-kennel')}</p>;
   const known = dogs.find((one) => one.id === search.get('dog'));
-  return <Start key={known?.id ?? ''} known={known ?? null} method={search.get('method')} />;
+  return (
+    <Start
+      key={known?.id ?? ''}
+      known={known ?? null}
+      another={dogs.length > 0}
+      method={search.get('method')}
+    />
+  );
 }
 
 type Props = {
@@ -45,10 +52,12 @@ type Props = {
     readonly id: Parameters<ReturnType<typeof useKennel>['choose']>[0];
     readonly name: string;
   } | null;
+  /** Whether there are dogs already. */
+  readonly another: boolean;
   readonly method: string | null;
 };
 
-function Start({ known, method }: Props) {
+function Start({ known, another, method }: Props) {
   const { kennel, choose, done } = useKennel();
   const navigate = useNavigate();
   const { register, handleSubmit, watch, setValue, trigger, getValues, formState } =
@@ -119,7 +128,9 @@ function Start({ known, method }: Props) {
         title={
           known
             ? tell('start-room.what-will-learn-first', { name: known.name })
-            : tell('start-room.start-with-one-dog-and-one-thing')
+            : another
+              ? tell('start-room.another-dog-and-what-it-learns')
+              : tell('start-room.start-with-one-dog-and-one-thing')
         }
       >
         {tell('start-room.a-few-answers-make-a-ladder-of')}

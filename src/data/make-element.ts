@@ -27,7 +27,7 @@ export function elementFromMethod(
   element: MethodElement,
   axes: readonly Axis[],
 ): New<ElementRecord> {
-  return {
+  const made: New<ElementRecord> = {
     ...PLAIN_ELEMENT,
     id,
     dogId,
@@ -44,7 +44,21 @@ export function elementFromMethod(
     policy: policyOf(element),
     method: { id: method.id, element: element.key },
   };
+  return notedTillTheDemand(made, element.noted);
 }
+
+function notedTillTheDemand(element: New<ElementRecord>, faults: readonly string[]): New<ElementRecord> {
+  const noted = element.faults.filter((one) => faults.includes(one.key));
+  const from = demandOf(element.axes);
+  const counts = noted.map((one) => ({ fault: ownFault(one.key), from }));
+  const others = countedAtOnce(element, faults);
+  return { ...others, countsFrom: [...others.countsFrom, ...counts] };
+}
+
+const countedAtOnce = (element: New<ElementRecord>, faults: readonly string[]): New<ElementRecord> => ({
+  ...element,
+  countsFrom: element.countsFrom.filter(({ fault }) => !faults.includes(fault.key)),
+});
 
 /** What is other in every go comes first: the pad shows the first rows, and folds the rest away. */
 const eachGoFirst = (conditions: Method['conditions']): Method['conditions'] => {
@@ -89,12 +103,10 @@ function withSetting(
       return { ...element, cues: setting.to };
     case 'no-fault':
       return { ...element, faults: element.faults.filter((one) => !setting.faults.includes(one.key)) };
-    case 'noted-till-the-demand': {
-      const noted = element.faults.filter((one) => setting.faults.includes(one.key));
-      const from = demandOf(element.axes);
-      const counts = noted.map((one) => ({ fault: ownFault(one.key), from }));
-      return { ...element, countsFrom: [...element.countsFrom, ...counts] };
-    }
+    case 'noted-till-the-demand':
+      return notedTillTheDemand(element, setting.faults);
+    case 'counted-at-once':
+      return countedAtOnce(element, setting.faults);
     case 'rule': {
       // Shaping moves along an ordered list of answers; what has none goes on as it did.
       const [first] = element.axes;

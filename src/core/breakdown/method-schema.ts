@@ -66,6 +66,7 @@ const methodElementSchema = v.strictObject({
   ),
   axes: v.pipe(v.array(methodAxisSchema), v.minLength(1)),
   faults: v.optional(v.array(watchedFaultSchema), []),
+  noted: v.optional(v.array(v.string()), []),
   /** Legs of continuous work, which is one element with a clock. */
   legs: v.optional(v.array(text)),
   /** The kind of policy that fits, with the usual values of that kind unless given. */

@@ -29,8 +29,6 @@ export type WatchedFault = {
   readonly label: string;
   readonly by: 'dog' | 'handler';
   readonly miss: boolean;
-  /** Written down and not counted: this piece is about something else. */
-  readonly noted?: boolean | undefined;
 };
 
 /** An axis of a method: everything but what the person is asked. Values in base units. */
@@ -53,6 +51,8 @@ export type MethodElement = {
   readonly needs: readonly { readonly element: string; readonly share: number }[];
   readonly axes: readonly MethodAxis[];
   readonly faults: readonly WatchedFault[];
+  /** Keys of faults that are only noted till the demand: on the way this piece is about something else. */
+  readonly noted: readonly string[];
   readonly legs: readonly string[];
   /** Checked against the policies by whoever knows them; this module does not. */
   readonly policy: { readonly kind: string } | null;

@@ -9,6 +9,7 @@ export type Setting =
   | { readonly kind: 'ratchet'; readonly to: 'keep' | 'back' }
   | { readonly kind: 'cues'; readonly to: 'one' | 'repeat' }
   | { readonly kind: 'noted-till-the-demand'; readonly faults: readonly string[] }
+  | { readonly kind: 'counted-at-once'; readonly faults: readonly string[] }
   | { readonly kind: 'no-fault'; readonly faults: readonly string[] }
   | { readonly kind: 'rule'; readonly to: 'distribution' | 'run' }
   | { readonly kind: 'pay-thins-out' }
@@ -181,6 +182,7 @@ export const SCHOOLS = {
         say('breakdown.schools.steadiness'),
         say('breakdown.schools.nothing-has-to-be-undone-later'),
         say('breakdown.schools.damps-some-dogs'),
+        { kind: 'counted-at-once', faults: ['ran-in'] },
       ),
       side(
         say('breakdown.schools.drive'),

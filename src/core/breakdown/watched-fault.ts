@@ -13,6 +13,4 @@ export const watchedFaultSchema = v.strictObject({
   label: text,
   by: v.optional(v.picklist(['dog', 'handler']), 'dog'),
   miss: v.optional(v.boolean(), false),
-  /** Written down and not counted: this piece is about something else. */
-  noted: v.optional(v.boolean()),
 });

@@ -32,6 +32,11 @@ describe('articles', () => {
       expect([laid[target], laid.includes('4'), new Set(laid).size, scentIt]).toEqual(['1', false, 4, false]);
     expect(layOut(states, 4, 2, seeded(7))).toEqual(layOut(states, 4, 2, seeded(7)));
     expect(must(layOut(articleStates(named(3), []), 1, 0, seeded(1))).scentIt).toBe(true);
+    // More than there are: washing would not help.
+    expect(layOut(articleStates(named(3), []), 4, 0, seeded(1))).toMatchObject({
+      ok: false,
+      code: 'too-few',
+    });
   });
 
   it('ask to be washed when too few are clean', () => {

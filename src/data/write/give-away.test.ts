@@ -12,6 +12,7 @@ import {
   putAwayOf,
   trialsOf,
   workOf,
+  workToShare,
 } from '@/data/read';
 import { type ElementRecord, type New, UNKNOWN_DOG } from '@/data/records';
 import { makeSampleKennel } from '@/demo/sample-kennel';
@@ -75,6 +76,14 @@ describe('a whole exercise for another dog', () => {
     await sound();
     must(await takeBack(kennel, given));
     expect((await workOf(kennel, OTHER)).elements).toEqual([]);
+  });
+
+  it('is offered by its name where another dog begins, and not to the dog that has it', async () => {
+    const { kennel } = await begin();
+    const offered = async (except: DogId | null) =>
+      (await workToShare(kennel, except)).map(({ kind, title, dog }) => [kind, title, dog.id as string]);
+    expect(await offered(null)).toEqual([['exercise', 'Send', DOG]]);
+    expect(await offered(DOG)).toEqual([]);
   });
 
   it('takes an element that it has for one of the same name, and gives the same exercise once', async () => {

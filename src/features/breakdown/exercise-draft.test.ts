@@ -18,7 +18,7 @@ import { furtherAxis, ownList } from './axis-draft';
 import { beforesOf } from './befores';
 import { type LinkDraft, linkByHand, linksFromMethod, moved, outlookOf, readLinks } from './exercise-draft';
 import { sourceGroups, startingLinks } from './exercise-sources';
-import { onRoute, settingsOf, takesHold } from './sides';
+import { firstSides, onRoute, type Sides, settingsOf, takesHold } from './sides';
 
 const DOG = asId<DogId>('d');
 const { work } = sampleState();
@@ -58,6 +58,17 @@ describe('from a method', () => {
     const at = (of: typeof still, rung: number) => buildLadder(of ?? { axes: [] }).rungs[rung]?.criteria;
     expect(object?.needs).toEqual([{ element: still?.id, at: at(still, 4) }]);
     expect(moving?.needs.map((need) => need.at)).toEqual([at(still, 6), at(object, 2)]);
+  });
+
+  it('a piece that the dog trains by this method already is shared, not made twice', () => {
+    const mine = element(
+      readLinks(
+        linksFromMethod(hold, newId).map((link) => fill(link, '1 s', '20 s')),
+        DOG,
+      ).plans[1],
+    );
+    const links = linksFromMethod(hold, newId, [{ ...mine, changed: CHANGED }]);
+    expect(links.map(({ existing }) => existing)).toEqual([null, mine.id, null]);
   });
 
   it('says what is missing by field, all at once', () => {
@@ -156,6 +167,27 @@ describe('what a method builds on, and where schools differ', () => {
     }
     if (settings.some((one) => one.kind === 'route'))
       expect(links.length).toBeLessThan(answered(method?.id ?? '').length);
+  });
+
+  it('of two routes the first is taken until another is, and running in counts only for who wants it to', () => {
+    const muzzle = methodOf('worn-kit');
+    expect(firstSides(muzzle)).toEqual({ 'kit-route': 0 });
+    const routes = (sides: Sides) =>
+      onRoute(linksFromMethod(muzzle, newId), settingsOf(sides)).flatMap(
+        ({ from }) => from?.element.route ?? [],
+      );
+    expect([routes(firstSides(muzzle)), routes({ 'kit-route': 1 }), routes({})]).toEqual([
+      ['hand'],
+      ['inside'],
+      ['hand', 'inside'],
+    ]);
+    expect([firstSides(methodOf('stays')), firstSides(null)]).toEqual([{}, {}]);
+    const noted = (sides: Sides) => {
+      const besides = { befores: [], settings: settingsOf(sides), elements: [] };
+      const [memory] = readLinks(answered('memory-retrieve'), DOG, besides).plans.map(element);
+      return memory?.countsFrom.map(({ fault }) => fault.key as string);
+    };
+    expect([noted({}), noted({ drive: 0 }), noted({ drive: 1 })]).toEqual([['ran-in'], [], ['ran-in']]);
   });
 
   it('a side says that it sets something only where it does', () => {

@@ -100,6 +100,8 @@ function wordsOfSetting(setting: Setting): string {
       return tell('method-choices.sets-ratchet', { to: setting.to });
     case 'cues':
       return tell('method-choices.sets-cues', { to: setting.to });
+    case 'counted-at-once':
+      return tell('method-choices.sets-counted');
     case 'noted-till-the-demand':
       return tell('method-choices.sets-noted');
     case 'no-fault':

@@ -11,7 +11,7 @@ import {
 import { type Advice, type ColdProbe, type SeenSign, transferOf } from '@/core/coaching';
 import { type FaultCount, type RodData, rodOf } from '@/core/evidence';
 import { type CoachFacts, type Entry, foldLog, type Judging, replay, type StandingRep } from '@/core/log';
-import { type FaultRef, ownFault, sameFault } from '@/core/rulebooks';
+import { type FaultRef, sameFault } from '@/core/rulebooks';
 import type { ElementId } from '@/core/shared';
 import {
   type DatedBout,
@@ -154,10 +154,7 @@ export function padView(
       faults.filter((fault) => fault.miss),
       seen,
     ),
-    noted: [
-      ...(ladder.rungs[rung]?.noted ?? []),
-      ...element.faults.filter((fault) => fault.noted).map((fault) => ownFault(fault.key)),
-    ],
+    noted: ladder.rungs[rung]?.noted ?? [],
     judging,
     chips: [
       ...(by.kind === 'whole' ? [valuesRow(said)] : []),

@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import type { Criteria } from '@/core/breakdown';
 import { type AxisKey, asId } from '@/core/shared';
+import { standingSigns } from '@/data/read';
 import { wordsOf } from '@/words';
 import { endOf } from './end-view';
+import { loadInWords } from './load-lines';
 import { fromMethod, Play } from './play.test-helper';
 
 const approach = () => new Play(fromMethod('platform', 'approach'));
@@ -122,5 +124,66 @@ describe('what you do, where it is what the step asks', () => {
     const one = new Play(fromMethod('around', 'round', { distance: ['1 m', '5 m'] }));
     one.chip('Side', 'left').fault('Went wide');
     expect(one.view.last?.asked.chips.Side).toBe('left');
+  });
+});
+
+describe('signs after a night', () => {
+  const recall = () => new Play(fromMethod('wait-come-finish', 'come', { distance: ['5 m', '20 m'] }));
+  const seen = (...signs: readonly ('panting' | 'circling' | 'tremor' | 'growled')[]): Play => {
+    const one = recall().clean();
+    for (const sign of signs) one.tap({ tap: 'sign', sign });
+    return one;
+  };
+  it.each([
+    [['panting', 'circling'], 'end', null],
+    [['tremor'], 'stop', 'stop'],
+    [['growled'], 'end', 'end'],
+  ] as const)('%j: %s today, %s tomorrow', (signs, today, tomorrow) => {
+    const one = seen(...signs);
+    expect(standingSigns(one.kept, one.today)[0]?.kind).toBe(today);
+    one.after(1);
+    expect(standingSigns(one.kept, one.today)[0]?.kind ?? null).toBe(tomorrow);
+  });
+});
+
+describe('a wait and a recall, gone back to', () => {
+  it('a return is no recall: it counts nothing there', () => {
+    const one = new Play(fromMethod('wait-come-finish', 'come', { distance: ['5 m', '20 m'] }));
+    one.calls('return-or-call');
+    for (let i = 0; i < 12; i++) one.clean();
+    expect(one.counts.counted).toBeLessThan(12);
+  });
+  it('where the wait itself is trained every one of them counts', () => {
+    const one = new Play(fromMethod('wait-come-finish', 'wait', { delay: ['1 s', '10 s'] }));
+    one.calls('return-or-call');
+    for (let i = 0; i < 12; i++) one.clean();
+    expect(one.counts.counted).toBe(12);
+  });
+});
+
+describe('the rest', () => {
+  it('is looked at from two goes before it and two after it on', () => {
+    const one = new Play(fromMethod('reward-behind', 'out', { out: ['1 m', '5 m'] }));
+    one.clean().fault('Carried it on to you').tap({ tap: 'rested' }).clean();
+    expect(endOf(one.view).sides).toEqual([]);
+    one.clean();
+    expect(endOf(one.view).sides).toEqual([
+      {
+        title: 'The rest',
+        options: [
+          { words: 'before it', clean: 1, of: 2 },
+          { words: 'after it', clean: 2, of: 2 },
+        ],
+        weaker: null,
+      },
+    ]);
+  });
+});
+
+describe('loads', () => {
+  const metres = { of: 'run-metres', per: 'day', done: 9.144, limit: null, left: null } as const;
+  it('are read in yards where the ladder is in yards', () => {
+    expect(loadInWords(metres)).toBe('9 metres run, by the distance asked today, over all it did.');
+    expect(loadInWords(metres, true)).toBe('10 yards run, by the distance asked today, over all it did.');
   });
 });

@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import type { Aid } from '@/core/log';
+import type { FaultKey } from '@/core/shared';
 import type { SetItem } from '@/data/write';
 
 /**
@@ -23,6 +24,8 @@ type PadState = Stamps & {
   readonly chips: Readonly<Record<string, string>>;
   /** A set from memory that is not written yet; it outlives its sheet. */
   readonly memory: readonly SetItem[];
+  /** Of a scene: what did not hold in the rep in hand. */
+  readonly lost: readonly FaultKey[];
   readonly choosing: 'outcome' | 'flaw' | 'miss';
   /** The next stamp in turn: cue, response, marker. */
   readonly stamp: (at: number) => void;
@@ -34,6 +37,8 @@ type PadState = Stamps & {
   readonly split: (at: number) => number;
   readonly help: (aid: Aid) => void;
   readonly chip: (key: string, value: string) => void;
+  /** Says that one of a scene did not hold, or that it did. */
+  readonly lose: (fault: FaultKey) => void;
   readonly remember: (memory: readonly SetItem[]) => void;
   readonly choose: (choosing: PadState['choosing']) => void;
   /** The rep in hand is done; help stays. */
@@ -49,6 +54,7 @@ const NOTHING = {
   hold: { from: null, to: null },
   splits: { from: null, at: [] },
   chips: {},
+  lost: [],
   choosing: 'outcome',
 } as const;
 
@@ -100,6 +106,10 @@ export const usePad = create<PadState>((set, get) => ({
     set({ aids: aids.includes(aid) ? aids.filter((one) => one !== aid) : [...aids, aid] });
   },
   chip: (key, value) => set({ chips: { ...get().chips, [key]: value } }),
+  lose: (fault) => {
+    const { lost } = get();
+    set({ lost: lost.includes(fault) ? lost.filter((one) => one !== fault) : [...lost, fault] });
+  },
   remember: (memory) => set({ memory }),
   choose: (choosing) => set({ choosing }),
   clear: () => set(NOTHING),

@@ -11,6 +11,7 @@ import {
   type DogId,
   type ElementId,
   type EntryId,
+  type FaultKey,
   must,
   type OutingId,
 } from '@/core/shared';
@@ -275,6 +276,11 @@ export class Play {
     return this;
   }
 
+  loses(...lost: readonly FaultKey[]): this {
+    this.hand = { ...this.hand, lost };
+    return this;
+  }
+
   help(...aids: readonly Aid[]): this {
     this.taps += 1;
     this.aids = aids;
@@ -362,4 +368,5 @@ const NOTHING: Omit<InHand, 'now' | 'call' | 'asks'> = {
   hold: { from: null, to: null },
   splits: { from: null, at: [] },
   aids: [],
+  lost: [],
 };

@@ -71,10 +71,10 @@ describe('a scene in the field', () => {
       'Under control',
       'Listened',
     ]);
-    one.tap({ tap: 'scene', lost: [] });
+    one.clean();
     expect(one.view.tally).toBe('1 rep, 1 clean');
     const lost = by.kind === 'scene' ? by.held.slice(0, 2).map(({ fault }) => fault) : [];
-    one.tap({ tap: 'scene', lost });
+    one.loses(...lost).clean();
     expect(one.view.tally).toBe('2 reps, 1 clean');
     expect(endOf(one.view).dogs.map(({ label }) => label)).toEqual(['Ran in', 'Out of hand']);
   });
@@ -83,7 +83,7 @@ describe('a scene in the field', () => {
     const { by } = one.view;
     const stop = by.kind === 'scene' ? by.held.find(({ miss }) => miss) : undefined;
     expect(stop?.words).toBe('Stopped');
-    one.tap({ tap: 'scene', lost: stop ? [stop.fault] : [] });
+    one.loses(...(stop ? [stop.fault] : [])).clean();
     expect([one.view.last?.judged.outcome, one.says.includes('Stop and name it')]).toEqual(['miss', true]);
   });
 });

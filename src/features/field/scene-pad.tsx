@@ -1,8 +1,8 @@
-import { useState } from 'react';
-import type { FaultKey } from '@/core/shared';
 import { Button } from '@/ui';
 import type { JudgedBy } from './judged-by';
+import { KeyHint } from './keys';
 import { tell } from './later-words';
+import { usePad } from './pad-store';
 import { TapButton } from './tap-button';
 import type { PadActions } from './use-pad-actions';
 
@@ -15,7 +15,7 @@ type Props = {
 
 /** Several judgements of one scene: each held until a tap says otherwise, and one tap logs them all. */
 export function ScenePad({ by, actions, onOther }: Props) {
-  const [lost, setLost] = useState<readonly FaultKey[]>([]);
+  const { lost, lose } = usePad();
   return (
     <fieldset className="grid gap-2" aria-label={tell('scene-pad.what-held')}>
       <div className="flex gap-1.5">
@@ -28,7 +28,7 @@ export function ScenePad({ by, actions, onOther }: Props) {
               look={held ? 'ink' : 'plain'}
               className="flex-1 px-1.5 leading-tight"
               aria-pressed={held}
-              onClick={() => setLost(held ? [...lost, fault] : lost.filter((one) => one !== fault))}
+              onClick={() => lose(fault)}
             >
               {held ? words : tell('scene-pad.not', { words: words.toLowerCase() })}
             </Button>
@@ -40,10 +40,10 @@ export function ScenePad({ by, actions, onOther }: Props) {
         size="huge"
         className="min-h-20 text-3xl"
         actions={actions}
-        says={{ tap: 'scene', lost }}
-        onTap={() => setLost([])}
+        says={{ tap: 'clean' }}
       >
         {tell('scene-pad.log-it', { lost: lost.length })}
+        <KeyHint action="clean" />
       </TapButton>
       <div className="grid grid-cols-2 gap-2">
         <Button size="big" onClick={onOther}>

@@ -44,6 +44,8 @@ export type InHand = Stamps & {
   readonly asks: Criteria;
   /** Help that was said before the rep; it stays until it is taken away. */
   readonly aids: readonly Aid[];
+  /** What did not hold of a scene; of any other rep nothing. */
+  readonly lost: readonly FaultKey[];
 };
 
 /** Everything that one tap on the pad can say. */
@@ -54,8 +56,6 @@ export type Tap =
   | { readonly tap: 'timed'; readonly timing: Timing }
   /** A step of the response scale; null: it backed away, which lies below all of them. */
   | { readonly tap: 'graded'; readonly grade: LevelId | null }
-  /** A scene: what did not hold in it. */
-  | { readonly tap: 'scene'; readonly lost: readonly FaultKey[] }
   | { readonly tap: 'broke'; readonly link: number }
   /** A whole exercise: the link at which it broke, or null where it held; its times are in hand. */
   | { readonly tap: 'whole'; readonly brokeAt: number | null }
@@ -107,6 +107,8 @@ const NO_REP = fail('no-rep', '', say('tap.there-is-no-rep-yet-of-which-that'));
 export function tapped(view: PadView, hand: InHand, tap: Tap): Tapped {
   switch (tap.tap) {
     case 'clean':
+      // Whatever key or button says that it is over, a scene is what its judgements say.
+      if (view.by.kind === 'scene') return logged(view, hand, sceneJudgement(view.by, hand.lost));
       return view.by.kind === 'whole'
         ? loggedWhole(view, hand, null)
         : logged(view, hand, judgement('clean', []), chainRun(view, null));
@@ -141,8 +143,6 @@ export function tapped(view: PadView, hand: InHand, tap: Tap): Tapped {
             tap.grade === null ? {} : { grade: tap.grade },
           )
         : NOT_HERE;
-    case 'scene':
-      return view.by.kind === 'scene' ? logged(view, hand, sceneJudgement(view.by, tap.lost)) : NOT_HERE;
     case 'broke':
       return logged(view, hand, judgement('miss', []), chainRun(view, tap.link));
     case 'whole':

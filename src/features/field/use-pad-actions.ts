@@ -191,7 +191,7 @@ function useBounce(): { readonly pressed: string | null; readonly first: (key: s
 
 /** What is in hand as somebody taps. */
 function inHand(called: Called | null): InHand {
-  const { cueAt, responseAt, markerAt, hold, splits, aids } = usePad.getState();
+  const { cueAt, responseAt, markerAt, hold, splits, aids, lost } = usePad.getState();
   return {
     cueAt,
     responseAt,
@@ -199,6 +199,7 @@ function inHand(called: Called | null): InHand {
     hold,
     splits,
     aids,
+    lost,
     now: performance.now(),
     call: called?.call ?? null,
     asks: called?.asks ?? {},

@@ -69,7 +69,7 @@ export async function aroundAndSpin(w: Walker): Promise<void> {
   await w.wait(8);
   await w.tap(/^Response/);
   await w.reps('Clean');
-  await w.concludes(/8\.\d s, asked at most 6 s: slow/);
+  await w.concludes(/\d+\.\d s, asked at most 6 s: slow/);
 }
 
 /** A puppy and a hand: no answer, an early click, the other hand; no word yet. */

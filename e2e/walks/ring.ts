@@ -61,6 +61,7 @@ export async function toyGame(w: Walker): Promise<void> {
 /** A stay against a toy: the owner, then the coach; broken twice at the pocket; a hand on the collar. */
 export async function stayAgainstAToy(w: Walker): Promise<void> {
   await w.begin('Moss', 'Stays against temptation', {
+    'Start, Time': '6 s',
     'Demand, Time': '20 s',
     'Start, Distance to you': '2 m',
     'Demand, Distance to you': '20 m',
@@ -72,7 +73,7 @@ export async function stayAgainstAToy(w: Walker): Promise<void> {
   await w.tap('you');
   for (const outcome of ['Clean', 'Clean']) {
     await w.tap(/^Hold begins/);
-    await w.wait(2.5);
+    await w.wait(6.5);
     await w.reps(outcome);
   }
   await w.tap('somebody else');
@@ -88,7 +89,7 @@ export async function stayAgainstAToy(w: Walker): Promise<void> {
   await w.tap(/^Hold begins/);
   await w.wait(1);
   await w.reps('Clean');
-  await w.concludes(/asked 2 s/, w.page.getByRole('region', { name: 'Last rep' }));
+  await w.concludes(/asked 6 s/, w.page.getByRole('region', { name: 'Last rep' }));
   await w.enough();
   await w.concludes(
     /You: one step \d of \d clean, hand in the pocket 0 of 2 clean; so begin with hand in the pocket/,
@@ -201,10 +202,10 @@ export async function recallThroughPoles(w: Walker): Promise<void> {
   await w.card('Faster');
   await w.beginCard();
   await w.tap('Cue');
-  await w.wait(7);
+  await w.wait(5);
   await w.tap(/^Response/);
   await w.reps('Clean');
-  await w.concludes(/clean, 7\.\d s/, w.page.getByRole('region', { name: 'Last rep' }));
+  await w.concludes(/clean, \d\.\d s/, w.page.getByRole('region', { name: 'Last rep' }));
 }
 
 /** Wait, come, present, finish: mostly gone back to, a steward’s delay nobody knows, gets up once. */

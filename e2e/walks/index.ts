@@ -24,7 +24,7 @@ const walk = (practice: string, play: Walk['play'], always = false): Walk => ({ 
 /** The practices, each as its person would go about it. */
 export const WALKS: readonly Walk[] = [
   walk('Scent discrimination', scentDiscrimination, true),
-  walk('Tubs', tubs, true),
+  walk('Tubs', tubs),
   walk('Food search, then odour', foodSearch),
   walk('Around, spin, into position', aroundAndSpin),
   walk('Memory to blind', memoryToBlind, true),
@@ -41,7 +41,7 @@ export const WALKS: readonly Walk[] = [
   walk('Beg', beg),
   walk('Recall through poles', recallThroughPoles),
   walk('Pull into harness', harness),
-  walk('Hoop', hoop),
+  walk('Hoop', hoop, true),
   walk('Wait, come, present, finish', waitComePresent, true),
   walk('Disc, reward behind', rewardBehind),
 ];

@@ -11,8 +11,8 @@ export default defineConfig({
   workers: 3,
   forbidOnly: true,
   // A machine that has other work to do takes its time; what hangs still ends.
-  timeout: 180_000,
-  expect: { timeout: 30_000 },
+  timeout: 360_000,
+  expect: { timeout: 60_000 },
   reporter: [['list'], ['json']],
   use: {
     baseURL: `http://localhost:${PORT}`,

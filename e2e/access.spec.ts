@@ -48,7 +48,7 @@ for (const half of [0, 1]) {
     test(`axe finds nothing, by day and at dusk, ${size.width} wide, views ${half + 1} of 2`, async ({
       page,
     }) => {
-      test.setTimeout(240_000);
+      test.setTimeout(600_000);
       await page.setViewportSize(size);
       for (const view of VIEWS.filter((_, i) => i % 2 === half)) {
         await page.goto(view);

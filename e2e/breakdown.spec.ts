@@ -82,7 +82,7 @@ test('split an element that has history: its reps stay, and count where they are
 test('rules: choose, compare, and answer why a send was refused', async ({ page }) => {
   await page.goto('/sample/breakdown/sample-run-out/rule');
   await page.getByRole('button', { name: 'Compare the rules' }).click();
-  await expect(page.getByText(/So many in a row: \d+ % arrived/)).toBeVisible({ timeout: 45_000 });
+  await expect(page.getByText(/So many in a row: \d+ % arrived/)).toBeVisible({ timeout: 90_000 });
   await expect(page.getByText('that is why none is called the best')).toBeVisible();
   await page.getByText(/goes up at the first try 33 % of the time/).click();
   await expect(page.getByRole('row', { name: /^80 % 33 %/ })).toBeVisible();

@@ -105,7 +105,7 @@ export { expect };
 /** The forecast as the page holds it, to the last digit, once it is the newest. */
 export async function exactForecast(page: Page): Promise<string> {
   const headline = page.getByTestId('headline');
-  await expect(headline).toHaveAttribute('data-fresh', 'true', { timeout: 90_000 });
+  await expect(headline).toHaveAttribute('data-fresh', 'true', { timeout: 180_000 });
   return (await headline.getAttribute('data-exact')) ?? '';
 }
 

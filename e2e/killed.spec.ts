@@ -48,7 +48,7 @@ async function bringIn(context: BrowserContext, baseURL: string | undefined): Pr
 test('killed again and again in the middle of a set, also while another tab brings a file in, no rep that was shown is lost', async ({
   baseURL,
 }, info) => {
-  test.setTimeout(60_000 + KILLS * 30_000);
+  test.setTimeout(120_000 + KILLS * 60_000);
   const folder = info.outputPath('profile');
   let least = 0;
   for (let kill = 0; kill < KILLS; kill++) {

@@ -160,7 +160,7 @@ test('tubs of three owned sizes: the steps are those, and the one to get is name
   };
   await expect(async () =>
     expect((await sizes()).map((size) => size.replace(/\s/, ' '))).toEqual(['90 L', '65 L', '40 L', '25 L']),
-  ).toPass({ timeout: 30_000 });
+  ).toPass({ timeout: 90_000 });
   await expect(
     page.getByText(/25\sL is what you want in the end, and is not among the sizes you own/),
   ).toBeVisible();

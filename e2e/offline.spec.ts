@@ -31,7 +31,7 @@ test('once loaded, a whole session runs with no network', async ({ page, context
 
   await test.step('rooms that were never opened open, and the worker computes', async () => {
     await page.getByRole('link', { name: 'Readiness' }).click();
-    await expect(page.getByTestId('headline')).toContainText('that Quill would pass', { timeout: 30_000 });
+    await expect(page.getByTestId('headline')).toContainText('that Quill would pass', { timeout: 90_000 });
     await page.goto('/sample/breakdown/methods/upright');
     await expect(page.getByRole('heading', { name: 'Upright beg and other strength tricks' })).toBeVisible();
     await page.goto('/');

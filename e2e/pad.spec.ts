@@ -403,7 +403,7 @@ const STATES: readonly {
 ];
 for (const theme of ['light', 'dusk'] as const)
   test(`axe finds nothing in any state of the pad: ${theme}`, async ({ page }) => {
-    test.setTimeout(360_000);
+    test.setTimeout(600_000);
     page.setDefaultTimeout(15_000);
     await page.addInitScript((chosen) => localStorage.setItem('regulon-theme', chosen), theme);
     for (const { pad, start, open } of STATES) {

@@ -60,7 +60,7 @@ test('what if: the chance moves with the hand, up and down', async ({ page }) =>
   await sheet.getByLabel('Element').selectOption({ index: 1 });
   const slider = sheet.getByRole('slider', { name: 'How clean at the trial' });
   const told = sheet.getByRole('status', { name: 'What if' });
-  await expect(told).toContainText('+0.0 in 100 against today', { timeout: 20_000 });
+  await expect(told).toContainText('+0.0 in 100 against today', { timeout: 90_000 });
   const read = async (): Promise<number> =>
     Number.parseFloat((await told.innerText()).replace(/^[<>]\s*/, ''));
   const today = await read();

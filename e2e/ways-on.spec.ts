@@ -55,7 +55,7 @@ test('an empty kennel', async ({ page }) => {
 });
 
 test('a kennel of one dog with one element', async ({ page }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(360_000);
   await page.goto('/own/start');
   await page.getByRole('textbox', { name: 'Name' }).tap();
   await page.keyboard.type('Wren');
@@ -78,7 +78,7 @@ test('a kennel of one dog with one element', async ({ page }) => {
 });
 
 test('the sample kennel', async ({ page }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(600_000);
   const seen = await walk(page, '/sample/today', ['/sample/field/end', '/sample/breakdown/class']);
   expect(seen).toContain('/sample/field/:one/log');
   expect(seen).toContain('/sample/rule-books/:one/compare');

@@ -9,6 +9,7 @@ import {
   say,
 } from '@/core/shared';
 import type { Axis } from './axis';
+import { measuredAs } from './measured';
 
 const levelNamed = (name: string | undefined): Sentence =>
   name === undefined ? say('breakdown.axis.a-step-that-is-gone') : say('shared.name', { name });
@@ -63,15 +64,12 @@ export function parseValue(
   return ok(/^[lg]/i.test(side[2] ?? '') ? -Math.abs(amount.value) : Math.abs(amount.value));
 }
 
-/** Quantities that the dog shows; the others are set out for it. */
-const MEASURED: ReadonlySet<Axis['quantity']> = new Set(['latency', 'duration', 'angle', 'offset'] as const);
-
 /**
- * What a rung asks on one axis, in words: `askedOf(latency, 2)` → "at most 2 s" where the dog may stay below
- * it; what is set out (a tub of 65 L, a gap of 20 cm) is the value alone.
+ * What a rung asks on one axis, in words: `askedOf(latency, 2)` → "at most 2 s" where it is measured and the
+ * dog may stay below it; what is set out (a tub of 65 L, a gap of 20 cm) is the value alone.
  */
 export function askedOf(axis: Axis, value: number): Sentence {
-  return axis.harder === 'less' && MEASURED.has(axis.quantity)
+  return axis.harder === 'less' && measuredAs(axis) !== null
     ? say('breakdown.axis.at-most', { writeValue: writeValue(axis, value) })
     : writeValue(axis, value);
 }

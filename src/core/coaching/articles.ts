@@ -92,8 +92,8 @@ export type Layout = { readonly laid: readonly string[]; readonly target: number
  * The next run among `choices` articles: the right one lies where the Latin square of the session
  * has it (`run` counts from 0), the decoys are clean ones in mixed order, and a mouthed, aided or
  * withdrawn one is never laid. One with your scent is used again before another is spent. Fails
- * with `wash` where too few are clean, with `too-few` where washing would not help, and with `choices` below 1. Same random numbers, same
- * layout.
+ * with `wash` where too few are clean, with `too-few` where washing would not help, and with `choices`
+ * below 1. Same random numbers, same layout.
  * @internal
  */
 export function layOut(

@@ -147,8 +147,7 @@ export function chipRows(
 }
 
 /** The condition of a method that says who handles the dog: the same for all of them, and on the card no other. */
-export const isHandler = ({ title }: { readonly title: string }): boolean =>
-  title === tell('chips.who-handles-it');
+export const isHandler = ({ title }: { readonly title: string }): boolean => /^who handles it$/i.test(title);
 
 /** A whole run asks its links for what the dog does now, or for all that the trial asks. */
 export const valuesRow = (said: Readonly<Record<string, string>>): ChipRow => ({

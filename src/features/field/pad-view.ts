@@ -10,9 +10,17 @@ import {
 } from '@/core/breakdown';
 import { type Advice, type ColdProbe, type SeenSign, transferOf } from '@/core/coaching';
 import { type FaultCount, type RodData, rodOf } from '@/core/evidence';
-import { type CoachFacts, type Entry, foldLog, type Judging, replay, type StandingRep } from '@/core/log';
+import {
+  ACTION_CHIP,
+  type CoachFacts,
+  type Entry,
+  foldLog,
+  type Judging,
+  replay,
+  type StandingRep,
+} from '@/core/log';
 import { type FaultRef, sameFault } from '@/core/rulebooks';
-import type { ElementId } from '@/core/shared';
+import type { ElementId, EntryId } from '@/core/shared';
 import {
   type DatedBout,
   type DogWork,
@@ -104,7 +112,7 @@ export function padView(
   { chips, words, seen, stands: standing }: Besides = NOTHING_ELSE,
 ): PadView {
   const ladder = buildLadder(element);
-  const { reps, stands, lying, signs, off, probe: probed } = foldLog(bout.start, entries);
+  const { reps, stands, lying, signs, off, probe: probed, undone } = foldLog(bout.start, entries);
   const probe = probed && probeOf(probed, placeOn(ladder, bout.start).rung, ladder);
   const probing = probe?.kind === 'asking' ? ladder.rungs[probe.rung]?.criteria : undefined;
   const criteria = completed(element.axes, probing ?? stands);
@@ -117,7 +125,7 @@ export function padView(
   const transfer = transferOf(element.policy.rule.kind, step.state.inner);
   const label = (rep: StandingRep): string | null => faultsInWords(rep, faults);
   const hold = element.form.kind === 'piece' ? holdOf(element, criteria) : null;
-  const said = { ...last?.asked.chips, ...chips };
+  const said = { ...lastSaid(element, last, hasMoved(entries, undone)), ...chips };
   const by = judgedBy(element, criteria, work, transfer, { stands: standing, said });
   return {
     ladder,
@@ -177,6 +185,26 @@ export function padView(
     repCount: reps.length,
     reps,
   };
+}
+
+/** Whether the step was changed since the last rep. */
+function hasMoved(entries: readonly Entry[], undone: ReadonlySet<EntryId>): boolean {
+  const last = entries.findLast(({ id, kind }) => !undone.has(id) && (kind === 'rep' || kind === 'move'));
+  return last?.kind === 'move';
+}
+
+/**
+ * What was said by the chips of the last rep. What the handler did is not taken along to another step that asks
+ * for it by its list: a ladder of actions would be worked at its first one.
+ */
+function lastSaid(
+  { axes }: ElementRecord,
+  last: StandingRep | null,
+  moved: boolean,
+): Readonly<Record<string, string>> {
+  const { [ACTION_CHIP]: _did, ...others } = last?.asked.chips ?? {};
+  const isAsked = axes.some((axis) => axis.key === ACTION_CHIP && axis.levels !== null);
+  return moved && isAsked ? others : (last?.asked.chips ?? {});
 }
 
 /**

@@ -105,6 +105,20 @@ describe('what you do, where it is what the step asks', () => {
     expect(actionOf(one.view.criteria)).not.toBe(actionOf(one.view.last?.asked.criteria));
     expect(endOf(one.view).dogs).toEqual([{ label: 'Broke', count: 2 }]);
   });
+  it('follows the step that is gone to: the ladder climbs without a tap of the chip', () => {
+    const one = stays().clean(5).take();
+    const action = () => one.view.chips.find(({ key }) => key === 'action')?.value;
+    expect(action()).toBe('walk round it');
+    one.clean(5);
+    expect(one.says).toContain('advance');
+    // What was done otherwise on purpose stays for the next go, and not for the next step.
+    one.chip('action', 'toy shown').fault('Broke');
+    expect(action()).toBe('toy shown');
+    one.tap({ tap: 'move', to: one.view.harder ?? {}, because: 'hand' });
+    expect(action()).not.toBe('toy shown');
+    one.undo();
+    expect(action()).toBe('toy shown');
+  });
   it('a clean one at an easier action does not climb a harder step', () => {
     const one = stays();
     one.tap({ tap: 'move', to: one.view.harder ?? {}, because: 'hand' });

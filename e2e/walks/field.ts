@@ -5,10 +5,11 @@ import type { Walker } from './walker';
 export async function memoryToBlind(w: Walker): Promise<void> {
   await w.type('Name', 'Teal');
   await w.tap(/^Memory retrieve/);
+  // What was typed here goes along to the page of all pieces.
+  await w.type('Distance to the dummy now', '5 yd');
+  await w.type('Distance to the dummy wanted', '40 yd');
   await w.tap(/^All \d+ pieces$/);
   for (const [label, text] of [
-    ['Start, Distance to the dummy', '5 yd'],
-    ['Demand, Distance to the dummy', '40 yd'],
     ['Demand, Distance to the blind', '60 yd'],
     ['Demand, Wait before the send', '10 s'],
   ] as const)

@@ -230,6 +230,11 @@ export async function waitComePresent(w: Walker): Promise<void> {
   await w.tap('step right');
   await w.reps('Clean', 'Clean', 'Clean');
   await w.concludes(/Advance\. 5 clean in a row here/, w.advice);
+  // The next step asks for what you do next, and no chip has to be tapped for it.
+  await w.tap('Go to step 2');
+  await expect(w.control('step forward')).toHaveAttribute('aria-pressed', 'true');
+  await w.reps('Clean', 'Clean');
+  await w.concludes(/2 clean in a row here/, w.advice);
   await w.enough();
   await w.concludes(/Sid: broke 1×/);
   await w.card('Come');

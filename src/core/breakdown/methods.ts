@@ -118,6 +118,13 @@ export function readMethod(file: unknown): Result<Method> {
           element: lost.element,
         }),
       );
+    const stray = element.noted.find((key) => !element.faults.some((fault) => fault.key === key));
+    if (stray !== undefined)
+      return fail(
+        'noted',
+        `elements.${e}.noted`,
+        say('breakdown.methods.notes-what-is-none-of-its-faults', { title: element.title, stray }),
+      );
     elements.push({ ...element, axes, legs: element.legs ?? [], policy: element.policy ?? null });
   }
   return ok({ ...parsed.output, elements });

@@ -155,6 +155,7 @@ describe('methods', () => {
   });
 
   it.each([
+    ['a noted fault that is none', { noted: ['nothing'] }, 'noted'],
     ['a needed element that does not come before', { needs: [{ element: 'later', share: 1 }] }, 'needs'],
     [
       'a unit that does not fit',

@@ -16,7 +16,15 @@ import { sampleState } from '@/demo/sample-state.test-helper';
 import { wordsOf } from '@/words';
 import { furtherAxis, ownList } from './axis-draft';
 import { beforesOf } from './befores';
-import { type LinkDraft, linkByHand, linksFromMethod, moved, outlookOf, readLinks } from './exercise-draft';
+import {
+  answered as answeredBefore,
+  type LinkDraft,
+  linkByHand,
+  linksFromMethod,
+  moved,
+  outlookOf,
+  readLinks,
+} from './exercise-draft';
 import { sourceGroups, startingLinks } from './exercise-sources';
 import { firstSides, onRoute, type Sides, settingsOf, takesHold } from './sides';
 
@@ -58,6 +66,13 @@ describe('from a method', () => {
     const at = (of: typeof still, rung: number) => buildLadder(of ?? { axes: [] }).rungs[rung]?.criteria;
     expect(object?.needs).toEqual([{ element: still?.id, at: at(still, 4) }]);
     expect(moving?.needs.map((need) => need.at)).toEqual([at(still, 6), at(object, 2)]);
+  });
+
+  it('what was typed for the first piece before is not asked again', () => {
+    const [first, second] = answeredBefore(linksFromMethod(hold, newId), '2 s', '20 s');
+    expect(first?.axes[0]).toMatchObject({ start: '2 s', demand: '20 s' });
+    expect(second?.axes[0]).toMatchObject({ start: linksFromMethod(hold, newId)[1]?.axes[0]?.start });
+    expect(answeredBefore([], '2 s', '20 s')).toEqual([]);
   });
 
   it('a piece that the dog trains by this method already is shared, not made twice', () => {

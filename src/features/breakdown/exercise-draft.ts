@@ -56,6 +56,20 @@ export function linksFromMethod(
   });
 }
 
+/**
+ * The first two numbers that a method asks for its first piece, where they were typed before it was taken
+ * apart: nobody types them twice.
+ */
+export function answered(links: readonly LinkDraft[], now: string, wanted: string): readonly LinkDraft[] {
+  const [first, ...others] = links;
+  const at = first?.axes.findIndex(({ spec }) => spec.start === null || spec.demand === null) ?? -1;
+  if (!first || at < 0) return links;
+  const axes = first.axes.map((axis, i) =>
+    i === at ? { ...axis, start: axis.start || now, demand: axis.demand || wanted } : axis,
+  );
+  return [{ ...first, axes }, ...others];
+}
+
 function linkFromMethod(
   method: Method,
   element: MethodElement,

@@ -8,7 +8,15 @@ import { type ExercisePlan, makeExercise } from '@/data/write';
 import { Button, Notice, PageHead, SelectField, TextField } from '@/ui';
 import { regionNow, wordsOf } from '@/words';
 import type { BeforeDraft } from './befores';
-import { freshKey, type LinkDraft, linkByHand, moved, type Problems, readLinks } from './exercise-draft';
+import {
+  answered,
+  freshKey,
+  type LinkDraft,
+  linkByHand,
+  moved,
+  type Problems,
+  readLinks,
+} from './exercise-draft';
 import {
   type Source,
   type SourceGroup,
@@ -45,7 +53,9 @@ function Opened({ state }: { readonly state: DogState }) {
   const [source, setSource] = useState<Source>(
     () => all.find((one) => one.id === params.get('from')) ?? BY_HAND,
   );
-  const [links, setLinks] = useState<readonly LinkDraft[]>(() => startingLinks(source, state.work));
+  const [links, setLinks] = useState<readonly LinkDraft[]>(() =>
+    answered(startingLinks(source, state.work), params.get('now') ?? '', params.get('wanted') ?? ''),
+  );
   const [befores, setBefores] = useState<readonly BeforeDraft[]>(() => startingBefores(source, state.work));
   const [sides, setSides] = useState<Sides>(() => firstSides(methodOf(source)));
   const [title, setTitle] = useState(source.title);

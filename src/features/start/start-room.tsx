@@ -109,7 +109,10 @@ function Start({ known, another, method }: Props) {
     return added.value.made.id;
   };
   const wholeMethod = async (id: string): Promise<void> => {
-    if (await dogByName()) await navigate(`/${kennel.name}/breakdown/new?from=method:${id}`);
+    if (!(await dogByName())) return;
+    const { start, goal } = getValues();
+    const typed = new URLSearchParams({ from: `method:${id}`, now: start.trim(), wanted: goal.trim() });
+    await navigate(`/${kennel.name}/breakdown/new?${typed}`);
   };
   const takeOver = async (one: Shareable): Promise<void> => {
     const dog = await dogByName();

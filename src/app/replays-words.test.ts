@@ -4,7 +4,8 @@ import { assessElement } from '@/core/evidence';
 import { elementQuestions } from '@/data/read';
 import { makeSampleKennel } from '@/demo/sample-kennel';
 import { stateOf, TODAY } from '@/demo/sample-state.test-helper';
-import { elementSentence, findings } from '@/features/element/evidence-words';
+import { elementSentence } from '@/features/element/element-sentence';
+import { findings } from '@/features/element/evidence-words';
 import { fromMethod, Play } from '@/features/field/play.test-helper';
 import { suggestedSessions } from '@/features/today/suggestions';
 

@@ -8,8 +8,9 @@ import { keptMarks, Notice, newestOf, RepMarkKey, RepMarks, Rod, Sheet, useLates
 import { wordsOf, writeDay } from '@/words';
 import { ask } from '@/workers/client';
 import { type Opened, useOpened } from './element-room';
+import { elementSentence } from './element-sentence';
 import { EvidencePlots } from './evidence-plots';
-import { elementSentence, findings } from './evidence-words';
+import { findings } from './evidence-words';
 import { tell } from './words';
 
 /**

@@ -17,7 +17,8 @@ import {
 import { CHANGED } from '@/data/kennel.test-helper';
 import { type ElementRecord, PLAIN_ELEMENT } from '@/data/read';
 import { NO_BREAK } from '@/words';
-import { elementSentence, findings } from './evidence-words';
+import { elementSentence } from './element-sentence';
+import { findings } from './evidence-words';
 
 const TODAY = '2026-06-30' as Day;
 const distance = testAxis();

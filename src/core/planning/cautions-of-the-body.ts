@@ -26,7 +26,9 @@ export const OF_THE_BODY: readonly Rule[] = [
   {
     id: 'growth',
     of: (context) => {
-      const what = loadedBy(context);
+      // A game with a toy swings a dog round: that is for bodies that have done growing.
+      const swung = has(context, 'tug') ? say('planning.cautions.sharp-turns') : null;
+      const what = loadedBy(context) ?? swung;
       const age = ageOf(context);
       if (what === null || (age !== null && age > MAY_GROW)) return null;
       return vetOr(

@@ -30,7 +30,7 @@ describe('cautions', () => {
       ['ground', 'growth', 'jumps', 'warm-up', 'pain'],
     ],
     ['upright', { work: ['upright', 'strength'] }, ['growth', 'ground', 'strength-days', 'pain']],
-    ['tug', { work: ['tug'] }, ['warm-up', 'heat', 'tug', 'swallow', 'pain']],
+    ['tug', { work: ['tug'] }, ['growth', 'warm-up', 'heat', 'tug', 'swallow', 'pain']],
     ['fingers, on a table', { work: ['fingers', 'table'] }, ['fingers', 'table', 'pain']],
     [
       'a catch is a jump',

@@ -24,6 +24,11 @@ const VIEWS = [
   '/sample/readiness',
   '/sample/breakdown/sample-present/evidence',
   '/sample/files',
+  '/sample/plan',
+  '/sample/plan/print/2026-06-15',
+  '/sample/review',
+  '/sample/review/handler',
+  '/sample/review/months',
 ];
 
 const STANDARDS = ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'];

@@ -11,6 +11,8 @@ const kindOf = (path: string): string =>
   path
     .replace(/\?.*|#.*/g, '')
     .replace(/(field|breakdown)\/(?!end$|new$|class$|methods|prerequisites)[^/]+/, '$1/:one')
+    .replace(/\/log\/[^/]+/, '/log/:bout')
+    .replace(/print\/[^/]+/, 'print/:day')
     .replace(/methods\/[^/]+/, 'methods/:one')
     .replace(/rule-books\/(?!write$)[^/]+/, 'rule-books/:one');
 
@@ -81,6 +83,8 @@ test('the sample kennel', async ({ page }) => {
   test.setTimeout(600_000);
   const seen = await walk(page, '/sample/today', ['/sample/field/end', '/sample/breakdown/class']);
   expect(seen).toContain('/sample/field/:one/log');
+  expect(seen).toContain('/sample/field/:one/log/:bout');
+  expect(seen).toContain('/sample/plan/print/:day');
   expect(seen).toContain('/sample/rule-books/:one/compare');
   expect(seen.length).toBeGreaterThan(20);
 });

@@ -68,6 +68,8 @@ export async function scentDiscrimination(w: Walker): Promise<void> {
   await expect(w.page.getByText('a little of it').first()).toBeVisible();
   await w.tap('A step harder');
   await w.tap('A step harder');
+  // A step further another run is laid: what is tapped before it lies there is of the one before.
+  await expect(w.page.getByText(/\b4 of \d+:/).first()).toBeVisible();
   await coachedAfterAWrongOne(w);
   await w.concludes(/Last rep miss: Picked another/, w.page.getByRole('region', { name: 'Last rep' }));
   await w.tap('A helper lays them');

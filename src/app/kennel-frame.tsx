@@ -179,12 +179,14 @@ function useSearchKey(): boolean {
     const listen = (event: KeyboardEvent): void => {
       if (event.ctrlKey || event.metaKey || event.altKey) return;
       if (document.activeElement?.matches('input, textarea, select, [contenteditable]')) return;
-      const { isOpen: asked, question, ask } = useSearch.getState();
+      const { isOpen: asked, question, ask, want } = useSearch.getState();
       // The search is on its way: what is typed meanwhile is not lost, and is no key of the pad.
-      if (asked && event.key.length === 1 && !document.querySelector('[role=dialog]')) {
+      const typed = event.key.length === 1 || event.key === 'Enter';
+      if (asked && typed && !document.querySelector('[role=dialog]')) {
         event.preventDefault();
         event.stopImmediatePropagation();
-        ask(question + event.key);
+        if (event.key === 'Enter') want(question !== '');
+        else ask(question + event.key);
         return;
       }
       if (event.key !== '/') return;

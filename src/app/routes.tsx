@@ -106,6 +106,27 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('@/features/field/log-page')).LogPage }),
           },
           {
+            path: 'review',
+            lazy: async () => ({ Component: (await import('@/features/review')).ReviewRoom }),
+          },
+          {
+            path: 'review/handler',
+            lazy: async () => ({ Component: (await import('@/features/review')).HandlerPage }),
+          },
+          {
+            path: 'review/months',
+            lazy: async () => ({ Component: (await import('@/features/review')).MonthsPage }),
+          },
+          {
+            path: 'field/:element/log/:bout',
+            lazy: async () => ({ Component: (await import('@/features/field/bout-page')).BoutPage }),
+          },
+          { path: 'plan', lazy: async () => ({ Component: (await import('@/features/plan')).PlanRoom }) },
+          {
+            path: 'plan/print/:day',
+            lazy: async () => ({ Component: (await import('@/features/plan')).PrintPage }),
+          },
+          {
             path: 'readiness',
             lazy: async () => ({ Component: (await import('@/features/readiness')).ReadinessRoom }),
           },

@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { methodsIn } from '@/core/breakdown';
 import { asId, type DogId } from '@/core/shared';
@@ -22,7 +22,9 @@ const PAGES: readonly Findable[] = (
     ['breakdown', tell('search-dialog.page-breakdown'), 'exercise element ladder'],
     ['breakdown/new', tell('search-dialog.page-new'), 'break down own'],
     ['breakdown/methods', tell('search-dialog.page-methods'), ''],
+    ['review', tell('search-dialog.page-review'), 'diary month week handler looking back'],
     ['readiness', tell('search-dialog.page-readiness'), 'trial forecast pass points'],
+    ['plan', tell('search-dialog.page-plan'), 'weeks calendar days time print other work'],
     ['rule-books', tell('search-dialog.page-rule-books'), 'class score sheet fault'],
     ['kennel', tell('search-dialog.page-kennel'), 'dog kit words signals vet limits'],
     ['files', tell('search-dialog.page-files'), 'save backup export import settings'],
@@ -43,24 +45,32 @@ const PAGES: readonly Findable[] = (
 /** Every dog, element, exercise, method, note and page by its words. */
 export function SearchDialog({ context }: { readonly context: KennelContext }) {
   const { kennel, choose } = context;
-  const { close, question, ask } = useSearch();
+  const { close, question, ask, wanted, want } = useSearch();
   const navigate = useNavigate();
   const work = useLiveQuery(() => findableWork(kennel, METHODS_HERE), [kennel]);
   const notes = useLiveQuery(async () => (await findableNotes(kennel)).map(calledByDay), [kennel]);
   const find = useMemo(() => searcher([...PAGES, ...(work ?? []), ...(notes ?? [])]), [work, notes]);
   const found = find(question);
+  const [first] = found;
   const go = (one: Findable): void => {
     close();
     if (one.dogId) choose(asId<DogId>(one.dogId));
     void navigate(`/${kennel.name}/${one.to}`);
   };
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only what was read meanwhile sends anybody on
+  useEffect(() => {
+    if (!wanted || work === undefined) return;
+    want(false);
+    if (first) go(first);
+  }, [wanted, work]);
   return (
     <Dialog open onClose={close} title={tell('search-dialog.find')}>
       <form
         onSubmit={(event) => {
           event.preventDefault();
-          const [first] = found;
-          if (first) go(first);
+          // Who types faster than the kennel is read goes as soon as it is.
+          if (work === undefined) want(true);
+          else if (first) go(first);
         }}
       >
         <TextField

@@ -1,5 +1,7 @@
 import {
   Blocks,
+  BookOpenText,
+  CalendarRange,
   Ellipsis,
   FolderOpen,
   Gauge,
@@ -36,7 +38,9 @@ const ROOMS: readonly Room[] = [
   { to: 'rule-books', title: tell('top-bar.rule-books'), Icon: NotebookText, needsDog: false, inHand: false },
   { to: 'breakdown', title: tell('top-bar.breakdown'), Icon: Blocks, needsDog: true, inHand: true },
   { to: 'field', title: tell('top-bar.field'), Icon: Timer, needsDog: true, inHand: true },
+  { to: 'review', title: tell('top-bar.review'), Icon: BookOpenText, needsDog: true, inHand: false },
   { to: 'readiness', title: tell('top-bar.readiness'), Icon: Gauge, needsDog: true, inHand: true },
+  { to: 'plan', title: tell('top-bar.plan'), Icon: CalendarRange, needsDog: true, inHand: false },
   { to: 'kennel', title: tell('top-bar.kennel'), Icon: House, needsDog: true, inHand: false },
   { to: 'files', title: tell('top-bar.files'), Icon: FolderOpen, needsDog: false, inHand: false },
 ];
@@ -104,7 +108,7 @@ function RoomTab({ room, kennel, folds }: TabProps) {
         }`
       }
     >
-      <Icon aria-hidden="true" className="size-5 md:size-4" strokeWidth={2.2} />
+      <Icon aria-hidden="true" className="size-5 md:size-4 md:max-2xl:hidden" strokeWidth={2.2} />
       {title}
     </NavLink>
   );

@@ -1,27 +1,32 @@
 import { readFileSync } from 'node:fs';
 import { bench, describe } from 'vitest';
-import { difficulties } from './breakdown';
+import { buildLadder, difficulties } from './breakdown';
 import { testAxis } from './breakdown/axis.test-helper';
 import { coach, DEFAULT_PACE, startCoaching, USUAL_RULES } from './coaching';
 import { drawPosterior, fitElement, summarise } from './evidence';
 import { boutsOf } from './evidence/evidence.test-helper';
 import type { EvidenceRep } from './log';
-import { DEFAULT_ASSUMPTIONS, FULL_SIZE, type TrialClass } from './readiness';
-import { simulateTrials } from './readiness/simulate';
+import { type PlanQuestion, planWeeks } from './planning';
+import { aDay, aDog, aPiece, NONE } from './planning/plan.test-helper';
+import { classModel, DEFAULT_ASSUMPTIONS, FULL_SIZE, simulateTrials, type TrialClass } from './readiness';
 import { prepareRules, type Rules, readRuleBook, scoreSheet } from './rulebooks';
 import {
   addDays,
   asId,
   type BoutId,
   type Day,
+  type DogId,
   type ElementId,
   type EntryId,
   type ExerciseKey,
   type FaultKey,
   must,
   type PartKey,
+  printOf,
   seeded,
+  type TrialId,
 } from './shared';
+import { finish } from './shared/steps';
 import { cholesky, logistic, solveCholesky } from './statistics';
 
 /**
@@ -211,3 +216,147 @@ describe('one score sheet, one policy step (bound: 50 µs each; shown against JS
   bench('coach', () => void coach(policy, state, { kind: 'rep', id: 'b', outcome: 'miss', counts: true }));
   bench('readRuleBook', () => void readRuleBook(text));
 });
+
+describe('weeks planned: 3 dogs × 30 elements × 8 weeks (bound: first answer 1 s, full 10 s)', () => {
+  const question = threeDogs();
+  const fits = keepFits();
+  const all = must(finish(planWeeks(question, fits, true)));
+  if (all.bouts.length < 100) throw new Error('eight weeks hold more');
+  const first = (): void => {
+    for (const told of planWeeks(question, fits, true)) if (typeof told !== 'number') return;
+  };
+  const [trial] = question.dogs[0]?.aims ?? [];
+  const model =
+    trial?.kind === 'trial' ? must(finish(classModel(trial.input, trial.assumptions, 200, fits))) : null;
+  bench(
+    'yardstick: 20,000 trials of one of the classes',
+    () => void (model && simulateTrials(model, DEFAULT_ASSUMPTIONS, 1, FULL_SIZE)),
+    slow,
+  );
+  bench('the first answer, fits at hand', first, { time: 2000, iterations: 2, warmupIterations: 1 });
+  bench('the whole plan, fits at hand', () => void finish(planWeeks(question, fits, true)), {
+    time: 2000,
+    iterations: 2,
+    warmupIterations: 0,
+  });
+});
+
+/** Fits that were asked once, as a worker keeps them. */
+function keepFits(): typeof fitElement {
+  const known = new Map<string, ReturnType<typeof fitElement>>();
+  return (...asked) => {
+    const print = printOf(asked);
+    const found = known.get(print) ?? fitElement(...asked);
+    known.set(print, found);
+    return found;
+  };
+}
+
+/** Three dogs of thirty elements each in a class of ten exercises, twelve sessions on every element. */
+function threeDogs(): PlanQuestion {
+  const axis = testAxis();
+  const random = seeded(3);
+  const names = ['a', 'b', 'c'].map((one) => asId<DogId>(one));
+  const ids = (dog: DogId): ElementId[] =>
+    Array.from({ length: 30 }, (_, i) => asId<ElementId>(`${dog}-${i}`));
+  const evidence = (id: ElementId) => ({
+    id,
+    axes: [axis],
+    bouts: boutsOf(
+      Array.from({ length: 120 }, (_, i): EvidenceRep => {
+        const session = Math.floor(i / 10);
+        const distance = 6 + session;
+        return {
+          id: asId<EntryId>(`${id}-${i}`),
+          bout: asId<BoutId>(`${id}-${session}`),
+          day: addDays(today, -3 * (12 - session)),
+          at: i,
+          away: session % 4 === 0,
+          outcome: random.uniform() < logistic(2.2 - 1.4 * Math.log(distance / 5)) ? 'clean' : 'miss',
+          faults: [],
+          cause: 'dog',
+          aided: false,
+          criteria: { [axis.key]: distance },
+        };
+      }),
+    ),
+  });
+  const exercises = Array.from({ length: 10 }, (_, e) => asId<ExerciseKey>(`e${e}`));
+  const book = (dog: DogId) => ({
+    exercises: exercises.map((exercise, e) => ({
+      id: exercise,
+      title: exercise,
+      parts: ids(dog)
+        .slice(3 * e, 3 * e + 3)
+        .map((id) => ({ id: asId<PartKey>(id), title: id, demands: [] })),
+    })),
+    rules: {
+      family: 'points-off',
+      smallestPoint: 0.5,
+      awards: [],
+      pass: [{ kind: 'total', atLeast: 70 }],
+      exercises: exercises.map((exercise, e) => ({
+        exercise,
+        maximum: 10,
+        faults: ids(dog)
+          .slice(3 * e, 3 * e + 3)
+          .map((id) => ({
+            id: asId<FaultKey>(`f-${id}`),
+            title: id,
+            part: asId<PartKey>(id),
+            by: 'dog',
+            miss: true,
+            stops: false,
+            cost: { kind: 'each', points: 4 },
+          })),
+      })),
+    } as Rules,
+  });
+  const ladder = buildLadder({ axes: [axis] });
+  return {
+    frame: {
+      today,
+      days: Array.from({ length: 56 }, (_, d) => ({
+        ...aDay(d, { minutes: d % 7 < 5 ? 60 : 0, strange: d % 7 === 4 }),
+        day: addDays(today, d),
+      })),
+      dogs: names.map((id) => aDog({ id, from: today, daysAWeek: 6, trialDays: [addDays(today, 56)] })),
+      pieces: names.flatMap((dog) =>
+        ids(dog).map((id) => ({
+          ...aPiece(id, { dog, minutes: 8, worked: [addDays(today, -3)] }),
+          rungs: ladder.rungs.map(({ criteria }) => ({ criteria, perGo: NONE })),
+          stands: Math.floor(ladder.rungs.length / 2),
+        })),
+      ),
+    },
+    dogs: names.map((dog) => ({
+      dog,
+      elements: [],
+      aims: [
+        {
+          kind: 'trial' as const,
+          trial: asId<TrialId>(`t-${dog}`),
+          day: addDays(today, 56),
+          weight: 1,
+          assumptions: DEFAULT_ASSUMPTIONS,
+          seed: 1,
+          input: {
+            book: book(dog) as never,
+            exercises: exercises.map((exercise, e) => ({
+              exercise,
+              parts: ids(dog)
+                .slice(3 * e, 3 * e + 3)
+                .map((id) => ({ part: asId<PartKey>(id), element: id, demands: {} })),
+            })),
+            elements: ids(dog).map(evidence),
+            today,
+            trialDay: null,
+            closes: null,
+            minutes: [],
+          },
+        },
+      ],
+    })),
+    pinned: [],
+  };
+}

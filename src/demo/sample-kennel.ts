@@ -12,6 +12,7 @@ import {
   type KitId,
   seeded,
   type TrialId,
+  type UsualId,
 } from '@/core/shared';
 import {
   type Bout,
@@ -93,6 +94,11 @@ export function makeSampleKennel(today: Day, seed: number): Tables {
       ...test.breakdowns,
     ],
     elements: [...works.map((work) => work.element), ...others.elements, ...test.elements],
+    usuals: sampleWeek(),
+    dogPlans: [],
+    slots: [],
+    otherWork: [],
+    stops: [],
     people: [],
     grounds: [],
     outings: outingsOf(all, today),
@@ -171,5 +177,25 @@ const sampleSignals = (): Signal[] =>
     means,
     stays,
     elements: [],
+    changed: CHANGED,
+  }));
+
+/** The week of somebody who works: evenings, and the club’s ground on Saturdays with a helper. */
+const WEEK: readonly (readonly [weekday: number, minutes: number])[] = [
+  [1, 20],
+  [2, 30],
+  [4, 30],
+  [6, 60],
+  [7, 40],
+];
+const sampleWeek = (): Tables['usuals'] =>
+  WEEK.map(([weekday, minutes]) => ({
+    id: asId<UsualId>(`weekday-${weekday}`),
+    on: { kind: 'weekday', weekday },
+    minutes,
+    strange: weekday === 6,
+    where: weekday === 6 ? 'the club’s ground' : '',
+    helper: weekday === 6,
+    hot: false,
     changed: CHANGED,
   }));

@@ -37,3 +37,11 @@ export const writeDay = (day: Day): string => format(new Date(`${day}T12:00:00`)
 
 /** The day and hour of an instant: "15 Jun 2026, 16:30". */
 export const writeDayAndHour = (at: number): string => format(at, 'PPp', { locale });
+
+/** A day of a week, short: "Tue 1 Dec", as the person orders day and month. */
+export const writeWeekday = (day: Day): string =>
+  format(new Date(`${day}T12:00:00`), locale.code === 'en-US' ? 'EEE MMM d' : 'EEE d MMM', { locale });
+
+/** The name of a weekday, 1 Monday … 7 Sunday: "Monday". 2024-01-01 was one. */
+export const nameOfWeekday = (weekday: number): string =>
+  format(new Date(2024, 0, weekday, 12), 'EEEE', { locale });

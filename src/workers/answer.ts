@@ -1,5 +1,6 @@
 import { assessElement, studyElement } from '@/core/evidence';
 import { comparePolicies } from '@/core/learner';
+import { planWeeks } from '@/core/planning';
 import { assessClass, whatIf } from '@/core/readiness';
 import { ok, type Result, type Steps } from '@/core/shared';
 import { type KeptFits, keepFits } from './fits';
@@ -21,6 +22,8 @@ export function answer(task: Task, fits: KeptFits = keepFits()): Steps<Result<An
       return assessClass(task.input, task.assumptions, task.seed, task.size, task.first, fits.fit, task.want);
     case 'what-if':
       return whatIf(task.input, task.assumptions, task.seed, task.element, fits.fit);
+    case 'plan-weeks':
+      return planWeeks(task.question, fits.fit, task.first);
   }
 }
 

@@ -4,8 +4,8 @@ import { printOf } from '@/core/shared';
 /** Ways to fit an element that remember what they were asked. */
 export type KeptFits = { readonly weigh: Weigh; readonly fit: typeof fitElement };
 
-/** So many of each are kept: the elements of two dogs. */
-const KEPT = 80;
+/** So many of each are kept: the elements of three dogs, and coarse looks at them. */
+const KEPT = 200;
 
 /**
  * Fits and draws by a print of all that they depend on: two rooms that ask the same share one fit.

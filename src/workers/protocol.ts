@@ -1,5 +1,6 @@
 import type { Assessed, Question, Studied, StudyQuestion } from '@/core/evidence';
 import type { PolicyOutcome, PolicyQuestion } from '@/core/learner';
+import type { PlanQuestion, PlanTold, WeeksPlan } from '@/core/planning';
 import type { Assumptions, ClassEvidence, Readiness, SimulationSize, Told, WhatIf } from '@/core/readiness';
 import type { Day, ElementId, Result } from '@/core/shared';
 
@@ -28,6 +29,12 @@ export type Task =
       readonly assumptions: Assumptions;
       readonly seed: number;
       readonly element: ElementId;
+    }
+  | {
+      readonly kind: 'plan-weeks';
+      readonly question: PlanQuestion;
+      /** A coarse plan is wanted before the fine one. */
+      readonly first: boolean;
     };
 
 /** What the reps say of one element, or why that could not be worked out: each answers for itself. */
@@ -40,7 +47,8 @@ export type Answers = {
   'compare-policies': readonly PolicyOutcome[];
   'what-if': WhatIf;
   'study-element': Studied;
+  'plan-weeks': WeeksPlan;
 };
 
 /** What is told on the way to an answer. */
-export type Said = Told;
+export type Said = Told | PlanTold;

@@ -24,7 +24,7 @@ export { type Before, FALLING_OFF, fallingOff, type Suspicion, type WatchedRep }
 export { type Fit, fitElement } from './fit';
 export type { Compared, Habits } from './habits';
 export type { Hold, Lasting } from './holding';
-export type { Keeping } from './keeping';
+export { type Keeping, keepingOf } from './keeping';
 export { beyondTimes, type Quickness } from './latency';
 export { beyondOffsets } from './offset';
 export { type Deviation, EYE, type Precision, precisionOf } from './precision';

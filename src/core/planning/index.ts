@@ -6,5 +6,25 @@ export {
   type VetTopic,
 } from './caution-rule';
 export { cautionsFor } from './cautions';
-export { LOADS, type Load, type LoadToday, loadsDone, loadsOfWork, loadsToday } from './loads';
+export {
+  LOADS,
+  type Load,
+  type LoadToday,
+  loadsAhead,
+  loadsDone,
+  loadsOfWork,
+  loadsToday,
+} from './loads';
 export { type Candidate, type Suggestion, suggestSessions } from './next-session';
+export {
+  type PlanDay,
+  type PlanDog,
+  type PlanFrame,
+  type PlannedBout,
+  type PlanPiece,
+  type PlanPurpose,
+  PURPOSES,
+} from './plan-frame';
+export { type Broken, isAboutSafety, mostOf, openBook } from './plan-limits';
+export type { Late, PlanAim, PlanQuestion, WeeksPlan } from './plan-question';
+export { type PlanTold, planWeeks } from './plan-weeks';

@@ -1,4 +1,4 @@
-import type { Axis, Criteria, WorkTag } from '@/core/breakdown';
+import { type Axis, type Criteria, measuredAs, type WorkTag } from '@/core/breakdown';
 
 /** What a body does that adds up over all elements and runs of a day. */
 export const LOADS = ['jumps', 'sharp-turns', 'upright-holds', 'run-metres'] as const;
@@ -39,6 +39,19 @@ export function loadsDone(element: LoadWork, done: readonly Done[]): Record<Load
     if (has.has('run-metres') && length) sum['run-metres'] += reps * (criteria[length.key] ?? length.start);
   }
   return sum;
+}
+
+/**
+ * What one go of an element will add to each load at these criteria: as `loadsDone`, an upright one for the
+ * seconds that are asked. A jump of 30 cm → `{ jumps: 1, … }`; an upright hold of 8 s → `{ 'upright-holds': 8, … }`.
+ */
+export function loadsAhead(
+  element: { readonly work: readonly WorkTag[]; readonly axes: readonly Axis[] },
+  criteria: Criteria,
+): Record<Load, number> {
+  const hold = element.axes.find((axis) => measuredAs(axis) === 'held');
+  const held = hold ? (criteria[hold.key] ?? hold.start) : 0;
+  return loadsDone(element, [{ criteria, reps: 1, held }]);
 }
 
 export type Limit = {

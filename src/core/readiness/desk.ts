@@ -37,7 +37,7 @@ export type Desk = {
   readonly days: number;
   readonly nerves: number;
   readonly uniforms: Float64Array;
-  readonly runs: Runs;
+  runs: Runs;
   ledger: Ledger;
   spare: Ledger;
   readonly drawn: DrawnElement[];
@@ -207,7 +207,8 @@ function swingPlace({ swings }: Desk, tau: number, isDrawn: boolean, sharedDay: 
   return next;
 }
 
-function emptyRuns(compiled: CompiledRules, elements: number, size: SimulationSize): Runs {
+/** Sums of no run yet. */
+export function emptyRuns(compiled: CompiledRules, elements: number, size: SimulationSize): Runs {
   return {
     size,
     total: compiled.total,

@@ -2,7 +2,7 @@ import { EVIDENCE, lossAfter } from '@/core/evidence';
 import { mixSeed, seeded } from '@/core/shared';
 import { logit } from '@/core/statistics';
 import type { Assumptions } from './assumptions';
-import { deskOf, layOut } from './desk';
+import { type Desk, deskOf, emptyRuns, layOut } from './desk';
 import { runTrial } from './play';
 import { type DrawnElement, drawElement, type TrialElement } from './posterior';
 import { type Change, FULL_SIZE, type Runs, type SimulationSize, type TrialClass } from './trial-class';
@@ -32,23 +32,62 @@ export function simulateTrials(
 ): Runs {
   const desk = deskOf(input, assumptions, seed, size);
   for (let group = 0; group < size.groups; group++) {
-    desk.plans.forEach((plan, k) => {
-      const drawn = drawElement(plan, group, mixSeed(seed, group, k + 1));
-      layOut(desk, k, changed(plan.element, drawn, k, change, assumptions.ceiling), assumptions.sharedDay);
-    });
+    const drawn = drawnOf(desk, group, seed);
     seeded(mixSeed(seed, group, 0)).fill(desk.uniforms);
-    for (let run = 0; run < size.runs; run++) runTrial(desk, run * desk.slots, group);
-    desk.swings.taus.length = 0;
-    desk.swings.isDrawn.length = 0;
+    runGroup(desk, group, drawn, change, assumptions);
   }
   return desk.runs;
+}
+
+/**
+ * The same trials asked again and again, each time with another change: what is drawn does not hang on it and
+ * is drawn once, which is most of the work where a draw runs few times. Each answer equals that of
+ * `simulateTrials` to the last bit. Numbers of all runs are kept: for some thousands of runs.
+ */
+export function preparedTrials(
+  input: TrialClass,
+  assumptions: Assumptions,
+  seed: number,
+  size: SimulationSize,
+): (change?: Change) => Runs {
+  const desk = deskOf(input, assumptions, seed, size);
+  const kept = Array.from({ length: size.groups }, (_, group) => {
+    const uniforms = new Float64Array(desk.uniforms.length);
+    seeded(mixSeed(seed, group, 0)).fill(uniforms);
+    return { drawn: drawnOf(desk, group, seed), uniforms };
+  });
+  return (change = {}) => {
+    desk.runs = emptyRuns(desk.compiled, desk.plans.length, size);
+    for (const [group, { drawn, uniforms }] of kept.entries()) {
+      desk.uniforms.set(uniforms);
+      runGroup(desk, group, drawn, change, assumptions);
+    }
+    return desk.runs;
+  };
+}
+
+const drawnOf = ({ plans }: Desk, group: number, seed: number): DrawnElement[] =>
+  plans.map((plan, k) => drawElement(plan, group, mixSeed(seed, group, k + 1)));
+
+function runGroup(
+  desk: Desk,
+  group: number,
+  drawn: readonly DrawnElement[],
+  change: Change,
+  { ceiling, sharedDay }: Assumptions,
+): void {
+  for (const [k, plan] of desk.plans.entries())
+    layOut(desk, k, changed(plan.element, drawn[k] as DrawnElement, k, change, ceiling), sharedDay);
+  for (let run = 0; run < desk.runs.size.runs; run++) runTrial(desk, run * desk.slots, group);
+  desk.swings.taus.length = 0;
+  desk.swings.isDrawn.length = 0;
 }
 
 function changed(
   { posterior }: TrialElement,
   element: DrawnElement,
   k: number,
-  { sessionsOf, lift, days = 0, perWeek }: Change,
+  { sessionsOf, lift, days = 0, perWeek, gapOf }: Change,
   ceiling: number,
 ): DrawnElement {
   let by = (sessionsOf?.[k] ?? 0) * element.gain + (lift?.[k] ?? 0);
@@ -56,7 +95,7 @@ function changed(
     by +=
       Math.sqrt(EVIDENCE.driftPerDay * days) * element.drift +
       lossAfter(posterior, element.draw, posterior.idle) -
-      lossAfter(posterior, element.draw, gapAfter(posterior.idle, days, perWeek?.[k]));
+      lossAfter(posterior, element.draw, gapOf?.[k] ?? gapAfter(posterior.idle, days, perWeek?.[k]));
   if (by === 0) return element;
   // Training does not buy certainty; what is there already is never taken away.
   const raised =

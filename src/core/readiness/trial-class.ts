@@ -46,4 +46,6 @@ export type Change = {
   readonly lift?: readonly number[];
   readonly days?: number;
   readonly perWeek?: readonly number[];
+  /** Days from the last session of each to that day, where a plan says them; then `perWeek` says nothing. */
+  readonly gapOf?: readonly number[];
 };

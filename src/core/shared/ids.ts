@@ -22,6 +22,9 @@ export type PersonId = Id<'person'>;
 export type RunId = Id<'run'>;
 export type SetOutId = Id<'set-out'>;
 export type SlotId = Id<'slot'>;
+export type UsualId = Id<'usual'>;
+export type DogPlanId = Id<'dog-plan'>;
+export type OtherWorkId = Id<'other-work'>;
 export type MeetingId = Id<'meeting'>;
 export type DeviceId = Id<'device'>;
 

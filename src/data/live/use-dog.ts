@@ -6,6 +6,8 @@ import {
   evidenceByElement,
   type KeptEvidence,
   keptOfDog,
+  type OtherWork,
+  otherWorkOf,
   type StandsByElement,
   standsOf,
   type Trial,
@@ -23,6 +25,8 @@ export type DogState = {
   /** Where the dog stands, by element; elements that were never worked are not there. */
   readonly stands: StandsByElement;
   readonly trials: readonly Trial[];
+  /** What was done outside the log. */
+  readonly other: readonly OtherWork[];
   /** Bouts dated after today: a clock was wrong, or another time zone. They wait for their day to be put right. */
   readonly ahead: readonly KeptEvidence[];
 };
@@ -36,9 +40,10 @@ export function useDog(): DogState | null {
   const work = useLiveQuery(() => workOf(kennel, dog.id), [kennel, dog.id]);
   const trials = useLiveQuery(() => trialsOf(kennel, dog.id), [kennel, dog.id]);
   const bouts = useLiveQuery(() => keptOfDog(kennel, dog.id), [kennel, dog.id]);
+  const other = useLiveQuery(() => otherWorkOf(kennel, dog.id), [kennel, dog.id]);
   return useMemo(
-    () => (work && trials && bouts ? dogState(work, trials, bouts, today) : null),
-    [work, trials, bouts, today],
+    () => (work && trials && bouts && other ? dogState(work, trials, bouts, today, other) : null),
+    [work, trials, bouts, other, today],
   );
 }
 
@@ -51,6 +56,7 @@ export const dogState = (
   trials: readonly Trial[],
   bouts: readonly KeptEvidence[],
   today: KeptEvidence['day'],
+  other: readonly OtherWork[] = [],
 ): DogState => ({
   work,
   bouts: bouts.filter((bout) => !bout.link),
@@ -60,5 +66,6 @@ export const dogState = (
   ),
   stands: standsOf(bouts),
   trials,
+  other,
   ahead: bouts.filter((bout) => bout.day > today && !bout.link),
 });

@@ -8,6 +8,7 @@ import { outingsAndBouts } from './outings-and-bouts';
 import { ruleBooksHoldRealRules } from './rule-books-hold-real-rules';
 import { trialsAskForConditions } from './trials-ask-for-conditions';
 import { newerMessage } from './version';
+import { weeksArePlanned } from './weeks-are-planned';
 import { whatARepSays } from './what-a-rep-says';
 import { wordsOfAPerson } from './words-of-a-person';
 
@@ -30,6 +31,7 @@ export const MIGRATIONS: readonly Migration[] = [
   laddersTeachForward,
   ruleBooksHoldRealRules,
   trialsAskForConditions,
+  weeksArePlanned,
 ];
 
 /**

@@ -5,18 +5,22 @@ export type {
   Breakdown,
   Changed,
   Dog,
+  DogPlan,
   ElementRecord,
   ForecastRecord,
   Kit,
   New,
+  OtherWork,
   Outing,
   ResultRecord,
   RuleBookRecord,
   Signal,
+  Slot,
   Tables,
   Trial,
+  Usual,
 } from '@/data/records';
-export { numberedArticles, PLAIN_ELEMENT } from '@/data/records';
+export { numberedArticles, PLAIN_DOG_PLAN, PLAIN_ELEMENT } from '@/data/records';
 export type { KeptEvidence, KeptLog } from '@/data/records/kept-evidence';
 export { RECORD_TITLES } from '@/data/records/titles';
 export {
@@ -41,6 +45,7 @@ export {
 } from './class-evidence';
 export { coachFacts } from './coach-facts';
 export { countsOf, type KennelCounts, kennelCounts } from './counts';
+export { type DiaryBout, diaryDays, diaryOf, inPeriod } from './diary';
 export { type Touched, touchedBy } from './editions';
 export {
   articlesBefore,
@@ -68,11 +73,25 @@ export {
   openBouts,
 } from './lesson';
 export { keptSince, loadsIn, loadsOf, stillWork } from './loads';
+export { type LookBack, lookBack, type MarkBeside, marksBeside } from './look-back';
+export { daysUsed, otherWorkOf } from './other-work';
+export { dayAsSaid, listUsuals, minutesOn, weekdayOf, weekFromLog } from './plan-days';
+export { isEmptyMatch, matchPlan, type PlanMatch, type SlotSaid } from './plan-match';
+export {
+  asPlanned,
+  asSaid,
+  type DogWishes,
+  insteadBook,
+  type LeftOut,
+  type Planning,
+  planQuestion,
+} from './plan-question';
 export { type GraphNode, prerequisiteGraph, waitingOf } from './prerequisites';
 export { inUse, type PutAway, putAwayOf } from './put-away';
 export { type SameWork, type Shareable, sameWorkOf, workToShare } from './same-work';
 export { cuesOf, listSignals, ownCuesOf } from './signals';
 export { type StandingSign, signsAgainst, standingSigns } from './signs';
+export { type PlannedSlot, pieceOf, plannedWork, type SlotState, slotsBetween } from './slots';
 export { type Gap, gapOf, isOffWork, probeStart, startToday } from './start';
 export { addressOf, dogOf, exerciseTitle, isWhole, trainableIn, wholeId } from './whole';
 export {

@@ -1,8 +1,9 @@
 import { LOADS, type Load, type LoadToday, loadsDone, loadsOfWork, loadsToday } from '@/core/planning';
 import { addDays, type Day } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
-import type { Dog, ElementRecord } from '@/data/records';
+import type { Dog, ElementRecord, OtherWork } from '@/data/records';
 import type { KeptEvidence } from '@/data/records/kept-evidence';
+import { otherLoads } from './other-work';
 import { isWhole } from './whole';
 import { activeElements, type DogWork } from './work';
 
@@ -19,15 +20,18 @@ export function loadsOf(
   kept: readonly KeptEvidence[],
   elements: readonly ElementRecord[],
   today: Day,
+  other: readonly OtherWork[] = [],
 ): LoadToday[] {
   const loads = loadsIn(element, elements);
   if (loads.length === 0) return [];
-  return loadsToday(
-    loads,
-    dog.limits,
-    doneSince(kept, elements, today, today),
-    doneSince(kept, elements, addDays(today, 1 - WEEK), today),
-  );
+  const since = (from: Day): Record<Load, number> => {
+    const [logged, outside] = [doneSince(kept, elements, from, today), otherLoads(other, from, today)];
+    return Object.fromEntries(LOADS.map((load) => [load, logged[load] + outside[load]])) as Record<
+      Load,
+      number
+    >;
+  };
+  return loadsToday(loads, dog.limits, since(today), since(addDays(today, 1 - WEEK)));
 }
 
 /** Which loads a piece of work has; an exercise that is run whole has those of its pieces. */

@@ -18,8 +18,13 @@ export type Gap = {
  * The gap before a bout of today: long from thirty days on. A half-life of its own is known of few elements
  * (it takes many long gaps), and not here, where no fit is at hand.
  */
-export function gapOf(bouts: readonly KeptEvidence[], dog: Pick<Dog, 'offWork'>, today: Day): Gap {
-  const days = bouts.filter((bout) => bout.reps > 0).map((bout) => bout.day);
+export function gapOf(
+  bouts: readonly KeptEvidence[],
+  dog: Pick<Dog, 'offWork'>,
+  today: Day,
+  used: readonly Day[] = [],
+): Gap {
+  const days = [...bouts.filter((bout) => bout.reps > 0).map((bout) => bout.day), ...used];
   const last = days.reduce<Day | null>((a, b) => (a === null || b > a ? b : a), null);
   if (last === null) return { days: null, long: false, offWork: false };
   const since = daysBetween(last, today);

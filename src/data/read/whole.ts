@@ -18,6 +18,12 @@ export const boutOn = ({ id, axes }: Pick<ElementRecord, 'id' | 'axes'>): Bout['
     ? { kind: 'exercise', breakdown: asId<BreakdownId>(id.slice(WHOLE.length)) }
     : { kind: 'element', element: id };
 
+/** What an id is of: an exercise that is run whole, or an element. */
+export const onOf = (id: ElementId): Bout['on'] => {
+  const breakdown = breakdownIn(id);
+  return breakdown ? { kind: 'exercise', breakdown } : { kind: 'element', element: id };
+};
+
 /** The id under which a bout is found again, whatever it is on. */
 export const addressOf = ({ on }: Pick<Bout, 'on'>): ElementId =>
   on.kind === 'element' ? on.element : wholeId(on.breakdown);

@@ -3,30 +3,40 @@ import type { Entry } from '@/core/log';
 import { boutSchema } from './bout';
 import { breakdownSchema } from './breakdown';
 import { dogSchema } from './dog';
+import { dogPlanSchema } from './dog-plan';
 import { elementSchema } from './element';
 import { entrySchema } from './entry';
 import { forecastSchema, resultSchema } from './forecast';
 import { apartSchema, goneSchema } from './gone';
 import { groundSchema } from './ground';
 import { kitSchema } from './kit';
+import { otherWorkSchema } from './other-work';
 import { outingSchema } from './outing';
 import { personSchema } from './person';
 import { ruleBookRecordSchema } from './rule-book';
 import { signalSchema } from './signal';
+import { slotSchema } from './slot';
+import { stopSchema } from './stop';
 import { trialSchema } from './trial';
+import { usualSchema } from './usual';
 
 export { type Bout, elementOf } from './bout';
 export type { Breakdown } from './breakdown';
 export { type Dog, UNKNOWN_DOG } from './dog';
+export { type DogPlan, PLAIN_DOG_PLAN } from './dog-plan';
 export { DEFAULT_POLICY, type ElementRecord, numberedArticles, PLAIN_ELEMENT } from './element';
 export type { Changed } from './fields';
 export type { ForecastRecord, ResultRecord } from './forecast';
 export type { Apart, Gone } from './gone';
 export { type Kit, PLAIN_KIT } from './kit';
+export type { OtherWork } from './other-work';
 export type { Outing } from './outing';
 export type { RuleBookRecord } from './rule-book';
 export type { Signal } from './signal';
+export type { Slot } from './slot';
+export type { Stop } from './stop';
 export { PLAIN_TRIAL, type Trial } from './trial';
+export type { Usual } from './usual';
 
 /**
  * Every table of a kennel, one file each. The names are those of the database and of the exported
@@ -47,6 +57,11 @@ export const tablesSchema = v.strictObject({
   trials: v.array(trialSchema),
   forecasts: v.array(forecastSchema),
   results: v.array(resultSchema),
+  usuals: v.array(usualSchema),
+  dogPlans: v.array(dogPlanSchema),
+  slots: v.array(slotSchema),
+  otherWork: v.array(otherWorkSchema),
+  stops: v.array(stopSchema),
   gone: v.array(goneSchema),
   apart: v.array(apartSchema),
 });

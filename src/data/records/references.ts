@@ -145,6 +145,21 @@ export function linksOf(tables: Omit<Tables, 'entries'>): Link[] {
     add('bouts', i, one.id, 'on.element', 'elements', elementOf(one));
     if (one.on.kind === 'exercise') add('bouts', i, one.id, 'on.breakdown', 'breakdowns', one.on.breakdown);
     add('bouts', i, one.id, 'handler', 'people', one.handler);
+    add('bouts', i, one.id, 'slot', 'slots', one.slot);
+  }
+  for (const [i, one] of tables.dogPlans.entries()) add('dogPlans', i, one.id, 'dogId', 'dogs', one.dogId);
+  for (const [i, one] of tables.slots.entries()) {
+    add('slots', i, one.id, 'dogId', 'dogs', one.dogId);
+    add('slots', i, one.id, 'on.element', 'elements', elementOf(one));
+    if (one.on.kind === 'exercise') add('slots', i, one.id, 'on.breakdown', 'breakdowns', one.on.breakdown);
+  }
+  for (const [i, one] of tables.stops.entries()) {
+    add('stops', i, one.id, 'id', 'bouts', one.id);
+    add('stops', i, one.id, 'dogId', 'dogs', one.dogId);
+  }
+  for (const [i, one] of tables.otherWork.entries()) {
+    add('otherWork', i, one.id, 'dogId', 'dogs', one.dogId);
+    for (const element of one.elements) add('otherWork', i, one.id, 'elements', 'elements', element);
   }
   for (const [i, one] of tables.trials.entries()) {
     add('trials', i, one.id, 'dogId', 'dogs', one.dogId);

@@ -17,6 +17,11 @@ export const RECORD_TITLES: Readonly<Record<TableName, Sentence>> = {
   trials: say('data.titles.trial'),
   forecasts: say('data.titles.forecast'),
   results: say('data.titles.result'),
+  usuals: say('data.titles.usual-day'),
+  dogPlans: say('data.titles.plan-of-a-dog'),
+  slots: say('data.titles.planned-bout'),
+  otherWork: say('data.titles.other-work'),
+  stops: say('data.titles.where-it-should-have-ended'),
   gone: say('data.titles.what-was-removed'),
   apart: say('data.titles.what-waits-for-a-decision'),
 };

@@ -6,6 +6,7 @@ import { isRecent } from '@/data/read/bouts';
 import { boutOn } from '@/data/read/whole';
 import type { Bout, ElementRecord, New, Outing } from '@/data/records';
 import { same } from '@/data/records/same';
+import { slotFor } from './slots-begun';
 import { refuse, transact, type Undo, type Write } from './transact';
 
 /** What is said of a bout before it begins. */
@@ -23,6 +24,8 @@ export type BoutStart = {
 type Trainable = Pick<ElementRecord, 'id' | 'dogId' | 'axes'>;
 
 const BOUT_TABLES = ['outings', 'bouts', 'entries'] as const;
+/** A bout that begins looks for what was planned of it. */
+const BEGUN_TABLES = [...BOUT_TABLES, 'slots'] as const;
 
 /**
  * Begins a bout. While another of this day is still open it belongs to the same outing; one of this
@@ -34,7 +37,7 @@ export async function startBout(
   element: Trainable,
   start: BoutStart,
 ): Promise<Result<Undo<Bout>>> {
-  const begun = await transact(kennel, BOUT_TABLES, async (write) => {
+  const begun = await transact(kennel, BEGUN_TABLES, async (write) => {
     const mine = await boutsOf(write, element);
     const outing = await openOuting(write, start.day, kennel.now());
     for (const one of mine)
@@ -107,7 +110,7 @@ async function begin(
     handler: null,
     runsFixed: start.runsFixed ?? null,
     setOut: null,
-    slot: null,
+    slot: await slotFor(write, boutOn(element), element.dogId, start.day),
     debrief: null,
   });
 }
@@ -189,7 +192,7 @@ export function typeInBout(
   paper: { readonly day: Day; readonly away: boolean; readonly start: Criteria; readonly noon: number },
   outcomes: readonly RepSaid['judged']['outcome'][],
 ): Promise<Result<Undo<Bout>>> {
-  return transact(kennel, BOUT_TABLES, async (write) => {
+  return transact(kennel, BEGUN_TABLES, async (write) => {
     const mine = await boutsOf(write, element);
     if (mine.some((one) => one.endedAt === null))
       refuse('running', '', say('data.bouts.a-bout-of-it-is-open-end-that-one'));

@@ -13,6 +13,19 @@ export { copyExercises, copyForDog } from './give-away';
 export { addTables, decide, replaceTables } from './kennel-tables';
 export { addKit, removeKit } from './kit';
 export { record, recordSet, recordUndo, type SetItem } from './log';
+export {
+  addOtherWork,
+  addSlot,
+  moveSlot,
+  pinSlot,
+  putDogPlan,
+  putUsual,
+  putWeek,
+  removeOtherWork,
+  removeSlot,
+  removeUsual,
+  takePlan,
+} from './plan';
 export { putElementAway, putExerciseAway } from './put-away';
 export {
   assignBout,
@@ -29,6 +42,7 @@ export {
 export { putRuleBook, putRuleBookAway, renameRuleBook } from './rule-books';
 export { ensureSample, renewSample } from './sample';
 export { putSignal, removeSignal, type SignalSaid } from './signals';
+export { markStop, unmarkStop } from './stops';
 export type { Undo } from './transact';
 export { addResult, addTrial, changeTrial, keepForecast, removeResult, withdrawTrial } from './trials';
 export { takeBack } from './undo';

@@ -11,7 +11,7 @@ import {
   say,
 } from '@/core/shared';
 import { type Kennel, newId, reasonOf } from '@/data/kennel';
-import type { Bout, Changed, KeptName, New, Outing, TableName, Tables } from '@/data/records';
+import type { Bout, Changed, KeptName, New, Outing, Slot, TableName, Tables } from '@/data/records';
 
 import { checkRecord } from '@/data/records/check';
 import { FOLDED_FROM, keepEvidence, outdatedBy } from './keep-evidence';
@@ -53,6 +53,7 @@ export type Write = {
   /** All bouts of an element or an outing, and all outings of a day: by an index, whatever the history. */
   readonly boutsBy: (by: 'on.element' | 'on.breakdown' | 'outingId', id: string) => Promise<Bout[]>;
   readonly outingsOn: (day: Day) => Promise<Outing[]>;
+  readonly slotsOn: (day: Day) => Promise<Slot[]>;
   readonly all: <N extends KeptName>(table: N) => Promise<RowOf<N>[]>;
   readonly put: <N extends KeptName>(
     table: N,
@@ -163,6 +164,7 @@ function writing(kennel: Kennel, rows: RowChange[], entries: Undo['entries'][num
     ofDog: (table, dog) => database.of(table).where('dogId').equals(dog).toArray(),
     boutsBy: (by, id) => database.of('bouts').where(by).equals(id).toArray(),
     outingsOn: (day) => database.of('outings').where('day').equals(day).toArray(),
+    slotsOn: (day) => database.of('slots').where('day').equals(day).toArray(),
     all: (table) => database.of(table).toArray(),
     put: async (table, row) => {
       const id = row.id as string;

@@ -8,12 +8,15 @@ import {
   cautionsOf,
   type DatedBout,
   type DogWork,
+  daysUsed,
   type ElementRecord,
   type EvidenceByElement,
   gapOf,
   isOffWork,
   isWhole,
+  type OtherWork,
   probeStart,
+  type Slot,
   signsAgainst,
   startToday,
 } from '@/data/read';
@@ -45,27 +48,35 @@ type Props = {
   /** What has to stand first, and does not yet. */
   readonly waits: readonly Sentence[];
   readonly last: DatedBout | null;
+  /** What was done outside the log, and what is planned of it today; null where nothing is. */
+  readonly other: readonly OtherWork[];
+  readonly planned: Slot | null;
+  /** The place that was said for today is a strange one. */
+  readonly strange: boolean;
 };
 
 /**
  * The card before a session: rung, place, what to bring, what to be careful of. Everything changes
  * in one tap, and nothing has to.
  */
-export function BeforeCard({ element, work, evidence, stands, waits, last }: Props) {
+export function BeforeCard(props: Props) {
+  const { element, work, evidence, stands, waits, last, other, planned, strange } = props;
   const { kennel, dog, today, done } = useKennelWithDog();
   const ladder = buildLadder(element);
   const mine = evidence.get(element.id) ?? [];
-  const gap = gapOf(mine, dog, today);
+  const gap = gapOf(mine, dog, today, daysUsed(other, element.id));
   const probe = probeStart(element, stands, gap);
   const standing = signsAgainst(element.id, [...evidence.values()].flat(), today);
   const seen = mine.at(-1)?.signs ?? [];
   const off = isOffWork(dog, today);
-  const [start, setStart] = useState(() => startToday(element, stands, last?.day === today, gap));
+  const usual = startToday(element, stands, last?.day === today, gap);
+  // After a long gap nobody knows what is left, whatever was planned.
+  const [start, setStart] = useState(() => (planned && !gap.long && !isWhole(element) ? planned.at : usual));
   const on = placeOn(ladder, start);
   const easier = ladder.rungs[on.kind === 'between' ? on.rung : on.rung - 1]?.criteria;
   const harder = ladder.rungs[on.kind === 'below' ? on.rung : on.rung + 1]?.criteria;
   const toTop = fewestToTop(element.policy.rule, ladder.rungs.length, on.rung);
-  const [away, setAway] = useState(false);
+  const [away, setAway] = useState(strange);
   const [conditions, setConditions] = useState<Readonly<Record<string, string>>>({});
   const [weather, setWeather] = useState({ helper: '', temperature: '' });
   const [runsFixed, setRunsFixed] = useState<number | null>(null);
@@ -110,6 +121,16 @@ export function BeforeCard({ element, work, evidence, stands, waits, last }: Pro
           <p className="border-l-[6px] border-signal bg-paper px-3 py-2 text-xl leading-snug">
             <span className="font-semibold">{tell('before-card.you-wrote')} </span>
             {last.debrief.next}
+          </p>
+        )}
+        {planned && (
+          <p className="text-lg font-semibold leading-snug">
+            {tell('before-card.planned', {
+              purpose: planned.purpose,
+              goes: planned.goes,
+              sets: planned.sets,
+              minutes: planned.minutes,
+            })}
           </p>
         )}
         {off && <OffWork dog={dog} />}

@@ -1,4 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
+import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { buildLadder, describePlace, standingOn } from '@/core/breakdown';
 import type { ElementId, Sentence } from '@/core/shared';
@@ -18,6 +19,9 @@ import { buttonClass, Notice, PageHead } from '@/ui';
 import { wordsOf } from '@/words';
 import { SwitchBar } from './switch-bar';
 import { tell } from './words';
+
+// Who plans has it a moment later; the pad is there before.
+const PlannedToday = lazy(async () => ({ default: (await import('./planned-today')).PlannedToday }));
 
 type Group = {
   readonly key: string;
@@ -60,6 +64,9 @@ export function FieldRoom() {
           </Link>
         </p>
       )}
+      <Suspense>
+        <PlannedToday />
+      </Suspense>
       <div className="grid gap-6">
         {groups(found.work, waits).map((group) => (
           <section key={group.key}>

@@ -4,7 +4,15 @@ import { Link } from 'react-router';
 import { cautionsFor, type Load, type LoadToday } from '@/core/planning';
 import { fromBase, must } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
-import { type DogWork, type ElementRecord, keptSince, loadsIn, loadsOf, stillWork } from '@/data/read';
+import {
+  type DogWork,
+  type ElementRecord,
+  keptSince,
+  loadsIn,
+  loadsOf,
+  otherWorkOf,
+  stillWork,
+} from '@/data/read';
 import { wordsOf, writeNumber } from '@/words';
 import { tell } from './later-words';
 
@@ -20,12 +28,15 @@ const OFFERED = 3;
 export function LoadLines({ element, work }: Props) {
   const { kennel, dog, today } = useKennelWithDog();
   const loads = loadsIn(element, work.elements);
-  const kept = useLiveQuery(
-    () => (loads.length === 0 ? [] : keptSince(kennel, work.elements, today)),
-    [kennel, work, today, loads.length],
+  const done = useLiveQuery(
+    async () =>
+      loads.length === 0
+        ? null
+        : { kept: await keptSince(kennel, work.elements, today), other: await otherWorkOf(kennel, dog.id) },
+    [kennel, work, dog.id, today, loads.length],
   );
-  if (!kept || loads.length === 0) return null;
-  const found = loadsOf(element, dog, kept, work.elements, today);
+  if (!done || loads.length === 0) return null;
+  const found = loadsOf(element, dog, done.kept, work.elements, today, done.other);
   // Whose ladder is in yards reads yards.
   const yards = element.axes.some((axis) => axis.unit === 'yd' || axis.unit === 'ft');
   const full = found.filter((one) => one.left === 0);

@@ -121,7 +121,8 @@ type SheetProps = {
   readonly facts: CoachFacts;
 };
 
-function BoutSheet({ element, faults, logged, facts }: SheetProps) {
+/** A bout moment by moment: what was entered, what stands of it, what was advised then. */
+export function BoutSheet({ element, faults, logged, facts }: SheetProps) {
   const { dog } = useKennelWithDog();
   const { bout, entries, folded } = logged;
   const ladder = buildLadder(element);

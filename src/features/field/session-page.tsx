@@ -1,10 +1,10 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { type Criteria, openness } from '@/core/breakdown';
+import type { Criteria } from '@/core/breakdown';
 import type { FaultCount } from '@/core/evidence';
 import type { ElementId } from '@/core/shared';
-import { useDog, useKennelWithDog } from '@/data/live';
+import { useKennelWithDog } from '@/data/live';
 import {
   boutLog,
   coachFacts,
@@ -14,7 +14,6 @@ import {
   isRunning,
   isWhole,
   lastBout,
-  prerequisiteGraph,
   standsAt,
   trainableIn,
   workOf,
@@ -129,21 +128,12 @@ function useFaultsBefore(element: ElementRecord, bout: DatedBout): readonly Faul
 }
 
 // A session is begun from Today without it; what a phone loads first is the pad.
-const BeforeCard = lazy(async () => ({ default: (await import('./before-card')).BeforeCard }));
+const LazyBefore = lazy(async () => ({ default: (await import('./before')).Before }));
 
-function Before({ element, last }: { readonly element: ElementRecord; readonly last: DatedBout | null }) {
-  const state = useDog();
-  if (!state) return <p className="text-lg">{tell('session-page.reading-the-log')}</p>;
+function Before(props: { readonly element: ElementRecord; readonly last: DatedBout | null }) {
   return (
     <Suspense fallback={<p className="text-lg">{tell('session-page.reading-the-log')}</p>}>
-      <BeforeCard
-        element={element}
-        last={last}
-        stands={state.stands.get(element.id) ?? null}
-        work={state.work}
-        evidence={state.evidence}
-        waits={openness(element, prerequisiteGraph(state)).waits}
-      />
+      <LazyBefore {...props} />
     </Suspense>
   );
 }

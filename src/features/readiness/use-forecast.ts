@@ -61,7 +61,7 @@ export function useForecast(trial: Trial, state: DogState, stopped: boolean): Fo
         signal,
         onSaid: (said) => {
           if (typeof said === 'number') onProgress(said);
-          else if (!signal.aborted) setFirst(said.first);
+          else if ('first' in said && !signal.aborted) setFirst(said.first);
         },
       });
       return found.ok ? ok({ task, readiness: found.value }) : found;

@@ -1,12 +1,13 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Link, useNavigate } from 'react-router';
-import { type DogState, useKennelWithDog } from '@/data/live';
-import { gapOf, isRunning, lastBout, lastLines } from '@/data/read';
+import { type DogState, useKennelWithDog, usePlannedToday } from '@/data/live';
+import { daysUsed, gapOf, isRunning, lastBout, lastLines, pieceOf, trainableIn } from '@/data/read';
 import { startBout } from '@/data/write';
 import { Button, CautionNote, Notice, Rod, Sheet } from '@/ui';
 import { wordsOf } from '@/words';
 import { useAsked } from './asked-store';
 import { type OneAnswer, oneAnswer, usualOf } from './one-answer';
+import { openSlots, plannedAnswer, plannedRuns } from './planned';
 import type { SuggestedSession } from './suggestions';
 import { tell } from './words';
 
@@ -17,16 +18,23 @@ export function Next({ sessions, state }: NextProps) {
   const { kennel, dog, today, now, done } = useKennelWithDog();
   const navigate = useNavigate();
   const { minutes, place } = useAsked(today);
+  const plan = usePlannedToday();
+  const open = plan ? openSlots(plan, dog.id) : [];
   const begin = async (one: SuggestedSession): Promise<void> => {
     const id = one.element;
     const element = state.work.elements.find((candidate) => candidate.id === id);
     const last = await lastBout(kennel, id);
     // After a long gap, and before the very first, the card comes first: with what to be careful of.
-    const gap = gapOf(state.evidence.get(id) ?? [], dog, today);
+    const gap = gapOf(state.evidence.get(id) ?? [], dog, today, daysUsed(state.other, id));
+    const slot = open.find((each) => pieceOf(each) === id);
     if (element && !gap.long && !one.isNew && !(last && isRunning(last, today, now()))) {
       const begun = await done(
         null,
-        startBout(kennel, element, { day: today, away: place === 'strange', start: one.start }),
+        startBout(kennel, element, {
+          day: today,
+          away: place === 'strange' || (slot !== undefined && plan?.strange === true),
+          start: slot?.at ?? one.start,
+        }),
       );
       if (!begun.ok) return;
     }
@@ -40,12 +48,20 @@ export function Next({ sessions, state }: NextProps) {
       ),
     [kennel, sessions],
   );
-  const answer = oneAnswer(sessions, { minutes, place }, (id) => usualOf(state.evidence.get(id) ?? []));
-  const others = sessions.filter((one) => one !== answer?.first && !answer?.then.includes(one));
+  const planned = plannedAnswer(open, sessions, state.work);
+  const answer =
+    planned ?? oneAnswer(sessions, { minutes, place }, (id) => usualOf(state.evidence.get(id) ?? []));
+  const answered = new Set(answer ? [answer.first, ...answer.then].map((one) => one.element) : []);
+  const others = sessions.filter((one) => !answered.has(one.element));
   return (
     <>
       {answer ? (
-        <Answer answer={answer} line={lines?.get(answer.first.element)} onBegin={(one) => void begin(one)} />
+        <Answer
+          answer={answer}
+          planned={planned !== null}
+          line={lines?.get(answer.first.element)}
+          onBegin={(one) => void begin(one)}
+        />
       ) : (
         sessions.length > 0 && (
           <Notice>
@@ -56,6 +72,14 @@ export function Next({ sessions, state }: NextProps) {
           </Notice>
         )
       )}
+      {plannedRuns(open).map((id) => (
+        <Notice key={id}>
+          {tell('planned.whole', { title: trainableIn(state.work, id)?.title ?? '' })}{' '}
+          <Link className="underline" to={`../field/${id}`} relative="path">
+            {tell('planned.run-it')}
+          </Link>
+        </Notice>
+      ))}
       {others.length > 0 && (
         <Sheet
           title={tell('today-room.or-one-of-these')}
@@ -90,17 +114,20 @@ export function Next({ sessions, state }: NextProps) {
 
 function Answer({
   answer: { first, then, because },
+  planned,
   line,
   onBegin,
 }: {
   readonly answer: OneAnswer;
+  /** It is what the plan has for today. */
+  readonly planned: boolean;
   readonly line: string | undefined;
   readonly onBegin: (one: SuggestedSession) => void;
 }) {
   return (
     <section aria-label={tell('today-room.next-session')} className="border-2 border-ink bg-sheet">
       <div className="border-b-2 border-ink bg-signal px-4 py-1.5 font-bold text-on-signal">
-        {tell('today-room.next-session')}
+        {planned ? tell('planned.for-today') : tell('today-room.next-session')}
       </div>
       <div className="grid gap-3 px-4 py-4">
         <h2 className="text-2xl font-extrabold leading-tight">{first.title}</h2>
@@ -113,7 +140,9 @@ function Answer({
         </p>
         {then.length > 0 && (
           <p className="leading-snug">
-            <span className="font-semibold">{tell('today-room.then-if-time-is-left')} </span>
+            <span className="font-semibold">
+              {planned ? tell('planned.then') : tell('today-room.then-if-time-is-left')}{' '}
+            </span>
             {then.map((one) => one.title).join(', ')}.
           </p>
         )}

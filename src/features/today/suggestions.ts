@@ -9,6 +9,7 @@ import {
   cautionsOf,
   type Dog,
   type DogWork,
+  daysUsed,
   gapOf,
   isOffWork,
   placesOf,
@@ -86,7 +87,8 @@ function withRung(
   if (!element) throw new Error(`no element ${suggestion.element}`);
   const ladder = buildLadder(element);
   const stands = state.stands.get(element.id) ?? null;
-  const gap = gapOf(state.evidence.get(element.id) ?? [], dog, today);
+  const used = daysUsed(state.other, element.id);
+  const gap = gapOf(state.evidence.get(element.id) ?? [], dog, today, used);
   const start = startToday(element, stands, found?.grounds.lastDay === today, gap);
   return {
     ...suggestion,

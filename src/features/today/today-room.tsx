@@ -120,6 +120,9 @@ export function TodayRoom() {
             </Sheet>
           )}
           <p>
+            <Link className={buttonClass('quiet')} to="../plan" relative="path">
+              {tell('today-room.plan-the-weeks')}
+            </Link>
             <Link className={buttonClass('quiet')} to="../start" relative="path">
               {tell('today-room.add-another-dog')}
             </Link>

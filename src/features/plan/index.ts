@@ -1,0 +1,2 @@
+export { PlanRoom } from './plan-room';
+export { PrintPage } from './print-page';

@@ -1,0 +1,3 @@
+export { HandlerPage } from './handler-page';
+export { MonthsPage } from './months-page';
+export { ReviewRoom } from './review-room';

@@ -13,9 +13,12 @@ export default defineConfig({
   // A machine that has other work to do takes its time; what hangs still ends.
   timeout: 360_000,
   expect: { timeout: 60_000 },
+  // What passes only at the second try is said by name at the end of the run, with what its page showed.
+  retries: 1,
   reporter: [['list'], ['json']],
   use: {
     baseURL: `http://localhost:${PORT}`,
+    actionTimeout: 120_000,
     viewport: { width: 1280, height: 800 },
     timezoneId: 'Europe/Vienna',
     locale: 'en-GB',

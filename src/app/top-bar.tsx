@@ -2,6 +2,7 @@ import {
   Blocks,
   BookOpenText,
   CalendarRange,
+  ClipboardPen,
   Ellipsis,
   FolderOpen,
   Gauge,
@@ -41,6 +42,7 @@ const ROOMS: readonly Room[] = [
   { to: 'review', title: tell('top-bar.review'), Icon: BookOpenText, needsDog: true, inHand: false },
   { to: 'readiness', title: tell('top-bar.readiness'), Icon: Gauge, needsDog: true, inHand: true },
   { to: 'plan', title: tell('top-bar.plan'), Icon: CalendarRange, needsDog: true, inHand: false },
+  { to: 'trials', title: tell('top-bar.trials'), Icon: ClipboardPen, needsDog: false, inHand: false },
   { to: 'kennel', title: tell('top-bar.kennel'), Icon: House, needsDog: true, inHand: false },
   { to: 'files', title: tell('top-bar.files'), Icon: FolderOpen, needsDog: false, inHand: false },
 ];

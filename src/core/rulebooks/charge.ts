@@ -1,12 +1,13 @@
-import type { FaultKey, Sentence } from '@/core/shared';
+import type { FaultKey, Name, Sentence } from '@/core/shared';
 import { say } from '@/core/shared';
 import { describeCost, priceOf, timesIn } from './families/cost';
 import type { Mark, PreparedExercise, PreparedFault, PreparedRules } from './families/family';
 import type { Acting } from './families/fault-schema';
 
 export type Deduction = {
-  readonly fault: FaultKey;
-  readonly title: string;
+  /** Null where it was not for a fault: not attempted, stopped, excused. */
+  readonly fault: FaultKey | null;
+  readonly title: Name;
   readonly rule: Sentence;
   /** What it took away where it stands; a bonus is below 0. */
   readonly units: number;

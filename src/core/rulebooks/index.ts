@@ -41,3 +41,4 @@ export { type PartStake, partStakes, stakesOfClass } from './stakes';
 export { faultRulesInWords, structuresInWords } from './structure-words';
 export type { Structures } from './structures';
 export type { Tally } from './tally';
+export { type WatchFault, watchFaults } from './watch';

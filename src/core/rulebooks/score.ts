@@ -1,4 +1,13 @@
-import { type ExerciseKey, fail, ok, type Result, type Sentence, say } from '@/core/shared';
+import {
+  type ExerciseKey,
+  type FaultKey,
+  fail,
+  type Name,
+  ok,
+  type Result,
+  type Sentence,
+  say,
+} from '@/core/shared';
 import { chargeMarks, type Deduction, noCounts, type RunCounts } from './charge';
 import { amountFits, describeCost } from './families/cost';
 import {
@@ -54,7 +63,8 @@ export type Score = {
  * Each cell starts at its maximum and never falls below 0. A fault is charged its price past the
  * warnings, less what its slot allows, up to its cap and up to the cap of what is counted over the
  * whole run; zero and major faults lower the ceiling of the cell; the n-th time and a limit that acts
- * do what the rules say; an ending fault takes the exercise and every later one, and the run fails. A
+ * do what the rules say; an ending fault takes the exercise and every later one, and the run fails. What
+ * was not attempted keeps nothing; stopping and being excused end the run as an ending fault does. A
  * bonus comes on top. Where judges gave a number, that counts, and faults explain it. Deductions are
  * what a mark took away where it stands on the sheet, so that maximum − Σ deductions = score; the
  * score itself does not depend on the order of the marks of an exercise. Fails with
@@ -65,12 +75,12 @@ export function scoreSheet(rules: PreparedRules, sheet: ScoreSheet): Result<Scor
   if (!checked.ok) return checked;
   const exercises: ExerciseScore[] = [];
   const counts = noCounts(rules);
-  let endedBy: PreparedFault | null = null;
+  let endedBy: Ending | null = null;
   let majors = 0;
   for (const e of runningOrder(rules, sheet)) {
     const exercise = rules.exercises[e] as PreparedExercise;
     if (endedBy) {
-      exercises[e] = notRun(rules, exercise, endedBy);
+      exercises[e] = taken(exercise, endedBy, 'not-run');
       continue;
     }
     const line = sheet.find((candidate) => candidate.exercise === exercise.exercise);
@@ -137,28 +147,45 @@ function verdict(
   };
 }
 
-function notRun(rules: PreparedRules, exercise: PreparedExercise, by: PreparedFault): ExerciseScore {
+/** What took an exercise as a whole: a fault, or a word of the judge. */
+type Ending = { readonly fault: FaultKey | null; readonly title: Name; readonly rule: Sentence };
+
+const endingFault = ({ fault }: PreparedFault, rules: PreparedRules): Ending => ({
+  fault: fault.id,
+  title: fault.title,
+  rule: say('rulebooks.score.not-run', { describeCost: describeCost(fault.cost, rules.word) }),
+});
+
+const NOT_DONE: Readonly<Record<NonNullable<SheetLine['closes']>, Ending>> = {
+  failed: {
+    fault: null,
+    title: say('rulebooks.score.failed'),
+    rule: say('rulebooks.score.keeps-nothing'),
+  },
+  'not-attempted': {
+    fault: null,
+    title: say('rulebooks.score.not-attempted'),
+    rule: say('rulebooks.score.keeps-nothing'),
+  },
+  stopped: { fault: null, title: say('rulebooks.score.stopped'), rule: say('rulebooks.score.run-ends-here') },
+  excused: { fault: null, title: say('rulebooks.score.excused'), rule: say('rulebooks.score.run-ends-here') },
+};
+
+const taken = (exercise: PreparedExercise, by: Ending, state: 'zeroed' | 'not-run'): ExerciseScore => {
   const maximum = cellTotal(exercise);
-  const lost: Deduction = {
-    fault: by.fault.id,
-    title: by.fault.title,
-    rule: say('rulebooks.score.not-run', { describeCost: describeCost(by.fault.cost, rules.word) }),
-    units: maximum,
-    asked: maximum,
-  };
   return {
     exercise: exercise.exercise,
     units: 0,
     maximum,
     kept: exercise.cells.map(() => 0),
-    state: 'not-run',
-    deductions: [lost],
+    state,
+    deductions: [{ ...by, units: maximum, asked: maximum }],
   };
-}
+};
 
 type ScoredLine = {
   readonly score: ExerciseScore;
-  readonly endedBy: PreparedFault | null;
+  readonly endedBy: Ending | null;
   readonly majors: number;
 };
 
@@ -179,8 +206,14 @@ function scoreLine(
       majors: 0,
     });
   }
+  if (line.closes) {
+    const by = NOT_DONE[line.closes];
+    const endedBy = line.closes === 'stopped' || line.closes === 'excused' ? by : null;
+    return ok({ score: taken(exercise, by, 'zeroed'), endedBy, majors: 0 });
+  }
   const charged = chargeMarks(rules, exercise, line.marks, counts);
-  const { endedBy, majors } = charged;
+  const { majors } = charged;
+  const endedBy = charged.endedBy && endingFault(charged.endedBy, rules);
   if (line.given && !charged.zeroed) {
     const given = rules.given(e, line.given);
     if (!given.ok) return { ...given, path: exercise.exercise };

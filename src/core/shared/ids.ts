@@ -26,6 +26,8 @@ export type UsualId = Id<'usual'>;
 export type DogPlanId = Id<'dog-plan'>;
 export type OtherWorkId = Id<'other-work'>;
 export type MeetingId = Id<'meeting'>;
+export type MarkId = Id<'mark'>;
+export type StarterId = Id<'starter'>;
 export type DeviceId = Id<'device'>;
 
 /**

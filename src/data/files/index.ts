@@ -1,5 +1,7 @@
 export { type CalendarEvent, writeCalendar } from './calendar-file';
+export { type Gathered, piecesOf, textOf, withPiece } from './code-pieces';
 export { type KennelFile, kennelText, readKennelFile } from './kennel-file';
 export { kennelPieces } from './kennel-pieces';
 export type { Merged } from './merge';
+export { type RunFile, readRunFile, runText } from './run-file';
 export { soundTables } from './set-aside';

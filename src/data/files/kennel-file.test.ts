@@ -215,8 +215,8 @@ describe('the kennel file', () => {
     });
   });
 
-  it('reads what version 10 saved, unchanged', () => {
-    const saved = JSON.parse(readFileSync('src/data/fixtures/kennel-v10.json', 'utf8')) as Loose;
+  it('reads what version 11 saved, unchanged', () => {
+    const saved = JSON.parse(readFileSync('src/data/fixtures/kennel-v11.json', 'utf8')) as Loose;
     expect(must(readKennelFile(JSON.stringify(saved))).tables).toEqual(saved.tables);
   });
 

@@ -6,6 +6,7 @@ import { laddersTeachForward } from './ladders-teach-forward';
 import type { AnyTables, Migration } from './migration';
 import { outingsAndBouts } from './outings-and-bouts';
 import { ruleBooksHoldRealRules } from './rule-books-hold-real-rules';
+import { trialsAreJudged } from './trials-are-judged';
 import { trialsAskForConditions } from './trials-ask-for-conditions';
 import { newerMessage } from './version';
 import { weeksArePlanned } from './weeks-are-planned';
@@ -32,6 +33,7 @@ export const MIGRATIONS: readonly Migration[] = [
   ruleBooksHoldRealRules,
   trialsAskForConditions,
   weeksArePlanned,
+  trialsAreJudged,
 ];
 
 /**

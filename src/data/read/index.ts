@@ -1,21 +1,28 @@
 export type { Kennel, KennelName } from '@/data/kennel';
 export { criteriaAtShare, elementFromMethod, withSettings } from '@/data/make-element';
 export type {
+  BearingRecord,
   Bout,
   Breakdown,
+  Calling,
   Changed,
   Dog,
   DogPlan,
   ElementRecord,
   ForecastRecord,
   Kit,
+  MarkRecord,
+  Meeting,
   New,
   OtherWork,
   Outing,
   ResultRecord,
   RuleBookRecord,
+  Run,
+  ScriptRecord,
   Signal,
   Slot,
+  Starter,
   Tables,
   Trial,
   Usual,
@@ -88,11 +95,25 @@ export {
 } from './plan-question';
 export { type GraphNode, prerequisiteGraph, waitingOf } from './prerequisites';
 export { inUse, type PutAway, putAwayOf } from './put-away';
+export {
+  bearingOf,
+  callingOf,
+  listMeetings,
+  listPeople,
+  listRuns,
+  meetingOf,
+  type RunWithMarks,
+  runsOfMeeting,
+  runWithMarks,
+  scriptOf,
+  triesOf,
+} from './runs';
 export { type SameWork, type Shareable, sameWorkOf, workToShare } from './same-work';
 export { cuesOf, listSignals, ownCuesOf } from './signals';
 export { type StandingSign, signsAgainst, standingSigns } from './signs';
 export { type PlannedSlot, pieceOf, plannedWork, type SlotState, slotsBetween } from './slots';
 export { type Gap, gapOf, isOffWork, probeStart, startToday } from './start';
+export { type TrialSafety, trialSafety } from './trial-safety';
 export { addressOf, dogOf, exerciseTitle, isWhole, trainableIn, wholeId } from './whole';
 export {
   activeElements,

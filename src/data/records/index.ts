@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import type { Entry } from '@/core/log';
 import { boutSchema } from './bout';
 import { breakdownSchema } from './breakdown';
+import { bearingSchema, callingSchema, scriptSchema } from './calling';
 import { dogSchema } from './dog';
 import { dogPlanSchema } from './dog-plan';
 import { elementSchema } from './element';
@@ -10,10 +11,13 @@ import { forecastSchema, resultSchema } from './forecast';
 import { apartSchema, goneSchema } from './gone';
 import { groundSchema } from './ground';
 import { kitSchema } from './kit';
+import { markSchema } from './mark';
+import { meetingSchema } from './meeting';
 import { otherWorkSchema } from './other-work';
 import { outingSchema } from './outing';
 import { personSchema } from './person';
 import { ruleBookRecordSchema } from './rule-book';
+import { runSchema } from './run';
 import { signalSchema } from './signal';
 import { slotSchema } from './slot';
 import { stopSchema } from './stop';
@@ -22,6 +26,7 @@ import { usualSchema } from './usual';
 
 export { type Bout, elementOf } from './bout';
 export type { Breakdown } from './breakdown';
+export type { BearingRecord, Calling, ScriptRecord } from './calling';
 export { type Dog, UNKNOWN_DOG } from './dog';
 export { type DogPlan, PLAIN_DOG_PLAN } from './dog-plan';
 export { DEFAULT_POLICY, type ElementRecord, numberedArticles, PLAIN_ELEMENT } from './element';
@@ -29,9 +34,12 @@ export type { Changed } from './fields';
 export type { ForecastRecord, ResultRecord } from './forecast';
 export type { Apart, Gone } from './gone';
 export { type Kit, PLAIN_KIT } from './kit';
+export type { MarkRecord } from './mark';
+export type { Meeting, Starter } from './meeting';
 export type { OtherWork } from './other-work';
 export type { Outing } from './outing';
 export type { RuleBookRecord } from './rule-book';
+export type { Run } from './run';
 export type { Signal } from './signal';
 export type { Slot } from './slot';
 export type { Stop } from './stop';
@@ -62,6 +70,12 @@ export const tablesSchema = v.strictObject({
   slots: v.array(slotSchema),
   otherWork: v.array(otherWorkSchema),
   stops: v.array(stopSchema),
+  meetings: v.array(meetingSchema),
+  runs: v.array(runSchema),
+  marks: v.array(markSchema),
+  scripts: v.array(scriptSchema),
+  bearings: v.array(bearingSchema),
+  callings: v.array(callingSchema),
   gone: v.array(goneSchema),
   apart: v.array(apartSchema),
 });

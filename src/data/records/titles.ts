@@ -22,6 +22,12 @@ export const RECORD_TITLES: Readonly<Record<TableName, Sentence>> = {
   slots: say('data.titles.planned-bout'),
   otherWork: say('data.titles.other-work'),
   stops: say('data.titles.where-it-should-have-ended'),
+  meetings: say('data.titles.meeting'),
+  runs: say('data.titles.run'),
+  marks: say('data.titles.mark'),
+  scripts: say('data.titles.script'),
+  bearings: say('data.titles.bearing'),
+  callings: say('data.titles.calling'),
   gone: say('data.titles.what-was-removed'),
   apart: say('data.titles.what-waits-for-a-decision'),
 };

@@ -18,6 +18,8 @@ export type BoutStart = {
   readonly helpers?: string;
   readonly temperature?: number | null;
   readonly runsFixed?: number | null;
+  /** Of the outing, where this begins one; training where nothing is said. */
+  readonly kind?: Outing['kind'];
 };
 
 /** An element, or an exercise that is run whole. */
@@ -82,7 +84,7 @@ async function begin(
   const { helpers = '', temperature = null } = start;
   const outing: New<Outing> = open ?? {
     id: newId<OutingId>(),
-    kind: 'training',
+    kind: start.kind ?? 'training',
     day: start.day,
     startedAt: now,
     endedAt: null,

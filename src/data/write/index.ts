@@ -7,12 +7,14 @@ export {
   startBout,
   typeInBout,
 } from './bouts';
+export { beginCalling, noteCalled, saveScript } from './callings';
 export { addDog, addFirstElement, changeDog, type FirstElement, orderDogs } from './dogs';
 export { moveToEdition } from './editions';
 export { copyExercises, copyForDog } from './give-away';
 export { addTables, decide, replaceTables } from './kennel-tables';
 export { addKit, removeKit } from './kit';
 export { record, recordSet, recordUndo, type SetItem } from './log';
+export { changeMeeting, drawClass, type MeetingSaid, removeMeeting, saveMeeting } from './meetings';
 export {
   addOtherWork,
   addSlot,
@@ -40,9 +42,22 @@ export {
   splitElement,
 } from './reshape';
 export { putRuleBook, putRuleBookAway, renameRuleBook } from './rule-books';
+export {
+  emptyTry,
+  type NewRun,
+  putRunAway,
+  sayBearing,
+  startRun,
+  takeMarkBack,
+  tryId,
+  writeMark,
+  writeTry,
+} from './runs';
 export { ensureSample, renewSample } from './sample';
+export { signSeenAtRun } from './sign-at-trial';
 export { putSignal, removeSignal, type SignalSaid } from './signals';
 export { markStop, unmarkStop } from './stops';
+export { type TakenRun, takeRun } from './take-run';
 export type { Undo } from './transact';
 export { addResult, addTrial, changeTrial, keepForecast, removeResult, withdrawTrial } from './trials';
 export { takeBack } from './undo';

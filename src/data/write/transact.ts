@@ -7,11 +7,22 @@ import {
   fail,
   ok,
   type Result,
+  type RunId,
   type Sentence,
   say,
 } from '@/core/shared';
 import { type Kennel, newId, reasonOf } from '@/data/kennel';
-import type { Bout, Changed, KeptName, New, Outing, Slot, TableName, Tables } from '@/data/records';
+import type {
+  Bout,
+  Changed,
+  KeptName,
+  MarkRecord,
+  New,
+  Outing,
+  Slot,
+  TableName,
+  Tables,
+} from '@/data/records';
 
 import { checkRecord } from '@/data/records/check';
 import { FOLDED_FROM, keepEvidence, outdatedBy } from './keep-evidence';
@@ -54,6 +65,8 @@ export type Write = {
   readonly boutsBy: (by: 'on.element' | 'on.breakdown' | 'outingId', id: string) => Promise<Bout[]>;
   readonly outingsOn: (day: Day) => Promise<Outing[]>;
   readonly slotsOn: (day: Day) => Promise<Slot[]>;
+  /** What stands on the sheets of a run, in the order of seq. */
+  readonly marksOf: (run: RunId) => Promise<MarkRecord[]>;
   readonly all: <N extends KeptName>(table: N) => Promise<RowOf<N>[]>;
   readonly put: <N extends KeptName>(
     table: N,
@@ -165,6 +178,8 @@ function writing(kennel: Kennel, rows: RowChange[], entries: Undo['entries'][num
     boutsBy: (by, id) => database.of('bouts').where(by).equals(id).toArray(),
     outingsOn: (day) => database.of('outings').where('day').equals(day).toArray(),
     slotsOn: (day) => database.of('slots').where('day').equals(day).toArray(),
+    marksOf: (run) =>
+      database.of('marks').where('[runId+seq]').between([run, 0], [run, Number.POSITIVE_INFINITY]).toArray(),
     all: (table) => database.of(table).toArray(),
     put: async (table, row) => {
       const id = row.id as string;

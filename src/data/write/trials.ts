@@ -1,4 +1,12 @@
-import { type Day, type ForecastId, type Result, type ResultId, say, type TrialId } from '@/core/shared';
+import {
+  type Day,
+  type ForecastId,
+  type Result,
+  type ResultId,
+  type RunId,
+  say,
+  type TrialId,
+} from '@/core/shared';
 import { type Kennel, newId } from '@/data/kennel';
 import { type ForecastRecord, type New, PLAIN_TRIAL, type ResultRecord, type Trial } from '@/data/records';
 import { refuse, transact, type Undo } from './transact';
@@ -56,12 +64,13 @@ export function keepForecast(
 
 /**
  * Enters how a trial or a mock went, held against the last forecast that was given before that day
- * was over. Fails with `day` for a day to come.
+ * was over; with the run whose sheets it was taken from. Fails with `day` for a day to come.
  */
 export function addResult(
   kennel: Kennel,
   result: New<Omit<ResultRecord, 'id' | 'forecastId' | 'run'>>,
   today: Day,
+  run: RunId | null = null,
 ): Promise<Result<Undo<ResultRecord>>> {
   return transact(kennel, ['forecasts', 'results'], async (write) => {
     if (result.day > today) refuse('day', 'day', say('data.trials.a-result-cannot-be-from-a-day-to'));
@@ -73,7 +82,7 @@ export function addResult(
       ...result,
       id: newId<ResultId>(),
       forecastId: last?.id ?? null,
-      run: null,
+      run,
     });
   });
 }

@@ -1,7 +1,7 @@
 import { ok, type Result } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import { type Changed, KEPT_NAMES, TABLE_NAMES, type TableName, type Tables } from '@/data/records';
-import { linksOf } from '@/data/records/references';
+import { linksOf } from '@/data/records/links';
 import { same } from '@/data/records/same';
 import { type RowChange, stamped, transact, type Undo } from './transact';
 

@@ -7,14 +7,13 @@ import type { CoachFacts, Entry } from '@/core/log';
 import type { ElementId } from '@/core/shared';
 import { useKennelWithDog, useSignals } from '@/data/live';
 import { cuesOf, type DatedBout, type DogWork, type ElementRecord, keptOn, ownCuesOf } from '@/data/read';
-import { Button, Notice, RepMarks, Rod, SIGN_WORDS, saveText } from '@/ui';
+import { Button, Dock, Notice, RepMarks, Rod, SIGN_WORDS, saveText, useWakeLock } from '@/ui';
 import { wordsOf } from '@/words';
 import { AdviceLine } from './advice-line';
 import { CalledNow, Caller } from './caller';
 import { useCaller } from './caller-store';
 import { confusedIn, nextCall } from './calls';
 import { ChipBar, MoreChips } from './chip-bar';
-import { Dock } from './dock';
 import { GapClock } from './gap-clock';
 import { useHand } from './hand-store';
 import { HoldClock } from './hold-clock';
@@ -27,7 +26,6 @@ import { padView } from './pad-view';
 import { StampButton } from './stamp-button';
 import { TapButton } from './tap-button';
 import { usePadActions } from './use-pad-actions';
-import { useWakeLock } from './use-wake-lock';
 import { tell } from './words';
 
 type Props = {

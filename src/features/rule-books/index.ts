@@ -1,4 +1,3 @@
 export { ComparePage } from './compare-page';
 export { EditorPage } from './editor/editor-page';
 export { RuleBooksRoom } from './rule-books-room';
-export { SheetPage } from './sheet-page';

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { fail, say, schemaSays } from '@/core/shared';
+import { fail, ok, say, schemaSays } from '@/core/shared';
 import { checkFaults, repeated } from './checks';
 import { type Family, failing } from './family';
 import { checklistCost, exerciseKey, faultEntries, text } from './fault-schema';
@@ -141,7 +141,11 @@ export const checklist: Family<Checklist> = {
               level.needs.every((need) => done(kept, need.group) >= need.atLeast),
             )?.title ?? null)
           : null,
-      given: () => fail('given', '', say('rulebooks.checklist.a-checklist-knows-no-marks-that')),
+      // One number: 1 where the item was done, else 0.
+      given: (_, [done, ...more]) =>
+        more.length === 0 && (done === 0 || done === 1)
+          ? ok([done])
+          : fail('given', '', say('rulebooks.checklist.done-or-not')),
     };
   },
   passing: (rules) =>

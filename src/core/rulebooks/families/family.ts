@@ -20,6 +20,8 @@ export type SheetLine = {
   readonly exercise: ExerciseKey;
   readonly marks: readonly Mark[];
   readonly given?: readonly number[];
+  /** The judge wrote no fault but that it was not done: it keeps nothing; the last two end the run too. */
+  readonly closes?: 'failed' | 'not-attempted' | 'stopped' | 'excused';
 };
 /**
  * The exercises in the order in which they are run. One that is not on the sheet has not been run yet; one without

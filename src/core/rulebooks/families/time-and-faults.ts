@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { fail, say } from '@/core/shared';
+import { fail, ok, say } from '@/core/shared';
 import { checkFaults, checkMultiple } from './checks';
 import { type Family, failing, pointsOf, rulesTotal } from './family';
 import { alsoBelow, deductiveCost, exerciseKey, faultEntries, points, text } from './fault-schema';
@@ -88,7 +88,22 @@ export const timeAndFaults: Family<TimeAndFaults> = {
           (award) => -award.atMost,
           (award) => total - sum(kept) <= units(award.atMost),
         ),
-      given: () => fail('given', '', say('rulebooks.time-and-faults.time-and-faults-knows-no-marks')),
+      // One number: the faults of the exercise, time faults among them.
+      given: (e, marks) => {
+        const [faults] = marks;
+        const fits =
+          marks.length === 1 && faults !== undefined && faults >= 0 && faults <= (most[e] ?? 0) / unit;
+        return fits && checkMultiple(faults, rules.smallestFault, '').length === 0
+          ? ok([(most[e] ?? 0) - units(faults)])
+          : fail(
+              'given',
+              '',
+              say('rulebooks.time-and-faults.one-number-of-faults', {
+                most: (most[e] ?? 0) / unit,
+                smallest: rules.smallestFault,
+              }),
+            );
+      },
     };
   },
   passing: (rules) => [

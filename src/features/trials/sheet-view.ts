@@ -12,14 +12,32 @@ import {
   prepareRules,
   type RuleBook,
   type Score,
-  type ScoreSheet,
   scoreRuns,
   scoreSheet,
 } from '@/core/rulebooks';
-import { type ExerciseKey, fail, ok, parseOne, type Result, type SizeKey, say } from '@/core/shared';
+import {
+  type ExerciseKey,
+  fail,
+  type MarkId,
+  ok,
+  parseOne,
+  type Result,
+  type SizeKey,
+  say,
+} from '@/core/shared';
+import {
+  type ExerciseSheet,
+  type GivenSlot,
+  type Joined,
+  type JudgeSheet,
+  scoreOne,
+  slotsOf,
+} from '@/core/trials';
 import { numberCustom, wordsOf, writeNumber } from '@/words';
-import type { Lines } from './sheet-store';
 import { tell } from './words';
+
+/** What a sheet shows is worked out from this. */
+export type Written = Pick<JudgeSheet, 'exercises'>;
 
 export type FaultButton = {
   readonly fault: Fault;
@@ -33,6 +51,15 @@ export type FaultButton = {
     readonly unit: string;
   } | null;
   readonly times: number;
+  /** What stands of it, each to be taken off singly. */
+  readonly marks: readonly { readonly id: MarkId; readonly words: string }[];
+};
+/** A number that can be given outright: for the whole, or for each ability, panel or try. */
+export type SlotView = {
+  readonly slot: GivenSlot;
+  readonly label: string;
+  readonly value: number | null;
+  readonly id: MarkId | null;
 };
 export type SheetExercise = {
   readonly key: ExerciseKey;
@@ -46,6 +73,8 @@ export type SheetExercise = {
     readonly faults: readonly FaultButton[];
   }[];
   readonly cells: readonly { readonly key: string; readonly title: string; readonly kept: string }[];
+  readonly slots: readonly SlotView[];
+  readonly written: ExerciseSheet;
 };
 export type SheetView = {
   readonly rules: PreparedRules;
@@ -69,20 +98,23 @@ export type SheetView = {
 };
 
 /**
- * Everything a score sheet shows, from the rule book and what is written so far. Fails as
- * `scoreSheet` does.
+ * Everything a judge’s sheet shows, from the rule book and what is written so far, as one judge scores by
+ * it. Fails as `scoreSheet` does.
  */
-export function sheetView(book: RuleBook, lines: Lines, size: SizeKey | null = null): Result<SheetView> {
-  const rules = prepareRules(book, size);
-  const family = familyOf(book.rules);
-  const sheet = sheetOf(rules, lines);
-  const scored = scoreSheet(rules, sheet);
+export function sheetView(book: RuleBook, sheet: Written, size: SizeKey | null = null): Result<SheetView> {
+  const scored = scoreOne(book, size, sheet);
   if (!scored.ok) return scored;
-  const score = scored.value;
+  const { rules, score } = scored.value;
+  return ok(viewOf(book, rules, score, sheet));
+}
+
+/** A score in words, with the exercises as they are written on a sheet. */
+export function viewOf(book: RuleBook, rules: PreparedRules, score: Score, sheet: Written): SheetView {
+  const family = familyOf(book.rules);
   const title = (key: ExerciseKey): string =>
     book.exercises.find((exercise) => exercise.id === key)?.title ?? key;
   const written = (units: number): string => writeNumber(pointsOf(rules, units));
-  return ok({
+  return {
     rules,
     score,
     said: wordsOf(family.say(rules, score.units)),
@@ -96,18 +128,18 @@ export function sheetView(book: RuleBook, lines: Lines, size: SizeKey | null = n
     verdict: verdictOf(score),
     reasons: score.reasons.map((reason) => wordsOf(reason.message)),
     exercises: rules.exercises.map((exercise, e) =>
-      sheetExercise(book, rules, score, lines, exercise.exercise, e),
+      sheetExercise(book, rules, score, sheet, exercise.exercise, e),
     ),
     deductions: score.exercises.flatMap((exercise) =>
       exercise.deductions.map((deduction, i) => ({
         key: `${exercise.exercise}${i}`,
         exercise: title(exercise.exercise),
-        title: deduction.title,
+        title: wordsOf(deduction.title),
         rule: wordsOf(deduction.rule),
         units: signed(rules, deduction.units),
       })),
     ),
-  });
+  };
 }
 
 export type RunsView = {
@@ -123,13 +155,16 @@ export type RunsView = {
  */
 export function runsView(
   book: RuleBook,
-  sheets: readonly Lines[],
+  sheets: readonly Written[],
   size: SizeKey | null = null,
 ): RunsView | null {
-  const rules = prepareRules(book, size);
   if (!book.runs) return null;
+  const rules = prepareRules(book, size);
   const said = (units: number): string => wordsOf(familyOf(book.rules).say(rules, units));
-  const lines = Array.from({ length: book.runs.count }, (_, run) => sheetOf(rules, sheets[run] ?? {}));
+  const lines = Array.from({ length: book.runs.count }, (_, run) => {
+    const one = scoreOne(book, size, sheets[run] ?? NOTHING);
+    return one.ok ? one.value.sheet : [];
+  });
   const written = lines.filter((sheet) => sheet.length > 0);
   const all = written.length === 0 ? null : scoreRuns(rules, written);
   return {
@@ -147,8 +182,7 @@ export function runsView(
   };
 }
 
-const sheetOf = (rules: PreparedRules, lines: Lines): ScoreSheet =>
-  rules.exercises.flatMap(({ exercise }) => lines[exercise] ?? []);
+export const NOTHING: Written = { exercises: [] };
 
 /** What a mark took, or gave; beside a number that a judge gave it does neither. */
 function signed(rules: PreparedRules, units: number): string {
@@ -166,23 +200,17 @@ function sheetExercise(
   book: RuleBook,
   rules: PreparedRules,
   score: Score,
-  lines: Lines,
+  sheet: Written,
   key: ExerciseKey,
   e: number,
 ): SheetExercise {
+  const onSheet = sheet.exercises.find((one) => one.exercise === key) ?? emptyExercise(key);
   const prepared = rules.exercises[e] as PreparedRules['exercises'][number];
   const outline = book.exercises.find((exercise) => exercise.id === key);
   const found = score.exercises[e] as Score['exercises'][number];
   const written = (units: number): string => writeNumber(pointsOf(rules, units));
   const { word } = rules;
-  const button = (fault: Fault): FaultButton =>
-    faultButton(
-      book,
-      fault,
-      prepared,
-      word,
-      lines[key]?.marks.filter((mark) => mark.fault === fault.id).length ?? 0,
-    );
+  const button = (fault: Fault): FaultButton => faultButton(book, fault, prepared, word, onSheet);
   const of = (part: Fault['part']): FaultButton[] =>
     prepared.faults.filter(({ fault }) => fault.part === part).map(({ fault }) => button(fault));
   const groups = [
@@ -208,16 +236,37 @@ function sheetExercise(
             title: cell.title,
             kept: written(found.kept[c] ?? 0),
           })),
+    slots: slotsOf(book, key).map((slot): SlotView => {
+      const given = onSheet.given.find((one) => one.slot === slot.key);
+      return { slot, label: slotLabel(book, slot), value: given?.value ?? null, id: given?.id ?? null };
+    }),
+    written: onSheet,
   };
 }
+
+/** An exercise of which nothing is written. */
+export const emptyExercise = (exercise: ExerciseKey): ExerciseSheet => ({
+  exercise,
+  state: 'open',
+  said: null,
+  faults: [],
+  given: [],
+  watches: [],
+  notes: [],
+  signs: [],
+  moments: [],
+  warnings: [],
+  reRuns: [],
+});
 
 function faultButton(
   book: RuleBook,
   fault: Fault,
   prepared: PreparedRules['exercises'][number],
   word: PreparedRules['word'],
-  times: number,
+  { faults }: ExerciseSheet,
 ): FaultButton {
+  const mine = faults.filter((mark) => mark.fault === fault.id);
   const steps = faultSteps(prepared).filter((step) => step.ref.key === fault.id);
   const taps = steps.map((step) => ({
     key: faultText(step.ref),
@@ -232,8 +281,18 @@ function faultButton(
     more: faultRulesInWords(book, fault).map(wordsOf).join('; '),
     taps: isMeasured(fault.cost) && fault.cost.kind !== 'band' ? [] : taps,
     measured: isMeasured(fault.cost),
-    times,
+    times: mine.length,
+    marks: mine.map(({ id, amount }) => ({ id, words: amountWords(fault, amount, taps) })),
   };
+}
+
+/** An amount as it was tapped or typed: its step, its measure, or nothing where it is a time that it happened. */
+function amountWords(fault: Fault, amount: number, taps: FaultButton['taps']): string {
+  const measured = isMeasured(fault.cost);
+  const step = taps.find((tap) => tap.amount === amount);
+  if (step && taps.length > 1) return step.label;
+  if (!measured) return '';
+  return wordsOf({ quantity: measured.quantity, base: amount, unit: measured.unit });
 }
 
 function isMeasured(cost: Cost): FaultButton['measured'] {
@@ -248,44 +307,45 @@ export function readMeasure(measured: NonNullable<FaultButton['measured']>, text
 }
 
 /**
- * Marks that judges gave outright, as typed: "8, 8.5", or a letter where the rules know letters.
+ * A number given outright, as typed: “8,5”, or a letter where the exercise knows letters. Fails with `given`
+ * where it is none of the slot’s steps.
  */
-export function readGiven(book: RuleBook, text: string): Result<readonly number[]> {
-  const { rules } = book;
-  const letter =
-    rules.family === 'retrieves'
-      ? rules.letters.find((one) => one.letter.toLowerCase() === text.trim().toLowerCase())
-      : undefined;
-  if (letter) return ok([letter.points]);
-  const marks = text
-    .split(/[;\s]+|,\s+/)
-    .filter((part) => part !== '')
-    .map((part) => Number(part.replace(',', '.')));
-  return marks.length > 0 && marks.every(Number.isFinite)
-    ? ok(marks)
-    : fail('given', '', say('sheet-view.is-not-a-list-of-marks-such-as-8-8', { text }));
+export function readGiven(slot: GivenSlot, text: string): Result<number> {
+  const clean = text.trim();
+  const letter = slot.letters.find((one) => one.letter.toLowerCase() === clean.toLowerCase());
+  if (letter) return ok(letter.points);
+  const value = Number(clean.replace(',', '.'));
+  const steps = value / slot.step;
+  const known = !slot.only || value === 0 || slot.letters.some(({ points }) => points === value);
+  const fits =
+    clean !== '' && known && value >= 0 && value <= slot.most && Math.abs(steps - Math.round(steps)) < 1e-9;
+  return fits
+    ? ok(value)
+    : fail(
+        'given',
+        '',
+        say('sheet-view.is-no-number-of-this', { text: clean, most: slot.most, step: slot.step }),
+      );
 }
 
-/** Whether a family knows marks that are given outright, and how to ask for them. */
-export function givenLabel(book: RuleBook, exercise: ExerciseKey): string | null {
-  const { rules } = book;
-  const scored = rules.exercises.find((one) => one.exercise === exercise);
-  if (rules.family === 'weighted-marks')
-    return rules.categories
-      ? tell('sheet-view.or-the-marks-of-panels', {
-          panels: rules.categories.map(({ title, judges }) => `${title} × ${judges}`).join(', '),
-        })
-      : tell('sheet-view.or-the-marks-of-judges', { judges: rules.judges });
-  if (rules.family === 'points-off') return tell('sheet-view.or-its-points');
-  if (rules.family === 'measured' && scored && 'tries' in scored)
-    return tell('sheet-view.or-what-was-measured', { tries: scored.tries, measure: rules.measure });
-  if (rules.family === 'retrieves')
-    return rules.letters.length > 0
-      ? tell('sheet-view.or-its-points-or-letter')
-      : tell('sheet-view.or-its-points');
-  if (rules.family !== 'abilities') return null;
-  const judged = rules.exercises.find((series) => series.exercise === exercise)?.judges ?? [];
-  return tell('sheet-view.or-the-marks-for', { judged: judged.join(', ') });
+/** How a number of an exercise is asked for. */
+function slotLabel({ rules }: RuleBook, slot: GivenSlot): string {
+  const title = slot.title === null ? null : wordsOf(slot.title);
+  switch (rules.family) {
+    case 'time-and-faults':
+      return tell('sheet-view.or-its-faults');
+    case 'checklist':
+      return tell('sheet-view.or-done');
+    case 'measured':
+      return tell('sheet-view.what-was-measured', { title, measure: rules.measure });
+    case 'weighted-marks':
+    case 'abilities':
+      return title === null ? tell('sheet-view.or-its-mark') : tell('sheet-view.or-the-mark-for', { title });
+    default:
+      return slot.letters.length > 0
+        ? tell('sheet-view.or-its-points-or-letter')
+        : tell('sheet-view.or-its-points');
+  }
 }
 
 /**
@@ -303,7 +363,7 @@ export function sheetRows(view: SheetView): string[][] {
     return [
       ...found.deductions.map((deduction) => [
         exercise.title,
-        deduction.title,
+        wordsOf(deduction.title),
         wordsOf(deduction.rule),
         raw(-deduction.units),
         '',
@@ -325,3 +385,9 @@ export function sheetRows(view: SheetView): string[][] {
     [view.verdict, view.reasons.join('; '), '', '', raw(score.units), raw(score.maximum)],
   ];
 }
+
+/** Points as a result keeps them; a class of faults or seconds keeps those. */
+export const pointsOfJoined = ({ rules, score }: Pick<Joined, 'rules' | 'score'>): number =>
+  rules.word === 'fault' || rules.word === 'second'
+    ? pointsOf(rules, score.maximum - score.units)
+    : pointsOf(rules, score.units);

@@ -1,0 +1,32 @@
+export {
+  type ExerciseSheet,
+  exerciseOf,
+  foldSheet,
+  type JudgeSheet,
+  type Traced,
+} from './fold-sheet';
+export {
+  CALL_KINDS,
+  type CallKind,
+  EXERCISE_STATES,
+  type ExerciseState,
+  type Mark,
+  type MarkSaid,
+} from './mark';
+export { drawOrder, expectedTimes, leastBetween, type Starting } from './run-sheet';
+export { type Beyond, beyondLimits, jumpsIn } from './safety';
+export { bookForJudges, type Joined, joinSheets, judgesAsked, type OneScore, scoreOne } from './score-sheets';
+export { type GivenSlot, slotsOf } from './slots';
+export {
+  type Bearing,
+  type Call,
+  callsOf,
+  type Drawn,
+  drawMaterial,
+  type Script,
+  type ScriptDraw,
+  type ScriptStep,
+  stepsFor,
+  usualScript,
+  type Withheld,
+} from './steward';

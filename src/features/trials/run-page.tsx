@@ -1,0 +1,110 @@
+import { useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { asId, type RunId } from '@/core/shared';
+import { foldSheet } from '@/core/trials';
+import { useKennel } from '@/data/live';
+import { Button, buttonClass, Notice, PageHead, SelectField, useWakeLock } from '@/ui';
+import { wordsOf } from '@/words';
+import { AllExercises } from './all-exercises';
+import { ClosedSheet } from './closed-sheet';
+import { HandOver } from './hand-over';
+import { OneExercise } from './one-exercise';
+import { usePen } from './pen';
+import { type RunState, useRun } from './run-state';
+import { useScreen } from './screen-store';
+import { sheetView } from './sheet-view';
+import { tell } from './words';
+
+/** The judge’s sheet of one run. */
+export function RunPage() {
+  const { kennel } = useKennel();
+  const { run: id = '' } = useParams();
+  const state = useRun(asId<RunId>(id));
+  if (state === null) return <p className="text-lg">{tell('run-page.opening')}</p>;
+  if (state === 'none')
+    return (
+      <>
+        <PageHead title={tell('run-page.no-such-run')} />
+        <Link className={buttonClass('signal', 'big')} to={`/${kennel.name}/trials`}>
+          {tell('run-page.to-the-trials')}
+        </Link>
+      </>
+    );
+  return <JudgedRun key={state.run.id} state={state} />;
+}
+
+/** On a wide screen a sheet is seen whole; in the hand one exercise after another. */
+const isWide = (): boolean => globalThis.matchMedia?.('(min-width: 64rem)').matches ?? false;
+
+function JudgedRun({ state }: { readonly state: RunState }) {
+  const { kennel } = useKennel();
+  const [params, setParams] = useSearchParams();
+  const [whole, setWhole] = useState(isWide);
+  useWakeLock();
+  const { run, book, judges, marks } = state;
+  const { writesAs, writeAs } = useScreen();
+  const asked = params.get('judge') ?? writesAs[run.id];
+  const known = judges.length === 1 ? judges[0] : judges.find((one) => one.id === asked);
+  const judge = known ?? judges[0] ?? { id: null, name: null };
+  const pen = usePen(kennel, run, judge.id);
+  const sheet = foldSheet(marks, judge.id);
+  const view = sheetView(book, sheet, run.size);
+  const chooseJudge = (id: string): void => {
+    writeAs(run.id, id);
+    setParams((before) => {
+      before.delete('judge');
+      return before;
+    });
+  };
+  // Two devices must not write one judge’s sheet without knowing: it is asked once.
+  if (!known)
+    return (
+      <>
+        <PageHead title={tell('run-page.title', { name: run.name })}>{tell('run-page.who-writes')}</PageHead>
+        <p className="flex flex-wrap gap-3">
+          {judges.map(({ id, name }) => (
+            <Button key={id} size="big" onClick={() => chooseJudge(id ?? '')}>
+              {name ?? tell('run-page.a-judge')}
+            </Button>
+          ))}
+        </p>
+        <div className="mt-5">
+          <HandOver state={state} judge={null} />
+        </div>
+      </>
+    );
+  const props = { state, judge, sheet, pen };
+  return (
+    <>
+      {judges.length > 1 && (
+        <SelectField
+          className="mb-2 max-w-sm"
+          beside
+          label={tell('run-page.you-write-as')}
+          value={judge.id ?? ''}
+          options={judges.map((one) => ({
+            value: one.id ?? '',
+            words: one.name ?? tell('run-page.a-judge'),
+          }))}
+          onChange={chooseJudge}
+        />
+      )}
+      {pen.trouble && (
+        <Notice tone="alert" role="alert">
+          {pen.trouble}
+        </Notice>
+      )}
+      {!view.ok ? (
+        <Notice tone="alert" role="alert">
+          {tell('sheet-page.undo-takes-it-off-the-sheet', { message: wordsOf(view.message) })}
+        </Notice>
+      ) : sheet.is !== 'open' ? (
+        <ClosedSheet {...props} view={view.value} />
+      ) : whole ? (
+        <AllExercises {...props} view={view.value} onOne={() => setWhole(false)} />
+      ) : (
+        <OneExercise {...props} view={view.value} onWhole={() => setWhole(true)} />
+      )}
+    </>
+  );
+}

@@ -99,3 +99,43 @@ test('killed again and again in the middle of a set, also while another tab brin
   expect(last).toBeLessThanOrEqual(least + 1);
   await context.close();
 });
+
+test('a judge’s sheet, killed again and again while it is written, loses no mark that was shown', async ({
+  baseURL,
+}, info) => {
+  test.setTimeout(120_000 + KILLS * 60_000);
+  const folder = info.outputPath('profile');
+  let least = 0;
+  let address = `${baseURL}/sample/trials`;
+  for (let kill = 0; kill <= KILLS; kill++) {
+    const context = await open(folder);
+    await context.addInitScript(SHIFTED_CLOCK);
+    const page = context.pages()[0] ?? (await context.newPage());
+    await page.goto(address);
+    if (kill === 0) {
+      await page.getByRole('button', { name: 'Open the sheet' }).click();
+      await page.waitForURL(/runs/);
+      address = page.url();
+    }
+    const add = page.getByRole('button', { name: 'Slow on the way out: Add' });
+    await expect(add).toBeVisible();
+    const marks = page.getByRole('button', { name: /^Slow on the way out: take off/ });
+    await expect.poll(() => marks.count()).toBeGreaterThanOrEqual(least);
+    const start = await marks.count();
+    // The one that was on its way may be there or not, and nothing else.
+    expect(start).toBeLessThanOrEqual(least + 1);
+    if (kill === KILLS) {
+      await context.close();
+      return;
+    }
+    const taps = 1 + (kill % 3);
+    for (let i = 0; i < taps; i++) {
+      await add.click();
+      await expect.poll(() => marks.count()).toBe(start + i + 1);
+    }
+    least = start + taps;
+    if (kill % 2 === 0) void add.click().catch(() => null);
+    expect(killAll(folder)).toBeGreaterThan(0);
+    await context.close().catch(() => null);
+  }
+});

@@ -14,6 +14,8 @@ const kindOf = (path: string): string =>
     .replace(/\/log\/[^/]+/, '/log/:bout')
     .replace(/print\/[^/]+/, 'print/:day')
     .replace(/methods\/[^/]+/, 'methods/:one')
+    .replace(/runs\/[^/]+/, 'runs/:one')
+    .replace(/meetings\/(?!new$)[^/]+/, 'meetings/:one')
     .replace(/rule-books\/(?!write$)[^/]+/, 'rule-books/:one');
 
 /** Follows every link, one page of each kind, and goes to some addresses besides; each has a way on. */
@@ -53,7 +55,13 @@ test('an empty kennel', async ({ page }) => {
     '/own/kennel',
     '/own/field/nothing',
   ]);
-  expect(seen).toEqual(['/own/files', '/own/rule-books', '/own/rule-books/write', '/own/today']);
+  expect(seen).toEqual([
+    '/own/files',
+    '/own/rule-books',
+    '/own/rule-books/write',
+    '/own/today',
+    '/own/trials',
+  ]);
 });
 
 test('a kennel of one dog with one element', async ({ page }) => {
@@ -86,5 +94,6 @@ test('the sample kennel', async ({ page }) => {
   expect(seen).toContain('/sample/field/:one/log/:bout');
   expect(seen).toContain('/sample/plan/print/:day');
   expect(seen).toContain('/sample/rule-books/:one/compare');
+  expect(seen).toContain('/sample/trials/meetings/:one/print');
   expect(seen.length).toBeGreaterThan(20);
 });

@@ -90,6 +90,11 @@ const ROUTES = [
   'field/sample-give/log',
   'field/sample-give',
   'readiness',
+  'trials',
+  'trials/runs/sample-mock',
+  'trials/runs/sample-mock/steward',
+  'trials/meetings/sample-meeting',
+  'trials/meetings/new',
   'files',
   'start',
 ];

@@ -24,6 +24,7 @@ const PAGES: readonly Findable[] = (
     ['breakdown/methods', tell('search-dialog.page-methods'), ''],
     ['review', tell('search-dialog.page-review'), 'diary month week handler looking back'],
     ['readiness', tell('search-dialog.page-readiness'), 'trial forecast pass points'],
+    ['trials', tell('search-dialog.page-trials'), 'judge sheet steward mock meeting run order'],
     ['plan', tell('search-dialog.page-plan'), 'weeks calendar days time print other work'],
     ['rule-books', tell('search-dialog.page-rule-books'), 'class score sheet fault'],
     ['kennel', tell('search-dialog.page-kennel'), 'dog kit words signals vet limits'],

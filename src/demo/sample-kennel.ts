@@ -27,6 +27,7 @@ import { type Owner, workFromBook } from './from-book';
 import { makeOtherDogs } from './other-dogs';
 import { QUILL, TEMPERAMENT } from './quill';
 import { SAMPLE_RULE_BOOKS } from './rule-books';
+import { sampleTrials } from './sample-trials';
 import { CHANGED, chooseWork, dateOf, instant, outingsOf, trainOnce } from './training';
 import { makeWorkingTest } from './working-test';
 
@@ -99,9 +100,7 @@ export function makeSampleKennel(today: Day, seed: number): Tables {
     slots: [],
     otherWork: [],
     stops: [],
-    meetings: [],
-    runs: [],
-    marks: [],
+    ...sampleTrials(today, DOG, 'Quill', book, CHANGED),
     scripts: [],
     bearings: [],
     callings: [],

@@ -1,6 +1,7 @@
 import { valibotResolver } from '@hookform/resolvers/valibot';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useForm } from 'react-hook-form';
+import { Link } from 'react-router';
 import { calibrate, calibrationInWords } from '@/core/readiness';
 import type { Day } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
@@ -76,6 +77,14 @@ function ResultLine({
         </span>
         {result.points !== null && tell('results-sheet.points', { points: result.points })}
         {result.note !== '' && `. ${result.note}`}
+        {result.run !== null && (
+          <Link
+            className="ml-2 underline underline-offset-4"
+            to={`/${kennel.name}/trials/runs/${result.run}`}
+          >
+            {tell('results-sheet.its-sheet')}
+          </Link>
+        )}
         <span className="block text-sm text-ink-soft">
           {forecast
             ? tell('results-sheet.said-on-to-from-reps', {

@@ -40,7 +40,7 @@ export function AllExercises({
         <div className="grid content-start gap-5">
           {view.exercises.map((exercise) => (
             <div key={exercise.key} id={exercise.key} className="grid gap-2">
-              <SheetExerciseCard exercise={exercise} pen={pen} />
+              <SheetExerciseCard exercise={exercise} pen={pen} hides={!score} />
               <StopWatch run={run.id} exercise={exercise} rules={view.rules} pen={pen} />
               <MoreOfExercise exercise={exercise} pen={pen} />
             </div>

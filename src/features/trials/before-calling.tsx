@@ -1,15 +1,18 @@
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
+import type { BodySign } from '@/core/coaching';
 import { cautionsFor } from '@/core/planning';
-import { callsOf, drawMaterial, jumpsIn, type Script, stepsFor } from '@/core/trials';
+import { callsOf, drawMaterial, foldSheet, jumpsIn, type Script, stepsFor } from '@/core/trials';
 import { runText } from '@/data/files';
 import { useKennel } from '@/data/live';
 import type { BearingRecord, TrialSafety } from '@/data/read';
-import { beginCalling, sayBearing } from '@/data/write';
+import { beginCalling, sayBearing, signSeenAtRun } from '@/data/write';
 import { Button, buttonClass, CautionNote, Notice, Sheet, SIGN_WORDS, saveText } from '@/ui';
 import { wordsOf, writeDay } from '@/words';
+import { usePen } from './pen';
 import type { RunState } from './run-state';
 import { ScriptEditor } from './script-editor';
+import { SignsAndStop } from './signs-and-stop';
 import { speechIsThere, useStewardVoice, vibrationIsThere } from './voice';
 import { tell } from './words';
 
@@ -35,10 +38,45 @@ export function BeforeCalling({ state, script, bearing, safety }: Props) {
       ) : (
         <Begin state={state} script={script} told={told} />
       )}
+      {run.dogId !== null && against.length === 0 && <HandlersScreen state={state} />}
       {safety && <Cautions state={state} safety={safety} />}
       {run.dogId !== null && <Bearing state={state} told={told} withheld={withheld.length} />}
       <ScriptEditor key={book.id} book={book} script={script} />
     </div>
+  );
+}
+
+/** While a helper calls from another device: signs and stop stay on the handler’s own screen. */
+function HandlersScreen({ state: { run, book, marks } }: { readonly state: RunState }) {
+  const { kennel, today } = useKennel();
+  const pen = usePen(kennel, run, run.judges[0] ?? null);
+  const [said, setSaid] = useState<string | null>(null);
+  const sheet = foldSheet(marks, run.judges[0] ?? null);
+  const now =
+    book.exercises.find(({ id }) => {
+      const is = sheet.exercises.find((one) => one.exercise === id)?.state;
+      return is === undefined || is === 'open' || is === 'going';
+    }) ?? book.exercises[0];
+  if (!now) return null;
+  const sign = async (seen: BodySign): Promise<void> => {
+    const written = await signSeenAtRun(kennel, run, now.id, seen, today);
+    setSaid(
+      written.ok
+        ? tell('before-calling.sign-kept', { sign: SIGN_WORDS[seen], inLog: written.value.inLog })
+        : wordsOf(written.message),
+    );
+  };
+  return (
+    <Sheet title={tell('before-calling.while-a-helper-calls')}>
+      <SignsAndStop
+        onSign={(seen) => void sign(seen)}
+        onStop={() => {
+          pen.write({ kind: 'state', exercise: now.id, is: 'stopped' });
+          setSaid(tell('before-calling.stopped', { title: now.title }));
+        }}
+      />
+      {(said ?? pen.trouble) && <Notice role="status">{said ?? pen.trouble}</Notice>}
+    </Sheet>
   );
 }
 

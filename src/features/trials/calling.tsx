@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { BODY_SIGNS, type BodySign } from '@/core/coaching';
+import type { BodySign } from '@/core/coaching';
 import type { ExerciseKey } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import type { Calling as CallingRecord } from '@/data/read';
@@ -8,23 +8,12 @@ import { Button, Notice, Sheet, SIGN_WORDS, TextField, useWakeLock } from '@/ui'
 import { wordsOf } from '@/words';
 import { usePen } from './pen';
 import type { RunState } from './run-state';
-import { call, hush } from './voice';
+import { SignsAndStop, STOPS } from './signs-and-stop';
+import { call, hush, sayAloud, useStewardVoice } from './voice';
 import { tell } from './words';
 
 type Step = CallingRecord['steps'][number];
 type Props = { readonly state: RunState; readonly calling: CallingRecord };
-
-/** Signs after which nothing is called until somebody says why not. */
-const STOPS: ReadonlySet<BodySign> = new Set([
-  'tremor',
-  'stiffness',
-  'limping',
-  'yelp',
-  'fell',
-  'struck',
-  'growled',
-  'froze',
-]);
 
 /**
  * A run as it is called, step by step, each after its drawn delay. Alone: an exercise runs through by itself
@@ -35,39 +24,47 @@ export function Calling({ state, calling }: Props) {
   const { kennel, today, done } = useKennel();
   const { run } = state;
   const alone = calling.by === 'alone';
+  const voice = useStewardVoice();
   const pen = usePen(kennel, run, run.judges[0] ?? null);
   const [going, setGoing] = useState(false);
   const [stoppedBy, setStoppedBy] = useState<BodySign | null>(null);
   const [shown, setShown] = useState<Step | null>(
     () => calling.steps.findLast((step) => step.at !== null) ?? null,
   );
+  const [over, setOver] = useState<readonly string[]>([]);
   const [asks, setAsks] = useState<ExerciseKey | null>(null);
   useWakeLock();
   useEffect(() => hush, []);
-  const next = calling.steps.find((step) => step.at === null) ?? null;
+  // What this page has called is over, also before the kennel says so.
+  const next = calling.steps.find((step) => step.at === null && !over.includes(step.key)) ?? null;
   const title = (key: ExerciseKey): string =>
     state.book.exercises.find((one) => one.id === key)?.title ?? key;
   const end = (): void => void done(null, noteCalled(kennel, run.id, { ended: true }));
   const called = (step: Step): void => {
     setShown(step);
+    setOver((keys) => [...keys, step.key]);
     if (alone) call(step.words);
-    else navigator.vibrate?.(80);
+    else sayAloud(step.words);
     void done(null, noteCalled(kennel, run.id, { step: step.key }));
-    const after = calling.steps[calling.steps.indexOf(step) + 1];
-    const over = after?.exercise !== step.exercise;
+    const after = calling.steps[calling.steps.findIndex(({ key }) => key === step.key) + 1];
+    const isLast = after?.exercise !== step.exercise;
     // With a helper every step is asked for; alone an exercise runs to its end.
-    setGoing(alone && !over);
-    if (alone && over) setAsks(step.exercise);
+    setGoing(alone && !isLast);
+    if (alone && isLast) setAsks(step.exercise);
   };
   useDelayed(going && stoppedBy === null ? next : null, called);
   const verdict = (is: 'done' | 'faults' | 'failed' | 'later'): void => {
     if (asks === null) return;
     if (is === 'done' || is === 'failed') pen.write({ kind: 'state', exercise: asks, is });
-    if (is === 'faults') pen.write({ kind: 'moment', exercise: asks });
+    if (is === 'faults') {
+      pen.write({ kind: 'moment', exercise: asks });
+      pen.write({ kind: 'state', exercise: asks, is: 'done' });
+    }
     setAsks(null);
     if (!next) end();
   };
   const sign = async (seen: BodySign): Promise<void> => {
+    scrollTo(0, 0);
     if (STOPS.has(seen)) {
       setGoing(false);
       setStoppedBy(seen);
@@ -152,25 +149,18 @@ export function Calling({ state, calling }: Props) {
           {pen.trouble}
         </Notice>
       )}
-      <section aria-label={tell('calling.signs')} className="grid gap-2">
-        <div className="flex flex-wrap gap-2">
-          <Button size="big" onClick={() => stop('')}>
-            {tell('calling.stop-the-run')}
-          </Button>
-          <details className="flex-1">
-            <summary className="flex min-h-14 cursor-pointer items-center text-lg underline underline-offset-4">
-              {tell('calling.a-sign')}
-            </summary>
-            <ul className="flex flex-wrap gap-2 pb-2">
-              {BODY_SIGNS.map((one) => (
-                <li key={one}>
-                  <Button onClick={() => void sign(one)}>{SIGN_WORDS[one]}</Button>
-                </li>
-              ))}
-            </ul>
-          </details>
-        </div>
-      </section>
+      {!alone && (
+        <label className="flex min-h-11 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5"
+            checked={voice.aloud}
+            onChange={(event) => voice.speakAloud(event.target.checked)}
+          />
+          {tell('calling.speak-aloud')}
+        </label>
+      )}
+      <SignsAndStop onSign={(seen) => void sign(seen)} onStop={() => stop('')} />
     </div>
   );
 }

@@ -19,7 +19,7 @@ export function Moments({ sheet, exercise, rules, pen }: Props) {
   const prepared = rules.exercises.find((one) => one.exercise === exercise.key);
   if (moments.length === 0 || !prepared) return null;
   const steps = faultSteps(prepared);
-  const first = sheet.trace.find(({ mark }) => 'exercise' in mark && mark.exercise === exercise.key)?.mark.at;
+  const since = (at: number): number => (at - beganAt(sheet, exercise, at)) / 1000;
   return (
     <section aria-label={tell('moments.to-name')} className="border-2 border-ink bg-sheet p-3">
       <h3 className="font-bold">{tell('moments.what-was-it', { n: moments.length })}</h3>
@@ -30,7 +30,7 @@ export function Moments({ sheet, exercise, rules, pen }: Props) {
               className="min-w-56 flex-1"
               label={tell('moments.moment', {
                 n: i + 1,
-                after: { number: (moment.at - (first ?? moment.at)) / 1000, digits: 0 },
+                after: { number: since(moment.at), digits: 0 },
               })}
               value=""
               options={[
@@ -61,4 +61,12 @@ export function Moments({ sheet, exercise, rules, pen }: Props) {
       </ul>
     </section>
   );
+}
+
+/** When the exercise began, as far as the sheet knows: when the one before was over, else with the first mark. */
+function beganAt({ trace }: JudgeSheet, { key }: SheetExercise, at: number): number {
+  const before = trace.findLast(
+    ({ mark }) => mark.kind === 'state' && mark.exercise !== key && mark.at <= at,
+  );
+  return (before ?? trace[0])?.mark.at ?? at;
 }

@@ -3,7 +3,7 @@ import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import * as v from 'valibot';
 import { type RuleBook, sizeOf } from '@/core/rulebooks';
-import { type Day, isDay } from '@/core/shared';
+import { type Day, isDay, type RuleBookId } from '@/core/shared';
 import { useDogs, useKennel } from '@/data/live';
 import { type NewRun as NewRunSaid, startRun } from '@/data/write';
 import { Button, SelectField, Sheet, TextField } from '@/ui';
@@ -34,7 +34,14 @@ const fields = v.pipe(
 type Fields = v.InferInput<typeof fields>;
 
 /** A run to be judged: today’s mock trial, or one of another day from paper. */
-export function NewRun({ books }: { readonly books: readonly RuleBook[] }) {
+export function NewRun({
+  books,
+  usual,
+}: {
+  readonly books: readonly RuleBook[];
+  /** The class that this dog is meant for. */
+  readonly usual: RuleBookId | null;
+}) {
   const { kennel, dog, today, done } = useKennel();
   const navigate = useNavigate();
   const dogs = useDogs() ?? [];
@@ -43,7 +50,7 @@ export function NewRun({ books }: { readonly books: readonly RuleBook[] }) {
     defaultValues: {
       dog: dog?.id ?? OTHER,
       name: '',
-      book: books[0]?.id ?? '',
+      book: (books.find(({ id }) => id === usual) ?? books[0])?.id ?? '',
       kind: 'mock',
       day: today,
       judges: '',

@@ -38,16 +38,20 @@ export function OneExercise({
   const place = found < 0 ? firstOpen(view) : found;
   const exercise = view.exercises[place] as SheetExercise;
   const over = asked === 'end';
-  const goTo = (to: number): void =>
+  // Nothing moves under the thumb while the dog works: moments wait until the exercise is over.
+  const isOver = exercise.written.state !== 'open' && exercise.written.state !== 'going';
+  const goTo = (to: number): void => {
+    scrollTo(0, 0);
     setParams((before) => {
       before.set('exercise', view.exercises[to]?.key ?? 'end');
       return before;
     });
+  };
   const done = (): void => {
     if (exercise.written.state === 'open' || exercise.written.state === 'going')
       pen.write({ kind: 'state', exercise: exercise.key, is: 'done' });
     // What was stamped is named before one goes on.
-    if (exercise.written.moments.length === 0) goTo(place + 1);
+    goTo(exercise.written.moments.length === 0 ? place + 1 : place);
   };
   return (
     <div className="pb-[calc(var(--dock,0px)+0.5rem)]">
@@ -101,19 +105,21 @@ export function OneExercise({
         </div>
       ) : (
         <div key={exercise.key} className="mt-2 grid gap-3">
-          <Moments sheet={sheet} exercise={exercise} rules={view.rules} pen={pen} />
-          <Cells exercise={exercise} />
+          {isOver && <Moments sheet={sheet} exercise={exercise} rules={view.rules} pen={pen} />}
+          {score && <Cells exercise={exercise} />}
           <Faults exercise={exercise} pen={pen} big />
           <StopWatch run={run.id} exercise={exercise} rules={view.rules} pen={pen} />
           <div className="flex flex-wrap gap-3">
             <Slots exercise={exercise} pen={pen} />
           </div>
           <MoreOfExercise exercise={exercise} pen={pen} />
-          <Button look="quiet" onClick={onWhole}>
-            {tell('one-exercise.all-on-one-page')}
-          </Button>
         </div>
       )}
+      <p className="mt-3 text-center">
+        <Button look="quiet" onClick={onWhole}>
+          {tell('one-exercise.all-on-one-page')}
+        </Button>
+      </p>
       {!over && (
         <Dock>
           <div className="grid grid-cols-[auto_1fr_auto] gap-1.5">

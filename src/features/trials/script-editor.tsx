@@ -46,7 +46,9 @@ export function ScriptEditor({ book, script }: { readonly book: RuleBook; readon
       <p className="leading-snug">{tell('script-editor.delays-are-drawn')}</p>
       {book.exercises.map(({ id, title }) => (
         <details key={id} className="mt-2 border-t border-rule">
-          <summary className="flex min-h-11 cursor-pointer items-center font-bold">{title}</summary>
+          <summary className="flex min-h-11 cursor-pointer items-center font-bold underline underline-offset-4">
+            {title}
+          </summary>
           <ul className="grid gap-3 pb-2">
             {script.steps
               .filter((step) => step.exercise === id)

@@ -22,13 +22,17 @@ export const keptWords = ({ kept, maximum, state }: SheetExercise): string =>
   tell('sheet-exercise.of', { kept, maximum, state: STATES[state] });
 
 /** One exercise among all of them: what it keeps, its faults to tap, its numbers. */
-export function SheetExerciseCard({ exercise, pen }: Props) {
+export function SheetExerciseCard({ exercise, pen, hides = false }: Props & { readonly hides?: boolean }) {
   const { written } = exercise;
   // Faultless again pressed, it is taken off the sheet.
   const faultless = written.faults.length + written.given.length === 0 ? written.said : null;
   return (
-    <Sheet title={exercise.title} aside={keptWords(exercise)} className="print:mb-3 print:break-inside-avoid">
-      <Cells exercise={exercise} />
+    <Sheet
+      title={exercise.title}
+      aside={hides ? undefined : keptWords(exercise)}
+      className="print:mb-3 print:break-inside-avoid"
+    >
+      {!hides && <Cells exercise={exercise} />}
       <Faults exercise={exercise} pen={pen} />
       <div className="mt-3 flex flex-wrap items-end gap-4 print:hidden">
         <Button

@@ -17,6 +17,7 @@ import {
 } from '@/core/rulebooks';
 import {
   type ExerciseKey,
+  type FaultKey,
   fail,
   type MarkId,
   ok,
@@ -267,13 +268,7 @@ function faultButton(
   { faults }: ExerciseSheet,
 ): FaultButton {
   const mine = faults.filter((mark) => mark.fault === fault.id);
-  const steps = faultSteps(prepared).filter((step) => step.ref.key === fault.id);
-  const taps = steps.map((step) => ({
-    key: faultText(step.ref),
-    label:
-      step.label === fault.title ? tell('sheet-view.add') : wordsOf(step.label).slice(fault.title.length + 2),
-    amount: step.amount,
-  }));
+  const taps = tapsOf(fault, prepared);
   return {
     fault,
     label: fault.title,
@@ -286,6 +281,16 @@ function faultButton(
   };
 }
 
+function tapsOf(fault: Fault, prepared: PreparedRules['exercises'][number]): FaultButton['taps'] {
+  const steps = faultSteps(prepared).filter((step) => step.ref.key === fault.id);
+  return steps.map((step) => ({
+    key: faultText(step.ref),
+    label:
+      step.label === fault.title ? tell('sheet-view.add') : wordsOf(step.label).slice(fault.title.length + 2),
+    amount: step.amount,
+  }));
+}
+
 /** An amount as it was tapped or typed: its step, its measure, or nothing where it is a time that it happened. */
 function amountWords(fault: Fault, amount: number, taps: FaultButton['taps']): string {
   const measured = isMeasured(fault.cost);
@@ -293,6 +298,18 @@ function amountWords(fault: Fault, amount: number, taps: FaultButton['taps']): s
   if (step && taps.length > 1) return step.label;
   if (!measured) return '';
   return wordsOf({ quantity: measured.quantity, base: amount, unit: measured.unit });
+}
+
+/** A fault of a mark by its name, and its amount in words; null where it says nothing more. */
+export function faultWords(
+  book: RuleBook,
+  mark: { readonly exercise: ExerciseKey; readonly fault: FaultKey; readonly amount: number },
+): { readonly fault: string; readonly amount: string | null } {
+  const prepared = prepareRules(book).exercises.find((one) => one.exercise === mark.exercise);
+  const found = prepared?.faults.find((one) => one.fault.id === mark.fault)?.fault;
+  if (!prepared || !found) return { fault: mark.fault, amount: writeNumber(mark.amount) };
+  const words = amountWords(found, mark.amount, tapsOf(found, prepared));
+  return { fault: found.title, amount: words === '' ? null : words };
 }
 
 function isMeasured(cost: Cost): FaultButton['measured'] {

@@ -2,9 +2,10 @@ import { useState } from 'react';
 import type { RuleBook } from '@/core/rulebooks';
 import type { JudgeSheet, Mark } from '@/core/trials';
 import { Button, Sheet, SIGN_WORDS, TextField } from '@/ui';
-import { writeInstant, writeNumber } from '@/words';
+import { writeInstant } from '@/words';
 import type { Pen } from './pen';
 import type { RunState } from './run-state';
+import { faultWords } from './sheet-view';
 import { tell } from './words';
 
 type Props = {
@@ -67,22 +68,18 @@ export function Trace({ state: { book }, sheet, pen }: Props) {
 /** A mark in words: of which exercise, and what. */
 export function markWords(book: RuleBook, mark: Mark): string {
   const title = (key: string): string => book.exercises.find((one) => one.id === key)?.title ?? key;
-  const fault = (exercise: string, key: string): string =>
-    book.rules.exercises.find((one) => one.exercise === exercise)?.faults.find((one) => one.id === key)
-      ?.title ?? key;
   switch (mark.kind) {
     case 'fault':
-      return tell('trace.fault', {
-        title: title(mark.exercise),
-        fault: fault(mark.exercise, mark.fault),
-        amount: writeNumber(mark.amount),
-      });
+      return tell('trace.fault', { title: title(mark.exercise), ...faultWords(book, mark) });
     case 'given':
       return tell('trace.given', { title: title(mark.exercise), value: mark.value });
     case 'watch':
       return tell('trace.watch', { title: title(mark.exercise), seconds: mark.seconds });
     case 'state':
-      return tell('trace.state', { title: title(mark.exercise), is: mark.is });
+      return tell('trace.state', {
+        title: title(mark.exercise),
+        is: mark.is === 'not-attempted' ? 'skipped' : mark.is,
+      });
     case 'warned':
       return tell('trace.warned', { title: title(mark.exercise) });
     case 're-run':

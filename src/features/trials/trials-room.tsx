@@ -3,7 +3,7 @@ import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { foldSheet } from '@/core/trials';
 import { useKennel } from '@/data/live';
-import { listMeetings, listRuleBooks, listRuns, type Run, runWithMarks } from '@/data/read';
+import { listMeetings, listRuleBooks, listRuns, type Run, runWithMarks, trialsOf } from '@/data/read';
 import { putRunAway } from '@/data/write';
 import { Button, buttonClass, PageHead, Sheet } from '@/ui';
 import { writeDay } from '@/words';
@@ -14,18 +14,19 @@ const TakeIn = lazy(async () => ({ default: (await import('./take-in')).TakeIn }
 
 /** Trials: a run to judge now or from paper, meetings of several dogs, and the runs there were. */
 export function TrialsRoom() {
-  const { kennel } = useKennel();
+  const { kennel, dog } = useKennel();
   const found = useLiveQuery(
     async () => ({
+      usual: dog ? ((await trialsOf(kennel, dog.id))[0]?.ruleBookId ?? null) : null,
       books: (await listRuleBooks(kennel)).filter((record) => !record.putAway).map(({ book }) => book),
       runs: await listRuns(kennel),
       meetings: await listMeetings(kennel),
     }),
-    [kennel],
+    [kennel, dog],
   );
   const [takes, setTakes] = useState(false);
   if (!found) return <p className="text-lg">{tell('run-page.opening')}</p>;
-  const { books, runs, meetings } = found;
+  const { books, runs, meetings, usual } = found;
   const unfinished = runs.filter((run) => run.meeting === null);
   return (
     <>
@@ -41,8 +42,9 @@ export function TrialsRoom() {
         </Sheet>
       ) : (
         <div className="grid gap-5 lg:grid-cols-2">
-          <NewRun books={books} />
+          <NewRun key={dog?.id} books={books} usual={usual} />
           <Sheet title={tell('trials-room.meetings')} aside={tell('trials-room.several-dogs')}>
+            {meetings.length === 0 && <p className="mb-3 leading-snug">{tell('trials-room.no-meeting')}</p>}
             {meetings.length > 0 && (
               <ul className="mb-3">
                 {meetings.map((meeting) => (

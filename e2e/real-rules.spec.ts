@@ -92,12 +92,12 @@ test('a judge’s number with the faults that explain it; throws by their zones'
   await page.goto('/sample/rule-books/vellmoor-obedience-two/sheet');
   const score = page.getByRole('region', { name: 'Score' });
   await page.getByRole('button', { name: 'Slow on the way out: Add' }).click();
-  await page.getByLabel('Or its points, Send-away to the square').click();
+  await page.getByRole('textbox', { name: 'Or its points, Send-away to the square' }).click();
   await page.keyboard.type('34.5');
   await page.keyboard.press('Enter');
   await expect(score).toContainText('74.5 points');
   await expect(score).toContainText('Slow on the way out');
-  await page.getByLabel('Or its points, Send-away to the square').fill('41');
+  await page.getByRole('textbox', { name: 'Or its points, Send-away to the square' }).fill('41');
   await page.keyboard.press('Enter');
   await expect(page.getByText('“41” is not a number from 0 to 40 in steps of 0.5.')).toBeVisible();
 
@@ -105,8 +105,7 @@ test('a judge’s number with the faults that explain it; throws by their zones'
   const tries = async (values: readonly string[]): Promise<void> => {
     for (const [i, value] of values.entries()) {
       await page
-        .getByLabel(new RegExp(`^Try ${i + 1}, points of the zone, `))
-        .first()
+        .getByRole('textbox', { name: new RegExp(`^Try ${i + 1}, points of the zone, `) })
         .fill(value);
       await page.keyboard.press('Enter');
     }

@@ -52,8 +52,8 @@ test('every family has its sheet, in its own words', async ({ page }) => {
     await expect(page.getByRole('region', { name: 'Score' }).locator('p').first()).toHaveText(score);
   }
   await page.goto('/sample/rule-books/brackwater-working-test/sheet');
-  await page.getByLabel('Or its points or letter, Short seen mark').fill('C');
-  await page.getByLabel('Or its points or letter, Short seen mark').press('Enter');
+  await page.getByRole('textbox', { name: 'Or its points or letter, Short seen mark' }).fill('C');
+  await page.getByRole('textbox', { name: 'Or its points or letter, Short seen mark' }).press('Enter');
   await expect(page.getByRole('region', { name: 'Score' })).toContainText('152 points');
 });
 

@@ -75,16 +75,43 @@ test('plan', async ({ page }) => {
   await page.screenshot({ path: `${FOLDER}/plan.png` });
 });
 
-for (const theme of ['light', 'dusk'] as const) {
-  test(`an element’s evidence, ${theme}`, async ({ page }) => {
-    await page.setViewportSize({ width: 1280, height: 1250 });
-    await themed(page, theme);
-    await page.goto('/sample/breakdown/sample-present/evidence');
-    await expect(page.getByRole('status', { name: 'In one sentence' })).toBeVisible();
-    await expect(page.locator('canvas')).toHaveCount(2);
-    await page.screenshot({ path: `${FOLDER}/evidence${theme === 'dusk' ? '-dusk' : ''}.png` });
-  });
-}
+test('trials, at dusk', async ({ page }) => {
+  await themed(page, 'dusk');
+  await page.setViewportSize({ width: 1280, height: 720 });
+  await page.goto('/sample/trials/meetings/sample-meeting');
+  await page.getByRole('button', { name: 'Sheet of Tansy' }).waitFor();
+  await page.screenshot({ path: `${FOLDER}/trials.png` });
+});
+
+test('judging and calling in the hand', async ({ page, context }) => {
+  await page.setViewportSize(phone);
+  await page.goto('/sample/trials');
+  await page.getByRole('button', { name: 'Open the sheet' }).click();
+  await page.getByRole('button', { name: 'Slow on the way out: Add' }).click();
+  await page.getByRole('button', { name: 'Something happened' }).click();
+  await page.getByText('Something happened (1)').waitFor();
+  const shots = [await page.screenshot()];
+  await page.goto('/sample/trials/runs/sample-mock');
+  await page.getByRole('region', { name: 'Score' }).waitFor();
+  shots.push(await page.screenshot());
+  await page.goto('/sample/trials/runs/sample-mock/steward');
+  await page.getByRole('button', { name: 'Start alone' }).click();
+  await page.getByRole('button', { name: /^Ready: call/ }).waitFor();
+  shots.push(await page.screenshot());
+  const sheet = await context.newPage();
+  await sheet.setViewportSize({ width: 3 * 400, height: 844 });
+  const pictures = shots.map((shot) => `<img src="data:image/png;base64,${shot.toString('base64')}">`);
+  await sheet.setContent(`<body style="margin:0;display:flex;gap:15px;background:#fff">${pictures.join('')}</body>`);
+  await sheet.screenshot({ path: `${FOLDER}/judging-phone.png` });
+});
+
+test('an element’s evidence', async ({ page }) => {
+  await page.setViewportSize({ width: 1280, height: 1250 });
+  await page.goto('/sample/breakdown/sample-present/evidence');
+  await expect(page.getByRole('status', { name: 'In one sentence' })).toBeVisible();
+  await expect(page.locator('canvas')).toHaveCount(2);
+  await page.screenshot({ path: `${FOLDER}/evidence.png` });
+});
 
 test('files', async ({ page }) => {
   await page.goto('/sample/files');
@@ -100,15 +127,7 @@ test('start', async ({ page }) => {
   await page.screenshot({ path: `${FOLDER}/start.png` });
 });
 
-test('score sheet and writing', async ({ page }) => {
-  await page.goto('/sample/rule-books/vellmoor-obedience-two/sheet');
-  await page.getByRole('button', { name: 'Slow on the way out: Add' }).click();
-  await page.getByRole('button', { name: 'Extra cue: Add' }).first().click();
-  await page.getByLabel('Leaves the line, measured').fill('3 m');
-  await page.getByLabel('Leaves the line, measured').press('Enter');
-  await page.getByRole('region', { name: 'Score' }).waitFor();
-  await page.evaluate(() => scrollTo(0, 0));
-  await page.screenshot({ path: `${FOLDER}/score-sheet.png` });
+test('writing a rule book', async ({ page }) => {
   await page.goto('/sample/rule-books/write');
   await page.getByRole('button', { name: 'Vellmoor Obedience, Class Two, Sample edition 1' }).click();
   await page.getByLabel('Points in all, at least, condition 1').fill('90');

@@ -60,7 +60,7 @@ export function foldSheet(all: readonly Mark[], judge: PersonId | null): JudgeSh
 }
 
 /** The exercise that a mark is of; null for one that is of the whole sheet. */
-export const exerciseOf = (mark: Mark): ExerciseKey | null => ('exercise' in mark ? mark.exercise : null);
+const exerciseOf = (mark: Mark): ExerciseKey | null => ('exercise' in mark ? mark.exercise : null);
 
 const canBeTakenBack = ({ kind }: Mark): boolean =>
   kind !== 'take-back' && kind !== 'close' && kind !== 'sign' && kind !== 'reopen';

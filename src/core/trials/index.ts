@@ -1,6 +1,5 @@
 export {
   type ExerciseSheet,
-  exerciseOf,
   foldSheet,
   type JudgeSheet,
   type Traced,
@@ -15,7 +14,7 @@ export {
 } from './mark';
 export { drawOrder, expectedTimes, leastBetween, type Starting } from './run-sheet';
 export { type Beyond, beyondLimits, jumpsIn } from './safety';
-export { bookForJudges, type Joined, joinSheets, judgesAsked, type OneScore, scoreOne } from './score-sheets';
+export { type Joined, joinSheets, type OneScore, scoreOne } from './score-sheets';
 export { type GivenSlot, slotsOf } from './slots';
 export {
   type Bearing,

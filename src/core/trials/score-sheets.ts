@@ -16,7 +16,7 @@ import { type GivenSlot, slotsOf } from './slots';
  * A rule book as so many judges score by it: where it asks for a panel, every panel has this many, and the
  * highest and lowest mark go only where three or more are left to choose from. Other books are as they are.
  */
-export function bookForJudges(book: RuleBook, judges: number): RuleBook {
+function bookForJudges(book: RuleBook, judges: number): RuleBook {
   const { rules } = book;
   if (rules.family !== 'weighted-marks') return book;
   const categories = rules.categories?.map((one) => ({ ...one, judges }));
@@ -32,7 +32,7 @@ export function bookForJudges(book: RuleBook, judges: number): RuleBook {
 }
 
 /** How many judges mark an exercise by the book. Weighted marks of three judges → 3; most books → 1. */
-export const judgesAsked = ({ rules }: Pick<RuleBook, 'rules'>): number =>
+const judgesAsked = ({ rules }: Pick<RuleBook, 'rules'>): number =>
   rules.family !== 'weighted-marks'
     ? 1
     : rules.categories

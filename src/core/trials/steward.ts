@@ -24,7 +24,7 @@ export type ScriptDraw = {
 export type Script = { readonly steps: readonly ScriptStep[]; readonly draws: readonly ScriptDraw[] };
 
 /** Seconds between two steps where nobody has said: declared, to be changed in the script. */
-export const USUAL_DELAY = { from: 2, to: 6 } as const;
+const USUAL_DELAY = { from: 2, to: 6 } as const;
 
 /**
  * A class as it is called, to be changed by the person: each exercise by its title, then its parts in
@@ -103,6 +103,7 @@ const LISTS = 3;
 /**
  * The delay before a step, seconds, uniform in its range, from a draw of its own: a step that is left out
  * moves no other. `delayBefore({ from: 2, to: 6 }, 0, 7)` is the same on every device, and between 2 and 6.
+ * @internal
  */
 export function delayBefore(range: ScriptStep['delay'], place: number, seed: number): number {
   const share = seeded(mixSeed(mixSeed(seed, DELAYS), place)).uniform();

@@ -7,7 +7,7 @@ import { personSchema } from '@/data/records/person';
 import { runSchema } from '@/data/records/run';
 import { issuesInWords, placeOf } from '@/data/records/words';
 
-export const RUN_FORMAT = 'regulon-run';
+const RUN_FORMAT = 'regulon-run';
 const RUN_VERSION = 1;
 
 const runFileSchema = v.strictObject({

@@ -4,13 +4,18 @@ import type { Kennel } from '@/data/kennel';
 import type { Calling, New, ScriptRecord } from '@/data/records';
 import { refuse, transact, type Undo } from './transact';
 
-/** How a class is called, in the person’s own words. */
-export function saveScript(
+/**
+ * How a class is called, in the person’s own words: changed by a function of what is stored (of `usual`, where
+ * nothing is yet). Fails with `delay` where a range is upside down.
+ */
+export function changeScript(
   kennel: Kennel,
   book: RuleBookId,
-  script: Script,
+  usual: Script,
+  change: (script: Script) => Script,
 ): Promise<Result<Undo<ScriptRecord>>> {
-  return transact(kennel, ['scripts'], (write) => {
+  return transact(kennel, ['scripts'], async (write) => {
+    const script = change((await write.get('scripts', book)) ?? usual);
     const wrong = script.steps.find(({ delay }) => delay.from > delay.to);
     if (wrong) refuse('delay', wrong.key, say('data.callings.from-is-more-than-to'));
     return write.put('scripts', {

@@ -7,7 +7,7 @@ export {
   startBout,
   typeInBout,
 } from './bouts';
-export { beginCalling, noteCalled, saveScript } from './callings';
+export { beginCalling, changeScript, noteCalled } from './callings';
 export { addDog, addFirstElement, changeDog, type FirstElement, orderDogs } from './dogs';
 export { moveToEdition } from './editions';
 export { copyExercises, copyForDog } from './give-away';

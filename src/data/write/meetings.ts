@@ -32,17 +32,22 @@ export function saveMeeting(
 
 /** People of these names who judge, in this order; who is not known yet is written down. */
 export async function judgesNamed(write: Write, names: readonly string[]): Promise<PersonId[]> {
-  const people = await write.all('people');
   const ids: PersonId[] = [];
-  for (const name of new Set(names.map((one) => one.trim()).filter((one) => one !== ''))) {
+  for (const name of names.map((one) => one.trim()).filter((one) => one !== '')) {
+    const people = await write.all('people');
     const known = people.find((one) => one.name.toLowerCase() === name.toLowerCase());
-    if (known?.roles.includes('judge')) ids.push(known.id);
-    else {
+    const id = known?.id ?? newId<PersonId>();
+    if (!known?.roles.includes('judge')) {
       const roles = [...(known?.roles ?? []), 'judge' as const];
-      const id = known?.id ?? newId<PersonId>();
-      await write.put('people', { id, name: known?.name ?? name, roles, putAway: false });
-      ids.push(id);
+      await write.put('people', {
+        ...known,
+        id,
+        name: known?.name ?? name,
+        roles,
+        putAway: known?.putAway ?? false,
+      });
     }
+    if (!ids.includes(id)) ids.push(id);
   }
   return ids;
 }

@@ -81,7 +81,7 @@ function HandlersScreen({ state: { run, book, marks } }: { readonly state: RunSt
 }
 
 /** Why this dog is not called today, in words; empty where nothing speaks against it. */
-export function refusals({ dog, offWork, signs, beyond }: TrialSafety): string[] {
+function refusals({ dog, offWork, signs, beyond }: TrialSafety): string[] {
   return [
     ...(offWork ? [tell('before-calling.off-work', { name: dog.name, why: dog.offWork?.why || null })] : []),
     ...signs.map(({ sign, day, reason }) =>

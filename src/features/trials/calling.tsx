@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { BodySign } from '@/core/coaching';
+import { type BodySign, standingSign } from '@/core/coaching';
 import type { ExerciseKey } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import type { Calling as CallingRecord } from '@/data/read';
@@ -8,7 +8,7 @@ import { Button, Notice, Sheet, SIGN_WORDS, TextField, useWakeLock } from '@/ui'
 import { wordsOf } from '@/words';
 import { usePen } from './pen';
 import type { RunState } from './run-state';
-import { SignsAndStop, STOPS } from './signs-and-stop';
+import { SignsAndStop } from './signs-and-stop';
 import { call, hush, sayAloud, useStewardVoice } from './voice';
 import { tell } from './words';
 
@@ -65,7 +65,9 @@ export function Calling({ state, calling }: Props) {
   };
   const sign = async (seen: BodySign): Promise<void> => {
     scrollTo(0, 0);
-    if (STOPS.has(seen)) {
+    const before = state.marks.flatMap((mark) => (mark.kind === 'sign-seen' ? [mark] : []));
+    // As in the field: pain and a growl at once, a fall, tiredness and stress at the second one.
+    if (standingSign([...before, { id: 'now', sign: seen }])) {
       setGoing(false);
       setStoppedBy(seen);
       hush();

@@ -214,10 +214,10 @@ function StarterLine({ meeting, view, line }: LineProps) {
       <span className={`leading-snug ${starter.withdrawn ? 'line-through' : ''}`}>
         {tell('one-exercise.dog', { number: starter.number, name: starter.name })}
         <span className="block text-sm text-ink-soft">
+          <span className="sm:hidden">{at} </span>
           {tell('meeting-page.starter', {
             handler: starter.handler || null,
             inSeason: starter.inSeason,
-            at,
             said: said || null,
           })}
         </span>

@@ -140,7 +140,7 @@ export function OneExercise({
 }
 
 /** The first exercise that nobody has called done; the last one where all are. */
-export function firstOpen(view: SheetView): number {
+function firstOpen(view: SheetView): number {
   const open = view.exercises.findIndex(
     ({ written }) => written.state === 'open' || written.state === 'going',
   );

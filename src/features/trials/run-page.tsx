@@ -1,36 +1,23 @@
 import { useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
-import { asId, type RunId } from '@/core/shared';
+import { useSearchParams } from 'react-router';
 import { foldSheet } from '@/core/trials';
 import { useKennel } from '@/data/live';
-import { Button, buttonClass, Notice, PageHead, SelectField, useWakeLock } from '@/ui';
+import { Button, Notice, PageHead, SelectField, useWakeLock } from '@/ui';
 import { wordsOf } from '@/words';
 import { AllExercises } from './all-exercises';
 import { ClosedSheet } from './closed-sheet';
+import { ForRun } from './for-run';
 import { HandOver } from './hand-over';
 import { OneExercise } from './one-exercise';
 import { usePen } from './pen';
-import { type RunState, useRun } from './run-state';
+import type { RunState } from './run-state';
 import { useScreen } from './screen-store';
 import { sheetView } from './sheet-view';
 import { tell } from './words';
 
 /** The judge’s sheet of one run. */
 export function RunPage() {
-  const { kennel } = useKennel();
-  const { run: id = '' } = useParams();
-  const state = useRun(asId<RunId>(id));
-  if (state === null) return <p className="text-lg">{tell('run-page.opening')}</p>;
-  if (state === 'none')
-    return (
-      <>
-        <PageHead title={tell('run-page.no-such-run')} />
-        <Link className={buttonClass('signal', 'big')} to={`/${kennel.name}/trials`}>
-          {tell('run-page.to-the-trials')}
-        </Link>
-      </>
-    );
-  return <JudgedRun key={state.run.id} state={state} />;
+  return <ForRun shows={(state) => <JudgedRun key={state.run.id} state={state} />} />;
 }
 
 /** On a wide screen a sheet is seen whole; in the hand one exercise after another. */

@@ -10,7 +10,7 @@ import {
   usualScript,
 } from '@/core/trials';
 import { useKennel } from '@/data/live';
-import { saveScript } from '@/data/write';
+import { changeScript } from '@/data/write';
 import { Button, ListField, NumberField, SelectField, Sheet, TextField } from '@/ui';
 import { tell } from './words';
 
@@ -23,11 +23,15 @@ const KINDS: Readonly<Record<CallKind, string>> = {
 /** How the class is called: each step in the person’s words, how long after the one before, and what is drawn. */
 export function ScriptEditor({ book, script }: { readonly book: RuleBook; readonly script: Script }) {
   const { kennel, done } = useKennel();
-  const put = (next: Script): void => void done(null, saveScript(kennel, book.id, next));
+  // What is stored is changed, not what this page shows: two quick changes both stay.
+  const put = (to: (stored: Script) => Script): void =>
+    void done(null, changeScript(kennel, book.id, usualScript(book), to));
   const change = (step: ScriptStep, to: Partial<ScriptStep>): void =>
-    put({ ...script, steps: script.steps.map((one) => (one.key === step.key ? { ...one, ...to } : one)) });
+    put((stored) => ({
+      ...stored,
+      steps: stored.steps.map((one) => (one.key === step.key ? { ...one, ...to } : one)),
+    }));
   const add = (exercise: ExerciseKey): void => {
-    const last = script.steps.findLastIndex((step) => step.exercise === exercise);
     const step: ScriptStep = {
       key: `${exercise}/own/${crypto.randomUUID()}`,
       exercise,
@@ -36,7 +40,10 @@ export function ScriptEditor({ book, script }: { readonly book: RuleBook; readon
       words: tell('script-editor.new-step'),
       delay: { from: 2, to: 6 },
     };
-    put({ ...script, steps: script.steps.toSpliced(last + 1, 0, step) });
+    put((stored) => {
+      const last = stored.steps.findLastIndex((one) => one.exercise === exercise);
+      return { ...stored, steps: stored.steps.toSpliced(last + 1, 0, step) };
+    });
   };
   return (
     <Sheet
@@ -58,7 +65,10 @@ export function ScriptEditor({ book, script }: { readonly book: RuleBook; readon
                   step={step}
                   onChange={(to) => change(step, to)}
                   onRemove={() =>
-                    put({ ...script, steps: script.steps.filter((one) => one.key !== step.key) })
+                    put((stored) => ({
+                      ...stored,
+                      steps: stored.steps.filter((one) => one.key !== step.key),
+                    }))
                   }
                 />
               ))}
@@ -66,7 +76,9 @@ export function ScriptEditor({ book, script }: { readonly book: RuleBook; readon
           <p className="flex flex-wrap gap-2 pb-3">
             <Button onClick={() => add(id)}>{tell('script-editor.a-step-more')}</Button>
             <AddDraw
-              onAdd={(draw) => put({ ...script, draws: [...script.draws, { ...draw, exercise: id }] })}
+              onAdd={(draw) =>
+                put((stored) => ({ ...stored, draws: [...stored.draws, { ...draw, exercise: id }] }))
+              }
               title={title}
             />
           </p>
@@ -81,19 +93,21 @@ export function ScriptEditor({ book, script }: { readonly book: RuleBook; readon
                 key={draw.key}
                 draw={draw}
                 onChange={(to) =>
-                  put({
-                    ...script,
-                    draws: script.draws.map((one) => (one.key === draw.key ? { ...one, ...to } : one)),
-                  })
+                  put((stored) => ({
+                    ...stored,
+                    draws: stored.draws.map((one) => (one.key === draw.key ? { ...one, ...to } : one)),
+                  }))
                 }
-                onRemove={() => put({ ...script, draws: script.draws.filter((one) => one.key !== draw.key) })}
+                onRemove={() =>
+                  put((stored) => ({ ...stored, draws: stored.draws.filter((one) => one.key !== draw.key) }))
+                }
               />
             ))}
           </ul>
         </section>
       )}
       <p className="mt-3">
-        <Button look="quiet" onClick={() => put(usualScript(book))}>
+        <Button look="quiet" onClick={() => put(() => usualScript(book))}>
           {tell('script-editor.as-the-book-has-it')}
         </Button>
       </p>

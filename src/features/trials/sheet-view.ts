@@ -246,7 +246,7 @@ function sheetExercise(
 }
 
 /** An exercise of which nothing is written. */
-export const emptyExercise = (exercise: ExerciseKey): ExerciseSheet => ({
+const emptyExercise = (exercise: ExerciseKey): ExerciseSheet => ({
   exercise,
   state: 'open',
   said: null,

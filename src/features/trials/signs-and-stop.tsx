@@ -3,18 +3,6 @@ import { BODY_SIGNS, type BodySign } from '@/core/coaching';
 import { Button, SIGN_WORDS } from '@/ui';
 import { tell } from './words';
 
-/** Signs after which nothing is called until somebody says why not. */
-export const STOPS: ReadonlySet<BodySign> = new Set([
-  'tremor',
-  'stiffness',
-  'limping',
-  'yelp',
-  'fell',
-  'struck',
-  'growled',
-  'froze',
-]);
-
 type Props = { readonly onSign: (sign: BodySign) => void; readonly onStop: () => void };
 
 /** Signs of the dog’s body and the stop: on every screen of a run that is called. */

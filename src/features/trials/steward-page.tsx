@@ -1,6 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { Link, useParams } from 'react-router';
-import { asId, type RunId } from '@/core/shared';
+import { Link } from 'react-router';
 import { type Script, usualScript } from '@/core/trials';
 import { useKennel } from '@/data/live';
 import { bearingOf, callingOf, scriptOf, trialSafety } from '@/data/read';
@@ -8,25 +7,13 @@ import { buttonClass, PageHead } from '@/ui';
 import { BeforeCalling } from './before-calling';
 import { Called } from './called';
 import { Calling } from './calling';
-import { type RunState, useRun } from './run-state';
+import { ForRun } from './for-run';
+import type { RunState } from './run-state';
 import { tell } from './words';
 
 /** The steward of one run: how it is called, what this dog does not meet, the calling, and what was called. */
 export function StewardPage() {
-  const { kennel } = useKennel();
-  const { run: id = '' } = useParams();
-  const state = useRun(asId<RunId>(id));
-  if (state === null) return <p className="text-lg">{tell('run-page.opening')}</p>;
-  if (state === 'none')
-    return (
-      <>
-        <PageHead title={tell('run-page.no-such-run')} />
-        <Link className={buttonClass('signal', 'big')} to={`/${kennel.name}/trials`}>
-          {tell('run-page.to-the-trials')}
-        </Link>
-      </>
-    );
-  return <Steward key={state.run.id} state={state} />;
+  return <ForRun shows={(state) => <Steward key={state.run.id} state={state} />} />;
 }
 
 function Steward({ state }: { readonly state: RunState }) {

@@ -68,7 +68,7 @@ export async function tapped(
   return viewNow(kennel, book, run.id, judge);
 }
 
-export async function viewNow(
+async function viewNow(
   kennel: Kennel,
   book: RuleBook,
   id: RunId,

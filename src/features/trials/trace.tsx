@@ -66,7 +66,7 @@ export function Trace({ state: { book }, sheet, pen }: Props) {
 }
 
 /** A mark in words: of which exercise, and what. */
-export function markWords(book: RuleBook, mark: Mark): string {
+function markWords(book: RuleBook, mark: Mark): string {
   const title = (key: string): string => book.exercises.find((one) => one.id === key)?.title ?? key;
   switch (mark.kind) {
     case 'fault':

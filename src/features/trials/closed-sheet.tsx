@@ -14,6 +14,7 @@ import { type RunState, sheetsOf } from './run-state';
 import { sheetRows, viewOf } from './sheet-view';
 import { Standing } from './standing';
 import { Trace } from './trace';
+import { Turns } from './turns';
 import { tell } from './words';
 
 /** A sheet that is closed: what it comes to with those of the other judges, signing, and reopening. */
@@ -60,6 +61,7 @@ export function ClosedSheet({ state, judge, sheet, pen, view }: JudgingProps) {
           )}
           {joined?.ok && <KeepResult run={run} joined={joined.value} />}
           {joined?.ok && judges.length > 1 && <ByJudge state={state} joined={joined.value} />}
+          <Turns state={state} />
           {judges.length > 1 && <HandOver state={state} judge={judge.id} />}
           <Ends sheet={sheet} judge={judge} pen={pen} />
           <p className="flex flex-wrap gap-3 print:hidden">

@@ -3,7 +3,7 @@ import Papa from 'papaparse';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { RuleBook } from '@/core/rulebooks';
-import { asId, type MeetingId } from '@/core/shared';
+import { asId, type MeetingId, type RuleBookId, type RunId } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import {
   listPeople,
@@ -12,6 +12,7 @@ import {
   meetingOf,
   type RunWithMarks,
   runsOfMeeting,
+  type Starter,
 } from '@/data/read';
 import { drawClass, removeMeeting, startRun } from '@/data/write';
 import { Button, buttonClass, PageHead, Sheet, saveText } from '@/ui';
@@ -150,6 +151,18 @@ function ClassSheet({ meeting, view }: { readonly meeting: Meeting; readonly vie
     const seed = crypto.getRandomValues(new Uint32Array(1))[0] ?? 1;
     void done(tell('meeting-page.drawn'), drawClass(kennel, meeting.id, book.id, seed));
   };
+  const navigate = useNavigate();
+  /** For exercises that dogs do together: all sheets are there, one tap apart. */
+  const openAll = async (): Promise<void> => {
+    let first: RunId | null = null;
+    for (const { starter, place } of lines) {
+      if (place === null) continue;
+      const started = await done(null, startRun(kennel, runOf(meeting, starter, book.id), judges));
+      if (!started.ok) return;
+      first ??= started.value.made.id;
+    }
+    if (first) await navigate(`/${kennel.name}/trials/runs/${first}`);
+  };
   const ran = lines.some(({ run }) => run !== null);
   const running = lines.filter(({ place }) => place !== null).length;
   return (
@@ -170,12 +183,28 @@ function ClassSheet({ meeting, view }: { readonly meeting: Meeting; readonly vie
             {view.drawn ? tell('meeting-page.draw-again') : tell('meeting-page.draw')}
           </Button>
         )}
+        {running > 1 && <Button onClick={() => void openAll()}>{tell('meeting-page.open-all')}</Button>}
         {view.about && <span className="text-sm text-ink-soft">{view.about}</span>}
       </p>
       <AddStarter meeting={meeting} book={book} />
     </Sheet>
   );
 }
+
+/** The run of a dog that starts in a class of a meeting. */
+const runOf = (meeting: Meeting, starter: Starter, book: RuleBookId): Parameters<typeof startRun>[1] => ({
+  meeting: meeting.id,
+  starter: starter.id,
+  trial: null,
+  dogId: starter.dogId,
+  name: starter.name,
+  number: starter.number,
+  book,
+  kind: meeting.kind,
+  turn: 0,
+  size: starter.size,
+  day: meeting.day,
+});
 
 type LineProps = { readonly meeting: Meeting; readonly view: ClassView; readonly line: StartLine };
 
@@ -185,26 +214,7 @@ function StarterLine({ meeting, view, line }: LineProps) {
   const { starter, place, at, real, run, said } = line;
   const { book, judges } = view;
   const open = async (then: '' | '/steward'): Promise<void> => {
-    const started = await done(
-      null,
-      startRun(
-        kennel,
-        {
-          meeting: meeting.id,
-          starter: starter.id,
-          trial: null,
-          dogId: starter.dogId,
-          name: starter.name,
-          number: starter.number,
-          book: book.id,
-          kind: meeting.kind,
-          turn: 0,
-          size: starter.size,
-          day: meeting.day,
-        },
-        judges,
-      ),
-    );
+    const started = await done(null, startRun(kennel, runOf(meeting, starter, book.id), judges));
     if (started.ok) await navigate(`/${kennel.name}/trials/runs/${started.value.made.id}${then}`);
   };
   return (

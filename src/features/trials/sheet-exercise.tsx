@@ -87,6 +87,7 @@ type RowProps = {
 
 function FaultRow({ exercise, fault, pen, big }: RowProps) {
   const { part, id, by } = fault.fault;
+  const last = fault.marks.at(-1);
   const add = (amount: number, of?: MarkId): void =>
     pen.write({ kind: 'fault', exercise, part, time: null, fault: id, amount }, of ? { of } : {});
   return (
@@ -94,7 +95,7 @@ function FaultRow({ exercise, fault, pen, big }: RowProps) {
       <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1">
         <span className="min-w-40 flex-1 leading-snug">
           {fault.label}
-          {fault.times > 0 && (
+          {!big && fault.times > 0 && (
             <span className="ml-1.5 whitespace-nowrap border border-ink bg-signal px-1 text-sm font-bold text-on-signal">
               × {fault.times}
             </span>
@@ -104,7 +105,10 @@ function FaultRow({ exercise, fault, pen, big }: RowProps) {
             {fault.more !== '' && `; ${fault.more}`}
           </span>
         </span>
-        <span className="flex flex-wrap justify-end gap-1 print:hidden">
+        <span className="ml-auto flex flex-wrap justify-end gap-1 print:hidden">
+          {big && last && (
+            <TakeOff fault={fault} n={fault.marks.length} mark={last} pen={pen} words={last.words} />
+          )}
           {fault.taps.map((tap) => (
             <Button
               key={tap.key}
@@ -119,23 +123,47 @@ function FaultRow({ exercise, fault, pen, big }: RowProps) {
           {fault.measured && <Measure fault={fault} measured={fault.measured} onTake={add} />}
         </span>
       </div>
-      {fault.marks.length > 0 && (
+      {!big && fault.marks.length > 0 && (
         <ul className="mt-1 flex flex-wrap gap-1 print:hidden">
-          {fault.marks.map(({ id: mark, words }, i) => (
-            <li key={mark}>
-              <Button
-                className="px-2!"
-                aria-label={tell('sheet-exercise.take-off', { label: fault.label, n: i + 1, words })}
-                onClick={() => pen.write({ kind: 'take-back' }, { of: mark })}
-              >
-                {words === '' ? tell('sheet-exercise.time', { n: i + 1 }) : words}
-                <X aria-hidden="true" className="size-4" />
-              </Button>
+          {fault.marks.map((mark, i) => (
+            <li key={mark.id}>
+              <TakeOff
+                fault={fault}
+                n={i + 1}
+                mark={mark}
+                pen={pen}
+                words={mark.words === '' ? tell('sheet-exercise.time', { n: i + 1 }) : mark.words}
+              />
             </li>
           ))}
         </ul>
       )}
     </li>
+  );
+}
+
+type TakeOffProps = {
+  readonly fault: FaultButton;
+  readonly n: number;
+  readonly mark: FaultButton['marks'][number];
+  readonly pen: Pen;
+  readonly words: string;
+};
+
+/**
+ * Takes one mark of a fault off. In the hand there is one for the last of them, in the row itself: nothing
+ * below moves under the thumb.
+ */
+function TakeOff({ fault, n, mark, pen, words }: TakeOffProps) {
+  return (
+    <Button
+      className="px-2!"
+      aria-label={tell('sheet-exercise.take-off', { label: fault.label, n, words: mark.words })}
+      onClick={() => pen.write({ kind: 'take-back' }, { of: mark.id })}
+    >
+      {words === '' ? `× ${n}` : words}
+      <X aria-hidden="true" className="size-4" />
+    </Button>
   );
 }
 

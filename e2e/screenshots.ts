@@ -101,7 +101,9 @@ test('judging and calling in the hand', async ({ page, context }) => {
   const sheet = await context.newPage();
   await sheet.setViewportSize({ width: 3 * 400, height: 844 });
   const pictures = shots.map((shot) => `<img src="data:image/png;base64,${shot.toString('base64')}">`);
-  await sheet.setContent(`<body style="margin:0;display:flex;gap:15px;background:#fff">${pictures.join('')}</body>`);
+  await sheet.setContent(
+    `<body style="margin:0;display:flex;gap:15px;background:#fff">${pictures.join('')}</body>`,
+  );
   await sheet.screenshot({ path: `${FOLDER}/judging-phone.png` });
 });
 

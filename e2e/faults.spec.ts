@@ -253,7 +253,7 @@ test('what the server says besides: no sniffing, no referrer, and files with a p
     'referrer-policy': 'no-referrer',
     'cache-control': 'no-cache',
   });
-  expect(answer.headers()['permissions-policy']).toContain('camera=()');
+  expect(answer.headers()['permissions-policy']).toContain('camera=(self)');
   await page.goto('/own/start');
   const script = await page.locator('script[src]').first().getAttribute('src');
   const notices = await request.get('/third-party-notices.txt');

@@ -288,10 +288,11 @@ test('a meeting: dogs entered, an order drawn, one withdrawn, a sheet from paper
   const path = info.outputPath('run-sheet.csv');
   await file.saveAs(path);
   const rows = readFileSync(path, 'utf8').split('\r\n');
-  expect(rows[0]).toBe('class,place,number,dog,handler,time,in season,withdrawn,result');
+  expect(rows[0]).toBe('class,place,number,dog,handler,time,in season,withdrawn,points,passed,award');
   expect(rows.filter((row) => row.includes(',Moss,'))[0]).toMatch(
-    /^"Vellmoor Obedience, Class Two",4,4,Moss,Lee,\d\d:\d\d,1,0,$/,
+    /^"Vellmoor Obedience, Class Two",4,4,Moss,Lee,\d\d:\d\d,1,0,,,$/,
   );
+  expect(rows.filter((row) => row.includes(',Wren,'))[0]).toMatch(/,63.5,1,Passed$/);
   await page.getByRole('link', { name: 'To print' }).click();
   await expect(page.getByRole('heading', { name: 'Run sheet: Vellmoor Obedience, Class Two' })).toBeVisible();
   await expect(page.getByRole('heading', { name: '4 Moss: Vellmoor Obedience, Class Two' })).toBeVisible();

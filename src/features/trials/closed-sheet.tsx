@@ -60,6 +60,9 @@ export function ClosedSheet({ state, judge, sheet, pen, view }: JudgingProps) {
             </Notice>
           )}
           {joined?.ok && <KeepResult run={run} joined={joined.value} />}
+          {joined?.ok && judges.length === 1 && joined.value.asked > 1 && (
+            <Notice>{tell('by-judge.fewer', { judges: 1, asked: joined.value.asked })}</Notice>
+          )}
           {joined?.ok && judges.length > 1 && <ByJudge state={state} joined={joined.value} />}
           <Turns state={state} />
           {judges.length > 1 && <HandOver state={state} judge={judge.id} />}

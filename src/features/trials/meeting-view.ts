@@ -1,9 +1,10 @@
 import { familyOf, type RuleBook } from '@/core/rulebooks';
-import type { PersonId } from '@/core/shared';
-import { expectedTimes, foldSheet, joinSheets, leastBetween } from '@/core/trials';
+import type { Day, PersonId } from '@/core/shared';
+import { expectedTimes, foldSheet, type JudgeSheet, joinSheets, leastBetween } from '@/core/trials';
 import type { Meeting, RunWithMarks, Starter } from '@/data/read';
 import { wordsOf } from '@/words';
 import { clockOf } from './meeting-form';
+import { pointsOfJoined } from './sheet-view';
 import { tell } from './words';
 
 /** One dog of the run sheet. */
@@ -16,6 +17,7 @@ export type StartLine = {
   readonly real: boolean;
   readonly run: RunWithMarks | null;
   readonly said: string;
+  readonly outcome: Outcome | null;
 };
 export type ClassView = {
   readonly book: RuleBook;
@@ -43,7 +45,7 @@ export function classView(
   ].filter((one) => !one.withdrawn);
   const runOf = (starter: Starter): RunWithMarks | null =>
     runs.find(({ run }) => run.starter === starter.id) ?? null;
-  const begun = running.map((one) => begunAt(runOf(one)));
+  const begun = running.map((one) => begunAt(runOf(one), meeting.day));
   const times = expectedTimes(meeting.starts, meeting.minutesEach, begun);
   const between = leastBetween(running);
   const judges = (found?.judges ?? []).map(nameOf);
@@ -62,6 +64,7 @@ export function classView(
           real: begun[i] !== null,
           run,
           said: saidOf(book, run),
+          outcome: outcomeOf(book, run),
         };
       }),
       ...starters
@@ -74,46 +77,78 @@ export function classView(
             real: false,
             run: null,
             said: tell('meeting-view.withdrawn'),
+            outcome: null,
           }),
         ),
     ],
   };
 }
 
-/** Minutes after midnight at which the first mark of a run was written, by this device’s clock. */
-function begunAt(run: RunWithMarks | null): number | null {
+/**
+ * Minutes after midnight at which the first mark of a run was written, by this device’s clock. Null where it was
+ * written on another day: a sheet from paper says nothing of when the dog ran.
+ */
+function begunAt(run: RunWithMarks | null, day: Day): number | null {
   const first = Math.min(...(run?.marks.map((mark) => mark.at) ?? []));
   if (!Number.isFinite(first)) return null;
   const at = new Date(first);
+  if (dayOf(at) !== day) return null;
   return at.getHours() * 60 + at.getMinutes();
 }
 
-/** What has come of a dog’s run: nothing yet, being judged, or its score with passed or not. */
-function saidOf(book: RuleBook, found: RunWithMarks | null): string {
-  if (!found || found.marks.length === 0) return '';
-  const { run, marks } = found;
-  const [first, ...more] = (run.judges.length > 0 ? run.judges : [null]).map((judge) =>
-    foldSheet(marks, judge),
-  );
-  if (!first) return '';
-  const sheets = [first, ...more] as const;
-  const open = sheets.filter(({ is }) => is === 'open').length;
-  if (open > 0) return tell('meeting-view.being-judged', { open });
-  const joined = joinSheets(book, run.size, sheets);
-  if (!joined.ok) return wordsOf(joined.message);
+type Outcome = { readonly points: number; readonly passed: boolean; readonly award: string | null };
+
+/** What a run came to; null before all its sheets are closed. */
+function outcomeOf(book: RuleBook, found: RunWithMarks | null): (Outcome & { readonly said: string }) | null {
+  if (!found) return null;
+  const sheets = sheetsIn(found);
+  if (sheets.some(({ is }) => is === 'open')) return null;
+  const joined = joinSheets(book, found.run.size, sheets);
+  if (!joined.ok) return null;
   const { score, rules } = joined.value;
-  return tell('meeting-view.score', {
-    said: wordsOf(familyOf(book.rules).say(rules, score.units)),
+  return {
+    points: pointsOfJoined(joined.value),
     passed: score.passed,
     award: score.award,
+    said: wordsOf(familyOf(book.rules).say(rules, score.units)),
+  };
+}
+
+function sheetsIn({ run, marks }: RunWithMarks): readonly [JudgeSheet, ...JudgeSheet[]] {
+  const [first, ...more] = run.judges.map((judge) => foldSheet(marks, judge));
+  return [first ?? foldSheet(marks, null), ...more];
+}
+
+/** What has come of a dog’s run in words: nothing yet, being judged, or its score with passed or not. */
+function saidOf(book: RuleBook, found: RunWithMarks | null): string {
+  if (!found || found.marks.length === 0) return '';
+  const outcome = outcomeOf(book, found);
+  if (outcome) {
+    const { said, passed, award } = outcome;
+    return tell('meeting-view.score', { said, passed, award });
+  }
+  return tell('meeting-view.being-judged', {
+    open: sheetsIn(found).filter(({ is }) => is === 'open').length,
   });
 }
 
 /** The run sheet as rows for a table file; numbers are numbers. */
 export function runSheetRows({ book, lines }: ClassView): (string | number)[][] {
   return [
-    ['class', 'place', 'number', 'dog', 'handler', 'time', 'in season', 'withdrawn', 'result'],
-    ...lines.map(({ starter, place, at, said }) => [
+    [
+      'class',
+      'place',
+      'number',
+      'dog',
+      'handler',
+      'time',
+      'in season',
+      'withdrawn',
+      'points',
+      'passed',
+      'award',
+    ],
+    ...lines.map(({ starter, place, at, outcome }) => [
       book.title,
       place ?? '',
       starter.number,
@@ -122,7 +157,15 @@ export function runSheetRows({ book, lines }: ClassView): (string | number)[][] 
       at ?? '',
       starter.inSeason ? 1 : 0,
       starter.withdrawn ? 1 : 0,
-      said,
+      outcome?.points ?? '',
+      outcome ? Number(outcome.passed) : '',
+      outcome?.award ?? '',
     ]),
   ];
 }
+
+/** The calendar day of an instant where this device is. */
+const dayOf = (at: Date): string =>
+  [at.getFullYear(), String(at.getMonth() + 1).padStart(2, '0'), String(at.getDate()).padStart(2, '0')].join(
+    '-',
+  );

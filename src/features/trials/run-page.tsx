@@ -30,14 +30,15 @@ function JudgedRun({ state }: { readonly state: RunState }) {
   useWakeLock();
   const { run, book, judges, marks } = state;
   const { writesAs, writeAs } = useScreen();
-  const asked = params.get('judge') ?? writesAs[run.id];
+  // Whoever wrote as a judge here goes on as that one, at the next dog too.
+  const asked = params.get('judge') ?? writesAs;
   const known = judges.length === 1 ? judges[0] : judges.find((one) => one.id === asked);
   const judge = known ?? judges[0] ?? { id: null, name: null };
   const pen = usePen(kennel, run, judge.id);
   const sheet = foldSheet(marks, judge.id);
   const view = sheetView(book, sheet, run.size);
   const chooseJudge = (id: string): void => {
-    writeAs(run.id, id);
+    writeAs(id);
     setParams((before) => {
       before.delete('judge');
       return before;

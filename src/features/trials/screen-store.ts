@@ -9,9 +9,9 @@ type Screen = {
   /** Whether the score is in sight while somebody judges. */
   readonly score: boolean;
   readonly showScore: (score: boolean) => void;
-  /** As which judge this device writes, by run. */
-  readonly writesAs: Readonly<Record<string, string>>;
-  readonly writeAs: (run: RunId, judge: string) => void;
+  /** As which judge this device writes; null before it was asked. */
+  readonly writesAs: string | null;
+  readonly writeAs: (judge: string) => void;
   readonly watch: Running | null;
   readonly runWatch: (watch: Running | null) => void;
 };
@@ -22,8 +22,8 @@ export const useScreen = create<Screen>()(
     (set) => ({
       score: true,
       showScore: (score) => set({ score }),
-      writesAs: {},
-      writeAs: (run, judge) => set(({ writesAs }) => ({ writesAs: { ...writesAs, [run]: judge } })),
+      writesAs: null,
+      writeAs: (writesAs) => set({ writesAs }),
       watch: null,
       runWatch: (watch) => set({ watch }),
     }),

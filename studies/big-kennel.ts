@@ -64,6 +64,10 @@ export function makeBigKennel(today: Day, seed: number, reps: number = BIG.reps)
     outings: [...outings.values()],
     bouts,
     entries,
+    // They name the sample's own dogs.
+    meetings: [],
+    runs: [],
+    marks: [],
   };
 }
 

@@ -26,5 +26,11 @@ export {
   PURPOSES,
 } from './plan-frame';
 export { type Broken, isAboutSafety, mostOf, openBook } from './plan-limits';
-export type { Late, PlanAim, PlanQuestion, WeeksPlan } from './plan-question';
+export {
+  type Late,
+  type PlanAim,
+  type PlanQuestion,
+  trialPieces,
+  type WeeksPlan,
+} from './plan-question';
 export { type PlanTold, planWeeks } from './plan-weeks';

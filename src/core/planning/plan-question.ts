@@ -24,6 +24,17 @@ export type PlanAim =
       readonly weights: readonly (readonly [ElementId, number])[];
     };
 
+/**
+ * The pieces that a trial asks which is really aimed at: one that is only told as what to enter instead (its
+ * weight is 0) asks none of them.
+ */
+export const trialPieces = (aims: readonly PlanAim[]): Set<ElementId> =>
+  new Set(
+    aims.flatMap((aim) =>
+      aim.kind === 'trial' && aim.weight > 0 ? aim.input.elements.map(({ id }) => id) : [],
+    ),
+  );
+
 /** All that a plan depends on. Same question, same plan. */
 export type PlanQuestion = {
   readonly frame: PlanFrame;

@@ -1,5 +1,12 @@
 import { buildLadder, openness, placeOn } from '@/core/breakdown';
-import type { PlanAim, PlanDog, PlannedBout, PlanPiece, PlanQuestion } from '@/core/planning';
+import {
+  type PlanAim,
+  type PlanDog,
+  type PlannedBout,
+  type PlanPiece,
+  type PlanQuestion,
+  trialPieces,
+} from '@/core/planning';
 import {
   addDays,
   asId,
@@ -197,11 +204,7 @@ async function dogQuestion(
   }
   const [first] = mine;
   if (first && aims.length > 0) aims.push(...insteadOf(first, work, evidence, today));
-  const inTrials = new Set(
-    aims.flatMap((aim) =>
-      aim.kind === 'trial' && aim.weight > 0 ? aim.input.elements.map((one) => one.id) : [],
-    ),
-  );
+  const inTrials = trialPieces(aims);
   const beside = free.filter((one) => !inTrials.has(one.id));
   const each = aims.length > 0 ? BESIDE : plan.weight / Math.max(1, beside.length);
   if (beside.length > 0)

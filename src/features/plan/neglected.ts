@@ -1,5 +1,5 @@
 import { coverOf } from '@/core/evidence';
-import type { WeeksPlan } from '@/core/planning';
+import { trialPieces, type WeeksPlan } from '@/core/planning';
 import { activeElements, type Planning } from '@/data/read';
 import { wordsOf, writeWeekday } from '@/words';
 import { tell } from './words';
@@ -14,11 +14,7 @@ const SAID = 6;
  * hand, a handler. Each with what to do: the next day that is in a strange place, or to ask it next time.
  */
 export function neverTrained(planning: Planning, plan: WeeksPlan | null): string[] {
-  const inTrial = new Set(
-    planning.question.dogs.flatMap((one) =>
-      one.aims.flatMap((aim) => (aim.kind === 'trial' ? aim.input.elements.map(({ id }) => id) : [])),
-    ),
-  );
+  const inTrial = trialPieces(planning.question.dogs.flatMap((one) => one.aims));
   const strange = planning.question.frame.days.find((one) => one.strange && one.minutes > 0)?.day;
   const planned = new Map((plan?.bouts ?? []).map((one) => [one.piece, one.day]));
   const lines = [...planning.works].flatMap(([dog, work]) => {

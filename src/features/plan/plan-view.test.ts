@@ -128,6 +128,16 @@ describe('what the page says', () => {
       lines.filter((one) => one.includes('So ')).length,
     );
   });
+
+  it('asks no strange place for a class that is only told as an alternative', () => {
+    const strange = (one: typeof planning) => neverTrained(one, plan).filter((line) => /strange/.test(line));
+    const dogs = planning.question.dogs.map((dog) => ({
+      ...dog,
+      aims: dog.aims.map((aim) => (aim.kind === 'trial' ? { ...aim, weight: 0 } : aim)),
+    }));
+    expect(strange(planning).length).toBeGreaterThan(0);
+    expect(strange({ ...planning, question: { ...planning.question, dogs } })).toEqual([]);
+  });
 });
 
 describe('the person’s own sequence', () => {

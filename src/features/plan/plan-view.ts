@@ -1,5 +1,13 @@
 import { buildLadder, describePlace } from '@/core/breakdown';
-import { LOADS, type Load, mostOf, openBook, type PlannedBout, type WeeksPlan } from '@/core/planning';
+import {
+  LOADS,
+  type Load,
+  mostOf,
+  openBook,
+  type PlannedBout,
+  trialPieces,
+  type WeeksPlan,
+} from '@/core/planning';
 import { addDays, type Day, type DogId, type ElementId, type SlotId } from '@/core/shared';
 import {
   asPlanned,
@@ -64,11 +72,7 @@ export function blocksOf(planning: Planning, proposed: WeeksPlan | null): Block[
   const records = [...planning.works.values()].flatMap((work) => work.elements);
   const titles = titlesOf(planning);
   const names = new Map(planning.dogs.map((dog) => [dog.id, dog.name]));
-  const inTrial = new Set(
-    planning.question.dogs.flatMap((one) =>
-      one.aims.flatMap((aim) => (aim.kind === 'trial' ? aim.input.elements.map(({ id }) => id) : [])),
-    ),
-  );
+  const inTrial = trialPieces(planning.question.dogs.flatMap((one) => one.aims));
   const block = (bout: PlannedBout, slot: SlotId | null, state: SlotState, at: PlannedBout['why']): Block => {
     const element = records.find((one) => one.id === bout.piece);
     const criteria = element && buildLadder(element).rungs[bout.rung]?.criteria;

@@ -85,13 +85,16 @@ test.describe('in the hand', () => {
     await page.waitForTimeout(3300);
     await page.getByRole('button', { name: 'Stop the watch' }).click();
     await expect(score(page)).toHaveText('74.5 points');
+    // A point a second begun past two, at most four: whatever a busy machine made of the three seconds.
+    const seconds = Number.parseFloat(await page.getByLabel('Stop-watch').innerText());
+    const left = `${74.5 - Math.min(4, Math.ceil(seconds - 2))} points`;
     await page.getByRole('button', { name: 'Take it: Slow to pick up' }).click();
-    await expect(score(page)).toHaveText('72.5 points');
+    await expect(score(page)).toHaveText(left);
     await page.getByRole('button', { name: 'The next exercise' }).click();
     await expect(page.getByText('One exercise has not been said to be over:')).toBeVisible();
     await page.getByRole('button', { name: 'Retrieve over the hurdle: done' }).click();
     await page.getByRole('button', { name: 'Close it' }).click();
-    await expect(page.getByRole('region', { name: 'Score' })).toContainText('72.5 points');
+    await expect(page.getByRole('region', { name: 'Score' })).toContainText(left);
     await page.getByLabel('Signed by').fill('Ada Fenn');
     await page.getByRole('button', { name: 'Sign', exact: true }).click();
     await expect(page.getByText('Signed by Ada Fenn.', { exact: false }).first()).toBeVisible();

@@ -150,6 +150,8 @@ test('a reload comes back to the second dog, and Today lists what is open of eve
   await expect(page.getByRole('button', { name: 'Enough for now' })).toBeVisible();
   await expect(page.getByLabel('Dog', { exact: true })).toHaveValue(/.+/);
   await page.getByRole('link', { name: 'Today' }).click();
+  // A dog that is chosen while the pad is still there goes to its own field, not to Today.
+  await expect(page).toHaveURL(/\/today$/);
   await page.getByLabel('Dog', { exact: true }).selectOption({ label: 'Quill' });
   await page.getByRole('link', { name: /^Go on with it: Otto/ }).click();
   await expect(page.getByRole('button', { name: 'Enough for now' })).toBeVisible();

@@ -141,9 +141,9 @@ test('a reload comes back to the second dog, and Today lists what is open of eve
   await page.goto('/sample/today');
   await page.getByLabel('Dog', { exact: true }).selectOption({ label: 'Otto' });
   await page.getByRole('link', { name: 'Field' }).click();
+  await expect(page).toHaveURL(/\/field$/);
   await page.getByRole('main').getByRole('link').first().click();
-  const title = (await page.getByRole('heading', { level: 2 }).first().textContent()) ?? '';
-  expect(title).toContain('Otto');
+  await expect(page.getByRole('heading', { level: 2 }).first()).toContainText('Otto');
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Enough for now' })).toBeVisible();
   await page.reload();

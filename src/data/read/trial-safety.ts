@@ -27,7 +27,9 @@ export async function trialSafety(
   return {
     dog,
     offWork: isOffWork(dog, today),
-    signs: standingSigns(await keptOfDog(kennel, id), today).filter(({ kind }) => kind === 'stop'),
+    signs: standingSigns(await keptOfDog(kennel, id), today).filter(
+      ({ kind, sign }) => kind === 'stop' || sign === 'growled',
+    ),
     beyond: beyondLimits(book, dog.limits),
   };
 }

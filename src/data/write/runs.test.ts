@@ -250,10 +250,13 @@ describe('what speaks against a run', () => {
       changed: CHANGED,
     });
     expect(must(await signSeenAtRun(kennel, run, square, 'tremor', TODAY))).toEqual({ inLog: true });
-    expect((await sheet(kennel, run.id)).exercises[0]?.signs.length).toBe(2);
+    // A sheet that is closed keeps no sign out of the log.
+    must(await writeMark(kennel, run, null, { kind: 'close' }));
+    expect(must(await signSeenAtRun(kennel, run, square, 'growled', TODAY))).toEqual({ inLog: true });
+    expect((await sheet(kennel, run.id)).exercises[0]?.signs.length).toBe(3);
     const safety = await trialSafety(kennel, DOG, book, TODAY);
-    expect(safety?.signs.map(({ sign }) => sign)).toEqual(['tremor']);
-    expect((await exportTables(kennel)).outings.map(({ kind }) => kind)).toEqual(['mock']);
+    expect(safety?.signs.map(({ sign }) => sign).toSorted()).toEqual(['growled', 'tremor']);
+    expect((await exportTables(kennel)).outings.map(({ kind }) => kind)).toEqual(['mock', 'mock']);
     const dog = await kennel.database.of('dogs').get(DOG);
     const limit = { of: 'jumps' as const, per: 'day' as const, most: 1, source: 'the vet' };
     await kennel.database.of('dogs').put({

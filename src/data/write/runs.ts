@@ -77,7 +77,8 @@ export function writeTry(
   });
 }
 
-const ends: ReadonlySet<MarkSaid['kind']> = new Set(['reopen', 'sign']);
+/** What a closed sheet takes: its own life, and signs of the dog’s body, which no score waits for. */
+const ALWAYS: ReadonlySet<MarkSaid['kind']> = new Set(['reopen', 'sign', 'sign-seen']);
 
 async function append(
   write: Write,
@@ -89,7 +90,7 @@ async function append(
 ): Promise<MarkRecord> {
   const all = await write.marksOf(runId);
   const { is } = foldSheet(all, judge);
-  if (is !== 'open' && !ends.has(said.kind))
+  if (is !== 'open' && !ALWAYS.has(said.kind))
     refuse('closed', runId, say('data.runs.this-sheet-is-closed-reopen-it'));
   if (said.kind === 'reopen' && reason.trim() === '')
     refuse('reason', 'reason', say('data.runs.say-why-it-is-reopened'));

@@ -8,7 +8,7 @@ import { record } from './log';
 import { writeMark } from './runs';
 
 /**
- * A sign of the body that was seen in a run: on the sheet, and in the dog’s own log, where it stands until
+ * A sign of the body that was seen in a run: on the person’s own sheet, whatever judges it has, and in the dog’s own log, where it stands until
  * somebody says why not, as every sign does. A dog whose exercise is not broken down has it on another one;
  * a dog without any only on the sheet. `inLog` says which.
  */
@@ -19,8 +19,7 @@ export async function signSeenAtRun(
   sign: BodySign,
   today: Day,
 ): Promise<Result<{ readonly inLog: boolean }>> {
-  const judge = run.judges[0] ?? null;
-  const marked = await writeMark(kennel, run, judge, { kind: 'sign-seen', exercise, sign });
+  const marked = await writeMark(kennel, run, null, { kind: 'sign-seen', exercise, sign });
   if (!marked.ok) return marked;
   const on = run.dogId === null ? null : await worksOn(kennel, run, exercise);
   if (!on) return { ok: true, value: { inLog: false } };

@@ -49,9 +49,9 @@ export function BeforeCalling({ state, script, bearing, safety }: Props) {
 /** While a helper calls from another device: signs and stop stay on the handler’s own screen. */
 function HandlersScreen({ state: { run, book, marks } }: { readonly state: RunState }) {
   const { kennel, today } = useKennel();
-  const pen = usePen(kennel, run, run.judges[0] ?? null);
+  const pen = usePen(kennel, run, null);
   const [said, setSaid] = useState<string | null>(null);
-  const sheet = foldSheet(marks, run.judges[0] ?? null);
+  const sheet = foldSheet(marks, null);
   const now =
     book.exercises.find(({ id }) => {
       const is = sheet.exercises.find((one) => one.exercise === id)?.state;
@@ -70,9 +70,9 @@ function HandlersScreen({ state: { run, book, marks } }: { readonly state: RunSt
     <Sheet title={tell('before-calling.while-a-helper-calls')}>
       <SignsAndStop
         onSign={(seen) => void sign(seen)}
-        onStop={() => {
-          pen.write({ kind: 'state', exercise: now.id, is: 'stopped' });
-          setSaid(tell('before-calling.stopped', { title: now.title }));
+        onStop={async () => {
+          const stopped = await pen.write({ kind: 'state', exercise: now.id, is: 'stopped' });
+          setSaid(stopped ? tell('before-calling.stopped', { title: now.title }) : null);
         }}
       />
       {(said ?? pen.trouble) && <Notice role="status">{said ?? pen.trouble}</Notice>}

@@ -14,7 +14,7 @@ export function Called({ state, calling }: { readonly state: RunState; readonly 
     run,
     people: [],
     book: null,
-    marks: marks.filter((mark) => mark.by === kennel.device),
+    marks: marks.filter((mark) => mark.by === kennel.device && mark.judge === null),
     script: null,
     calling,
   });

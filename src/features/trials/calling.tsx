@@ -25,12 +25,15 @@ export function Calling({ state, calling }: Props) {
   const { run } = state;
   const alone = calling.by === 'alone';
   const voice = useStewardVoice();
-  const pen = usePen(kennel, run, run.judges[0] ?? null);
+  const pen = usePen(kennel, run, null);
   const [going, setGoing] = useState(false);
-  const [stoppedBy, setStoppedBy] = useState<BodySign | null>(null);
+  const [stoppedBy, setStoppedBy] = useState<BodySign | null>(
+    () => standingSign(unanswered(state))?.sign ?? null,
+  );
   const [shown, setShown] = useState<Step | null>(
     () => calling.steps.findLast((step) => step.at !== null) ?? null,
   );
+  const [lost, setLost] = useState<string | null>(null);
   const [over, setOver] = useState<readonly string[]>([]);
   const [asks, setAsks] = useState<ExerciseKey | null>(null);
   useWakeLock();
@@ -50,36 +53,36 @@ export function Calling({ state, calling }: Props) {
     const isLast = after?.exercise !== step.exercise;
     // With a helper every step is asked for; alone an exercise runs to its end.
     setGoing(alone && !isLast);
-    if (alone && isLast) setAsks(step.exercise);
+    // Where judges are named it is theirs to say.
+    if (alone && isLast && run.judges.length === 0) setAsks(step.exercise);
   };
   useDelayed(going && stoppedBy === null ? next : null, called);
   const verdict = (is: 'done' | 'faults' | 'failed' | 'later'): void => {
     if (asks === null) return;
-    if (is === 'done' || is === 'failed') pen.write({ kind: 'state', exercise: asks, is });
+    if (is === 'done' || is === 'failed') void pen.write({ kind: 'state', exercise: asks, is });
     if (is === 'faults') {
-      pen.write({ kind: 'moment', exercise: asks });
-      pen.write({ kind: 'state', exercise: asks, is: 'done' });
+      void pen.write({ kind: 'moment', exercise: asks });
+      void pen.write({ kind: 'state', exercise: asks, is: 'done' });
     }
     setAsks(null);
     if (!next) end();
   };
   const sign = async (seen: BodySign): Promise<void> => {
     scrollTo(0, 0);
-    const before = state.marks.flatMap((mark) => (mark.kind === 'sign-seen' ? [mark] : []));
-    // As in the field: pain and a growl at once, a fall, tiredness and stress at the second one.
-    if (standingSign([...before, { id: 'now', sign: seen }])) {
+    if (standingSign([...unanswered(state), { id: 'now', sign: seen }])) {
       setGoing(false);
       setStoppedBy(seen);
       hush();
     }
     const exercise = shown?.exercise ?? next?.exercise ?? calling.steps[0]?.exercise;
-    if (exercise) await signSeenAtRun(kennel, run, exercise, seen, today);
+    const written = exercise && (await signSeenAtRun(kennel, run, exercise, seen, today));
+    setLost(written && !written.ok ? wordsOf(written.message) : null);
   };
   const stop = (why: string): void => {
     const exercise = shown?.exercise ?? next?.exercise;
     hush();
     setGoing(false);
-    if (exercise) pen.write({ kind: 'state', exercise, is: 'stopped' }, { reason: why });
+    if (exercise) void pen.write({ kind: 'state', exercise, is: 'stopped' }, { reason: why });
     end();
   };
   return (
@@ -95,10 +98,10 @@ export function Calling({ state, calling }: Props) {
       {stoppedBy ? (
         <StoppedBy
           sign={stoppedBy}
-          onGoOn={(why) => {
+          onGoOn={async (why) => {
             const exercise = shown?.exercise ?? next?.exercise;
-            if (exercise) pen.write({ kind: 'note', exercise, text: why });
-            setStoppedBy(null);
+            // It goes on only when the reason is written down.
+            if (!exercise || (await pen.write({ kind: 'note', exercise, text: why }))) setStoppedBy(null);
           }}
           onEnd={() => stop(SIGN_WORDS[stoppedBy])}
         />
@@ -146,9 +149,9 @@ export function Calling({ state, calling }: Props) {
           {going && alone && <p className="text-lg leading-snug">{tell('calling.nobody-taps')}</p>}
         </Sheet>
       )}
-      {pen.trouble && (
+      {(lost ?? pen.trouble) && (
         <Notice tone="alert" role="alert">
-          {pen.trouble}
+          {lost ?? pen.trouble}
         </Notice>
       )}
       {!alone && (
@@ -167,6 +170,12 @@ export function Calling({ state, calling }: Props) {
   );
 }
 
+/** Signs of this run after which nobody has said yet why it may go on. */
+function unanswered({ marks }: RunState) {
+  const answered = marks.findLastIndex((mark) => mark.kind === 'note' && mark.judge === null);
+  return marks.slice(answered + 1).flatMap((mark) => (mark.kind === 'sign-seen' ? [mark] : []));
+}
+
 const shownWords = (shown: Step | null, next: Step | null, going: boolean): string => {
   if (shown && (going || next === null || shown.exercise === next.exercise)) return shown.words;
   return next === null ? '' : tell('calling.stand-ready');
@@ -179,7 +188,7 @@ function StoppedBy({
   onEnd,
 }: {
   readonly sign: BodySign;
-  readonly onGoOn: (why: string) => void;
+  readonly onGoOn: (why: string) => Promise<void>;
   readonly onEnd: () => void;
 }) {
   const [why, setWhy] = useState('');
@@ -198,7 +207,7 @@ function StoppedBy({
           value={why}
           onChange={(event) => setWhy(event.target.value)}
         />
-        <Button size="big" disabled={why.trim() === ''} onClick={() => onGoOn(wordsOf(why.trim()))}>
+        <Button size="big" disabled={why.trim() === ''} onClick={() => void onGoOn(why.trim())}>
           {tell('stopped-by.go-on')}
         </Button>
       </div>

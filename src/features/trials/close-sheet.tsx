@@ -18,7 +18,7 @@ export function CloseSheet({ view, pen, onExercise }: Props) {
   );
   const unnamed = view.exercises.filter(({ written }) => written.moments.length > 0);
   const say = (exercise: SheetExercise, is: 'done' | 'not-attempted'): void =>
-    pen.write({ kind: 'state', exercise: exercise.key, is });
+    void pen.write({ kind: 'state', exercise: exercise.key, is });
   return (
     <Sheet title={tell('close-sheet.close')} aside={ended ? tell('close-sheet.ended') : undefined}>
       {unsaid.length > 0 && (

@@ -151,7 +151,7 @@ function Ends({ sheet, judge, pen }: Pick<JudgingProps, 'sheet' | 'judge' | 'pen
             className="flex items-end gap-2"
             onSubmit={(event) => {
               event.preventDefault();
-              if (name.trim() !== '') pen.write({ kind: 'sign', name: name.trim() });
+              if (name.trim() !== '') void pen.write({ kind: 'sign', name: name.trim() });
             }}
           >
             <TextField
@@ -169,7 +169,7 @@ function Ends({ sheet, judge, pen }: Pick<JudgingProps, 'sheet' | 'judge' | 'pen
           className="flex items-end gap-2"
           onSubmit={(event) => {
             event.preventDefault();
-            pen.write({ kind: 'reopen' }, { reason });
+            void pen.write({ kind: 'reopen' }, { reason });
           }}
         >
           <TextField

@@ -40,7 +40,7 @@ export function Moments({ sheet, exercise, rules, pen }: Props) {
               onChange={(value) => {
                 const step = steps[Number(value)];
                 if (!step || value === '') return;
-                pen.write(
+                void pen.write(
                   {
                     kind: 'fault',
                     exercise: exercise.key,

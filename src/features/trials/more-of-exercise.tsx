@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import type { ExerciseState } from '@/core/trials';
+import type { MarkId } from '@/core/shared';
+import type { ExerciseState, MarkSaid } from '@/core/trials';
 import { Button, TextField } from '@/ui';
 import type { Pen } from './pen';
 import type { SheetExercise } from './sheet-view';
@@ -20,7 +21,11 @@ type Props = { readonly exercise: SheetExercise; readonly pen: Pen };
 export function MoreOfExercise({ exercise, pen }: Props) {
   const { written, key } = exercise;
   const [reason, setReason] = useState('');
-  const because = reason.trim() === '' ? {} : { reason };
+  /** What was typed goes only when it is on the sheet. */
+  const say = async (said: MarkSaid, more: { of?: MarkId } = {}): Promise<void> => {
+    const because = said.kind === 'note' ? {} : { reason };
+    if (await pen.write(said, { ...because, ...more })) setReason('');
+  };
   return (
     <details className="border-2 border-rule bg-sheet px-3">
       <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">
@@ -37,39 +42,22 @@ export function MoreOfExercise({ exercise, pen }: Props) {
             <Button
               key={is}
               aria-pressed={written.state === is}
-              onClick={() => {
-                pen.write(
-                  { kind: 'state', exercise: key, is },
-                  { ...because, ...(written.said ? { of: written.said.id } : {}) },
-                );
-                setReason('');
-              }}
+              onClick={() =>
+                void say({ kind: 'state', exercise: key, is }, written.said ? { of: written.said.id } : {})
+              }
             >
               {WORDS[is]}
             </Button>
           ))}
-          <Button
-            onClick={() => {
-              pen.write({ kind: 'warned', exercise: key }, because);
-              setReason('');
-            }}
-          >
+          <Button onClick={() => void say({ kind: 'warned', exercise: key })}>
             {tell('more-of-exercise.warn', { n: written.warnings.length })}
           </Button>
-          <Button
-            onClick={() => {
-              pen.write({ kind: 're-run', exercise: key }, because);
-              setReason('');
-            }}
-          >
+          <Button onClick={() => void say({ kind: 're-run', exercise: key })}>
             {tell('more-of-exercise.re-run')}
           </Button>
           <Button
             disabled={reason.trim() === ''}
-            onClick={() => {
-              pen.write({ kind: 'note', exercise: key, text: reason.trim() });
-              setReason('');
-            }}
+            onClick={() => void say({ kind: 'note', exercise: key, text: reason.trim() })}
           >
             {tell('more-of-exercise.keep-the-note')}
           </Button>

@@ -49,7 +49,7 @@ export function OneExercise({
   };
   const done = (): void => {
     if (exercise.written.state === 'open' || exercise.written.state === 'going')
-      pen.write({ kind: 'state', exercise: exercise.key, is: 'done' });
+      void pen.write({ kind: 'state', exercise: exercise.key, is: 'done' });
     // What was stamped is named before one goes on.
     goTo(exercise.written.moments.length === 0 ? place + 1 : place);
   };

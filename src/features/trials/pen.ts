@@ -9,17 +9,22 @@ type More = { readonly of?: MarkId; readonly reason?: string };
 
 /** How a page writes on a sheet: every press is a mark of its own, on the disk before the next. */
 export type Pen = {
-  readonly write: (said: MarkSaid, more?: More) => void;
+  readonly write: (said: MarkSaid, more?: More) => Promise<boolean>;
   readonly undo: () => void;
   /** What could not be written, in words; null while all was. */
   readonly trouble: string | null;
 };
 
 /** What every pen does with what comes of a write. */
-export function useTrouble(): readonly [string | null, (writing: Promise<Result<unknown>>) => void] {
+export function useTrouble(): readonly [
+  string | null,
+  (writing: Promise<Result<unknown>>) => Promise<boolean>,
+] {
   const [trouble, setTrouble] = useState<string | null>(null);
-  const settle = useCallback((writing: Promise<Result<unknown>>): void => {
-    void writing.then((written) => setTrouble(written.ok ? null : wordsOf(written.message)));
+  const settle = useCallback(async (writing: Promise<Result<unknown>>): Promise<boolean> => {
+    const written = await writing;
+    setTrouble(written.ok ? null : wordsOf(written.message));
+    return written.ok;
   }, []);
   return [trouble, settle];
 }
@@ -29,7 +34,7 @@ export function usePen(kennel: Kennel, run: Pick<Run, 'id'>, judge: PersonId | n
   const [trouble, settle] = useTrouble();
   return {
     write: (said, more) => settle(writeMark(kennel, run, judge, said, more)),
-    undo: () => settle(takeMarkBack(kennel, run, judge)),
+    undo: () => void settle(takeMarkBack(kennel, run, judge)),
     trouble,
   };
 }

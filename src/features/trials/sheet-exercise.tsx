@@ -88,7 +88,7 @@ type RowProps = {
 function FaultRow({ exercise, fault, pen, big }: RowProps) {
   const { part, id, by } = fault.fault;
   const last = fault.marks.at(-1);
-  const add = (amount: number, of?: MarkId): void =>
+  const add = (amount: number, of?: MarkId): Promise<boolean> =>
     pen.write({ kind: 'fault', exercise, part, time: null, fault: id, amount }, of ? { of } : {});
   return (
     <li className="border-b border-hair py-1.5">
@@ -170,7 +170,7 @@ function TakeOff({ fault, n, mark, pen, words }: TakeOffProps) {
 type MeasureProps = {
   readonly fault: FaultButton;
   readonly measured: NonNullable<FaultButton['measured']>;
-  readonly onTake: (amount: number, of?: MarkId) => void;
+  readonly onTake: (amount: number, of?: MarkId) => Promise<boolean>;
 };
 
 /** What a stop-watch or tape said; it counts without Enter, and typed on it is the same measure still. */
@@ -184,7 +184,7 @@ function Measure({ fault, measured, onTake }: MeasureProps) {
     (value) => {
       const last = goes.current ? fault.marks.at(-1)?.id : undefined;
       goes.current = true;
-      onTake(value, fault.marks.length > before.current ? last : undefined);
+      return onTake(value, fault.marks.length > before.current ? last : undefined);
     },
     true,
   );
@@ -226,9 +226,9 @@ export function Slots({ exercise, pen }: Props) {
 }
 
 function Slot({ exercise, slot: { slot, label, value, id }, pen }: Props & { readonly slot: SlotView }) {
-  const give = (next: number): void => {
-    if (next === value) return;
-    pen.write(
+  const give = async (next: number): Promise<boolean> => {
+    if (next === value) return true;
+    return pen.write(
       { kind: 'given', exercise: exercise.key, slot: slot.key, value: next },
       id === null ? {} : { of: id },
     );
@@ -236,7 +236,7 @@ function Slot({ exercise, slot: { slot, label, value, id }, pen }: Props & { rea
   const field = useTyped(value === null ? '' : writeNumber(value), (text) => readGiven(slot, text), give);
   const step = (by: number): void => {
     const from = value ?? slot.most;
-    give(Number(Math.min(slot.most, Math.max(0, value === null ? from : from + by)).toFixed(4)));
+    void give(Number(Math.min(slot.most, Math.max(0, value === null ? from : from + by)).toFixed(4)));
   };
   const named = `${label}, ${exercise.title}`;
   return (
@@ -263,7 +263,7 @@ function Slot({ exercise, slot: { slot, label, value, id }, pen }: Props & { rea
           key={letter}
           aria-pressed={value === points}
           aria-label={`${named}: ${letter}`}
-          onClick={() => give(points)}
+          onClick={() => void give(points)}
         >
           {letter}
         </Button>

@@ -67,7 +67,7 @@ function OpenSheet({ book, tries }: OpenProps) {
   };
   const pen: Pen = {
     write: (said, more) => settle(writeTry(kennel, run, said, more)),
-    undo: () => settle(takeMarkBack(kennel, run, null)),
+    undo: () => void settle(takeMarkBack(kennel, run, null)),
     trouble,
   };
   const view = sheetView(book, sheet ?? NOTHING, size);

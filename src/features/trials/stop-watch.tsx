@@ -42,7 +42,7 @@ export function StopWatch({ run, exercise, rules, pen }: Props) {
     runWatch(mine ? null : { run, exercise: exercise.key, since: now() });
     if (!mine) return;
     const seconds = shownSeconds((now() - mine.since) / 1000);
-    pen.write({ kind: 'watch', exercise: exercise.key, seconds }, last ? { of: last.id } : {});
+    void pen.write({ kind: 'watch', exercise: exercise.key, seconds }, last ? { of: last.id } : {});
   };
   return (
     <div>
@@ -84,7 +84,7 @@ export function StopWatch({ run, exercise, rules, pen }: Props) {
             <Button
               look="ink"
               onClick={() =>
-                pen.write({
+                void pen.write({
                   kind: 'fault',
                   exercise: exercise.key,
                   part: fault.part,

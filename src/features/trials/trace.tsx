@@ -50,9 +50,8 @@ export function Trace({ state: { book }, sheet, pen }: Props) {
               mark.kind !== 'close' && (
                 <Button
                   aria-label={tell('trace.take-off-what', { what: markWords(book, mark) })}
-                  onClick={() => {
-                    pen.write({ kind: 'take-back' }, { of: mark.id, reason });
-                    setReason('');
+                  onClick={async () => {
+                    if (await pen.write({ kind: 'take-back' }, { of: mark.id, reason })) setReason('');
                   }}
                 >
                   {tell('trace.take-off')}

@@ -20,26 +20,31 @@ type Typed = {
 export function useTyped(
   shown: string,
   read: (text: string) => Result<number>,
-  take: (value: number) => void,
+  take: (value: number) => Promise<boolean>,
   clears = false,
 ): Typed {
   const [text, setText] = useState(shown);
   const [problem, setProblem] = useState<string>();
   const [touched, setTouched] = useState(false);
   const taken = useRef<number | null>(null);
+  const writing = useRef<Promise<boolean>>(Promise.resolve(true));
   const settle = (typed: string, over: boolean): void => {
     if (!touched && !over) return;
     const value = typed.trim() === '' ? null : read(typed);
     if (value?.ok && value.value !== taken.current) {
       taken.current = value.value;
-      take(value.value);
+      writing.current = take(value.value);
     }
     if (!over) return;
     setProblem(value && !value.ok ? wordsOf(value.message) : undefined);
     if (value && !value.ok) return;
     setTouched(false);
     taken.current = null;
-    if (clears) setText('');
+    // What could not be written stays as it was typed, and Enter tries again.
+    void writing.current.then((written) => {
+      if (!written) setTouched(true);
+      else if (clears) setText((now) => (now === typed ? '' : now));
+    });
   };
   const latest = useRef(settle);
   latest.current = settle;

@@ -8,6 +8,7 @@ import { LostPage, TroublePage } from './trouble';
 
 const element = () => import('@/features/element');
 const trials = () => import('@/features/trials');
+const setOuts = () => import('@/features/set-outs');
 
 function LastKennel() {
   return <Navigate to={`/${lastKennel()}/today`} replace />;
@@ -130,6 +131,14 @@ export const router = createBrowserRouter([
           {
             path: 'field/:element/log/:bout',
             lazy: async () => ({ Component: (await import('@/features/field/bout-page')).BoutPage }),
+          },
+          { path: 'set-outs', lazy: async () => ({ Component: (await setOuts()).SetOutsRoom }) },
+          { path: 'set-outs/new', lazy: async () => ({ Component: (await setOuts()).NewSetOutPage }) },
+          { path: 'set-outs/:setOut', lazy: async () => ({ Component: (await setOuts()).SetOutPage }) },
+          { path: 'set-outs/:setOut/lay', lazy: async () => ({ Component: (await setOuts()).LayPage }) },
+          {
+            path: 'set-outs/grounds/:ground',
+            lazy: async () => ({ Component: (await setOuts()).GroundPage }),
           },
           { path: 'plan', lazy: async () => ({ Component: (await import('@/features/plan')).PlanRoom }) },
           {

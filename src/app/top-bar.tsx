@@ -3,6 +3,7 @@ import {
   BookOpenText,
   CalendarRange,
   ClipboardPen,
+  DraftingCompass,
   Ellipsis,
   FolderOpen,
   Gauge,
@@ -42,6 +43,7 @@ const ROOMS: readonly Room[] = [
   { to: 'review', title: tell('top-bar.review'), Icon: BookOpenText, needsDog: true, inHand: false },
   { to: 'readiness', title: tell('top-bar.readiness'), Icon: Gauge, needsDog: true, inHand: true },
   { to: 'plan', title: tell('top-bar.plan'), Icon: CalendarRange, needsDog: true, inHand: false },
+  { to: 'set-outs', title: tell('top-bar.set-outs'), Icon: DraftingCompass, needsDog: true, inHand: false },
   { to: 'trials', title: tell('top-bar.trials'), Icon: ClipboardPen, needsDog: false, inHand: false },
   { to: 'kennel', title: tell('top-bar.kennel'), Icon: House, needsDog: true, inHand: false },
   { to: 'files', title: tell('top-bar.files'), Icon: FolderOpen, needsDog: false, inHand: false },
@@ -103,7 +105,7 @@ function RoomTab({ room, kennel, folds }: TabProps) {
     <NavLink
       to={`/${kennel}/${to}`}
       className={({ isActive }) =>
-        `${folds ? 'hidden md:flex' : 'flex'} min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-0.5 whitespace-nowrap text-xs leading-tight md:min-h-11 md:flex-none md:flex-row md:gap-1.5 md:border-x-2 md:border-t-2 md:px-2 md:text-base lg:px-2.5 ${
+        `${folds ? 'hidden md:flex' : 'flex'} min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-0.5 whitespace-nowrap text-xs leading-tight md:min-h-11 md:flex-none md:flex-row md:gap-1.5 md:border-x-2 md:border-t-2 md:px-1.5 md:text-base lg:px-[0.45rem] xl:px-2 ${
           isActive
             ? 'bg-ink font-bold text-paper md:border-ink'
             : 'text-ink hover:bg-paper md:border-transparent'

@@ -2,8 +2,9 @@ import * as v from 'valibot';
 import { fail, ok, type Result, type Sentence, saidBySchema, say } from '@/core/shared';
 import type { KennelDatabase } from './database';
 import { migrateTables } from './migrations';
-import { TABLE_NAMES, type Tables, tablesSchema } from './records';
+import { TABLE_NAMES, type Tables } from './records';
 import { checkReferences } from './records/references';
+import { tablesSchema } from './records/tables';
 
 /**
  * The stored rows, older stores too, carried to the newest version, checked as a file is, and written.

@@ -27,6 +27,7 @@ import { type Owner, workFromBook } from './from-book';
 import { makeOtherDogs } from './other-dogs';
 import { QUILL, TEMPERAMENT } from './quill';
 import { SAMPLE_RULE_BOOKS } from './rule-books';
+import { sampleSetOuts } from './sample-set-outs';
 import { sampleTrials } from './sample-trials';
 import { CHANGED, chooseWork, dateOf, instant, outingsOf, trainOnce } from './training';
 import { makeWorkingTest } from './working-test';
@@ -105,7 +106,7 @@ export function makeSampleKennel(today: Day, seed: number): Tables {
     bearings: [],
     callings: [],
     people: [],
-    grounds: [],
+    ...sampleSetOuts(others.elements, all, [...others.entries], CHANGED),
     outings: outingsOf(all, today),
     bouts: all,
     entries: [...entries, ...others.entries, ...test.entries],

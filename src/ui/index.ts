@@ -15,10 +15,13 @@ export { keptMarks, type RepMark, RepMarkKey, RepMarks, repMark, standingMark } 
 export { Rod } from './rod';
 export { saveBlob, saveText } from './save-text';
 export { SelectField } from './select-field';
+export { drawingPicture, drawingText } from './set-out/save-drawing';
+export { SetOutDrawing } from './set-out/set-out-drawing';
 export { Notice, PageHead, Sheet } from './sheet';
 export { SIGN_WORDS } from './sign-words';
 export { TextField } from './text-field';
 export { UndoLine, useUndo } from './undo';
 export { useHash } from './use-hash';
 export { type Latest, newestOf, useLatest } from './use-latest';
+export { useLengthChoice } from './use-lengths';
 export { useWakeLock } from './use-wake-lock';

@@ -76,6 +76,7 @@ export { rescaleLadder } from './rescale';
 export { axisScale, proofValue, type Scale, stepSize } from './scale';
 export { SCHOOLS, type School, type SchoolKey, type Setting } from './schools';
 export { friendly } from './series';
+export * from './set-outs';
 export { nextStartTry, type StartSearch, type Tried } from './start-finder';
 export { amountText, readStep, stepText } from './step-text';
 export { sameWords } from './synonyms';

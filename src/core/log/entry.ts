@@ -239,7 +239,8 @@ export type Said =
   | { readonly kind: 'restate'; readonly of: EntryId; readonly text?: string; readonly sign?: BodySign }
   /** Off on business of its own (lost food, a sniff round), or back: neither work nor rest. */
   | { readonly kind: 'off'; readonly back: boolean }
-  | { readonly kind: 'laid' }
+  /** One more lies there; `thing` by its key on the set-out of the bout. */
+  | { readonly kind: 'laid'; readonly thing?: string }
   | { readonly kind: 'washed' }
   | { readonly kind: 'out-of-use'; readonly article: string }
   | { readonly kind: 'touched'; readonly article: string };

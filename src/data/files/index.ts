@@ -1,5 +1,6 @@
 export { type CalendarEvent, writeCalendar } from './calendar-file';
 export { type Gathered, piecesOf, textOf, withPiece } from './code-pieces';
+export { type GpxPlace, type GpxRoute, writeGpx } from './gpx-file';
 export { type KennelFile, kennelText, readKennelFile } from './kennel-file';
 export { kennelPieces } from './kennel-pieces';
 export type { Merged } from './merge';

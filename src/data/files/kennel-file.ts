@@ -1,8 +1,9 @@
 import * as v from 'valibot';
 import { type Failure, fail, ok, type Result, type Sentence, say, type Value } from '@/core/shared';
 import { CURRENT_VERSION, migrateTables } from '@/data/migrations';
-import { TABLE_NAMES, type Tables, tablesSchema } from '@/data/records';
+import { TABLE_NAMES, type Tables } from '@/data/records';
 import { checkReferences } from '@/data/records/references';
+import { tablesSchema } from '@/data/records/tables';
 import { issuesInWords, placeOf } from '@/data/records/words';
 import type { SetAside } from './set-aside';
 

@@ -14,7 +14,10 @@ const runFileSchema = v.strictObject({
   format: v.literal(RUN_FORMAT),
   version: v.literal(RUN_VERSION),
   run: runSchema,
-  people: v.array(personSchema),
+  /** A pace was not known in files of kennel version 11. */
+  people: v.array(
+    v.strictObject({ ...personSchema.entries, pace: v.optional(personSchema.entries.pace, null) }),
+  ),
   /** Left out on the way back: whoever asked has it. */
   book: v.nullable(ruleBookSchema),
   /** Of sheets that are closed, and of nobody else’s. */

@@ -1,7 +1,8 @@
 import type { Sentence } from '@/core/shared';
 import { TABLE_NAMES, type TableName, type Tables } from '@/data/records';
-import { checkRecord } from '@/data/records/check';
+import { checkedBy } from '@/data/records/check';
 import { checkReferences } from '@/data/records/references';
+import { tablesSchema } from '@/data/records/tables';
 
 /** A record that could not be read back, as it is, and why. */
 export type SetAside = { readonly table: TableName; readonly record: unknown; readonly why: Sentence };
@@ -19,7 +20,7 @@ export function soundTables(tables: Tables): {
     TABLE_NAMES.map((name) => [
       name,
       (tables[name] as readonly unknown[]).filter((record) => {
-        const wrong = checkRecord(name, record);
+        const wrong = checkedBy(tablesSchema.entries[name].item, name, record);
         if (wrong) aside.push({ table: name, record, why: wrong.message });
         return !wrong;
       }),

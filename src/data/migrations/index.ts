@@ -6,6 +6,7 @@ import { laddersTeachForward } from './ladders-teach-forward';
 import type { AnyTables, Migration } from './migration';
 import { outingsAndBouts } from './outings-and-bouts';
 import { ruleBooksHoldRealRules } from './rule-books-hold-real-rules';
+import { thingsLieToScale } from './things-lie-to-scale';
 import { trialsAreJudged } from './trials-are-judged';
 import { trialsAskForConditions } from './trials-ask-for-conditions';
 import { newerMessage } from './version';
@@ -34,6 +35,7 @@ export const MIGRATIONS: readonly Migration[] = [
   trialsAskForConditions,
   weeksArePlanned,
   trialsAreJudged,
+  thingsLieToScale,
 ];
 
 /**

@@ -10,16 +10,19 @@ export type {
   DogPlan,
   ElementRecord,
   ForecastRecord,
+  Ground,
   Kit,
   MarkRecord,
   Meeting,
   New,
   OtherWork,
   Outing,
+  Person,
   ResultRecord,
   RuleBookRecord,
   Run,
   ScriptRecord,
+  SetOut,
   Signal,
   Slot,
   Starter,
@@ -70,6 +73,7 @@ export {
   standsOf,
 } from './evidence';
 export { type Findable, findableNotes, findableWork } from './findable';
+export { type LaidOut, type LaidOutView, laidOut, laidOutView, unitOfSetOut } from './laid-out';
 export {
   isOuting,
   keptOfBouts,
@@ -109,6 +113,15 @@ export {
   triesOf,
 } from './runs';
 export { type SameWork, type Shareable, sameWorkOf, workToShare } from './same-work';
+export {
+  fittingSetOut,
+  groundOf,
+  laidThings,
+  listGrounds,
+  listSetOuts,
+  setOutOf,
+  setOutsFor,
+} from './set-outs';
 export { cuesOf, listSignals, ownCuesOf } from './signals';
 export { type StandingSign, signsAgainst, standingSigns } from './signs';
 export { type PlannedSlot, pieceOf, plannedWork, type SlotState, slotsBetween } from './slots';

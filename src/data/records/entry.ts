@@ -204,8 +204,8 @@ export const entrySchema = v.variant('kind', [
     sign: once(v.picklist(BODY_SIGNS)),
   }),
   v.strictObject({ kind: v.literal('off'), ...place, back: v.boolean() }),
-  /** One dummy more lies there, and somebody has looked. */
-  v.strictObject({ kind: v.literal('laid'), ...place }),
+  /** One dummy more lies there, and somebody has looked; since version 12 which thing of the set-out. */
+  v.strictObject({ kind: v.literal('laid'), ...place, thing: v.exactOptional(words) }),
   v.strictObject({ kind: v.literal('washed'), ...place }),
   /** An article that is never to be laid again. */
   v.strictObject({ kind: v.literal('out-of-use'), ...place, article: words }),

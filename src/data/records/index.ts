@@ -1,28 +1,6 @@
-import * as v from 'valibot';
+import type * as v from 'valibot';
 import type { Entry } from '@/core/log';
-import { boutSchema } from './bout';
-import { breakdownSchema } from './breakdown';
-import { bearingSchema, callingSchema, scriptSchema } from './calling';
-import { dogSchema } from './dog';
-import { dogPlanSchema } from './dog-plan';
-import { elementSchema } from './element';
-import { entrySchema } from './entry';
-import { forecastSchema, resultSchema } from './forecast';
-import { apartSchema, goneSchema } from './gone';
-import { groundSchema } from './ground';
-import { kitSchema } from './kit';
-import { markSchema } from './mark';
-import { meetingSchema } from './meeting';
-import { otherWorkSchema } from './other-work';
-import { outingSchema } from './outing';
-import { personSchema } from './person';
-import { ruleBookRecordSchema } from './rule-book';
-import { runSchema } from './run';
-import { signalSchema } from './signal';
-import { slotSchema } from './slot';
-import { stopSchema } from './stop';
-import { trialSchema } from './trial';
-import { usualSchema } from './usual';
+import type { tablesSchema } from './tables';
 
 export { type Bout, elementOf } from './bout';
 export type { Breakdown } from './breakdown';
@@ -33,55 +11,56 @@ export { DEFAULT_POLICY, type ElementRecord, numberedArticles, PLAIN_ELEMENT } f
 export type { Changed } from './fields';
 export type { ForecastRecord, ResultRecord } from './forecast';
 export type { Apart, Gone } from './gone';
+export type { Ground } from './ground';
 export { type Kit, PLAIN_KIT } from './kit';
 export type { MarkRecord } from './mark';
 export type { Meeting, Starter } from './meeting';
 export type { OtherWork } from './other-work';
 export type { Outing } from './outing';
+export type { Person } from './person';
 export type { RuleBookRecord } from './rule-book';
 export type { Run } from './run';
+export type { SetOut } from './set-out';
 export type { Signal } from './signal';
 export type { Slot } from './slot';
 export type { Stop } from './stop';
 export { PLAIN_TRIAL, type Trial } from './trial';
 export type { Usual } from './usual';
 
-/**
- * Every table of a kennel, one file each. The names are those of the database and of the exported
- * file.
- */
-export const tablesSchema = v.strictObject({
-  dogs: v.array(dogSchema),
-  people: v.array(personSchema),
-  grounds: v.array(groundSchema),
-  kit: v.array(kitSchema),
-  signals: v.array(signalSchema),
-  ruleBooks: v.array(ruleBookRecordSchema),
-  breakdowns: v.array(breakdownSchema),
-  elements: v.array(elementSchema),
-  outings: v.array(outingSchema),
-  bouts: v.array(boutSchema),
-  entries: v.array(entrySchema),
-  trials: v.array(trialSchema),
-  forecasts: v.array(forecastSchema),
-  results: v.array(resultSchema),
-  usuals: v.array(usualSchema),
-  dogPlans: v.array(dogPlanSchema),
-  slots: v.array(slotSchema),
-  otherWork: v.array(otherWorkSchema),
-  stops: v.array(stopSchema),
-  meetings: v.array(meetingSchema),
-  runs: v.array(runSchema),
-  marks: v.array(markSchema),
-  scripts: v.array(scriptSchema),
-  bearings: v.array(bearingSchema),
-  callings: v.array(callingSchema),
-  gone: v.array(goneSchema),
-  apart: v.array(apartSchema),
-});
+/** All that a kennel holds; what each record is made of stands in its own file, all together in `tables.ts`. */
 export type Tables = Omit<v.InferOutput<typeof tablesSchema>, 'entries'> & { entries: Entry[] };
 export type TableName = keyof Tables;
-export const TABLE_NAMES = Object.keys(tablesSchema.entries) as TableName[];
+const NAMES: Readonly<Record<TableName, true>> = {
+  dogs: true,
+  people: true,
+  grounds: true,
+  kit: true,
+  signals: true,
+  ruleBooks: true,
+  breakdowns: true,
+  elements: true,
+  outings: true,
+  bouts: true,
+  entries: true,
+  trials: true,
+  forecasts: true,
+  results: true,
+  usuals: true,
+  dogPlans: true,
+  slots: true,
+  otherWork: true,
+  stops: true,
+  meetings: true,
+  runs: true,
+  marks: true,
+  scripts: true,
+  bearings: true,
+  callings: true,
+  setOuts: true,
+  gone: true,
+  apart: true,
+};
+export const TABLE_NAMES = Object.keys(NAMES) as TableName[];
 
 /** The tables whose records can be changed and removed, each with a version vector. */
 export type KeptName = Exclude<TableName, 'entries' | 'gone' | 'apart'>;

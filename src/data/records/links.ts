@@ -54,6 +54,7 @@ export function linksOf(tables: Omit<Tables, 'entries'>): Link[] {
     add('bouts', i, one.id, 'on.element', 'elements', elementOf(one));
     if (one.on.kind === 'exercise') add('bouts', i, one.id, 'on.breakdown', 'breakdowns', one.on.breakdown);
     add('bouts', i, one.id, 'handler', 'people', one.handler);
+    add('bouts', i, one.id, 'setOut', 'setOuts', one.setOut);
     add('bouts', i, one.id, 'slot', 'slots', one.slot);
   }
   for (const [i, one] of tables.dogPlans.entries()) add('dogPlans', i, one.id, 'dogId', 'dogs', one.dogId);
@@ -88,6 +89,10 @@ export function linksOf(tables: Omit<Tables, 'entries'>): Link[] {
     add('marks', i, one.id, 'runId', 'runs', one.runId);
     add('marks', i, one.id, 'judge', 'people', one.judge);
     add('marks', i, one.id, 'of', 'marks', one.of);
+  }
+  for (const [i, one] of tables.setOuts.entries()) {
+    add('setOuts', i, one.id, 'ground', 'grounds', one.ground);
+    add('setOuts', i, one.id, 'asks.element', 'elements', one.asks?.element ?? null);
   }
   for (const [i, one] of tables.bearings.entries()) add('bearings', i, one.id, 'id', 'dogs', one.id);
   for (const [i, one] of tables.trials.entries()) {

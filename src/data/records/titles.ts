@@ -28,6 +28,7 @@ export const RECORD_TITLES: Readonly<Record<TableName, Sentence>> = {
   scripts: say('data.titles.script'),
   bearings: say('data.titles.bearing'),
   callings: say('data.titles.calling'),
+  setOuts: say('data.titles.set-out'),
   gone: say('data.titles.what-was-removed'),
   apart: say('data.titles.what-waits-for-a-decision'),
 };

@@ -4,7 +4,7 @@ import { addDays, type BoutId, type Day, type OutingId, type Result, say } from 
 import { type Kennel, newId } from '@/data/kennel';
 import { isRecent } from '@/data/read/bouts';
 import { boutOn } from '@/data/read/whole';
-import type { Bout, ElementRecord, New, Outing } from '@/data/records';
+import type { Bout, ElementRecord, New, Outing, SetOut } from '@/data/records';
 import { same } from '@/data/records/same';
 import { slotFor } from './slots-begun';
 import { refuse, transact, type Undo, type Write } from './transact';
@@ -18,6 +18,8 @@ export type BoutStart = {
   readonly helpers?: string;
   readonly temperature?: number | null;
   readonly runsFixed?: number | null;
+  /** What was laid out for it, and where. */
+  readonly setOut?: Pick<SetOut, 'id' | 'ground'> | null;
   /** Of the outing, where this begins one; training where nothing is said. */
   readonly kind?: Outing['kind'];
 };
@@ -98,7 +100,8 @@ async function begin(
   const weather =
     temperature === null ? outing.weather : { wind: null, words: '', ...outing.weather, temperature };
   const dogs = outing.dogs.includes(element.dogId) ? outing.dogs : [...outing.dogs, element.dogId];
-  await write.put('outings', { ...outing, dogs, weather, helpers: helpers || outing.helpers });
+  const ground = outing.ground ?? start.setOut?.ground ?? null;
+  await write.put('outings', { ...outing, dogs, weather, ground, helpers: helpers || outing.helpers });
   return write.put('bouts', {
     id: newId<BoutId>(),
     outingId: outing.id,
@@ -111,16 +114,16 @@ async function begin(
     conditions: start.conditions ?? {},
     handler: null,
     runsFixed: start.runsFixed ?? null,
-    setOut: null,
+    setOut: start.setOut?.id ?? null,
     slot: await slotFor(write, boutOn(element), element.dogId, start.day),
     debrief: null,
   });
 }
 
 /** Coming back to a bout of the same outing: open again, and moved where it was asked to begin. */
-async function goOn(write: Write, bout: Bout, { start }: BoutStart): Promise<Bout> {
+async function goOn(write: Write, bout: Bout, { start, setOut }: BoutStart): Promise<Bout> {
   const { stands } = foldLog(bout.start, await write.log(bout.id));
-  const open = await write.put('bouts', { ...bout, endedAt: null });
+  const open = await write.put('bouts', { ...bout, endedAt: null, setOut: setOut?.id ?? bout.setOut });
   if (!same(stands, start)) await write.append(bout, { kind: 'move', to: start, because: 'hand' });
   return open;
 }

@@ -54,6 +54,15 @@ export {
   writeTry,
 } from './runs';
 export { ensureSample, renewSample } from './sample';
+export {
+  addGround,
+  addSetOut,
+  changeGround,
+  changeSetOut,
+  putSetOutAway,
+  type SetOutSaid,
+  sayPace,
+} from './set-outs';
 export { signSeenAtRun } from './sign-at-trial';
 export { putSignal, removeSignal, type SignalSaid } from './signals';
 export { markStop, unmarkStop } from './stops';

@@ -44,6 +44,7 @@ export async function judgesNamed(write: Write, names: readonly string[]): Promi
         id,
         name: known?.name ?? name,
         roles,
+        pace: known?.pace ?? null,
         putAway: known?.putAway ?? false,
       });
     }

@@ -24,7 +24,7 @@ import type {
   Tables,
 } from '@/data/records';
 
-import { checkRecord } from '@/data/records/check';
+import { checkRecord, readyToCheck } from '@/data/records/check';
 import { FOLDED_FROM, keepEvidence, outdatedBy } from './keep-evidence';
 
 /** One record before and after a write; null where there was or is none. */
@@ -62,7 +62,10 @@ export type Write = {
     dog: string,
   ) => Promise<RowOf<N>[]>;
   /** All bouts of an element or an outing, and all outings of a day: by an index, whatever the history. */
-  readonly boutsBy: (by: 'on.element' | 'on.breakdown' | 'outingId', id: string) => Promise<Bout[]>;
+  readonly boutsBy: (
+    by: 'on.element' | 'on.breakdown' | 'outingId' | 'setOut',
+    id: string,
+  ) => Promise<Bout[]>;
   readonly outingsOn: (day: Day) => Promise<Outing[]>;
   readonly slotsOn: (day: Day) => Promise<Slot[]>;
   /** What stands on the sheets of a run, in the order of seq. */
@@ -118,6 +121,7 @@ export async function transact<T>(
   const rows: RowChange[] = [];
   const entries: Undo['entries'][number][] = [];
   try {
+    await readyToCheck(names);
     const made = await database.transaction(
       'rw',
       [...names.map((name) => database.table(name)), ...(folds ? [database.kept, database.keptLogs] : [])],

@@ -1,0 +1,117 @@
+import {
+  buildLadder,
+  type Check,
+  type Criteria,
+  checkSetOut,
+  criteriaOf,
+  type DrawnStep,
+  drawnStep,
+  type GroundPlan,
+  isRefusedSetOut,
+  type Lengths,
+  type OldFall,
+  type Picture,
+  pictureOf,
+  standHere,
+  type Thing,
+  USUAL_SPREAD,
+} from '@/core/breakdown';
+import type { Wind } from '@/core/geometry';
+import type { Day, Sentence, SetOutId } from '@/core/shared';
+import type { Kennel } from '@/data/kennel';
+import type { ElementRecord, Ground, SetOut } from '@/data/records';
+import { standsAt } from './evidence';
+import { groundOf, oldFallsOn, setOutOf } from './set-outs';
+
+/** A set-out with the ground under it, what fell there lately, and whom it is laid for. */
+export type LaidOut = {
+  readonly setOut: SetOut;
+  readonly ground: Ground | null;
+  readonly element: ElementRecord | null;
+  /** Where the dog stands on that element; its first step where nothing was logged. */
+  readonly stands: Criteria;
+  readonly oldFalls: readonly OldFall[];
+};
+
+/** Null where there is no such set-out. */
+export async function laidOut(kennel: Kennel, id: SetOutId | null, today: Day): Promise<LaidOut | null> {
+  const setOut = await setOutOf(kennel, id);
+  if (!setOut) return null;
+  const ground = await groundOf(kennel, setOut.ground);
+  const element = setOut.asks
+    ? ((await kennel.database.of('elements').get(setOut.asks.element)) ?? null)
+    : null;
+  const stands = element
+    ? ((await standsAt(kennel, element.id)) ?? buildLadder(element).rungs[0]?.criteria)
+    : {};
+  const oldFalls = ground ? await oldFallsOn(kennel, ground.id, today, setOut.id) : [];
+  return { setOut, ground, element, stands: stands ?? {}, oldFalls };
+}
+
+/** All that a page concludes from a set-out, with things where a hand holds them just now. */
+export type LaidOutView = {
+  readonly things: readonly Thing[];
+  readonly plan: GroundPlan | null;
+  readonly north: number;
+  readonly wind: Wind | null;
+  readonly step: DrawnStep | null;
+  readonly checks: readonly Check[];
+  readonly refused: boolean;
+  readonly picture: Picture;
+  /** Where to stand with the dog, by what is there to be seen. */
+  readonly stand: Sentence | null;
+};
+
+export function laidOutView(
+  { setOut, ground, element, stands, oldFalls }: LaidOut,
+  lengths: Lengths,
+  {
+    things = setOut.things,
+    whole = false,
+  }: { readonly things?: readonly Thing[]; readonly whole?: boolean } = {},
+): LaidOutView {
+  const plan = ground?.plan ?? null;
+  const north = plan?.north ?? setOut.north;
+  const wind = setOut.wind ?? plan?.wind ?? null;
+  const ladder = element ? buildLadder(element) : null;
+  const asks = setOut.asks ? criteriaOf(things, setOut.asks.reads, setOut.asks.criteria) : null;
+  const { spread } = setOut;
+  const checks = checkSetOut({
+    things,
+    plan,
+    wind,
+    oldFalls,
+    spread,
+    lengths,
+    step: ladder && asks ? { ladder, stands, asks } : null,
+  });
+  const dog = things.find(({ kind }) => kind === 'dog');
+  return {
+    things,
+    plan,
+    north,
+    wind,
+    step: ladder && asks ? drawnStep(ladder, asks, stands) : null,
+    checks,
+    refused: isRefusedSetOut(checks),
+    picture: pictureOf({
+      things,
+      plan,
+      north,
+      wind,
+      oldFalls,
+      spread: spread ?? USUAL_SPREAD,
+      lengths,
+      whole,
+    }),
+    stand: dog ? standHere(dog, plan, north, lengths) : null,
+  };
+}
+
+/** The unit in which the step of a set-out is written: that of its first length; null where it has none. */
+export function unitOfSetOut({ setOut, element }: Pick<LaidOut, 'setOut' | 'element'>): string | null {
+  const read = element?.axes.find(
+    (axis) => setOut.asks?.reads[axis.key] !== undefined && axis.quantity === 'distance',
+  );
+  return read?.unit ?? null;
+}

@@ -1,0 +1,101 @@
+import {
+  buildLadder,
+  type Criteria,
+  criteriaOf,
+  nameOf,
+  OLD_DAYS,
+  type OldFall,
+  placeOn,
+  REMEMBERED,
+} from '@/core/breakdown';
+import { addDays, type Day, daysBetween, type ElementId, type GroundId, type SetOutId } from '@/core/shared';
+import type { Kennel } from '@/data/kennel';
+import type { ElementRecord, Ground, SetOut } from '@/data/records';
+
+/** Grounds by name; those put away left out. */
+export async function listGrounds({ database }: Kennel): Promise<Ground[]> {
+  const all = await database.of('grounds').toArray();
+  return all.filter((one) => !one.putAway).sort((a, b) => a.name.localeCompare(b.name));
+}
+
+export async function groundOf({ database }: Kennel, id: GroundId | null): Promise<Ground | null> {
+  return id === null ? null : ((await database.of('grounds').get(id)) ?? null);
+}
+
+/** Set-outs, the last changed first. */
+export async function listSetOuts({ database }: Kennel): Promise<SetOut[]> {
+  return (await database.of('setOuts').toArray()).sort((a, b) => b.changed.at - a.changed.at);
+}
+
+export async function setOutOf({ database }: Kennel, id: SetOutId | null): Promise<SetOut | null> {
+  return id === null ? null : ((await database.of('setOuts').get(id)) ?? null);
+}
+
+/** Set-outs that are laid for an element, the last changed first; those put away left out. */
+export async function setOutsFor({ database }: Kennel, element: ElementId): Promise<SetOut[]> {
+  const all = await database.of('setOuts').where('asks.element').equals(element).toArray();
+  return all.filter((one) => !one.putAway).sort((a, b) => b.changed.at - a.changed.at);
+}
+
+/**
+ * The set-out that fits what an element is to ask today: one whose drawing is exactly that step, the last
+ * changed of several; null where none is.
+ */
+export function fittingSetOut(
+  setOuts: readonly SetOut[],
+  element: ElementRecord,
+  criteria: Criteria,
+): SetOut | null {
+  const ladder = buildLadder(element);
+  const wanted = placeOn(ladder, criteria);
+  const fits = (one: SetOut): boolean => {
+    if (one.putAway || one.asks?.element !== element.id) return false;
+    const place = placeOn(ladder, criteriaOf(one.things, one.asks.reads, one.asks.criteria));
+    return place.kind === wanted.kind && place.rung === wanted.rung;
+  };
+  return setOuts.find(fits) ?? null;
+}
+
+/**
+ * What fell or lay hidden on a ground in the last days, by the set-outs that were worked on there. `but` is a
+ * set-out whose own things are no old ones on the day on which it was laid.
+ */
+export async function oldFallsOn(
+  { database }: Kennel,
+  ground: GroundId,
+  today: Day,
+  but: SetOutId | null,
+): Promise<OldFall[]> {
+  const setOuts = await database.of('setOuts').where('ground').equals(ground).toArray();
+  const bouts = await database
+    .of('bouts')
+    .where('setOut')
+    .anyOf(setOuts.map((one) => one.id))
+    .toArray();
+  const outings = await database.of('outings').bulkGet([...new Set(bouts.map((one) => one.outingId))]);
+  const dayOf = new Map(outings.flatMap((one) => (one ? [[one.id, one.day] as const] : [])));
+  const falls = new Map<string, OldFall>();
+  for (const bout of bouts) {
+    const day = dayOf.get(bout.outingId);
+    const setOut = setOuts.find((one) => one.id === bout.setOut);
+    if (!day || !setOut || day < addDays(today, -OLD_DAYS) || day > today) continue;
+    if (setOut.id === but && day === today) continue;
+    for (const thing of setOut.things.filter(({ kind }) => REMEMBERED.has(kind))) {
+      const days = daysBetween(day, today);
+      const key = `${thing.x.toFixed(1)} ${thing.y.toFixed(1)}`;
+      const known = falls.get(key);
+      if (!known || known.days > days)
+        falls.set(key, { at: { x: thing.x, y: thing.y }, days, name: nameOf(thing, setOut.things) });
+    }
+  }
+  return [...falls.values()].sort((a, b) => a.days - b.days);
+}
+
+/** What of a bout's set-out lies out: by key, in the order in which it was laid. */
+export const laidThings = (
+  entries: readonly { readonly kind: string; readonly id: string; readonly thing?: string }[],
+  undone: ReadonlySet<string>,
+): string[] =>
+  entries.flatMap((one) =>
+    one.kind === 'laid' && one.thing !== undefined && !undone.has(one.id) ? [one.thing] : [],
+  );

@@ -115,7 +115,9 @@ describe('ui takes only types from core', () => {
   });
 
   it('holds in every file', () => {
-    const files = readdirSync('src/ui', { encoding: 'utf8' });
+    const files = readdirSync('src/ui', { recursive: true, encoding: 'utf8' }).filter((file) =>
+      /\.tsx?$/.test(file),
+    );
     expect(files.length).toBeGreaterThan(3);
     expect(files.filter((file) => takesValues(readFileSync(join('src/ui', file), 'utf8')))).toEqual([]);
   });

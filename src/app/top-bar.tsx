@@ -177,7 +177,7 @@ function DogName({ dogs, dog, onChoose }: Pick<Props, 'dogs' | 'onChoose'> & { r
   return (
     <SelectField
       label={tell('top-bar.dog')}
-      shown={<span className="max-sm:sr-only">{tell('top-bar.beside')}</span>}
+      shown={<span className="max-2xl:sr-only">{tell('top-bar.beside')}</span>}
       beside
       className="min-w-0 text-lg max-sm:gap-0"
       look="min-h-11 max-w-36 truncate bg-sheet font-semibold"

@@ -25,7 +25,7 @@ export function sampleSetOuts(
     putAway: false,
     changed,
   });
-  const laidFor = (method: string, more: Parameters<typeof drawRung>[3]): SetOut[] => {
+  const laidFor = (method: string): SetOut[] => {
     const element = elements.find((one) => `${one.method?.id}/${one.method?.element}` === method);
     if (!element) return [];
     const last = bouts.filter((one) => one.on.kind === 'element' && one.on.element === element.id).at(-1);
@@ -33,10 +33,8 @@ export function sampleSetOuts(
     const criteria = last ? foldLog(last.start, own).stands : null;
     if (!criteria) return [];
     const { template, reads } = drawnAs(element);
-    const drawn = must(drawRung(template, reads, criteria, more));
-    return [
-      setOut(2, 'Blind behind the memory', at(drawn, 24, 12), { element: element.id, criteria, reads }),
-    ];
+    const drawn = must(drawRung(template, reads, criteria));
+    return [setOut(2, 'Memory along the hedge', at(drawn, 14, 8), { element: element.id, criteria, reads })];
   };
   const marks = must(layOut('marks', { 'to-object': 45 * YARD, 'to-second': 60 * YARD, angle: 40 }));
   const square = must(layOut('square', { 'to-object': 25, side: 5 }));
@@ -55,7 +53,7 @@ export function sampleSetOuts(
     ],
     setOuts: [
       setOut(1, 'Two marks, forty degrees apart', at(marks, 60, 10), null),
-      ...laidFor('memory-retrieve/blind', { 'to-memory': 20 * YARD }),
+      ...laidFor('memory-retrieve/memory'),
       { ...setOut(3, 'Square on the club lawn', square, null), ground: null, wind: null },
     ],
   };

@@ -32,6 +32,8 @@ export type Folded = {
   readonly articles: readonly ArticleEvent[];
   /** How many things lie out: confirmed ones less those picked up. A refusal or a void send leaves one. */
   readonly lying: number;
+  /** Which of the set-out lie there, the first laid first; '' where nobody said. What was picked up first is gone first. */
+  readonly lyingThings: readonly string[];
   readonly signs: readonly StandingSign[];
   readonly notes: readonly { readonly id: EntryId; readonly at: number; readonly text: string }[];
   /** The reps of a cold probe that is not decided yet; null where none is under way. */
@@ -60,7 +62,8 @@ export function foldLog(start: Criteria, entries: readonly Entry[]): Folded {
     readonly id: EntryId;
     readonly article: string;
   }[] = [];
-  let [stands, target, laid, off] = [start, null as Entry | null, 0, false];
+  let [stands, target, off] = [start, null as Entry | null, false];
+  const laid: string[] = [];
   let probe = null as EntryId[] | null;
   let rested = false;
   for (const entry of entries) {
@@ -111,7 +114,7 @@ export function foldLog(start: Criteria, entries: readonly Entry[]): Folded {
         rested ||= entry.what === 'rest';
         break;
       case 'laid':
-        laid += 1;
+        laid.push(entry.thing ?? '');
         break;
       case 'washed':
         order.push({ kind: 'washed', id: entry.id, article: '' });
@@ -137,7 +140,8 @@ export function foldLog(start: Criteria, entries: readonly Entry[]): Folded {
     stands,
     undoTarget: target,
     articles: order.flatMap((one) => articleEvent(one, reps)),
-    lying: laid - picked,
+    lying: laid.length - picked,
+    lyingThings: laid.slice(picked),
     signs: [...signs.values()],
     notes: [...notes.values()],
     probe: probe?.flatMap((id) => reps.get(id) ?? []) ?? null,

@@ -1,5 +1,6 @@
 export { type DogState, useDog } from './use-dog';
 export { useDogs, useWork } from './use-dogs';
+export { useFitting } from './use-fitting';
 export { type KennelContext, useKennel, useKennelWithDog } from './use-kennel';
 export { useKeptLogs } from './use-kept-logs';
 export { useKit } from './use-kit';

@@ -116,7 +116,6 @@ export { type SameWork, type Shareable, sameWorkOf, workToShare } from './same-w
 export {
   fittingSetOut,
   groundOf,
-  laidThings,
   listGrounds,
   listSetOuts,
   setOutOf,

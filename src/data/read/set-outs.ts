@@ -90,12 +90,3 @@ export async function oldFallsOn(
   }
   return [...falls.values()].sort((a, b) => a.days - b.days);
 }
-
-/** What of a bout's set-out lies out: by key, in the order in which it was laid. */
-export const laidThings = (
-  entries: readonly { readonly kind: string; readonly id: string; readonly thing?: string }[],
-  undone: ReadonlySet<string>,
-): string[] =>
-  entries.flatMap((one) =>
-    one.kind === 'laid' && one.thing !== undefined && !undone.has(one.id) ? [one.thing] : [],
-  );

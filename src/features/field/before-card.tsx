@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { buildLadder, type Criteria, describePlace, placeOn, standingOn } from '@/core/breakdown';
 import { fewestToTop } from '@/core/coaching';
@@ -36,6 +36,7 @@ import {
 import { GapNote, OffWork, Waits } from './before-notes';
 import { isHandler } from './chips';
 import { Debrief } from './debrief';
+import type { LaidHere } from './laid-out-card';
 import { tell } from './later-words';
 import { TickedCautions } from './ticked-cautions';
 
@@ -80,6 +81,7 @@ export function BeforeCard(props: Props) {
   const [conditions, setConditions] = useState<Readonly<Record<string, string>>>({});
   const [weather, setWeather] = useState({ helper: '', temperature: '' });
   const [runsFixed, setRunsFixed] = useState<number | null>(null);
+  const [laid, setLaid] = useState<LaidHere>(null);
   const temperature = readTemperature(weather.temperature);
   const cautions = cautionsOf(element, dog, evidence, work, today, {
     surface: surfaceOf(conditions),
@@ -96,6 +98,7 @@ export function BeforeCard(props: Props) {
       helpers: weather.helper.trim(),
       temperature: temperature.value,
       runsFixed,
+      setOut: laid,
     });
     if (!begun.ok || !from) return void done(null, Promise.resolve(begun));
     void done(null, record(kennel, begun.value.made, { kind: 'move', to: from, because: 'probe' }));
@@ -186,6 +189,11 @@ export function BeforeCard(props: Props) {
           </div>
         )}
         {!isWhole(element) && <SetOut element={element} criteria={start} />}
+        {!isWhole(element) && (
+          <Suspense fallback={null}>
+            <LaidOutCard element={element} criteria={start} onFit={setLaid} />
+          </Suspense>
+        )}
         <fieldset>
           <legend className="mb-1 font-semibold">{tell('before-card.place')}</legend>
           <div className="grid grid-cols-2 gap-2">
@@ -259,6 +267,8 @@ export function BeforeCard(props: Props) {
     </Sheet>
   );
 }
+
+const LaidOutCard = lazy(async () => ({ default: (await import('./laid-out-card')).LaidOutCard }));
 
 const without = (conditions: Readonly<Record<string, string>>, title: string): Record<string, string> =>
   Object.fromEntries(Object.entries(conditions).filter(([key]) => key !== title));

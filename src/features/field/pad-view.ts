@@ -99,6 +99,8 @@ export type PadView = {
   readonly angled: boolean;
   /** How many things lie out, where the dog is never sent for nothing; null elsewhere. */
   readonly lying: number | null;
+  /** Which of the set-out lie there. */
+  readonly lyingThings: readonly string[];
   readonly repCount: number;
   readonly reps: readonly StandingRep[];
 };
@@ -112,7 +114,16 @@ export function padView(
   { chips, words, seen, stands: standing }: Besides = NOTHING_ELSE,
 ): PadView {
   const ladder = buildLadder(element);
-  const { reps, stands, lying, signs, off, probe: probed, undone } = foldLog(bout.start, entries);
+  const {
+    reps,
+    stands,
+    lying,
+    lyingThings,
+    signs,
+    off,
+    probe: probed,
+    undone,
+  } = foldLog(bout.start, entries);
   const probe = probed && probeOf(probed, placeOn(ladder, bout.start).rung, ladder);
   const probing = probe?.kind === 'asking' ? ladder.rungs[probe.rung]?.criteria : undefined;
   const criteria = completed(element.axes, probing ?? stands);
@@ -182,6 +193,7 @@ export function padView(
     worn: isWorn(element),
     angled: isAngled(element),
     lying: element.work.includes('laid') ? lying : null,
+    lyingThings,
     repCount: reps.length,
     reps,
   };

@@ -132,6 +132,11 @@ export function Pad({ element, work, bout, entries, facts, seen, stands }: Props
           {view.hold !== null && view.by.kind !== 'timed' && view.by.kind !== 'game' && (
             <HoldClock asked={view.hold} />
           )}
+          {view.lying !== null && bout.setOut !== null && (
+            <Suspense fallback={null}>
+              <LyingThings setOut={bout.setOut} view={view} actions={actions} />
+            </Suspense>
+          )}
           {view.lying !== null && <Lying count={view.lying} actions={actions} />}
           {view.by.kind !== 'articles' && (
             <RepPad element={element} bout={bout} entries={entries} view={view} actions={actions} />
@@ -218,6 +223,7 @@ const KeyHelp = lazy(async () => ({ default: (await import('./key-help')).KeyHel
 const ArticlePad = lazy(async () => ({ default: (await import('./article-pad')).ArticlePad }));
 /** What stands beside the pad and is not tapped with every rep. */
 const FallingOffLine = lazy(async () => ({ default: (await import('./falling-off-line')).FallingOffLine }));
+const LyingThings = lazy(async () => ({ default: (await import('./lying-things')).LyingThings }));
 const EndsLines = lazy(async () => ({ default: (await import('./load-lines')).EndsLines }));
 const ShortWork = lazy(async () => ({ default: (await import('./load-lines')).ShortWork }));
 const LoadLines = lazy(async () => ({ default: (await import('./load-lines')).LoadLines }));

@@ -84,7 +84,9 @@ export type Tap =
   | { readonly tap: 'unlogged'; readonly count: number }
   | { readonly tap: 'note' | 'easy' | 'out-of-use'; readonly text: string }
   | { readonly tap: 'off'; readonly back: boolean }
-  | { readonly tap: 'rested' | 'time-out' | 'laid' | 'washed' };
+  /** One more lies there; which of the set-out, where it is one of it. */
+  | { readonly tap: 'laid'; readonly thing?: string }
+  | { readonly tap: 'rested' | 'time-out' | 'washed' };
 
 /** What a tap comes to: an entry, a choice to make first, or why it cannot be. */
 export type Tapped =
@@ -184,8 +186,9 @@ export function tapped(view: PadView, hand: InHand, tap: Tap): Tapped {
       return said({ kind: 'off', back: tap.back });
     case 'rested':
       return said({ kind: 'rest' });
-    case 'time-out':
     case 'laid':
+      return said({ kind: 'laid', ...(tap.thing === undefined ? {} : { thing: tap.thing }) });
+    case 'time-out':
     case 'washed':
       return said({ kind: tap.tap });
   }

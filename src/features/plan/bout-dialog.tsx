@@ -7,6 +7,7 @@ import { pinSlot, removeSlot } from '@/data/write';
 import { Button, CautionNote, Dialog, SelectField } from '@/ui';
 import type { Block, DayRow } from './plan-view';
 import { PURPOSE_MEANS, PURPOSE_WORDS } from './plan-words';
+import { SetOutOfBout } from './set-out-of-bout';
 import { tell } from './words';
 
 type Props = {
@@ -45,6 +46,7 @@ export function BoutDialog({ block, planning, days, onMove, onClose }: Props) {
         {place && <p>{tell('bout-dialog.where', { place })}</p>}
         {kit && <p>{tell('bout-dialog.bring', { kit })}</p>}
         {why && <p>{why}</p>}
+        <SetOutOfBout block={block} planning={planning} />
         {state === 'skipped' && <p>{tell('bout-dialog.skipped')}</p>}
         {state === 'done' && <p>{tell('bout-dialog.done')}</p>}
         {slot === null && <p>{tell('bout-dialog.only-proposed')}</p>}

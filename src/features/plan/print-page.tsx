@@ -7,6 +7,7 @@ import { type Planning, weekdayOf } from '@/data/read';
 import { Button, buttonClass, PageHead } from '@/ui';
 import { type Block, blocksOf, type DayRow, type WeekStrip, weeksOf } from './plan-view';
 import { PURPOSE_MEANS, PURPOSE_WORDS } from './plan-words';
+import { SetOutOfBout } from './set-out-of-bout';
 import { usePlanning } from './use-planning';
 import { tell } from './words';
 
@@ -106,7 +107,7 @@ function PrintDay({ row, planning }: { readonly row: DayRow; readonly planning: 
             <ol className="divide-y divide-hair">
               {warm && minutes > 0 && <li className="py-1">{tell('print-page.warm-up', { minutes })}</li>}
               {own.map((block) => (
-                <PrintBout key={block.key} block={block} />
+                <PrintBout key={block.key} block={block} planning={planning} />
               ))}
             </ol>
           </div>
@@ -116,7 +117,8 @@ function PrintDay({ row, planning }: { readonly row: DayRow; readonly planning: 
   );
 }
 
-function PrintBout({ block: { title, bout, step, kit } }: { readonly block: Block }) {
+function PrintBout({ block, planning }: { readonly block: Block; readonly planning: Planning }) {
+  const { title, bout, step, kit } = block;
   return (
     <li className="grid grid-cols-[1.5rem_1fr] gap-x-2 py-1 leading-snug">
       <span aria-hidden="true" className="mt-1 size-4 border-2 border-ink" />
@@ -125,6 +127,7 @@ function PrintBout({ block: { title, bout, step, kit } }: { readonly block: Bloc
         {` · ${PURPOSE_WORDS[bout.purpose]} · ${tell('print-page.how-much', { goes: bout.goes, sets: bout.sets, minutes: bout.minutes })}`}
         {step && <span className="block">{step}</span>}
         {kit && <span className="block">{tell('bout-dialog.bring', { kit })}</span>}
+        <SetOutOfBout block={block} planning={planning} />
       </span>
     </li>
   );

@@ -25,7 +25,6 @@ import { FeatureSheet, FeaturesSheet, newFeature } from './feature-sheets';
 import { GroundSheet } from './ground-sheet';
 import { UnitField } from './pace-sheet';
 import { lengthRead, writtenLength } from './reads';
-import { says } from './says';
 import { useLengths } from './use-laid-out';
 import { tell } from './words';
 
@@ -142,7 +141,6 @@ function Plan({ ground, lengths }: { readonly ground: Ground; readonly lengths: 
           <SetOutDrawing
             picture={picture}
             title={tell('ground.drawing', { name: ground.name })}
-            says={says({ wind: plan.wind })}
             hold={{
               chosen: null,
               onChoose: () => undefined,

@@ -24,7 +24,6 @@ import { wordsOf } from '@/words';
 import { ChecksList } from './checks-list';
 import { UnitField } from './pace-sheet';
 import { numberRead } from './reads';
-import { says } from './says';
 import { TypedField } from './typed-field';
 import { useLaidOut } from './use-laid-out';
 import { tell } from './words';
@@ -84,7 +83,6 @@ function Lay({ laid, lengths, people }: Props) {
           svg={svg}
           picture={view.picture}
           title={tell('set-out.drawing', { title: setOut.title })}
-          says={says(view)}
         />
         <div className="grid gap-4">
           <Sheet title={tell('lay.in-order')}>

@@ -20,11 +20,11 @@ import { AddThing } from './add-thing';
 import { ChecksList } from './checks-list';
 import { UnitField } from './pace-sheet';
 import { writtenLength } from './reads';
-import { says } from './says';
 import { StepSheet } from './step-sheet';
 import { Surroundings } from './surroundings';
 import { ThingSheet } from './thing-sheet';
 import { useLaidOut } from './use-laid-out';
+import { useWide } from './use-wide';
 import { tell } from './words';
 
 /** A set-out drawn to scale: what lies where, which step that is, and what is to be said against it. */
@@ -51,6 +51,7 @@ function Drawn({
   const [chosen, setChosen] = useState<string | null>(null);
   const [whole, setWhole] = useState(false);
   const [held, setHeld] = useState<readonly Thing[] | null>(null);
+  const wide = useWide();
   const still = laidOutView(laid, lengths, { whole });
   const view = held ? laidOutView(laid, lengths, { whole, things: held }) : still;
   const writing = useRef<Promise<unknown>>(Promise.resolve());
@@ -84,6 +85,22 @@ function Drawn({
   };
   const list = listThings(view.things, view.north, lengths);
   const thing = view.things.find((one) => one.key === chosen) ?? null;
+  const inHand = thing ? (
+    <ThingSheet
+      key={thing.key}
+      thing={thing}
+      view={view}
+      lengths={lengths}
+      onChange={(next) =>
+        void things(tell('set-out.changed', { name: nameOf(thing.key) }), (stored) =>
+          stored.map((one) => (one.key === thing.key ? { ...one, ...next } : one)),
+        )
+      }
+      onRemove={() => remove(thing.key)}
+    />
+  ) : (
+    <p className="border-l-[6px] border-rule bg-paper px-3 py-2 leading-snug">{tell('set-out.take-one')}</p>
+  );
   return (
     <>
       <PageHead title={setOut.title}>{summaryOf(laid, view)}</PageHead>
@@ -115,8 +132,8 @@ function Drawn({
         <div className="grid min-w-0 gap-4">
           <SetOutDrawing
             picture={held ? { ...view.picture, box: still.picture.box } : view.picture}
+            highest={wide ? 560 : 420}
             title={tell('set-out.drawing', { title: setOut.title })}
-            says={says(view)}
             hold={{
               chosen,
               onChoose: setChosen,
@@ -148,6 +165,7 @@ function Drawn({
               }}
             />
           </div>
+          {!wide && inHand}
           <Sheet title={tell('set-out.what-lies-where')}>
             <ol className="divide-y divide-hair">
               {list.map((one) => (
@@ -158,7 +176,9 @@ function Drawn({
                     className="flex min-h-11 w-full flex-wrap items-baseline gap-x-3 py-1.5 text-left aria-pressed:font-bold"
                     onClick={() => setChosen(one.key)}
                   >
-                    <span className="font-semibold">{wordsOf(one.name)}</span>
+                    <span className="inline-block font-semibold first-letter:uppercase">
+                      {wordsOf(one.name)}
+                    </span>
                     <span>{wordsOf(one.where)}</span>
                   </button>
                 </li>
@@ -168,25 +188,7 @@ function Drawn({
           </Sheet>
         </div>
         <div className="grid gap-4">
-          {thing && (
-            <ThingSheet
-              key={thing.key}
-              thing={thing}
-              view={view}
-              lengths={lengths}
-              onChange={(next) =>
-                void things(tell('set-out.changed', { name: nameOf(thing.key) }), (stored) =>
-                  stored.map((one) => (one.key === thing.key ? { ...one, ...next } : one)),
-                )
-              }
-              onRemove={() => remove(thing.key)}
-            />
-          )}
-          {!thing && (
-            <p className="border-l-[6px] border-rule bg-paper px-3 py-2 leading-snug">
-              {tell('set-out.take-one')}
-            </p>
-          )}
+          {wide && inHand}
           <StepSheet laid={laid} view={view} onChange={change} />
           <ChecksList view={view} only="rest" />
           <Surroundings laid={laid} view={view} lengths={lengths} onChange={change} />

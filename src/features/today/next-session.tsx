@@ -1,7 +1,17 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Link, useNavigate } from 'react-router';
 import { type DogState, useKennelWithDog, usePlannedToday } from '@/data/live';
-import { daysUsed, gapOf, isRunning, lastBout, lastLines, pieceOf, trainableIn } from '@/data/read';
+import {
+  daysUsed,
+  fittingSetOut,
+  gapOf,
+  isRunning,
+  lastBout,
+  lastLines,
+  pieceOf,
+  setOutsFor,
+  trainableIn,
+} from '@/data/read';
 import { startBout } from '@/data/write';
 import { Button, CautionNote, Notice, Rod, Sheet } from '@/ui';
 import { wordsOf } from '@/words';
@@ -27,13 +37,16 @@ export function Next({ sessions, state }: NextProps) {
     // After a long gap, and before the very first, the card comes first: with what to be careful of.
     const gap = gapOf(state.evidence.get(id) ?? [], dog, today, daysUsed(state.other, id));
     const slot = open.find((each) => pieceOf(each) === id);
-    if (element && !gap.long && !one.isNew && !(last && isRunning(last, today, now()))) {
+    // What has to be laid out is looked at first, with where to stand.
+    const start = slot?.at ?? one.start;
+    const drawn = element && fittingSetOut(await setOutsFor(kennel, id), element, start);
+    if (element && !drawn && !gap.long && !one.isNew && !(last && isRunning(last, today, now()))) {
       const begun = await done(
         null,
         startBout(kennel, element, {
           day: today,
           away: place === 'strange' || (slot !== undefined && plan?.strange === true),
-          start: slot?.at ?? one.start,
+          start,
         }),
       );
       if (!begun.ok) return;

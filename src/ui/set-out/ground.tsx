@@ -132,18 +132,23 @@ function Area({ thing, frame }: { readonly thing: Picture['things'][number]; rea
 }
 
 /** North, wind and the bar of the scale: in the corners, of their own size. */
-export function Margins({ picture, frame, says }: Props & { readonly says: MarginWords }) {
+export function Margins({ picture, frame }: Props) {
   const { north, wind, scale } = picture;
   const bar = scale.metres * frame.perMetre;
-  const turn = (north * Math.PI) / 180;
+  const turn = (north.turn * Math.PI) / 180;
   return (
     <>
       <Unread transform={`translate(${frame.wide - 30} 34)`}>
         <circle r="22" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.5" />
-        <g transform={`rotate(${north})`}>
+        <g transform={`rotate(${north.turn})`}>
           <path d="M0 -18 L5 4 L0 1 L-5 4 Z" fill="var(--ink)" />
         </g>
-        <Written x={-Math.sin(turn) * 12} y={Math.cos(turn) * 12 + 5} words={says.north} size={13} />
+        <Written
+          x={-Math.sin(turn) * 12}
+          y={Math.cos(turn) * 12 + 5}
+          words={wordsOf(north.words)}
+          size={13}
+        />
       </Unread>
       {wind && (
         <Unread transform={`translate(${frame.wide - 30} 92)`}>
@@ -155,7 +160,7 @@ export function Margins({ picture, frame, says }: Props & { readonly says: Margi
               fill="none"
             />
           </g>
-          <Written x={0} y={36} words={says.wind} size={13} />
+          <Written x={0} y={36} words={wordsOf(wind.words)} size={13} />
         </Unread>
       )}
       <Unread transform={`translate(14 ${frame.high - 14})`}>
@@ -165,8 +170,6 @@ export function Margins({ picture, frame, says }: Props & { readonly says: Margi
     </>
   );
 }
-export type MarginWords = { readonly north: string; readonly wind: string };
-
 /** Patterns that tell hazards and cover apart without colour. */
 export const Patterns = () => (
   <defs>

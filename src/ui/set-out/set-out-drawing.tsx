@@ -3,7 +3,7 @@ import type { Picture, PictureThing } from '@/core/breakdown';
 import type { Point } from '@/core/geometry';
 import { wordsOf } from '@/words/shell';
 import { type Frame, frameOf, pointsText } from './frame';
-import { GroundLayer, Margins, type MarginWords, Patterns } from './ground';
+import { GroundLayer, Margins, Patterns } from './ground';
 import { ThingSymbol } from './symbol';
 import { Unread, Written } from './written';
 
@@ -24,14 +24,13 @@ type Props = {
   readonly picture: Picture;
   /** What is read in place of the picture. */
   readonly title: string;
-  readonly says: MarginWords & { readonly line: (line: Picture['lines'][number]) => string };
   readonly highest?: number;
   readonly hold?: Hold;
   readonly svg?: Ref<SVGSVGElement>;
 };
 
 /** A set-out to scale, painted in its own width. Things are taken by the pointer or by their arrow keys. */
-export function SetOutDrawing({ picture, title, says, highest = 560, hold, svg }: Props) {
+export function SetOutDrawing({ picture, title, highest = 560, hold, svg }: Props) {
   const paper = useRef<HTMLDivElement>(null);
   const width = useWidth(paper);
   const frame = frameOf(picture.box, width, highest);
@@ -51,7 +50,7 @@ export function SetOutDrawing({ picture, title, says, highest = 560, hold, svg }
         <rect width={frame.wide} height={frame.high} fill="var(--sheet)" />
         <GroundLayer picture={picture} frame={frame} />
         {picture.lines.map((line) => (
-          <Line key={line.key} line={line} frame={frame} words={says.line(line)} />
+          <Line key={line.key} line={line} frame={frame} />
         ))}
         {picture.arcs.map((arc) => (
           <Arc key={arc.key} arc={arc} frame={frame} />
@@ -59,7 +58,7 @@ export function SetOutDrawing({ picture, title, says, highest = 560, hold, svg }
         {picture.things.map((thing) => (
           <Thing key={thing.key} thing={thing} frame={frame} hold={hold} />
         ))}
-        <Margins picture={picture} frame={frame} says={says} />
+        <Margins picture={picture} frame={frame} />
       </svg>
     </div>
   );
@@ -80,10 +79,10 @@ function useWidth(at: { readonly current: HTMLElement | null }): number {
   return width;
 }
 
-type LineProps = { readonly line: Picture['lines'][number]; readonly frame: Frame; readonly words: string };
+type LineProps = { readonly line: Picture['lines'][number]; readonly frame: Frame };
 
 /** What is run is drawn through, what is only measured dotted; its words stand beyond the middle. */
-function Line({ line, frame, words }: LineProps) {
+function Line({ line, frame }: LineProps) {
   const [from, to] = [frame.to(line.from), frame.to(line.to)];
   const share = line.run ? 0.62 : 0.5;
   const [x, y] = [from.x + (to.x - from.x) * share, from.y + (to.y - from.y) * share];
@@ -99,7 +98,9 @@ function Line({ line, frame, words }: LineProps) {
         strokeWidth={line.run ? 2.5 : 1.5}
         strokeDasharray={line.run ? undefined : '2 5'}
       />
-      {long > 50 && <Written x={x + 8} y={y + 5} words={words} bold={line.run} anchor="start" />}
+      {long > 50 && (
+        <Written x={x + 8} y={y + 5} words={wordsOf(line.words)} bold={line.run} anchor="start" />
+      )}
     </Unread>
   );
 }
@@ -140,7 +141,7 @@ function Thing({ thing, frame, hold }: ThingProps) {
         <circle r="19" fill="none" stroke="var(--signal-ink)" strokeWidth="3" data-screen />
       )}
       <ThingSymbol thing={thing} />
-      {NAMED.has(thing.kind) && <Written x={17} y={-11} words={name} size={14} anchor="start" />}
+      {NAMED.has(thing.kind) && <Written {...besideOf(thing.kind)} words={name} size={14} />}
     </>
   );
   const at = `translate(${x.toFixed(1)} ${y.toFixed(1)})`;
@@ -197,6 +198,14 @@ function Thing({ thing, frame, hold }: ThingProps) {
     </g>
   );
 }
+
+/** The dog and whoever stands by it do not write over one another. */
+const besideOf = (kind: PictureThing['kind']) =>
+  kind === 'dog'
+    ? ({ x: -15, y: 5, anchor: 'end' } as const)
+    : kind === 'handler'
+      ? ({ x: 15, y: 6, anchor: 'start' } as const)
+      : ({ x: 17, y: -11, anchor: 'start' } as const);
 
 /** Things whose shape alone does not say enough. */
 const NAMED: ReadonlySet<PictureThing['kind']> = new Set([

@@ -38,9 +38,9 @@ export function ThingSymbol({ thing }: { readonly thing: Pick<PictureThing, 'kin
     case 'memory':
       return (
         <>
-          <circle r="12" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2.5" />
-          <path d="M-12 0 A12 12 0 0 0 12 0 Z" fill="var(--ink)" />
-          <Order order={order} y={-2} ink="var(--ink)" />
+          <circle r="13" fill="var(--ink)" />
+          <circle r="8.5" fill="var(--sheet)" />
+          <Order order={order} y={5} ink="var(--ink)" />
         </>
       );
     case 'blind':

@@ -1,4 +1,5 @@
 import {
+  fromBase,
   type Measured,
   must,
   type NumberCustom,
@@ -15,14 +16,19 @@ export type Lengths = { readonly unit: 'm' | 'yd' | 'paces'; readonly pace: numb
 const TABLE_PACE = must(toBase('distance', 1, 'paces'));
 
 /**
- * A length as it is shown: whole paces of one's own, else in its unit, centimetres off. 30 m in paces of
- * 0.8 m → 38 paces.
+ * A length as it is shown: whole paces of one's own, else in its unit with one decimal, two below 2. 30 m in
+ * paces of 0.8 m → 38 paces; 0.6 m in yards → 0.66 yd.
  */
-export const lengthOf = ({ unit, pace }: Lengths, metres: number): Measured => ({
-  quantity: 'distance',
-  unit,
-  base: unit === 'paces' ? Math.round(metres / pace) * TABLE_PACE : Math.round(metres * 100) / 100,
-});
+export function lengthOf({ unit, pace }: Lengths, metres: number): Measured {
+  if (unit === 'paces') return { quantity: 'distance', unit, base: Math.round(metres / pace) * TABLE_PACE };
+  const shown = must(fromBase('distance', metres, unit));
+  const digits = Math.abs(shown) < 2 ? 100 : 10;
+  return {
+    quantity: 'distance',
+    unit,
+    base: must(toBase('distance', Math.round(shown * digits) / digits, unit)),
+  };
+}
 
 /**
  * Reads a length that was typed: bare in the unit of the drawing, paces of one's own length. Fails as

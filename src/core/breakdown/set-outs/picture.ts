@@ -9,7 +9,7 @@ import {
   wedgeOutline,
   wholeTurn,
 } from '@/core/geometry';
-import type { Measured, Sentence } from '@/core/shared';
+import { type Measured, type Sentence, say } from '@/core/shared';
 import { linesOf, type OldFall } from './checks';
 import { anglesOf, compassOf } from './describe';
 import {
@@ -41,8 +41,8 @@ export type PictureFeature = Pick<Feature, 'key' | 'points' | 'closed' | 'wide'>
 export type Picture = {
   readonly box: Box;
   readonly plan: Pick<GroundPlan, 'wide' | 'deep'> | null;
-  readonly north: number;
-  readonly wind: Wind | null;
+  readonly north: { readonly turn: number; readonly words: Sentence };
+  readonly wind: { readonly from: number; readonly words: Sentence } | null;
   readonly features: readonly PictureFeature[];
   readonly things: readonly PictureThing[];
   /** From the dog to each thing with what is written along it. */
@@ -50,8 +50,7 @@ export type Picture = {
     readonly key: string;
     readonly from: Point;
     readonly to: Point;
-    readonly metres: Measured;
-    readonly bearing: number;
+    readonly words: Sentence;
     readonly run: boolean;
   }[];
   readonly arcs: readonly {
@@ -97,8 +96,8 @@ export function pictureOf(given: Pictured): Picture {
   return {
     box,
     plan: plan && { wide: plan.wide, deep: plan.deep },
-    north,
-    wind,
+    north: { turn: north, words: say('set-outs.north') },
+    wind: wind && { from: wind.from, words: say('set-outs.wind', { speed: wind.speed }) },
     features: (plan?.features ?? []).map((one) => ({
       key: one.key,
       kind: one.kind,
@@ -109,21 +108,12 @@ export function pictureOf(given: Pictured): Picture {
       level: isRefused(one) ? 'refused' : isHazard(one) ? 'care' : 'plain',
     })),
     things: things.map((one) => ({ ...one, name: nameOf(one, things), outline: outlineOf(one) })),
-    lines: [...runs.map(({ to }) => to), ...others].flatMap((to) => {
-      const on = dog && bearing(dog, to);
-      return !dog || on === null || distance(dog, to) < 1.5
-        ? []
-        : [
-            {
-              key: to.key,
-              from: { x: dog.x, y: dog.y },
-              to: { x: to.x, y: to.y },
-              metres: lengthOf(lengths, distance(dog, to)),
-              bearing: compassOf(on, north),
-              run: run.has(to.key),
-            },
-          ];
-    }),
+    lines: dog
+      ? [
+          ...runs.map(({ to }) => lineTo(given, dog, to, true)),
+          ...others.map((to) => lineTo(given, dog, to, false)),
+        ].filter((line) => distance(line.from, line.to) >= SHORTEST)
+      : [],
     arcs: dog ? arcsOf(dog, things) : [],
     scent: wedge
       ? runs
@@ -141,6 +131,22 @@ export function pictureOf(given: Pictured): Picture {
 
 /** Metres of one unit, so that a bar of ten yards is ten yards. */
 const stepOf = ({ unit, pace }: Lengths): number => (unit === 'yd' ? 0.9144 : unit === 'paces' ? pace : 1);
+
+/** Metres below which a line is no line. */
+const SHORTEST = 1.5;
+
+function lineTo(
+  { lengths, north }: Pictured,
+  from: Thing,
+  to: Thing,
+  run: boolean,
+): Picture['lines'][number] {
+  const metres = lengthOf(lengths, distance(from, to));
+  const words = run
+    ? say('set-outs.line', { metres, bearing: compassOf(bearing(from, to) ?? 0, north) })
+    : say('shared.amount', { amount: metres });
+  return { key: to.key, from: { x: from.x, y: from.y }, to: { x: to.x, y: to.y }, words, run };
+}
 
 /** Pieces of an arc: enough that it looks round. */
 const PIECES = 12;

@@ -1,0 +1,110 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect } from 'react';
+import { Link } from 'react-router';
+import { buildLadder, type Criteria, lengthsBy, listThings, placeOn, sentFor } from '@/core/breakdown';
+import { useFitting, useKennelWithDog } from '@/data/live';
+import {
+  type ElementRecord,
+  type LaidOut,
+  laidOutView,
+  listPeople,
+  type SetOut,
+  unitOfSetOut,
+} from '@/data/read';
+import { buttonClass, Notice, SetOutDrawing, useLengthChoice } from '@/ui';
+import { wordsOf } from '@/words';
+import { tell } from './laid-words';
+
+/** The set-out that is laid for the bout that begins; null where none is. */
+export type LaidHere = Pick<SetOut, 'id' | 'ground'> | null;
+
+type Props = {
+  readonly element: ElementRecord;
+  readonly criteria: Criteria;
+  readonly onFit: (laid: LaidHere) => void;
+};
+
+/** Where things lie for what is asked today, large: where to stand, how far, and what may not be. */
+export function LaidOutCard({ element, criteria, onFit }: Props) {
+  const { kennel } = useKennelWithDog();
+  const found = useFitting(element, criteria);
+  const { unit, whose } = useLengthChoice();
+  const people = useLiveQuery(() => listPeople(kennel), [kennel]);
+  const laid = found?.laid ?? null;
+  const lengths = lengthsBy({ unit, whose }, people ?? [], laid && unitOfSetOut(laid));
+  const view = laid && laidOutView(laid, lengths);
+  const usable = view && !view.refused ? laid : null;
+  const [id, ground] = [usable?.setOut.id ?? null, usable?.setOut.ground ?? null];
+  useEffect(() => onFit(id && { id, ground }), [id, ground, onFit]);
+  if (!found || !people) return null;
+  const place = placeOn(buildLadder(element), criteria);
+  const draw = `/${kennel.name}/set-outs/new?element=${element.id}${place.kind === 'on' ? `&step=${place.rung + 1}` : ''}`;
+  if (!laid || !view)
+    return (
+      <p className="leading-snug">
+        {found.others > 0 && tell('laid.other-step', { n: found.others })}{' '}
+        <Link className="underline underline-offset-4" to={draw}>
+          {tell('laid.draw-step')}
+        </Link>
+      </p>
+    );
+  const page = `/${kennel.name}/set-outs/${laid.setOut.id}`;
+  if (view.refused)
+    return (
+      <Notice tone="alert" role="alert">
+        <strong>{tell('laid.refused')}</strong>{' '}
+        {view.checks
+          .filter(({ level }) => level === 'refused')
+          .map((one) => wordsOf(one.say))
+          .join(' ')}{' '}
+        <Link className="underline underline-offset-4" to={page}>
+          {tell('laid.move-it')}
+        </Link>
+      </Notice>
+    );
+  return (
+    <section aria-label={tell('laid.drawn')} className="grid gap-2">
+      {view.stand && (
+        <p className="text-xl font-semibold leading-snug">{tell('laid.stand', { stand: view.stand })}</p>
+      )}
+      <First laid={laid} lengths={lengths} view={view} />
+      <SetOutDrawing
+        picture={view.picture}
+        title={tell('laid.drawing', { title: laid.setOut.title })}
+        highest={440}
+      />
+      {view.checks
+        .filter(({ level }) => level === 'care')
+        .map((one) => (
+          <Notice key={wordsOf(one.say)} tone="alert">
+            {wordsOf(one.say)}
+          </Notice>
+        ))}
+      <p className="flex flex-wrap gap-3">
+        <Link className={buttonClass('plain', 'big')} to={`${page}/lay`}>
+          {tell('laid.list')}
+        </Link>
+        <Link className={buttonClass('quiet', 'big')} to={page}>
+          {tell('laid.change')}
+        </Link>
+      </p>
+    </section>
+  );
+}
+
+/** What the dog is sent for first, and where that is. */
+function First({
+  laid,
+  lengths,
+  view,
+}: {
+  readonly laid: LaidOut;
+  readonly lengths: Parameters<typeof laidOutView>[1];
+  readonly view: ReturnType<typeof laidOutView>;
+}) {
+  const [first] = sentFor(laid.setOut.things);
+  const line = listThings(view.things, view.north, lengths).find((one) => one.key === first?.key);
+  return line ? (
+    <p className="text-lg leading-snug">{tell('laid.to-first', { name: line.name, where: line.where })}</p>
+  ) : null;
+}

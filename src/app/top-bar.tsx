@@ -62,7 +62,7 @@ export function TopBar({ kennel, dogs, dog, onChoose }: Props) {
     <header className="border-b-2 border-ink bg-sheet">
       <div aria-hidden="true" className="pole h-2.5 border-b-2 border-ink" />
       <div className="mx-auto flex max-w-[76rem] items-end gap-x-2 px-4 pt-2 sm:gap-x-4 sm:px-6 md:max-lg:flex-wrap">
-        <div className="flex min-w-0 items-center gap-2 pb-2 sm:items-baseline sm:gap-3">
+        <div className="flex min-w-0 items-center gap-2 pb-2 sm:gap-3">
           <Link to={`/${kennel}/today`} className="text-xl font-extrabold tracking-tight">
             {tell('top-bar.regulon')}
           </Link>

@@ -201,3 +201,21 @@ describe('loads', () => {
     expect(loadInWords(metres, true)).toBe('10 yards run, by the distance asked today, over all it did.');
   });
 });
+
+describe('what of a set-out lies there', () => {
+  it('a blind is sent for once it was looked at; what was laid first is picked up first', () => {
+    const one = new Play(fromMethod('field-season', 'blind'));
+    expect([one.view.lying, one.view.lyingThings]).toEqual([0, []]);
+    one.tap({ tap: 'laid', thing: 'blind-1' }).tap({ tap: 'laid', thing: 'blind-2' });
+    expect([one.view.lying, one.view.lyingThings]).toEqual([2, ['blind-1', 'blind-2']]);
+    one.clean();
+    expect([one.view.lying, one.view.lyingThings]).toEqual([1, ['blind-2']]);
+    const { by } = one.view;
+    const stop = by.kind === 'scene' ? by.held.find(({ miss }) => miss) : undefined;
+    one.loses(...(stop ? [stop.fault] : [])).clean();
+    // A miss leaves it lying where it was.
+    expect(one.view.lyingThings).toEqual(['blind-2']);
+    one.clean();
+    expect([one.view.lying, one.view.lyingThings]).toEqual([0, []]);
+  });
+});

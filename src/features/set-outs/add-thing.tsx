@@ -22,7 +22,7 @@ type Props = {
 export function AddThing({ things, lengths, onAdd }: Props) {
   const [kind, setKind] = useState<ThingKind>('mark');
   return (
-    <div className="flex items-center gap-2">
+    <div className="flex flex-wrap items-center gap-2">
       <SelectField
         label={tell('add.what')}
         beside

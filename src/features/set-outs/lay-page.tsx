@@ -89,7 +89,9 @@ function Lay({ laid, lengths, people }: Props) {
             <ol className="list-inside list-decimal text-lg leading-snug">
               {layingList(view.things, view.plan, view.north, lengths).map((line) => (
                 <li key={wordsOf(line)} className="py-1">
-                  {wordsOf(line)}
+                  <span className="inline-block first-letter:uppercase align-top max-w-[calc(100%-2rem)]">
+                    {wordsOf(line)}
+                  </span>
                 </li>
               ))}
             </ol>

@@ -220,7 +220,8 @@ function Lengthwise({
   if (dog === 0) return null;
   return (
     <p className="mt-2 leading-snug text-ink-soft">
-      {tell('set-out.paths', { dog: writtenLength(lengths, dog), handler: writtenLength(lengths, handler) })}{' '}
+      {tell('set-out.runs', { dog: writtenLength(lengths, dog) })}{' '}
+      {handler > 0 && `${tell('set-out.walks', { handler: writtenLength(lengths, handler) })} `}
       {beside && wordsOf(beside)}
     </p>
   );

@@ -55,7 +55,7 @@ export function SetOutDrawing({ picture, title, highest = 560, hold, svg }: Prop
         {picture.arcs.map((arc) => (
           <Arc key={arc.key} arc={arc} frame={frame} />
         ))}
-        {picture.things.map((thing) => (
+        {dogLast(picture.things).map((thing) => (
           <Thing key={thing.key} thing={thing} frame={frame} hold={hold} />
         ))}
         <Margins picture={picture} frame={frame} />
@@ -63,6 +63,10 @@ export function SetOutDrawing({ picture, title, highest = 560, hold, svg }: Prop
     </div>
   );
 }
+
+/** Whoever stands by the dog does not hide it. */
+const dogLast = (things: Picture['things']): PictureThing[] =>
+  [...things].sort((a, b) => Number(a.kind === 'dog') - Number(b.kind === 'dog'));
 
 /** The width that the page gives, followed as it changes. */
 function useWidth(at: { readonly current: HTMLElement | null }): number {

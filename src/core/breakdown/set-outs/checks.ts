@@ -14,8 +14,8 @@ import {
   turnBetween,
   type Wind,
 } from '@/core/geometry';
-import { type Sentence, say } from '@/core/shared';
-import { climbsByShares } from '../axis';
+import { fromBase, must, type Sentence, say, toBase } from '@/core/shared';
+import { type Axis, climbsByShares } from '../axis';
 import { writeValue } from '../axis-values';
 import type { Ladder } from '../ladder';
 import { type Criteria, completed } from '../place';
@@ -235,7 +235,7 @@ function steps({ step }: CheckedSetOut): Check[] {
           title: axis.title.toLowerCase(),
           from: writeValue(axis, a),
           to: writeValue(axis, b),
-          most: writeValue(axis, reach),
+          most: writeValue(axis, withinShown(axis, reach)),
           less: axis.harder === 'less',
         }),
       ),
@@ -253,6 +253,14 @@ function steps({ step }: CheckedSetOut): Check[] {
         ]
       : [];
   return [...large, ...several];
+}
+
+/** Rounded as it is written, to the side that is no harder: laid so it is not too much. */
+function withinShown({ quantity, unit, harder }: Axis, base: number): number {
+  const shown = must(fromBase(quantity, base, unit));
+  const least = 10 ** (Math.floor(Math.log10(Math.abs(shown) || 1)) - 2);
+  const rounded = (harder === 'less' ? Math.ceil(shown / least) : Math.floor(shown / least)) * least;
+  return must(toBase(quantity, rounded, unit));
 }
 
 function pastOldFalls({ oldFalls }: CheckedSetOut, lines: readonly Line[]): Check[] {

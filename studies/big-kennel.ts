@@ -65,6 +65,7 @@ export function makeBigKennel(today: Day, seed: number, reps: number = BIG.reps)
     bouts,
     entries,
     // They name the sample's own dogs.
+    setOuts: [],
     meetings: [],
     runs: [],
     marks: [],

@@ -11,7 +11,6 @@ import {
   corridorWidth,
   coveredBy,
   distance,
-  distanceToShape,
   entersAfter,
   isInside,
   lateralError,
@@ -173,15 +172,6 @@ describe('shapes', () => {
     expect(coveredBy({ points: [O], closed: false, wide: 5 })).toEqual([]);
     expect(coveredBy({ points: [O, { x: 1, y: 1 }], closed: true, wide: 5 })).toEqual([]);
     expect(coveredBy({ points: [O, O], closed: false, wide: 5 })).toEqual([]);
-  });
-
-  it('measures from a hedge, and from a pond to its edge', () => {
-    expect(distanceToShape({ points: [O, { x: 0, y: 50 }], closed: false }, { x: 7, y: 20 })).toBeCloseTo(
-      7,
-      10,
-    );
-    expect(distanceToShape({ points: square, closed: true }, { x: 0, y: 25 })).toBe(0);
-    expect(distanceToShape({ points: square, closed: true }, { x: 0, y: 17 })).toBeCloseTo(3, 10);
   });
 });
 

@@ -18,10 +18,10 @@ const PLUMES = [
   { below: Number.POSITIVE_INFINITY, across: 0.08, up: 0.06 },
 ] as const;
 /** Under this wind scent has no direction worth drawing: it pools and drifts. */
-export const CALM = 0.5;
+const CALM = 0.5;
 
 /** What is stated, not known: how far downwind a dummy is winded in a breeze of 3 m/s. To be changed. */
-export const USUAL_SCENT = 20;
+const USUAL_SCENT = 20;
 
 /**
  * The wedge of scent from a source in this wind; null when it is calm. Half the angle holds 95 % of the plume

@@ -1,9 +1,12 @@
-import { besideLine, distance, type Point, pointAt } from './plane';
+import { distance, type Point, pointAt } from './plane';
 
 /** A polygon by its corners in order, closed by itself; of fewer than three it holds nothing. */
 export type Polygon = readonly Point[];
 
-/** Whether a place lies inside a polygon (even-odd rule, Shimrat 1962); its edge may be either. */
+/**
+ * Whether a place lies inside a polygon (even-odd rule, Shimrat 1962); its edge may be either.
+ * @internal
+ */
 export function isInside(polygon: Polygon, { x, y }: Point): boolean {
   let inside = false;
   for (const [a, b] of edgesOf(polygon))
@@ -71,15 +74,4 @@ export function touches(from: Point, to: Point, polygons: readonly Polygon[]): b
     ? polygons.some((polygon) => isInside(polygon, from))
     : entersAfter(from, (Math.atan2(to.x - from.x, to.y - from.y) * 180) / Math.PI, polygons) <=
         distance(from, to);
-}
-
-/** Metres from a place to what a drawn line or outline passes: 0 inside a closed one. */
-export function distanceToShape(
-  shape: { readonly points: readonly Point[]; readonly closed: boolean },
-  place: Point,
-): number {
-  const { points, closed } = shape;
-  if (closed && isInside(points, place)) return 0;
-  const pieces = closed ? edgesOf(points) : points.slice(1).map((to, i) => [points[i] as Point, to] as const);
-  return Math.min(...pieces.map(([from, to]) => besideLine(from, to, place).away));
 }

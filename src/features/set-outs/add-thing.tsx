@@ -45,7 +45,7 @@ const SIZES: Readonly<Partial<Record<ThingKind, readonly [wide: number, long: nu
 const NUMBERED: ReadonlySet<ThingKind> = new Set(['mark', 'memory', 'blind'] as const);
 
 /** To the right of what lies there already: ten of its units from the dog, further where something is. */
-export function newThing(kind: ThingKind, things: readonly Thing[], lengths: Lengths): Thing {
+function newThing(kind: ThingKind, things: readonly Thing[], lengths: Lengths): Thing {
   const dog = dogOf(things);
   const unit = lengths.unit === 'yd' ? 0.9144 : lengths.unit === 'paces' ? lengths.pace : 1;
   const sent = sentFor(things);

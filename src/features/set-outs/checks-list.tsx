@@ -9,7 +9,7 @@ export function ChecksList({
   only,
 }: {
   readonly view: LaidOutView;
-  readonly only: 'refused' | 'rest';
+  readonly only: 'refused' | 'rest' | 'all';
 }) {
   const refused = view.checks.filter(({ level }) => level === 'refused');
   if (only === 'refused')
@@ -22,7 +22,8 @@ export function ChecksList({
         ))}
       </div>
     );
-  const rest = view.checks.filter(({ level }) => level !== 'refused');
+  // While a thing is held, what would stop it is said here: the head of the page waits until it is let go.
+  const rest = view.checks.filter(({ level }) => only === 'all' || level !== 'refused');
   return (
     <Sheet title={tell('checks.title')}>
       {rest.length === 0 ? (
@@ -34,8 +35,9 @@ export function ChecksList({
           {rest.map((one) => (
             <li
               key={wordsOf(one.say)}
-              className={`border-l-[6px] pl-2.5 leading-snug ${one.level === 'care' ? 'border-signal' : 'border-rule'}`}
+              className={`border-l-[6px] pl-2.5 leading-snug ${one.level === 'note' ? 'border-rule' : 'border-signal'}`}
             >
+              {one.level === 'refused' && <strong>{tell('checks.not-so')} </strong>}
               {wordsOf(one.say)}
             </li>
           ))}

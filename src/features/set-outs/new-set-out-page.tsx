@@ -96,7 +96,7 @@ function NewSetOut({ elements, grounds, wanted, at }: Props) {
     const laid = drawRung(drawn, reads, rung?.criteria ?? {}, more as Asked);
     if (!laid.ok) return setError(laid.path, { message: wordsOf(laid.message) }, { shouldFocus: true });
     const ground = grounds.find((one) => one.id === groundId) ?? null;
-    const title = said.title?.trim() || wordsOf(templateName(drawn));
+    const title = said.title?.trim() || capital(wordsOf(templateName(drawn)));
     const made = await done(
       tell('new.drawn', { title }),
       addSetOut(kennel, {

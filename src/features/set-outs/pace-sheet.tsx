@@ -113,7 +113,7 @@ export function UnitField({ beside = false }: { readonly beside?: boolean }) {
 }
 
 /** "40 m" walked in 52 paces → 0.77 m; what no leg can be is refused. */
-export function paceOf(way: string, count: string): Result<number> {
+function paceOf(way: string, count: string): Result<number> {
   const metres = parseOne(way, 'distance', 'm', numberCustom());
   if (!metres.ok) return { ...metres, path: 'way' };
   const paces = Number(count.trim());

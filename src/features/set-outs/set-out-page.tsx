@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import {
   askedOfDrawing,
@@ -55,12 +55,18 @@ function Drawn({
   const still = laidOutView(laid, lengths, { whole });
   const view = held ? laidOutView(laid, lengths, { whole, things: held }) : still;
   const writing = useRef<Promise<unknown>>(Promise.resolve());
+  // What was worked on goes on under another id, and a key held down is faster than the address.
+  const current = useRef(setOut.id);
+  useEffect(() => {
+    current.current = setOut.id;
+  }, [setOut.id]);
   const change: Change = (words, by) => {
     // One after the other: a key held down writes faster than the disk.
     const next = writing.current.then(async () => {
-      const made = await done(words, changeSetOut(kennel, setOut.id, by));
-      if (made.ok && made.value.made.id !== setOut.id)
-        await navigate(`/${kennel.name}/set-outs/${made.value.made.id}`, { replace: true });
+      const made = await done(words, changeSetOut(kennel, current.current, by));
+      if (!made.ok || made.value.made.id === current.current) return;
+      current.current = made.value.made.id;
+      await navigate(`/${kennel.name}/set-outs/${made.value.made.id}`, { replace: true });
     });
     writing.current = next;
     return next;
@@ -104,9 +110,10 @@ function Drawn({
   return (
     <>
       <PageHead title={setOut.title}>{summaryOf(laid, view)}</PageHead>
-      <ChecksList view={view} only="refused" />
+      {/* While a thing is held nothing above the drawing comes or goes: it would slip from under the hand. */}
+      <ChecksList view={still} only="refused" />
       <p className="mb-4 flex flex-wrap gap-3">
-        {element && !view.refused && (
+        {element && !still.refused && (
           <Link className={buttonClass('signal', 'big')} to={`/${kennel.name}/field/${element.id}`}>
             {tell('set-out.to-the-field')}
           </Link>
@@ -190,7 +197,7 @@ function Drawn({
         <div className="grid gap-4">
           {wide && inHand}
           <StepSheet laid={laid} view={view} onChange={change} />
-          <ChecksList view={view} only="rest" />
+          <ChecksList view={view} only={held ? 'all' : 'rest'} />
           <Surroundings laid={laid} view={view} lengths={lengths} onChange={change} />
         </div>
       </div>

@@ -2,6 +2,7 @@ import {
   angleAt,
   bearing,
   besideLine,
+  corridorWidth,
   distance,
   lateralError,
   type Point,
@@ -12,7 +13,7 @@ import {
 import { type Sentence, say } from '@/core/shared';
 import { type Feature, featureName, type GroundPlan, runsAlong } from './ground-plan';
 import { type Lengths, lengthOf } from './lengths';
-import { dogOf, nameOf, ofKind, sentFor, type Thing, type ThingKind } from './things';
+import { dogOf, nameOf, sentFor, type Thing, type ThingKind } from './things';
 
 /** A thing of the list that is read in place of the drawing: what it is, and where from the dog. */
 export type ListedThing = { readonly key: string; readonly name: Sentence; readonly where: Sentence };
@@ -83,7 +84,7 @@ const LAID_AT: Readonly<Partial<Record<ThingKind, number>>> = {
 };
 
 /** What is laid or placed before the dog works, in the order in which it is: nearest first among its kind. */
-export function layingOrder(things: readonly Thing[]): Thing[] {
+function layingOrder(things: readonly Thing[]): Thing[] {
   const dog = dogOf(things);
   const far = (one: Thing): number => (dog ? distance(dog, one) : 0);
   return things
@@ -178,7 +179,7 @@ export function standHere(
 
 const OCTANTS = ['n', 'ne', 'e', 'se', 's', 'sw', 'w', 'nw'] as const;
 /** One of eight winds, by the compass: 45° of the drawing with north up → "ne". */
-export const octantOf = (degrees: number, north: number): (typeof OCTANTS)[number] =>
+const octantOf = (degrees: number, north: number): (typeof OCTANTS)[number] =>
   OCTANTS[Math.round(wholeTurn(degrees - north) / 45) % 8] as (typeof OCTANTS)[number];
 
 /** What 5° off the line mean at the end of the longest one: so far beside. Null where nothing is sent for. */
@@ -189,6 +190,7 @@ export function besideAtTheEnd(things: readonly Thing[], lengths: Lengths): Sent
   return say('set-outs.five-degrees', {
     metres: lengthOf(lengths, far),
     beside: lengthOf(lengths, lateralError(far, 5)),
+    wide: lengthOf(lengths, corridorWidth(far, 5)),
   });
 }
 
@@ -210,6 +212,3 @@ export function anglesOf(
     return Math.abs(turn) >= 1 ? [{ key, from, turn }] : [];
   });
 }
-
-/** The hand in which the handler has the dog: which side of it he stands. */
-export const handlerOf = (things: readonly Thing[]): Thing | null => ofKind(things, 'handler')[0] ?? null;

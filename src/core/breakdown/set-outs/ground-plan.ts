@@ -36,7 +36,7 @@ const ALONG: ReadonlySet<FeatureKind> = new Set(['hedge', 'wall', 'fence', 'path
 const metres = v.pipe(v.number(), v.finite(), v.minValue(-20_000), v.maxValue(20_000));
 const side = v.pipe(v.number(), v.finite(), v.minValue(5), v.maxValue(20_000));
 
-export const featureSchema = v.strictObject({
+const featureSchema = v.strictObject({
   key: v.pipe(v.string(), v.minLength(1)),
   kind: v.picklist(FEATURE_KINDS),
   title: v.pipe(v.string(), v.maxLength(60)),

@@ -1,3 +1,4 @@
+import { pacesIn } from '@/core/geometry';
 import {
   fromBase,
   type Measured,
@@ -20,7 +21,7 @@ const TABLE_PACE = must(toBase('distance', 1, 'paces'));
  * paces of 0.8 m → 38 paces; 0.6 m in yards → 0.66 yd.
  */
 export function lengthOf({ unit, pace }: Lengths, metres: number): Measured {
-  if (unit === 'paces') return { quantity: 'distance', unit, base: Math.round(metres / pace) * TABLE_PACE };
+  if (unit === 'paces') return { quantity: 'distance', unit, base: pacesIn(metres, pace) * TABLE_PACE };
   const shown = must(fromBase('distance', metres, unit));
   const digits = Math.abs(shown) < 2 ? 100 : 10;
   return {

@@ -179,13 +179,22 @@ function corridorOutline(from: Point, to: Point, { line, reach }: Spread): Point
 }
 
 function boxOf({ things, plan, whole }: Pictured): Box {
-  if (plan && (whole || things.length === 0))
-    return { x: -2, y: -2, wide: plan.wide + 4, high: plan.deep + 4 };
-  const places: Point[] = things.flatMap((one) => [{ x: one.x, y: one.y }, ...outlineOf(one)]);
+  const ground =
+    plan && (whole || things.length === 0)
+      ? [
+          { x: 0, y: 0 },
+          { x: plan.wide, y: plan.deep },
+        ]
+      : [];
+  // What lies off the plan is in sight too, so that it can be taken back onto it.
+  const places: Point[] = [
+    ...ground,
+    ...things.flatMap((one) => [{ x: one.x, y: one.y }, ...outlineOf(one)]),
+  ];
   if (places.length === 0) return { x: -10, y: -10, wide: 20, high: 20 };
   const [left, right] = [Math.min(...places.map(({ x }) => x)), Math.max(...places.map(({ x }) => x))];
   const [low, high] = [Math.min(...places.map(({ y }) => y)), Math.max(...places.map(({ y }) => y))];
-  const about = Math.max(ABOUT, Math.max(right - left, high - low) * 0.18);
+  const about = ground.length > 0 ? 2 : Math.max(ABOUT, Math.max(right - left, high - low) * 0.18);
   return {
     x: left - about,
     y: low - about,

@@ -535,6 +535,22 @@ describe('words for whoever stands and lays', () => {
 });
 
 describe('the picture', () => {
+  it('of the whole ground holds what lies off it too, so that it can be taken back', () => {
+    const plan = groundFrom('open', 40, 30);
+    const { box } = pictureOf({
+      things: line(60),
+      plan,
+      north: 0,
+      wind: null,
+      oldFalls: [],
+      spread: null,
+      lengths: METRES,
+      whole: true,
+    });
+    expect(box.y + box.high).toBeGreaterThan(60);
+    expect(box.x + box.wide).toBeGreaterThan(40);
+  });
+
   it('holds all things in its box, with a bar of a round length', () => {
     const things = must(layOut('marks', { 'to-object': 40, 'to-second': 50, angle: 40 }));
     const given = {

@@ -102,9 +102,6 @@ export function nameOf(thing: Thing, things: readonly Thing[]): Sentence {
   return say('set-outs.thing', { kind: thing.kind, n });
 }
 
-/** The kind alone: "mark", "hurdle". */
-export const kindInWords = (kind: ThingKind): Sentence => say('set-outs.thing', { kind, n: 0 });
-
 /** A key that no thing of these has: "mark-1", "mark-2". */
 export function freeKey(kind: ThingKind, things: readonly Thing[]): string {
   for (let n = 1; ; n++) {

@@ -47,9 +47,33 @@ test('breakdown and a ladder', async ({ page }) => {
   await page.screenshot({ path: `${FOLDER}/ladder.png` });
 });
 
-test('field at the table', async ({ page }) => {
-  await trainSomeReps(page);
-  await page.screenshot({ path: `${FOLDER}/field.png` });
+test('set-outs, and the card in the hand', async ({ page, context, baseURL }) => {
+  await page.goto('/sample/today');
+  await page.getByLabel('Dog', { exact: true }).selectOption({ label: 'Juniper' });
+  await page.goto('/sample/set-outs/sample-set-out-1');
+  await page.getByRole('button', { name: 'Whole ground' }).click();
+  await page.evaluate(() => scrollTo(0, 0));
+  await page
+    .getByRole('group')
+    .getByRole('button', { name: /^mark 2/ })
+    .focus();
+  await expect(page.getByRole('textbox', { name: 'Bearing' })).toBeVisible();
+  const table = await page.screenshot();
+  await page.setViewportSize(phone);
+  await page.goto('/sample/field/sample-dog-2-memory-retrieve-memory');
+  await expect(page.getByRole('img', { name: /drawn to scale/ })).toBeVisible();
+  await page.getByText(/^Stand with the dog here/).evaluate((one) => one.scrollIntoView());
+  const hand = await page.screenshot();
+  const sheet = await context.newPage();
+  await sheet.goto(baseURL ?? '/');
+  await sheet.setViewportSize({ width: 1280 + 15 + 370, height: 800 });
+  const shown = [table, hand].map(
+    (shot) => `<img style="height:800px" src="data:image/png;base64,${shot.toString('base64')}">`,
+  );
+  await sheet.setContent(
+    `<body style="margin:0;display:flex;gap:15px;background:#fff">${shown.join('')}</body>`,
+  );
+  await sheet.screenshot({ path: `${FOLDER}/set-outs.png` });
 });
 
 test('field in the hand', async ({ page }) => {

@@ -2,12 +2,22 @@ import { type Method, methodText } from '@/core/breakdown';
 import type { Day } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import type { Bout } from '@/data/records';
+import { listGrounds, listSetOuts } from './set-outs';
 import { addressOf, exerciseTitle, wholeId } from './whole';
 import { activeElements, listDogs, workOf } from './work';
 
 /** One thing that can be found: what it is called, what else is said of it, and where it is in the kennel. */
 export type Findable = {
-  readonly kind: 'dog' | 'element' | 'exercise' | 'method' | 'outing' | 'note' | 'page';
+  readonly kind:
+    | 'dog'
+    | 'element'
+    | 'exercise'
+    | 'method'
+    | 'drawing'
+    | 'ground'
+    | 'outing'
+    | 'note'
+    | 'page';
   /** Unique among all. */
   readonly id: string;
   readonly title: string;
@@ -21,7 +31,7 @@ export type Findable = {
   readonly dogId: string | null;
 };
 
-/** Dogs, elements, exercises and methods: what is there whatever was done. */
+/** Dogs, elements, exercises, methods, set-outs and grounds: what is there whatever was done. */
 export async function findableWork(kennel: Kennel, methods: readonly Method[]): Promise<Findable[]> {
   const found: Findable[] = methods.map((method) => ({
     kind: 'method',
@@ -78,8 +88,14 @@ export async function findableWork(kennel: Kennel, methods: readonly Method[]): 
         dogId: dog.id,
       });
   }
+  for (const one of await listSetOuts(kennel))
+    if (!one.putAway)
+      found.push({ ...NOBODYS, kind: 'drawing', id: one.id, title: one.title, to: `set-outs/${one.id}` });
+  for (const one of await listGrounds(kennel))
+    found.push({ ...NOBODYS, kind: 'ground', id: one.id, title: one.name, to: `set-outs/grounds/${one.id}` });
   return found;
 }
+const NOBODYS = { dog: '', text: '', day: null, dogId: null } as const;
 
 /**
  * Outings, with what was done in them, and what was written of their bouts: lines for next time, and notes.

@@ -118,6 +118,7 @@ export {
   groundOf,
   listGrounds,
   listSetOuts,
+  oldFallsOn,
   setOutOf,
   setOutsFor,
 } from './set-outs';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { buildLadder, type Criteria, drawRung, groundFrom, layOut, moveThing } from '@/core/breakdown';
+import { buildLadder, type Criteria, carried, drawRung, groundFrom, layOut } from '@/core/breakdown';
 import { testAxis } from '@/core/breakdown/axis.test-helper';
 import { addDays, asId, type Day, type ElementId, must } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
@@ -67,7 +67,7 @@ describe('set-outs in the kennel', () => {
     const { made } = must(await addSetOut(kennel, drawn(0)));
     const changed = must(
       await changeSetOut(kennel, made.id, ({ things }) => ({
-        things: moveThing(things, 'mark-1', { x: 0, y: 0 }),
+        things: carried(things, 'mark-1', { x: 0, y: 0 }),
       })),
     );
     expect(changed.made.id).toBe(made.id);
@@ -82,7 +82,7 @@ describe('set-outs in the kennel', () => {
     expect(renamed.made.id).toBe(made.id);
     const moved = must(
       await changeSetOut(kennel, made.id, ({ things }) => ({
-        things: moveThing(things, 'mark-1', { x: 1, y: 2 }),
+        things: carried(things, 'mark-1', { x: 1, y: 2 }),
       })),
     );
     expect(moved.made.id).not.toBe(made.id);
@@ -134,7 +134,7 @@ describe('set-outs in the kennel', () => {
     // Dragged to another distance it is that step’s.
     must(
       await changeSetOut(kennel, second.id, ({ things }) => ({
-        things: moveThing(things, 'mark-1', { x: 50, y: 10 + (rung(1)[DISTANCE] ?? 0) }),
+        things: carried(things, 'mark-1', { x: 50, y: 10 + (rung(1)[DISTANCE] ?? 0) }),
       })),
     );
     expect([await fits(1), await fits(2)]).toEqual([second.id, null]);

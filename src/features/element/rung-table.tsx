@@ -1,7 +1,9 @@
-import { changesOf, type Ladder, type Place, type Rung, writeValue } from '@/core/breakdown';
+import { Link } from 'react-router';
+import { changesOf, drawnAs, type Ladder, type Place, type Rung, writeValue } from '@/core/breakdown';
 import { type BoutEvidence, tallyAt } from '@/core/evidence';
 import type { FaultRef } from '@/core/rulebooks';
 import type { AxisKey } from '@/core/shared';
+import { useKennelWithDog } from '@/data/live';
 import { type ElementRecord, faultLabel, type NamedFault } from '@/data/read';
 import { Button } from '@/ui';
 import { wordsOf } from '@/words';
@@ -24,6 +26,8 @@ type Props = {
 
 /** Every rung with every value, which can be set by hand, and what changes from the one below. */
 export function RungTable({ element, ladder, place, bouts, faults, onCell, onSkip }: Props) {
+  const { kennel } = useKennelWithDog();
+  const drawable = Object.keys(drawnAs(element).reads).length > 0;
   const label = (fault: FaultRef): string => wordsOf(faultLabel(faults, fault) ?? fault.key);
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
@@ -80,6 +84,15 @@ export function RungTable({ element, ladder, place, bouts, faults, onCell, onSki
                         noted: rung.noted.map(label).join(', ').toLowerCase(),
                       })}
                     </span>
+                  )}
+                  {drawable && (
+                    <Link
+                      className="block underline underline-offset-4"
+                      aria-label={tell('rung-table.draw-step', { index: index + 1 })}
+                      to={`/${kennel.name}/set-outs/new?element=${element.id}&step=${index + 1}`}
+                    >
+                      {tell('rung-table.to-scale')}
+                    </Link>
                   )}
                   {onSkip && index > 0 && index < ladder.rungs.length - 1 && (
                     <Button

@@ -22,6 +22,9 @@ export function KennelRoom() {
         <Link className={buttonClass('plain')} to={`/${kennel.name}/start`}>
           {tell('kennel-room.add-another-dog')}
         </Link>
+        <Link className={`ml-3 ${buttonClass('plain')}`} to={`/${kennel.name}/set-outs`}>
+          {tell('kennel-room.grounds-and-paces')}
+        </Link>
       </p>
       <div className="grid items-start gap-6 lg:grid-cols-2">
         <div className="grid content-start gap-6">

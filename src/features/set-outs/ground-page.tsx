@@ -11,13 +11,14 @@ import {
   groundFrom,
   groundTemplateName,
   type Lengths,
+  type OldFall,
   pictureOf,
   type Thing,
 } from '@/core/breakdown';
 import type { Point } from '@/core/geometry';
 import { asId, type GroundId, say } from '@/core/shared';
 import { useKennel } from '@/data/live';
-import { type Ground, groundOf } from '@/data/read';
+import { type Ground, groundOf, oldFallsOn } from '@/data/read';
 import { addGround, changeGround } from '@/data/write';
 import { Button, PageHead, SelectField, SetOutDrawing, Sheet, TextField } from '@/ui';
 import { wordsOf } from '@/words';
@@ -30,17 +31,20 @@ import { tell } from './words';
 
 /** A plan of a ground of one's own: new by its size and a template, or one that is there. */
 export function GroundPage() {
-  const { kennel } = useKennel();
+  const { kennel, today } = useKennel();
   const { ground: id = 'new' } = useParams();
   const found = useLiveQuery(
-    async () => ({ ground: id === 'new' ? null : await groundOf(kennel, asId<GroundId>(id)) }),
-    [kennel, id],
+    async () => ({
+      ground: id === 'new' ? null : await groundOf(kennel, asId<GroundId>(id)),
+      fell: await oldFallsOn(kennel, asId<GroundId>(id), today, null),
+    }),
+    [kennel, id, today],
   );
   const { lengths } = useLengths(null);
   if (!found) return <p className="text-lg">{tell('room.opening')}</p>;
   if (id === 'new') return <NewGround lengths={lengths} />;
   if (!found.ground) return <PageHead title={tell('ground.none')}>{tell('ground.none-why')}</PageHead>;
-  return <Plan ground={found.ground} lengths={lengths} />;
+  return <Plan ground={found.ground} fell={found.fell} lengths={lengths} />;
 }
 
 function NewGround({ lengths }: { readonly lengths: Lengths }) {
@@ -98,7 +102,9 @@ function NewGround({ lengths }: { readonly lengths: Lengths }) {
   );
 }
 
-function Plan({ ground, lengths }: { readonly ground: Ground; readonly lengths: Lengths }) {
+type PlanProps = { readonly ground: Ground; readonly fell: readonly OldFall[]; readonly lengths: Lengths };
+
+function Plan({ ground, fell, lengths }: PlanProps) {
   const { kennel, done } = useKennel();
   const [chosen, setChosen] = useState<string | null>(null);
   const [held, setHeld] = useState<{ readonly corner: string; readonly at: Point } | null>(null);
@@ -122,7 +128,7 @@ function Plan({ ground, lengths }: { readonly ground: Ground; readonly lengths: 
       plan: shown,
       north: plan.north,
       wind: plan.wind,
-      oldFalls: [],
+      oldFalls: fell,
       spread: null,
       lengths,
       whole: true,
@@ -164,6 +170,22 @@ function Plan({ ground, lengths }: { readonly ground: Ground; readonly lengths: 
           />
           <UnitField beside />
           <p className="leading-snug text-ink-soft">{tell('ground.how')}</p>
+          {fell.length > 0 && (
+            <Sheet title={tell('ground.fell')}>
+              <ul>
+                {fell.map(({ at, days, name }) => (
+                  <li key={`${at.x} ${at.y}`} className="py-1">
+                    {tell('ground.fell-where', {
+                      name,
+                      days,
+                      x: writtenLength(lengths, at.x),
+                      y: writtenLength(lengths, at.y),
+                    })}
+                  </li>
+                ))}
+              </ul>
+            </Sheet>
+          )}
         </div>
         <div className="grid gap-4">
           <FeaturesSheet

@@ -3,8 +3,8 @@ import { Link, useNavigate, useParams } from 'react-router';
 import {
   askedOfDrawing,
   besideAtTheEnd,
+  carried,
   listThings,
-  moveThing,
   pathsOf,
   snapped,
   type Thing,
@@ -79,9 +79,9 @@ function Drawn({
     const asked = setOut.asks ? askedOfDrawing(setOut.asks.reads, setOut.asks.criteria) : {};
     const place = byKey ? to : snapped(setOut.things, key, to, asked);
     const was = setOut.things.find((one) => one.key === key);
-    setHeld(isDone ? null : moveThing(setOut.things, key, place));
+    setHeld(isDone ? null : carried(setOut.things, key, place));
     if (isDone && was && Math.hypot(was.x - place.x, was.y - place.y) > 0.005)
-      void things(tell('set-out.moved', { name: nameOf(key) }), (stored) => moveThing(stored, key, place));
+      void things(tell('set-out.moved', { name: nameOf(key) }), (stored) => carried(stored, key, place));
   };
   const remove = (key: string): void => {
     setChosen(null);
@@ -99,7 +99,9 @@ function Drawn({
       lengths={lengths}
       onChange={(next) =>
         void things(tell('set-out.changed', { name: nameOf(thing.key) }), (stored) =>
-          stored.map((one) => (one.key === thing.key ? { ...one, ...next } : one)),
+          carried(stored, thing.key, { x: next.x ?? thing.x, y: next.y ?? thing.y }).map((one) =>
+            one.key === thing.key ? { ...one, ...next } : one,
+          ),
         )
       }
       onRemove={() => remove(thing.key)}

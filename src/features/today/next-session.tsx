@@ -1,8 +1,9 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Link, useNavigate } from 'react-router';
-import { type DogState, useKennelWithDog, usePlannedToday } from '@/data/live';
+import { type DogState, useFitting, useKennelWithDog, usePlannedToday } from '@/data/live';
 import {
   daysUsed,
+  type ElementRecord,
   fittingSetOut,
   gapOf,
   isRunning,
@@ -72,6 +73,7 @@ export function Next({ sessions, state }: NextProps) {
         <Answer
           answer={answer}
           planned={planned !== null}
+          elements={state.work.elements}
           line={lines?.get(answer.first.element)}
           onBegin={(one) => void begin(one)}
         />
@@ -128,15 +130,19 @@ export function Next({ sessions, state }: NextProps) {
 function Answer({
   answer: { first, then, because },
   planned,
+  elements,
   line,
   onBegin,
 }: {
   readonly answer: OneAnswer;
+  readonly elements: readonly ElementRecord[];
   /** It is what the plan has for today. */
   readonly planned: boolean;
   readonly line: string | undefined;
   readonly onBegin: (one: SuggestedSession) => void;
 }) {
+  const element = elements.find((one) => one.id === first.element) ?? null;
+  const laid = useFitting(element, first.start)?.laid ?? null;
   return (
     <section aria-label={tell('today-room.next-session')} className="border-2 border-ink bg-sheet">
       <div className="border-b-2 border-ink bg-signal px-4 py-1.5 font-bold text-on-signal">
@@ -165,6 +171,12 @@ function Answer({
             {first.bring}
           </p>
         )}
+        {laid && (
+          <p className="leading-snug">
+            <span className="font-semibold">{tell('today-room.laid-out')} </span>
+            {laid.setOut.title}
+          </p>
+        )}
         {first.cautions.map((caution) => (
           <CautionNote key={caution.id} caution={caution} />
         ))}
@@ -175,7 +187,7 @@ function Answer({
           className="max-md:sticky max-md:bottom-[4.25rem] max-md:z-10"
           onClick={() => onBegin(first)}
         >
-          {first.isNew ? tell('today-room.to-its-card') : tell('today-room.begin-this-session')}
+          {first.isNew || laid ? tell('today-room.to-its-card') : tell('today-room.begin-this-session')}
         </Button>
         <div className="grid gap-x-8 gap-y-3 sm:grid-cols-2">
           {first.rods.map((rod) => (

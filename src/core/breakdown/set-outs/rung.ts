@@ -138,7 +138,7 @@ function turnedTo(
 }
 
 /** The things with one of them at another place. What is not there stays away. */
-export const moveThing = (
+const moveThing = (
   things: readonly Thing[],
   key: string,
   at: { readonly x: number; readonly y: number },
@@ -255,3 +255,21 @@ function moveWith(
     return one;
   });
 }
+
+/** As `moveThing`, and whoever stands by the dog goes along with it. */
+export function carried(
+  things: readonly Thing[],
+  key: string,
+  at: { readonly x: number; readonly y: number },
+): Thing[] {
+  const was = things.find((one) => one.key === key);
+  const moved = moveThing(things, key, at);
+  if (was?.kind !== 'dog') return moved;
+  return moved.map((one) =>
+    one.kind === 'handler' && distance(was, one) <= AT_HEEL
+      ? { ...one, x: one.x + at.x - was.x, y: one.y + at.y - was.y }
+      : one,
+  );
+}
+/** Metres within which a handler stands at heel. */
+const AT_HEEL = 2;

@@ -299,6 +299,14 @@ describe('a rung as a drawing, a drawing as a rung', () => {
     expect(dog.y).toBeCloseTo(0, 9);
   });
 
+  it('the dog takes whoever stands at its side along, and nobody further off', () => {
+    const heel = carried(line(20), 'dog-1', { x: 3, y: -2 });
+    expect(heel.find(({ kind }) => kind === 'handler')).toMatchObject({ x: 3.6, y: -2 });
+    expect(heel.find(({ kind }) => kind === 'mark')).toMatchObject({ x: 0, y: 20 });
+    const stay = carried(must(layOut('stay', { 'to-handler': 15 })), 'dog-1', { x: 3, y: 0 });
+    expect(stay.find(({ kind }) => kind === 'handler')).toMatchObject({ x: 0, y: 15 });
+  });
+
   it('every reading of nothing is null, never a number that is none', () => {
     for (const reading of READINGS) expect(measure([], reading)).toBeNull();
     expect(measure(line(20), 'to-blind')).toBeNull();

@@ -265,8 +265,10 @@ test.describe('in the hand', () => {
     expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
     await page.getByRole('checkbox').first().check();
     await page.getByRole('button', { name: 'Begin', exact: true }).click();
-    const looked = page.getByRole('button', { name: /^blind lies there now: I looked/i });
+    const looked = page.getByRole('button', { name: /^blind is laid$/i });
     await expect(looked).toBeVisible();
+    // The advice is in sight beside all that lies over the lower edge.
+    await expect(page.getByRole('status').first()).toBeInViewport();
     await looked.click();
     const lies = page.getByRole('list', { name: 'What lies there' }).getByText('blind lies there');
     await expect(lies).toBeVisible();

@@ -1,7 +1,17 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
-import { buildLadder, type Criteria, lengthsBy, listThings, placeOn, sentFor } from '@/core/breakdown';
+import {
+  buildLadder,
+  type Criteria,
+  dogOf,
+  lengthsBy,
+  listThings,
+  placeOn,
+  sentFor,
+  standHere,
+} from '@/core/breakdown';
+import { distance, pacesIn } from '@/core/geometry';
 import { useFitting, useKennelWithDog } from '@/data/live';
 import {
   type ElementRecord,
@@ -33,6 +43,10 @@ export function LaidOutCard({ element, criteria, onFit }: Props) {
   const laid = found?.laid ?? null;
   const lengths = lengthsBy({ unit, whose }, people ?? [], laid && unitOfSetOut(laid));
   const view = laid && laidOutView(laid, lengths);
+  // Whatever the drawing is written in, in the field it is paced.
+  const paces = { unit: 'paces', pace: lengths.pace } as const;
+  const dog = view?.things.find(({ kind }) => kind === 'dog');
+  const stand = view && dog ? standHere(dog, view.plan, view.north, paces) : null;
   const usable = view && !view.refused ? laid : null;
   const [id, ground] = [usable?.setOut.id ?? null, usable?.setOut.ground ?? null];
   useEffect(() => onFit(id && { id, ground }), [id, ground, onFit]);
@@ -64,9 +78,7 @@ export function LaidOutCard({ element, criteria, onFit }: Props) {
     );
   return (
     <section aria-label={tell('laid.drawn')} className="grid gap-2">
-      {view.stand && (
-        <p className="text-xl font-semibold leading-snug">{tell('laid.stand', { stand: view.stand })}</p>
-      )}
+      {stand && <p className="text-xl font-semibold leading-snug">{tell('laid.stand', { stand })}</p>}
       <First laid={laid} lengths={lengths} view={view} />
       <SetOutDrawing
         picture={view.picture}
@@ -103,8 +115,12 @@ function First({
   readonly view: ReturnType<typeof laidOutView>;
 }) {
   const [first] = sentFor(laid.setOut.things);
+  const dog = dogOf(laid.setOut.things);
+  const paced = dog && first && lengths.unit !== 'paces' ? pacesIn(distance(dog, first), lengths.pace) : null;
   const line = listThings(view.things, view.north, lengths).find((one) => one.key === first?.key);
   return line ? (
-    <p className="text-lg leading-snug">{tell('laid.to-first', { name: line.name, where: line.where })}</p>
+    <p className="text-lg leading-snug">
+      {tell('laid.to-first', { name: line.name, where: line.where, paces: paced ?? 0 })}
+    </p>
   ) : null;
 }

@@ -24,17 +24,18 @@ export function LyingThings({ setOut: id, view, actions }: Props) {
         return (
           <li key={one.key} className="flex-1">
             {lies ? (
-              <p className="grid min-h-14 content-center border-2 border-ink bg-sheet px-3 font-semibold leading-tight first-letter:uppercase">
-                {tell('lying.there', { name })}
+              <p className="grid min-h-14 content-center border-2 border-ink bg-sheet px-3 text-lg font-semibold leading-tight">
+                <span className="first-letter:uppercase">{tell('lying.there', { name })}</span>
               </p>
             ) : (
               <TapButton
                 size="big"
+                look={(view.lying ?? 0) <= 0 ? 'ink' : 'plain'}
                 className="w-full"
                 actions={actions}
                 says={{ tap: 'laid', thing: one.key }}
               >
-                <span className="first-letter:uppercase">{tell('lying.say', { name })}</span>
+                <span className="inline-block first-letter:uppercase">{tell('lying.say', { name })}</span>
               </TapButton>
             )}
           </li>

@@ -132,12 +132,15 @@ export function Pad({ element, work, bout, entries, facts, seen, stands }: Props
           {view.hold !== null && view.by.kind !== 'timed' && view.by.kind !== 'game' && (
             <HoldClock asked={view.hold} />
           )}
-          {view.lying !== null && bout.setOut !== null && (
+          {view.lying !== null && (
             <Suspense fallback={null}>
-              <LyingThings setOut={bout.setOut} view={view} actions={actions} />
+              {bout.setOut === null ? (
+                <Lying count={view.lying} actions={actions} />
+              ) : (
+                <LyingThings setOut={bout.setOut} view={view} actions={actions} />
+              )}
             </Suspense>
           )}
-          {view.lying !== null && <Lying count={view.lying} actions={actions} />}
           {view.by.kind !== 'articles' && (
             <RepPad element={element} bout={bout} entries={entries} view={view} actions={actions} />
           )}

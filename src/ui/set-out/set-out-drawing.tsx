@@ -90,6 +90,8 @@ function Line({ line, frame }: LineProps) {
   const [from, to] = [frame.to(line.from), frame.to(line.to)];
   const share = line.run ? 0.62 : 0.5;
   const [x, y] = [from.x + (to.x - from.x) * share, from.y + (to.y - from.y) * share];
+  // Beside a line that goes up, over one that lies.
+  const lies = Math.abs(to.x - from.x) > 1.5 * Math.abs(to.y - from.y);
   const long = Math.hypot(to.x - from.x, to.y - from.y);
   return (
     <Unread>
@@ -103,7 +105,13 @@ function Line({ line, frame }: LineProps) {
         strokeDasharray={line.run ? undefined : '2 5'}
       />
       {long > 50 && (
-        <Written x={x + 8} y={y + 5} words={wordsOf(line.words)} bold={line.run} anchor="start" />
+        <Written
+          x={lies ? x : x + 8}
+          y={lies ? y - 8 : y + 5}
+          words={wordsOf(line.words)}
+          bold={line.run}
+          anchor={lies ? 'middle' : 'start'}
+        />
       )}
     </Unread>
   );

@@ -206,9 +206,12 @@ export function anglesOf(
       return on === null ? [] : [{ key: one.key, on }];
     })
     .sort((a, b) => a.on - b.on);
-  return lines.slice(1).flatMap(({ key, on }, i) => {
-    const from = (lines[i] as { on: number }).on;
-    const turn = turnBetween(from, on);
-    return Math.abs(turn) >= 1 ? [{ key, from, turn }] : [];
+  // All round: the last one has the first for its neighbour. Two have one angle between them, the smaller.
+  const pairs = lines.map((line, i) => [lines[(i + lines.length - 1) % lines.length] ?? line, line] as const);
+  return pairs.flatMap(([before, { key, on }]) => {
+    const turn = turnBetween(before.on, on);
+    return turn >= 1 && turn <= WIDEST ? [{ key, from: before.on, turn }] : [];
   });
 }
+/** An angle beyond this is read from the bearings, not from an arc. */
+const WIDEST = 150;

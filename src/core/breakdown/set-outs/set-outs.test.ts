@@ -9,6 +9,7 @@ import { METHODS } from '../methods';
 import {
   type Check,
   type CheckedSetOut,
+  carried,
   checkSetOut,
   criteriaOf,
   DRAWN_METHODS,
@@ -543,6 +544,22 @@ describe('words for whoever stands and lays', () => {
 });
 
 describe('the picture', () => {
+  it('writes the angle between neighbours all round, and none that is wider than is read from an arc', () => {
+    const arcs = (things: readonly Thing[]) =>
+      pictureOf({
+        things,
+        plan: null,
+        north: 0,
+        wind: null,
+        oldFalls: [],
+        spread: null,
+        lengths: METRES,
+      }).arcs.map(({ degrees }) => degrees);
+    expect(arcs(must(layOut('casts', { 'to-object': 20, 'to-handler': 3, cast: 0 })))).toEqual([90, 90]);
+    expect(arcs(must(layOut('marks', { 'to-object': 40, 'to-second': 50, angle: 40 })))).toEqual([40]);
+    expect(arcs(line(20))).toEqual([]);
+  });
+
   it('of the whole ground holds what lies off it too, so that it can be taken back', () => {
     const plan = groundFrom('open', 40, 30);
     const { box } = pictureOf({

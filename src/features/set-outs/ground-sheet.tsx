@@ -1,13 +1,12 @@
-import { compassOf, type GroundPlan, type Lengths } from '@/core/breakdown';
-import { wholeTurn } from '@/core/geometry';
+import type { GroundPlan, Lengths } from '@/core/breakdown';
 import { ok } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import type { Ground } from '@/data/read';
 import { changeGround } from '@/data/write';
 import { Sheet } from '@/ui';
-import { writeNumber } from '@/words';
-import { degreesRead, lengthRead, numberRead, writtenDegrees, writtenLength } from './reads';
+import { lengthRead, writtenLength } from './reads';
 import { TypedField } from './typed-field';
+import { NorthField, WindFields } from './wind-fields';
 import { tell } from './words';
 
 type Props = {
@@ -36,14 +35,9 @@ export function GroundSheet({ ground, plan, lengths, onChange }: Props) {
             )
           }
         />
-        <TypedField
-          label={tell('around.north')}
-          hint={tell('around.north-hint')}
-          written={writtenDegrees(north)}
-          read={degreesRead(0, 360)}
-          onTake={(turn) =>
-            onChange(tell('around.north-said'), (now) => ({ ...now, north: wholeTurn(turn) }))
-          }
+        <NorthField
+          north={north}
+          onNorth={(turn) => onChange(tell('around.north-said'), (now) => ({ ...now, north: turn }))}
         />
         <TypedField
           label={tell('ground.wide')}
@@ -57,29 +51,11 @@ export function GroundSheet({ ground, plan, lengths, onChange }: Props) {
           read={lengthRead(lengths, 5)}
           onTake={(deep) => onChange(tell('ground.changed'), (now) => ({ ...now, deep }))}
         />
-        <TypedField
+        <WindFields
           label={tell('ground.wind-from')}
-          hint={tell('around.wind-hint')}
-          written={wind ? writtenDegrees(compassOf(wind.from, north)) : ''}
-          read={degreesRead(-360, 360)}
-          onTake={(from) =>
-            onChange(tell('around.wind-said'), (now) => ({
-              ...now,
-              wind: { from: wholeTurn(from + now.north), speed: now.wind?.speed ?? 3 },
-            }))
-          }
-        />
-        <TypedField
-          label={tell('around.wind-speed')}
-          hint={tell('around.speed-hint')}
-          written={wind ? writeNumber(wind.speed) : ''}
-          read={numberRead(0, 60)}
-          onTake={(speed) =>
-            onChange(tell('around.wind-said'), (now) => ({
-              ...now,
-              wind: { from: now.wind?.from ?? 0, speed },
-            }))
-          }
+          wind={wind}
+          north={north}
+          onWind={(said) => onChange(tell('around.wind-said'), (now) => ({ ...now, wind: said }))}
         />
       </div>
     </Sheet>

@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { compassOf, type Lengths, middleOf, type Thing, USUAL_SPREAD } from '@/core/breakdown';
+import { type Lengths, middleOf, type Thing, USUAL_SPREAD } from '@/core/breakdown';
 import { turned, wholeTurn } from '@/core/geometry';
 import { asId, type GroundId, ok } from '@/core/shared';
 import { useKennel } from '@/data/live';
@@ -10,6 +10,7 @@ import { writeNumber } from '@/words';
 import { degreesRead, numberRead, writtenDegrees, writtenLength } from './reads';
 import { lengthOrBelow } from './thing-sheet';
 import { TypedField } from './typed-field';
+import { NorthField, WindFields } from './wind-fields';
 import { tell } from './words';
 
 type Props = {
@@ -52,25 +53,11 @@ export function Surroundings({ laid, view, lengths, onChange }: Props) {
             }))
           }
         />
-        <TypedField
+        <WindFields
           label={tell('around.wind-from')}
-          hint={tell('around.wind-hint')}
-          written={wind ? writtenDegrees(compassOf(wind.from, north)) : ''}
-          read={degreesRead(-360, 360)}
-          onTake={(from) =>
-            void onChange(tell('around.wind-said'), () => ({
-              wind: { from: wholeTurn(from + north), speed: wind?.speed ?? 3 },
-            }))
-          }
-        />
-        <TypedField
-          label={tell('around.wind-speed')}
-          hint={tell('around.speed-hint')}
-          written={wind ? writeNumber(wind.speed) : ''}
-          read={numberRead(0, 60)}
-          onTake={(speed) =>
-            void onChange(tell('around.wind-said'), () => ({ wind: { from: wind?.from ?? 0, speed } }))
-          }
+          wind={wind}
+          north={north}
+          onWind={(said) => void onChange(tell('around.wind-said'), () => ({ wind: said }))}
         />
         {setOut.wind && (
           <Button
@@ -81,12 +68,9 @@ export function Surroundings({ laid, view, lengths, onChange }: Props) {
           </Button>
         )}
         {laid.ground === null && (
-          <TypedField
-            label={tell('around.north')}
-            hint={tell('around.north-hint')}
-            written={writtenDegrees(setOut.north)}
-            read={degreesRead(0, 360)}
-            onTake={(turn) => void onChange(tell('around.north-said'), () => ({ north: wholeTurn(turn) }))}
+          <NorthField
+            north={setOut.north}
+            onNorth={(turn) => void onChange(tell('around.north-said'), () => ({ north: turn }))}
           />
         )}
       </div>

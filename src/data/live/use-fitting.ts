@@ -14,9 +14,12 @@ export function useFitting(
   const { kennel, today } = useKennelWithDog();
   const found = useLiveQuery(async () => {
     if (!element) return { laid: null, others: 0 };
-    const all = await setOutsFor(kennel, element.id);
+    const all = await setOutsFor(kennel, element);
     const fits = fittingSetOut(all, element, criteria);
-    return { laid: fits && (await laidOut(kennel, fits.id, today)), others: all.length - (fits ? 1 : 0) };
+    return {
+      laid: fits && (await laidOut(kennel, fits.id, today, { element, criteria })),
+      others: all.length - (fits ? 1 : 0),
+    };
   }, [kennel, today, element, JSON.stringify(criteria)]);
   return found ?? null;
 }

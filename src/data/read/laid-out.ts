@@ -28,24 +28,37 @@ export type LaidOut = {
   readonly setOut: SetOut;
   readonly ground: Ground | null;
   readonly element: ElementRecord | null;
+  /** What it asks of the dog besides what is drawn. */
+  readonly asks: Criteria;
   /** Where the dog stands on that element; its first step where nothing was logged. */
   readonly stands: Criteria;
   readonly oldFalls: readonly OldFall[];
 };
 
-/** Null where there is no such set-out. */
-export async function laidOut(kennel: Kennel, id: SetOutId | null, today: Day): Promise<LaidOut | null> {
+/**
+ * A set-out for the element that it was drawn for, or for another dog's of the same work and what that asks. Null
+ * where there is no such set-out.
+ */
+export async function laidOut(
+  kennel: Kennel,
+  id: SetOutId | null,
+  today: Day,
+  of: { readonly element: ElementRecord; readonly criteria: Criteria } | null = null,
+): Promise<LaidOut | null> {
   const setOut = await setOutOf(kennel, id);
   if (!setOut) return null;
   const ground = await groundOf(kennel, setOut.ground);
-  const element = setOut.asks
-    ? ((await kennel.database.of('elements').get(setOut.asks.element)) ?? null)
-    : null;
+  const element = of
+    ? of.element
+    : setOut.asks
+      ? ((await kennel.database.of('elements').get(setOut.asks.element)) ?? null)
+      : null;
   const stands = element
     ? ((await standsAt(kennel, element.id)) ?? buildLadder(element).rungs[0]?.criteria)
     : {};
   const oldFalls = ground ? await oldFallsOn(kennel, ground.id, today, setOut.id) : [];
-  return { setOut, ground, element, stands: stands ?? {}, oldFalls };
+  const asks = of?.criteria ?? setOut.asks?.criteria ?? {};
+  return { setOut, ground, element, asks, stands: stands ?? {}, oldFalls };
 }
 
 /** All that a page concludes from a set-out, with things where a hand holds them just now. */
@@ -63,7 +76,7 @@ export type LaidOutView = {
 };
 
 export function laidOutView(
-  { setOut, ground, element, stands, oldFalls }: LaidOut,
+  { setOut, ground, element, asks: asked, stands, oldFalls }: LaidOut,
   lengths: Lengths,
   {
     things = setOut.things,
@@ -74,7 +87,7 @@ export function laidOutView(
   const north = plan?.north ?? setOut.north;
   const wind = setOut.wind ?? plan?.wind ?? null;
   const ladder = element ? buildLadder(element) : null;
-  const asks = setOut.asks ? criteriaOf(things, setOut.asks.reads, setOut.asks.criteria) : null;
+  const asks = setOut.asks ? criteriaOf(things, setOut.asks.reads, asked) : null;
   const { spread } = setOut;
   const checks = checkSetOut({
     things,

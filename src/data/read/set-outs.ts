@@ -1,16 +1,16 @@
 import {
-  buildLadder,
   type Criteria,
   criteriaOf,
   nameOf,
   OLD_DAYS,
   type OldFall,
-  placeOn,
   REMEMBERED,
+  sameCriteria,
 } from '@/core/breakdown';
-import { addDays, type Day, daysBetween, type ElementId, type GroundId, type SetOutId } from '@/core/shared';
+import { addDays, type Day, daysBetween, type GroundId, type SetOutId } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import type { ElementRecord, Ground, SetOut } from '@/data/records';
+import { isSameWork } from './same-work';
 
 /** Grounds by name; those put away left out. */
 export async function listGrounds({ database }: Kennel): Promise<Ground[]> {
@@ -31,27 +31,35 @@ export async function setOutOf({ database }: Kennel, id: SetOutId | null): Promi
   return id === null ? null : ((await database.of('setOuts').get(id)) ?? null);
 }
 
-/** Set-outs that are laid for an element, the last changed first; those put away left out. */
-export async function setOutsFor({ database }: Kennel, element: ElementId): Promise<SetOut[]> {
-  const all = await database.of('setOuts').where('asks.element').equals(element).toArray();
-  return all.filter((one) => !one.putAway).sort((a, b) => b.changed.at - a.changed.at);
+/**
+ * Set-outs that are laid for an element, the last changed first, then those of the same work of other dogs: five
+ * dogs in a row need one drawing. Those put away left out.
+ */
+export async function setOutsFor(kennel: Kennel, element: ElementRecord): Promise<SetOut[]> {
+  const all = (await listSetOuts(kennel)).filter((one) => !one.putAway && one.asks !== null);
+  const own = all.filter((one) => one.asks?.element === element.id);
+  const others = all.filter((one) => one.asks?.element !== element.id);
+  const asked = await kennel.database
+    .of('elements')
+    .bulkGet([...new Set(others.flatMap((one) => one.asks?.element ?? []))]);
+  const same = new Set(asked.flatMap((one) => (one && isSameWork(one, element) ? [one.id] : [])));
+  return [...own, ...others.filter((one) => one.asks && same.has(one.asks.element))];
 }
 
 /**
- * The set-out that fits what an element is to ask today: one whose drawing is exactly that step, the last
- * changed of several; null where none is.
+ * The set-out that fits what an element asks today: whose drawing asks the same of all that is drawn; a wait or a
+ * help that nobody can draw is nothing against it. The first of several; null where none does.
  */
 export function fittingSetOut(
   setOuts: readonly SetOut[],
   element: ElementRecord,
   criteria: Criteria,
 ): SetOut | null {
-  const ladder = buildLadder(element);
-  const wanted = placeOn(ladder, criteria);
-  const fits = (one: SetOut): boolean => {
-    if (one.putAway || one.asks?.element !== element.id) return false;
-    const place = placeOn(ladder, criteriaOf(one.things, one.asks.reads, one.asks.criteria));
-    return place.kind === wanted.kind && place.rung === wanted.rung;
+  const fits = ({ asks, things }: SetOut): boolean => {
+    if (!asks) return false;
+    const drawn = element.axes.filter((axis) => asks.reads[axis.key] !== undefined);
+    if (drawn.length === 0 && asks.element !== element.id) return false;
+    return sameCriteria(drawn, criteriaOf(things, asks.reads, criteria), criteria);
   };
   return setOuts.find(fits) ?? null;
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { buildLadder, type Criteria, carried, drawRung, groundFrom, layOut } from '@/core/breakdown';
 import { testAxis } from '@/core/breakdown/axis.test-helper';
-import { addDays, asId, type Day, type ElementId, must } from '@/core/shared';
+import { addDays, asId, type Day, must } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import { CHANGED, DOG, exportTables, kennelWithDog, testElement } from '@/data/kennel.test-helper';
 import {
@@ -127,7 +127,7 @@ describe('set-outs in the kennel', () => {
     const record = (await workOf(kennel, DOG)).elements[0];
     if (!record) throw new Error('the element is there');
     const fits = async (i: number) =>
-      fittingSetOut(await setOutsFor(kennel, element.id), record, rung(i))?.id ?? null;
+      fittingSetOut(await setOutsFor(kennel, record), record, rung(i))?.id ?? null;
     expect([await fits(0), await fits(1), await fits(2)]).toEqual([first.id, null, second.id]);
     must(await putSetOutAway(kennel, first.id, true));
     expect(await fits(0)).toBeNull();
@@ -138,6 +138,36 @@ describe('set-outs in the kennel', () => {
       })),
     );
     expect([await fits(1), await fits(2)]).toEqual([second.id, null]);
+  });
+
+  it('one drawing serves the same work of another dog at the same step, and what nobody can draw is nothing against it', async () => {
+    const kennel = await begin();
+    const wait = testAxis({
+      key: asId('wait'),
+      title: 'Wait',
+      quantity: 'duration',
+      unit: 's',
+      start: 1,
+      demand: 20,
+    });
+    const mate = {
+      ...testElement('of-mate', { title: 'fetch', axes: [testAxis(), wait] }),
+      changed: CHANGED,
+    };
+    await kennel.database.of('elements').add(mate as never);
+    const setOut = must(await addSetOut(kennel, drawn(1))).made;
+    const all = await setOutsFor(kennel, mate as never);
+    expect(all.map((one) => one.id)).toEqual([setOut.id]);
+    const fits = (i: number, seconds: number) =>
+      fittingSetOut(all, mate as never, { ...rung(i), [wait.key]: seconds })?.id ?? null;
+    expect([fits(1, 1), fits(1, 12), fits(0, 1)]).toEqual([setOut.id, setOut.id, null]);
+    const laid = await laidOut(kennel, setOut.id, TODAY, {
+      element: mate as never,
+      criteria: { ...rung(1), [wait.key]: 12 },
+    });
+    expect(laid && laidOutView(laid, METRES).step?.criteria).toMatchObject({ [wait.key]: 12 });
+    const stranger = { ...testElement('else', { title: 'something else' }), changed: CHANGED };
+    expect(await setOutsFor(kennel, stranger as never)).toEqual([]);
   });
 
   it('remembers what fell where on a ground for three days, by what was worked on there', async () => {
@@ -228,6 +258,5 @@ describe('set-outs in the kennel', () => {
     const { made } = must(await addSetOut(kennel, drawn(0, { asks: null, things })));
     const laid = await laidOut(kennel, made.id, TODAY);
     expect(laid && laidOutView(laid, METRES).step).toBeNull();
-    expect(await setOutsFor(kennel, asId<ElementId>('none'))).toEqual([]);
   });
 });

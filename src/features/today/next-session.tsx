@@ -40,7 +40,7 @@ export function Next({ sessions, state }: NextProps) {
     const slot = open.find((each) => pieceOf(each) === id);
     // What has to be laid out is looked at first, with where to stand.
     const start = slot?.at ?? one.start;
-    const drawn = element && fittingSetOut(await setOutsFor(kennel, id), element, start);
+    const drawn = element && fittingSetOut(await setOutsFor(kennel, element), element, start);
     if (element && !drawn && !gap.long && !one.isNew && !(last && isRunning(last, today, now()))) {
       const begun = await done(
         null,

@@ -190,3 +190,34 @@ test.describe('in the hand', () => {
     await expect(other.getByText('15 Jun 2026 · 30 min · a walk with ditches')).toBeVisible();
   });
 });
+
+test('a planned bout carries the set-out of its step: in its sheet, and on the card that is printed', async ({
+  page,
+}) => {
+  await planned(page);
+  const today = bouts(page, 'Mon 15 Jun').first();
+  await today.click();
+  const sheet = page.getByRole('dialog');
+  await expect(sheet.getByText('Laid as')).toHaveCount(0);
+  await sheet.getByRole('button', { name: 'Begin it', exact: true }).click();
+  await page.getByRole('link', { name: 'Draw this step to scale' }).click();
+  await expect(page.getByRole('button', { name: 'Draw it', exact: true })).toBeVisible();
+  await page.getByLabel('Name').click();
+  await page.keyboard.type('As planned');
+  // What the step does not say is asked for, and only that.
+  const asked = page.getByRole('textbox').filter({ hasNot: page.getByLabel('Name') });
+  for (let i = 0; i < (await asked.count()); i++) {
+    const field = asked.nth(i);
+    if ((await field.inputValue()) !== '') continue;
+    await field.click();
+    await page.keyboard.type('4');
+  }
+  await page.getByRole('button', { name: 'Draw it', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'As planned' })).toBeVisible();
+  await page.goto('/sample/plan');
+  await bouts(page, 'Mon 15 Jun').first().click();
+  await expect(sheet.getByRole('link', { name: 'As planned' })).toBeVisible();
+  await expect(sheet.getByRole('img', { name: 'As planned, drawn to scale' })).toBeVisible();
+  await page.goto('/sample/plan/print/2026-06-15');
+  await expect(page.getByRole('img', { name: 'As planned, drawn to scale' }).first()).toBeVisible();
+});

@@ -100,9 +100,12 @@ test('a step draws itself and a drawing says its step, by keys alone; the card s
   await type(page, page.getByRole('textbox', { name: 'From the dog' }), '4 m');
   await page.getByRole('link', { name: 'To the field with it' }).click();
   await expect(page.getByRole('img', { name: /drawn to scale/ })).toBeVisible();
-  // Another step is not that drawing, and says so.
+  // Another step is not that drawing: it is moved there in one tap, and taken back.
   await page.getByRole('button', { name: 'One harder' }).click();
-  await expect(page.getByText('A set-out is drawn for another step.')).toBeVisible();
+  await page.getByRole('button', { name: 'Move “Dog stays, you at a distance” to this step' }).click();
+  await expect(page.getByRole('img', { name: /drawn to scale/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: /^Move “Dog stays/ })).toBeVisible();
   await page.getByRole('button', { name: 'One easier' }).click();
   await expect(page.getByRole('img', { name: /drawn to scale/ })).toBeVisible();
   await page.getByRole('button', { name: 'Begin', exact: true }).click();

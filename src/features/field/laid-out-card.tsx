@@ -8,6 +8,7 @@ import {
   lengthsBy,
   listThings,
   placeOn,
+  redrawn,
   sentFor,
   standHere,
 } from '@/core/breakdown';
@@ -21,7 +22,8 @@ import {
   type SetOut,
   unitOfSetOut,
 } from '@/data/read';
-import { buttonClass, Notice, SetOutDrawing, useLengthChoice } from '@/ui';
+import { changeSetOut } from '@/data/write';
+import { Button, buttonClass, Notice, SetOutDrawing, useLengthChoice } from '@/ui';
 import { wordsOf } from '@/words';
 import { tell } from './laid-words';
 
@@ -55,12 +57,12 @@ export function LaidOutCard({ element, criteria, onFit }: Props) {
   const draw = `/${kennel.name}/set-outs/new?element=${element.id}${place.kind === 'on' ? `&step=${place.rung + 1}` : ''}`;
   if (!laid || !view)
     return (
-      <p className="leading-snug">
-        {found.others > 0 && tell('laid.other-step', { n: found.others })}{' '}
-        <Link className="underline underline-offset-4" to={draw}>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        {found.other && <MoveHere setOut={found.other} element={element} criteria={criteria} />}
+        <Link className="min-h-11 content-center underline underline-offset-4" to={draw}>
           {tell('laid.draw-step')}
         </Link>
-      </p>
+      </div>
     );
   const page = `/${kennel.name}/set-outs/${laid.setOut.id}`;
   if (view.refused)
@@ -101,6 +103,32 @@ export function LaidOutCard({ element, criteria, onFit }: Props) {
         </Link>
       </p>
     </section>
+  );
+}
+
+/** The drawing of another step, moved to this one: the direction stays, and what it was used for stays drawn. */
+function MoveHere({
+  setOut,
+  element,
+  criteria,
+}: {
+  readonly setOut: SetOut;
+  readonly element: ElementRecord;
+  readonly criteria: Criteria;
+}) {
+  const { kennel, done } = useKennelWithDog();
+  const move = (): void =>
+    void done(
+      tell('laid.moved', { title: setOut.title }),
+      changeSetOut(kennel, setOut.id, ({ things, asks }) => ({
+        things: redrawn(things, asks?.reads ?? {}, criteria),
+        asks: asks && { ...asks, element: element.id, criteria },
+      })),
+    );
+  return (
+    <Button size="big" onClick={move}>
+      {tell('laid.move-here', { title: setOut.title })}
+    </Button>
   );
 }
 

@@ -176,7 +176,13 @@ function NewSetOut({ elements, grounds, wanted, at }: Props) {
           problem={errors.title?.message}
         />
         <UnitField />
-        <Button type="submit" look="signal" size="big" className="justify-self-start sm:col-span-2">
+        <Button
+          type="submit"
+          look="signal"
+          size="big"
+          data-main
+          className="max-md:sticky max-md:bottom-[4.25rem] max-md:z-10 sm:col-span-2 md:justify-self-start"
+        >
           {tell('new.draw')}
         </Button>
       </form>

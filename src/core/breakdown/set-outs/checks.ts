@@ -91,6 +91,7 @@ export function checkSetOut(given: CheckedSetOut): Check[] {
     ...inHazards(given),
     ...pastGuns(given, lines),
     ...(lines.length === 0 ? [care('nothing-to-run-to', say('set-outs.nothing-to-run-to'))] : []),
+    ...unseen(given, lines),
     ...offPlan(given),
     ...dangers(given, lines),
     ...steps(given),
@@ -174,6 +175,13 @@ function crossesGun(gun: Thing, from: Point, to: Thing): boolean {
   const own = aims !== null && Math.abs(turnBetween(gun.turn, aims)) <= OWN_FALL;
   return !own && touches(from, to, inFront(gun));
 }
+
+/** Without a ground nobody has looked for roads: silence would be taken for a yes. */
+function unseen({ plan }: CheckedSetOut, lines: readonly Line[]): Check[] {
+  const sent = lines.some(({ to }) => SENT_AFIELD.has(to.kind));
+  return plan === null && sent ? [note('no-ground', say('set-outs.no-ground'))] : [];
+}
+const SENT_AFIELD: ReadonlySet<Thing['kind']> = new Set(['mark', 'memory', 'blind'] as const);
 
 function offPlan({ plan, things }: CheckedSetOut): Check[] {
   if (!plan) return [];

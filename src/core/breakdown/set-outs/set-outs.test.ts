@@ -76,7 +76,9 @@ const checked = (things: readonly Thing[], more: Partial<CheckedSetOut> = {}): C
   });
 /** As it is read, with plain spaces. */
 const plain = (said: Parameters<typeof wordsOf>[0]): string => wordsOf(said).replaceAll('\u00a0', ' ');
-const codes = (checks: readonly Check[]): string[] => checks.map(({ code }) => code);
+/** What is said, but that no ground is drawn: most drawings here stand on none. */
+const codes = (checks: readonly Check[]): string[] =>
+  checks.map(({ code }) => code).filter((code) => code !== 'no-ground');
 const thing = (kind: Thing['kind'], x: number, y: number, more: Partial<Thing> = {}): Thing => ({
   key: `${kind}-${x}-${y}`,
   kind,
@@ -389,7 +391,9 @@ describe('what is said against it', () => {
     expect(wind(180)).toEqual(['downwind']);
     expect(wind(270)).toEqual(['crosswind']);
     expect(codes(checked(line(40), { wind: { from: 10, speed: 0.2 } }))).toEqual([]);
-    const across = checked(line(40), { wind: { from: 270, speed: 3 } })[0];
+    const across = checked(line(40), { wind: { from: 270, speed: 3 } }).find(
+      ({ code }) => code === 'crosswind',
+    );
     expect(wordsOf(across?.say)).toBe(
       'Wind from the left on the way to the mark: dogs drift to the right, and wind it from there.',
     );
@@ -437,6 +441,15 @@ describe('what is said against it', () => {
     expect(plain(found?.say)).toMatch(
       /passes the memory, 0 m beside its line\. That one is picked up by then/,
     );
+  });
+
+  it('without a ground nobody has looked for roads, and that is said of what is sent out; on one it is not', () => {
+    const said = (things: readonly Thing[], plan: GroundPlan | null) =>
+      checked(things, { plan }).some(({ code }) => code === 'no-ground');
+    expect(said(line(20), null)).toBe(true);
+    expect(said(onField(line(20), 10), field)).toBe(false);
+    expect(said(must(layOut('stay', { 'to-handler': 15 })), null)).toBe(false);
+    expect(said(must(layOut('pole', { 'to-object': 5 })), null)).toBe(false);
   });
 
   it('without a dog, without anything to run to, off the plan', () => {

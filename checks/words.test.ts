@@ -1,3 +1,4 @@
+import { createIntl } from 'react-intl';
 import { describe, expect, it } from 'vitest';
 import { askedIn, bareIn, cataloguesOf, filesOf, wantedBy } from './catalogue';
 
@@ -32,6 +33,27 @@ describe('the catalogue of words', () => {
       return fits ? [] : [{ file, key, names, wants }];
     });
     expect(wrong).toEqual([]);
+  });
+
+  it('is written so that every message can be told', () => {
+    const failing = Object.entries(all).flatMap(([id, message]) => {
+      const intl = createIntl({
+        locale: 'en',
+        messages: { [id]: message },
+        onError: (error) => {
+          throw error;
+        },
+      });
+      try {
+        intl.formatMessage({ id }, Object.fromEntries(wantedBy(message).map((name) => [name, 1])), {
+          ignoreTag: true,
+        });
+        return [];
+      } catch {
+        return [id];
+      }
+    });
+    expect(failing).toEqual([]);
   });
 
   it('is where every word of a view comes from', () => {

@@ -66,6 +66,7 @@ export function makeBigKennel(today: Day, seed: number, reps: number = BIG.reps)
     entries,
     // They name the sample's own dogs.
     setOuts: [],
+    events: [],
     meetings: [],
     runs: [],
     marks: [],

@@ -16,6 +16,7 @@ const ROOMS: readonly (() => Promise<unknown>)[] = [
   () => import('@/features/field/laid-out-card'),
   () => import('@/features/field/lying-things'),
   () => import('@/features/set-outs'),
+  () => import('@/features/season'),
   () => import('@/features/readiness'),
   () => import('@/features/field/log-page'),
   () => import('@/features/rule-books'),

@@ -132,6 +132,14 @@ export const router = createBrowserRouter([
             path: 'field/:element/log/:bout',
             lazy: async () => ({ Component: (await import('@/features/field/bout-page')).BoutPage }),
           },
+          {
+            path: 'season',
+            lazy: async () => ({ Component: (await import('@/features/season')).SeasonPage }),
+          },
+          {
+            path: 'season/day',
+            lazy: async () => ({ Component: (await import('@/features/season')).DayPage }),
+          },
           { path: 'set-outs', lazy: async () => ({ Component: (await setOuts()).SetOutsRoom }) },
           { path: 'set-outs/new', lazy: async () => ({ Component: (await setOuts()).NewSetOutPage }) },
           { path: 'set-outs/:setOut', lazy: async () => ({ Component: (await setOuts()).SetOutPage }) },

@@ -51,6 +51,7 @@ export class KennelDatabase extends Dexie {
       bearings: 'id',
       callings: 'id',
       setOuts: 'id, ground, asks.element',
+      events: 'id, outingId, dogId',
       gone: 'id',
       apart: 'id',
       meta: 'key',

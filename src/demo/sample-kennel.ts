@@ -105,6 +105,7 @@ export function makeSampleKennel(today: Day, seed: number): Tables {
     scripts: [],
     bearings: [],
     callings: [],
+    events: [],
     people: [],
     ...sampleSetOuts(others.elements, all, [...others.entries], CHANGED),
     outings: outingsOf(all, today),

@@ -21,6 +21,7 @@ export type GroundId = Id<'ground'>;
 export type PersonId = Id<'person'>;
 export type RunId = Id<'run'>;
 export type SetOutId = Id<'set-out'>;
+export type SeasonEventId = Id<'season-event'>;
 export type SlotId = Id<'slot'>;
 export type UsualId = Id<'usual'>;
 export type DogPlanId = Id<'dog-plan'>;

@@ -1,5 +1,6 @@
 import { fail, ok, type Result, say } from '@/core/shared';
 
+import { aSeasonIsKept } from './a-season-is-kept';
 import { elementsGrowUp } from './elements-grow-up';
 import { forecastsAreKept } from './forecasts-are-kept';
 import { laddersTeachForward } from './ladders-teach-forward';
@@ -36,6 +37,7 @@ export const MIGRATIONS: readonly Migration[] = [
   weeksArePlanned,
   trialsAreJudged,
   thingsLieToScale,
+  aSeasonIsKept,
 ];
 
 /**

@@ -22,6 +22,7 @@ export type {
   RuleBookRecord,
   Run,
   ScriptRecord,
+  SeasonEvent,
   SetOut,
   Signal,
   Slot,
@@ -113,6 +114,7 @@ export {
   triesOf,
 } from './runs';
 export { type SameWork, type Shareable, sameWorkOf, workToShare } from './same-work';
+export { asLive, elementOfKind, type LiveDay, liveDays, reachAxis, trainedTo } from './season';
 export {
   fittingSetOut,
   groundOf,

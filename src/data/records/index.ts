@@ -20,6 +20,7 @@ export type { Outing } from './outing';
 export type { Person } from './person';
 export type { RuleBookRecord } from './rule-book';
 export type { Run } from './run';
+export type { SeasonEvent } from './season-event';
 export type { SetOut } from './set-out';
 export type { Signal } from './signal';
 export type { Slot } from './slot';
@@ -57,6 +58,7 @@ const NAMES: Readonly<Record<TableName, true>> = {
   bearings: true,
   callings: true,
   setOuts: true,
+  events: true,
   gone: true,
   apart: true,
 };

@@ -94,6 +94,11 @@ export function linksOf(tables: Omit<Tables, 'entries'>): Link[] {
     add('setOuts', i, one.id, 'ground', 'grounds', one.ground);
     add('setOuts', i, one.id, 'asks.element', 'elements', one.asks?.element ?? null);
   }
+  for (const [i, one] of tables.events.entries()) {
+    add('events', i, one.id, 'outingId', 'outings', one.outingId);
+    add('events', i, one.id, 'dogId', 'dogs', one.dogId);
+    add('events', i, one.id, 'element', 'elements', one.element);
+  }
   for (const [i, one] of tables.bearings.entries()) add('bearings', i, one.id, 'id', 'dogs', one.id);
   for (const [i, one] of tables.trials.entries()) {
     add('trials', i, one.id, 'dogId', 'dogs', one.dogId);

@@ -17,6 +17,7 @@ import { outingSchema } from './outing';
 import { personSchema } from './person';
 import { ruleBookRecordSchema } from './rule-book';
 import { runSchema } from './run';
+import { seasonEventSchema } from './season-event';
 import { setOutSchema } from './set-out';
 import { signalSchema } from './signal';
 import { slotSchema } from './slot';
@@ -54,6 +55,7 @@ export const tablesSchema = v.strictObject({
   bearings: v.array(bearingSchema),
   callings: v.array(callingSchema),
   setOuts: v.array(setOutSchema),
+  events: v.array(seasonEventSchema),
   gone: v.array(goneSchema),
   apart: v.array(apartSchema),
 });

@@ -29,6 +29,7 @@ export const RECORD_TITLES: Readonly<Record<TableName, Sentence>> = {
   bearings: say('data.titles.bearing'),
   callings: say('data.titles.calling'),
   setOuts: say('data.titles.set-out'),
+  events: say('data.titles.event'),
   gone: say('data.titles.what-was-removed'),
   apart: say('data.titles.what-waits-for-a-decision'),
 };

@@ -67,7 +67,8 @@ function boutsOf(write: Write, element: Trainable): Promise<Bout[]> {
  * null where there is none.
  */
 async function openOuting(write: Write, day: Day, now: number): Promise<Outing | null> {
-  const open = (one: Outing): boolean => one.endedAt === null;
+  // A live day has no bouts: training beside it is an outing of its own.
+  const open = (one: Outing): boolean => one.endedAt === null && one.kind !== 'hunt';
   const today = (await write.outingsOn(day)).find(open);
   const evening = (await write.outingsOn(addDays(day, -1))).find(
     (one) => open(one) && isRecent(one.startedAt, now),

@@ -54,6 +54,7 @@ export {
   writeTry,
 } from './runs';
 export { ensureSample, renewSample } from './sample';
+export { addEvent, changeEvent, changeLiveDay, type EventSaid, removeEvent } from './season';
 export {
   addGround,
   addSetOut,

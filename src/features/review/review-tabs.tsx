@@ -2,13 +2,14 @@ import { NavLink } from 'react-router';
 import { useKennelWithDog } from '@/data/live';
 import { tell } from './words';
 
-/** The three pages that look back. */
+/** The pages that look back. */
 export function ReviewTabs() {
   const { kennel } = useKennelWithDog();
   const pages = [
     ['review', tell('review-tabs.diary')],
     ['review/handler', tell('review-tabs.handler')],
     ['review/months', tell('review-tabs.months')],
+    ['season', tell('review-tabs.season')],
   ] as const;
   return (
     <nav aria-label={tell('review-tabs.looking-back')} className="mb-4 flex flex-wrap gap-x-4 print:hidden">

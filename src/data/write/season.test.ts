@@ -1,0 +1,153 @@
+import { describe, expect, it } from 'vitest';
+import { testAxis } from '@/core/breakdown/axis.test-helper';
+import { holesOf, LIVE_KINDS, tallyOf } from '@/core/review';
+import { addDays, asId, type Day, type DogId, must } from '@/core/shared';
+import type { Kennel } from '@/data/kennel';
+import { CHANGED, DOG, exportTables, kennelWithDog, testElement } from '@/data/kennel.test-helper';
+import { asLive, type ElementRecord, elementOfKind, liveDays, reachAxis, trainedTo } from '@/data/read';
+import { checkReferences } from '@/data/records/references';
+import {
+  addEvent,
+  changeEvent,
+  changeLiveDay,
+  type EventSaid,
+  endBout,
+  removeEvent,
+  startBout,
+  takeBack,
+} from '.';
+
+const TODAY = '2026-11-20' as Day;
+const NOON = Date.parse('2026-11-20T12:00:00Z');
+const said = (change: Partial<EventSaid> = {}): EventSaid => ({
+  at: null,
+  what: 'blind',
+  element: null,
+  distance: 50,
+  wind: 'into',
+  cover: null,
+  end: 'right',
+  faults: [],
+  tries: 1,
+  words: '',
+  ...change,
+});
+const add = async (kennel: Kennel, change: Partial<EventSaid> = {}, day = TODAY, dog = DOG) =>
+  must(await addEvent(kennel, dog, day, said(change), NOON));
+
+describe('live days in the kennel', () => {
+  it('a day begins with its first event, two dogs share it, and each has its own order', async () => {
+    const kennel = await kennelWithDog();
+    const mate = asId<DogId>('mate');
+    await kennel.database.of('dogs').add({
+      ...((await kennel.database.of('dogs').get(DOG)) as never as object),
+      id: mate,
+      name: 'Mate',
+    } as never);
+    await add(kennel);
+    await add(kennel, { end: 'lost' });
+    await add(kennel, {}, TODAY, mate);
+    const tables = await exportTables(kennel);
+    expect(tables.outings).toMatchObject([{ kind: 'hunt', day: TODAY, dogs: [DOG, mate] }]);
+    expect(tables.events.map(({ dogId, order, end }) => [dogId, order, end]).sort()).toEqual([
+      [DOG, 1, 'right'],
+      [DOG, 2, 'lost'],
+      [mate, 1, 'right'],
+    ]);
+    expect(checkReferences(tables)).toBeNull();
+    const [own] = await liveDays(kennel, DOG, TODAY, TODAY);
+    expect(own?.events).toHaveLength(2);
+  });
+
+  it('is said otherwise, tried again, taken off and taken back', async () => {
+    const kennel = await kennelWithDog();
+    const { made } = await add(kennel);
+    must(await changeEvent(kennel, made.id, { tries: 2, words: 'gave up at the hedge', end: 'fault' }));
+    const gone = must(await removeEvent(kennel, made.id));
+    expect((await liveDays(kennel, DOG, TODAY, TODAY)).length).toBe(0);
+    must(await takeBack(kennel, gone));
+    const [day] = await liveDays(kennel, DOG, TODAY, TODAY);
+    expect(day?.events).toMatchObject([{ tries: 2, words: 'gave up at the hedge', end: 'fault' }]);
+    must(await changeLiveDay(kennel, made.outingId, { helpers: 'Ada, Bo' }));
+    expect((await liveDays(kennel, DOG, TODAY, TODAY))[0]?.outing.helpers).toBe('Ada, Bo');
+    expect(await changeEvent(kennel, asId('none'), {})).toMatchObject({ ok: false, code: 'gone' });
+    expect(await changeLiveDay(kennel, asId('none'), {})).toMatchObject({ ok: false, code: 'gone' });
+    expect(await addEvent(kennel, DOG, TODAY, said({ distance: -3 }), NOON)).toMatchObject({
+      ok: false,
+      code: 'record',
+    });
+  });
+
+  it('training on the same day is a lesson of its own, and its reps are no events', async () => {
+    const kennel = await kennelWithDog();
+    const element = { ...testElement('blind'), changed: CHANGED };
+    await kennel.database.of('elements').add(element as never);
+    await add(kennel);
+    const bout = must(await startBout(kennel, element as never, { day: TODAY, away: false, start: {} })).made;
+    must(await endBout(kennel, bout.id));
+    const { outings, events } = await exportTables(kennel);
+    expect(outings.map(({ kind }) => kind).sort()).toEqual(['hunt', 'training']);
+    expect(events).toHaveLength(1);
+  });
+
+  it('days of a season by their dates, the last first', async () => {
+    const kennel = await kennelWithDog();
+    for (const back of [0, 10, 400]) await add(kennel, {}, addDays(TODAY, -back));
+    const days = await liveDays(kennel, DOG, addDays(TODAY, -364), TODAY);
+    expect(days.map(({ outing }) => outing.day)).toEqual([TODAY, addDays(TODAY, -10)]);
+  });
+});
+
+describe('what a live event is of the dog’s work', () => {
+  const element = (id: string, method: string | null, title = id): ElementRecord =>
+    ({
+      ...testElement(id, { title }),
+      method: method === null ? null : { id: method.split('/')[0], element: method.split('/')[1] },
+      changed: CHANGED,
+    }) as never;
+
+  it('by its method first, by its name else, and nothing where nothing fits', () => {
+    const scene = element('scene', 'field-season/blind');
+    const memory = element('far', 'memory-retrieve/blind');
+    const named = element('my', null, 'Flush and stop');
+    expect(elementOfKind('blind', [scene, memory])?.id).toBe('far');
+    expect(elementOfKind('blind', [scene])?.id).toBe('scene');
+    expect(elementOfKind('flush', [scene, named])?.id).toBe('my');
+    expect(elementOfKind('delivery', [scene, memory])).toBeNull();
+    expect(reachAxis(memory)?.key).toBe(testAxis().key);
+  });
+
+  it('trained to where the dog stands; the holes of its days become the goal that is furthest of what went wrong', async () => {
+    const kennel = await kennelWithDog();
+    const blind = element('far', 'memory-retrieve/blind');
+    await kennel.database.of('elements').add(blind as never);
+    const [axis] = blind.axes;
+    expect(await trainedTo(kennel, [blind], LIVE_KINDS)).toEqual({ blind: axis?.start });
+    for (const [distance, end] of [
+      [20, 'right'],
+      [25, 'right'],
+      [30, 'right'],
+      [35, 'right'],
+      [28, 'right'],
+      [33, 'right'],
+      [62, 'lost'],
+      [70, 'lost'],
+      [66, 'lost'],
+      [75, 'lost'],
+      [64, 'lost'],
+    ] as const)
+      await add(kennel, { distance, end });
+    const events = (await liveDays(kennel, DOG, TODAY, TODAY)).flatMap((one) => one.events.map(asLive));
+    expect(tallyOf(events)).toEqual([{ what: 'blind', n: 11, right: 6 }]);
+    expect(holesOf(events, await trainedTo(kennel, [blind], LIVE_KINDS))).toMatchObject([
+      {
+        what: 'blind',
+        where: { beyond: 40, wind: null, cover: null },
+        n: 5,
+        right: 0,
+        goal: 75,
+        thin: false,
+      },
+    ]);
+  });
+});

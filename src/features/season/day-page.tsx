@@ -1,0 +1,292 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { LIVE_COVERS, LIVE_ENDS, LIVE_KINDS, LIVE_WINDS, type LiveEnd, tallyOf } from '@/core/review';
+import { type Day, isDay, parseOne } from '@/core/shared';
+import { useKennelWithDog } from '@/data/live';
+import {
+  activeElements,
+  asLive,
+  type ElementRecord,
+  elementOfKind,
+  type LiveDay,
+  liveDays,
+  type SeasonEvent,
+  workOf,
+} from '@/data/read';
+import { addEvent, changeEvent, changeLiveDay, removeEvent } from '@/data/write';
+import { Button, buttonClass, Notice, PageHead, Sheet, TextField } from '@/ui';
+import { numberCustom, wordsOf, writeDay } from '@/words';
+import { useDay } from './day-store';
+import { eventInWords } from './event-words';
+import { useSeasonUnit } from './use-season-unit';
+import { tell } from './words';
+
+/** A live day, two taps an event: what it was, how it ended. Another day than today is typed in the same way. */
+export function DayPage() {
+  const { kennel, dog, today } = useKennelWithDog();
+  const [day, setDay] = useState<Day>(today);
+  const found = useLiveQuery(
+    async () => ({
+      live: (await liveDays(kennel, dog.id, day, day))[0] ?? null,
+      elements: activeElements(await workOf(kennel, dog.id)),
+    }),
+    [kennel, dog.id, day],
+  );
+  const unit = useSeasonUnit(found?.elements ?? NOTHING);
+  if (!found) return <p className="text-lg">{tell('day.opening')}</p>;
+  const { live, elements } = found;
+  return (
+    <>
+      <PageHead title={tell('day.title', { name: dog.name })}>{tell('day.how')}</PageHead>
+      <div className="grid items-start gap-5 lg:grid-cols-2">
+        <Taps
+          key={dog.id}
+          day={day}
+          unit={unit}
+          live={live}
+          elementFor={(what) => elementOfKind(what, elements)?.id ?? null}
+        />
+        <div className="grid gap-5">
+          <Sheet title={tell('day.the-day')}>
+            <div className="grid gap-3 sm:grid-cols-2">
+              <TextField
+                label={tell('day.which')}
+                type="date"
+                max={today}
+                value={day}
+                onChange={(event) => {
+                  const { value } = event.target;
+                  if (isDay(value) && value <= today) setDay(value);
+                }}
+              />
+              {live && <Companions key={live.outing.id} live={live} />}
+            </div>
+            <p className="mt-3">
+              <Link className={buttonClass('plain')} to={`/${kennel.name}/season`}>
+                {tell('day.to-the-season')}
+              </Link>
+            </p>
+          </Sheet>
+          <Happened live={live} unit={unit} />
+        </div>
+      </div>
+    </>
+  );
+}
+
+const NOTHING: readonly ElementRecord[] = [];
+
+type TapsProps = {
+  readonly day: Day;
+  readonly unit: 'm' | 'yd';
+  readonly live: LiveDay | null;
+  readonly elementFor: (
+    what: NonNullable<ReturnType<typeof useDay.getState>['what']>,
+  ) => SeasonEvent['element'];
+};
+
+function Taps({ day, unit, live, elementFor }: TapsProps) {
+  const { kennel, dog, today, now, done } = useKennelWithDog();
+  const { what, distance, wind, cover, set } = useDay();
+  const read = distance.trim() === '' ? null : parseOne(distance, 'distance', unit, numberCustom());
+  const log = async (end: LiveEnd): Promise<void> => {
+    if (what === null || (read && !read.ok)) return;
+    await done(
+      tell('day.logged', { what: tell('event.what', { what }), end: tell('event.end', { end }) }),
+      addEvent(
+        kennel,
+        dog.id,
+        day,
+        {
+          at: day === today ? now() : null,
+          what,
+          element: elementFor(what),
+          distance: read?.ok && read.value > 0 ? read.value : null,
+          wind,
+          cover,
+          end,
+          faults: [],
+          tries: 1,
+          words: '',
+        },
+        Date.parse(`${day}T12:00:00`),
+      ),
+    );
+  };
+  return (
+    <Sheet title={tell('day.what-happened', { day: writeDay(day) })}>
+      <fieldset className="grid grid-cols-3 gap-2" aria-label={tell('day.what')}>
+        {LIVE_KINDS.map((kind) => (
+          <Button
+            key={kind}
+            size="big"
+            look={what === kind ? 'ink' : 'plain'}
+            aria-pressed={what === kind}
+            onClick={() => set({ what: kind })}
+          >
+            {tell('event.what', { what: kind })}
+          </Button>
+        ))}
+      </fieldset>
+      <fieldset className="mt-3 grid grid-cols-3 gap-2" aria-label={tell('day.end')}>
+        {LIVE_ENDS.map((end) => (
+          <Button
+            key={end}
+            size="huge"
+            look={end === 'right' ? 'signal' : 'plain'}
+            aria-disabled={what === null}
+            onClick={() => void log(end)}
+          >
+            {tell('event.end', { end })}
+          </Button>
+        ))}
+      </fieldset>
+      {what === null && <p className="mt-2 leading-snug">{tell('day.first-what')}</p>}
+      <div className="mt-4 grid gap-3">
+        <TextField
+          label={tell('day.distance')}
+          hint={tell('day.distance-hint', { unit })}
+          inputMode="decimal"
+          value={distance}
+          problem={read && !read.ok ? wordsOf(read.message) : undefined}
+          onChange={(event) => set({ distance: event.target.value })}
+        />
+        <Chips
+          label={tell('day.wind')}
+          values={LIVE_WINDS}
+          value={wind}
+          words={(one) => tell('event.wind', { wind: one })}
+          onChoose={(one) => set({ wind: one })}
+        />
+        <Chips
+          label={tell('day.cover')}
+          values={LIVE_COVERS}
+          value={cover}
+          words={(one) => tell('event.cover', { cover: one })}
+          onChoose={(one) => set({ cover: one })}
+        />
+      </div>
+      {live && live.events.length > 0 && (
+        <p className="mt-3 font-semibold" aria-live="polite">
+          {tallyOf(live.events.map(asLive))
+            .map(({ what: kind, n, right }) =>
+              tell('day.tally', { what: tell('event.what', { what: kind }), n, right }),
+            )
+            .join(' · ')}
+        </p>
+      )}
+      <Notice>{tell('day.stop-name-fix')}</Notice>
+    </Sheet>
+  );
+}
+
+type ChipsProps<T extends string> = {
+  readonly label: string;
+  readonly values: readonly T[];
+  readonly value: T | null;
+  readonly words: (value: T) => string;
+  readonly onChoose: (value: T | null) => void;
+};
+
+/** One of a few, or none: it keeps its last value. */
+function Chips<T extends string>({ label, values, value, words, onChoose }: ChipsProps<T>) {
+  return (
+    <fieldset className="flex flex-wrap gap-2" aria-label={label}>
+      {values.map((one) => (
+        <Button
+          key={one}
+          size="big"
+          look={value === one ? 'ink' : 'plain'}
+          aria-pressed={value === one}
+          onClick={() => onChoose(value === one ? null : one)}
+        >
+          {words(one)}
+        </Button>
+      ))}
+    </fieldset>
+  );
+}
+
+function Companions({ live }: { readonly live: LiveDay }) {
+  const { kennel, done } = useKennelWithDog();
+  const [text, setText] = useState(live.outing.helpers);
+  const keep = (): void => {
+    if (text.trim() === live.outing.helpers) return;
+    void done(tell('day.companions-kept'), changeLiveDay(kennel, live.outing.id, { helpers: text.trim() }));
+  };
+  return (
+    <TextField
+      label={tell('day.companions')}
+      hint={tell('day.companions-hint')}
+      maxLength={80}
+      value={text}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={keep}
+      onKeyDown={(event) => event.key === 'Enter' && keep()}
+    />
+  );
+}
+
+/** What happened so far, the last first: each said otherwise, tried again, or taken off. */
+function Happened({ live, unit }: { readonly live: LiveDay | null; readonly unit: 'm' | 'yd' }) {
+  const { kennel, done } = useKennelWithDog();
+  if (!live || live.events.length === 0)
+    return (
+      <p className="border-l-[6px] border-rule bg-paper px-3 py-2 leading-snug">{tell('day.nothing-yet')}</p>
+    );
+  return (
+    <Sheet title={tell('day.so-far')}>
+      <ol className="divide-y divide-hair">
+        {[...live.events].reverse().map((event) => (
+          <li key={event.id} className="grid gap-1 py-2">
+            <p className="text-lg leading-snug">{eventInWords(event, unit)}</p>
+            {event.words !== '' && <p className="leading-snug text-ink-soft">{event.words}</p>}
+            <div className="flex flex-wrap items-center gap-2">
+              <Button
+                aria-label={tell('day.one-try-more-of', { event: eventInWords(event, unit) })}
+                onClick={() =>
+                  void done(
+                    tell('day.tried-again'),
+                    changeEvent(kennel, event.id, { tries: event.tries + 1 }),
+                  )
+                }
+              >
+                {tell('day.one-try-more')}
+              </Button>
+              <Note event={event} />
+              <Button
+                look="quiet"
+                aria-label={tell('day.take-off-which', { event: eventInWords(event, unit) })}
+                onClick={() => void done(tell('day.taken-off'), removeEvent(kennel, event.id))}
+              >
+                {tell('day.take-off')}
+              </Button>
+            </div>
+          </li>
+        ))}
+      </ol>
+    </Sheet>
+  );
+}
+
+function Note({ event }: { readonly event: SeasonEvent }) {
+  const { kennel, done } = useKennelWithDog();
+  const [text, setText] = useState(event.words);
+  const keep = (): void => {
+    if (text.trim() !== event.words)
+      void done(tell('day.noted'), changeEvent(kennel, event.id, { words: text.trim() }));
+  };
+  return (
+    <input
+      aria-label={tell('day.what-went-wrong')}
+      placeholder={tell('day.what-went-wrong')}
+      className="min-h-11 flex-1 border-b-2 border-ink bg-paper px-2 placeholder:text-ink-soft"
+      maxLength={500}
+      value={text}
+      onChange={(change) => setText(change.target.value)}
+      onBlur={keep}
+      onKeyDown={(key) => key.key === 'Enter' && keep()}
+    />
+  );
+}

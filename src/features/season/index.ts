@@ -1,0 +1,2 @@
+export { DayPage } from './day-page';
+export { SeasonPage } from './season-page';

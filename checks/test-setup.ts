@@ -5,10 +5,11 @@ import type { Sentence } from '@/core/shared';
 import { tellerOf, wordsOf } from '@/words';
 import making from '@/words/en/core-making.json';
 import rules from '@/words/en/core-rules.json';
+import season from '@/words/en/core-season.json';
 import setOuts from '@/words/en/core-set-outs.json';
 
 // Rooms take these in where they need them; tests of the core have no room.
-tellerOf({ ...making, ...rules, ...setOuts });
+tellerOf({ ...making, ...rules, ...setOuts, ...season });
 
 /**
  * Property tests draw the same cases on every run, so that what lands has been tested.

@@ -22,6 +22,8 @@ const VIEWS = [
   '/sample/breakdown/class?book=vellmoor-obedience-two',
   '/sample/field/sample-give',
   '/sample/readiness',
+  '/sample/season',
+  '/sample/season/day',
   '/sample/set-outs',
   '/sample/set-outs/new',
   '/sample/set-outs/sample-set-out-1',

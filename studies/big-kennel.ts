@@ -67,6 +67,7 @@ export function makeBigKennel(today: Day, seed: number, reps: number = BIG.reps)
     // They name the sample's own dogs.
     setOuts: [],
     events: [],
+    seasons: [],
     meetings: [],
     runs: [],
     marks: [],

@@ -52,6 +52,7 @@ export class KennelDatabase extends Dexie {
       callings: 'id',
       setOuts: 'id, ground, asks.element',
       events: 'id, outingId, dogId',
+      seasons: 'id',
       gone: 'id',
       apart: 'id',
       meta: 'key',

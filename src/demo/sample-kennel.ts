@@ -106,6 +106,7 @@ export function makeSampleKennel(today: Day, seed: number): Tables {
     bearings: [],
     callings: [],
     events: [],
+    seasons: [],
     people: [],
     ...sampleSetOuts(others.elements, all, [...others.entries], CHANGED),
     outings: outingsOf(all, today),

@@ -1,6 +1,7 @@
 export { type Hindsight, hindsightOf } from './hindsight';
 export { type Moved, type Period, type PeriodBout, periodOf } from './period';
 export {
+  companionsIn,
   type Hole,
   holesOf,
   LIVE_COVERS,
@@ -13,6 +14,9 @@ export {
   type LiveKind,
   type LiveTally,
   type LiveWind,
+  type Quotas,
+  quotaLines,
+  sceneHere,
   tallyOf,
 } from './season';
 export { workAndRest } from './seconds';

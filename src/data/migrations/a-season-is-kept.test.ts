@@ -8,9 +8,9 @@ type Loose = { readonly tables: Record<string, unknown[]> };
 const old = JSON.parse(readFileSync('src/data/fixtures/kennel-v12.json', 'utf8')) as Loose;
 
 describe('“a season is kept”', () => {
-  it('brings an empty list and touches no row', () => {
-    const { events, ...rest } = aSeasonIsKept.migrate(old.tables) as Loose['tables'];
-    expect(events).toEqual([]);
+  it('brings two empty lists and touches no row', () => {
+    const { events, seasons, ...rest } = aSeasonIsKept.migrate(old.tables) as Loose['tables'];
+    expect([events, seasons]).toEqual([[], []]);
     expect(rest).toEqual(old.tables);
     expect(must(readKennelFile(JSON.stringify(old))).tables.events).toEqual([]);
   });

@@ -2,7 +2,7 @@ import { buildLadder, type Criteria, drawnAs } from '@/core/breakdown';
 import type { LiveEvent, LiveKind } from '@/core/review';
 import type { Day, DogId } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
-import type { ElementRecord, Outing, SeasonEvent } from '@/data/records';
+import { type ElementRecord, type Outing, PLAIN_SEASON, type Season, type SeasonEvent } from '@/data/records';
 import { standsAt } from './evidence';
 
 /** One live day of a dog with its events in order. */
@@ -24,6 +24,11 @@ export async function liveDays({ database }: Kennel, dog: DogId, from: Day, to: 
         : [],
     )
     .sort((a, b) => (a.outing.day < b.outing.day ? 1 : -1));
+}
+
+/** What a dog is kept to on live days; nothing where nobody said. */
+export async function seasonOf({ database }: Kennel, dog: DogId): Promise<Omit<Season, 'id' | 'changed'>> {
+  return (await database.of('seasons').get(dog)) ?? PLAIN_SEASON;
 }
 
 /** An event as the holes are looked for in it. */

@@ -20,6 +20,7 @@ export type { Outing } from './outing';
 export type { Person } from './person';
 export type { RuleBookRecord } from './rule-book';
 export type { Run } from './run';
+export { PLAIN_SEASON, type Season } from './season';
 export type { SeasonEvent } from './season-event';
 export type { SetOut } from './set-out';
 export type { Signal } from './signal';
@@ -59,6 +60,7 @@ const NAMES: Readonly<Record<TableName, true>> = {
   callings: true,
   setOuts: true,
   events: true,
+  seasons: true,
   gone: true,
   apart: true,
 };

@@ -99,6 +99,7 @@ export function linksOf(tables: Omit<Tables, 'entries'>): Link[] {
     add('events', i, one.id, 'dogId', 'dogs', one.dogId);
     add('events', i, one.id, 'element', 'elements', one.element);
   }
+  for (const [i, one] of tables.seasons.entries()) add('seasons', i, one.id, 'id', 'dogs', one.id);
   for (const [i, one] of tables.bearings.entries()) add('bearings', i, one.id, 'id', 'dogs', one.id);
   for (const [i, one] of tables.trials.entries()) {
     add('trials', i, one.id, 'dogId', 'dogs', one.dogId);

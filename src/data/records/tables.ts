@@ -17,6 +17,7 @@ import { outingSchema } from './outing';
 import { personSchema } from './person';
 import { ruleBookRecordSchema } from './rule-book';
 import { runSchema } from './run';
+import { seasonSchema } from './season';
 import { seasonEventSchema } from './season-event';
 import { setOutSchema } from './set-out';
 import { signalSchema } from './signal';
@@ -56,6 +57,7 @@ export const tablesSchema = v.strictObject({
   callings: v.array(callingSchema),
   setOuts: v.array(setOutSchema),
   events: v.array(seasonEventSchema),
+  seasons: v.array(seasonSchema),
   gone: v.array(goneSchema),
   apart: v.array(apartSchema),
 });

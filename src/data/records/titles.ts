@@ -30,6 +30,7 @@ export const RECORD_TITLES: Readonly<Record<TableName, Sentence>> = {
   callings: say('data.titles.calling'),
   setOuts: say('data.titles.set-out'),
   events: say('data.titles.event'),
+  seasons: say('data.titles.season'),
   gone: say('data.titles.what-was-removed'),
   apart: say('data.titles.what-waits-for-a-decision'),
 };

@@ -4,7 +4,15 @@ import { holesOf, LIVE_KINDS, tallyOf } from '@/core/review';
 import { addDays, asId, type Day, type DogId, must } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import { CHANGED, DOG, exportTables, kennelWithDog, testElement } from '@/data/kennel.test-helper';
-import { asLive, type ElementRecord, elementOfKind, liveDays, reachAxis, trainedTo } from '@/data/read';
+import {
+  asLive,
+  type ElementRecord,
+  elementOfKind,
+  liveDays,
+  reachAxis,
+  seasonOf,
+  trainedTo,
+} from '@/data/read';
 import { checkReferences } from '@/data/records/references';
 import {
   addEvent,
@@ -13,6 +21,7 @@ import {
   type EventSaid,
   endBout,
   removeEvent,
+  saySeason,
   startBout,
   takeBack,
 } from '.';
@@ -88,6 +97,18 @@ describe('live days in the kennel', () => {
     const { outings, events } = await exportTables(kennel);
     expect(outings.map(({ kind }) => kind).sort()).toEqual(['hunt', 'training']);
     expect(events).toHaveLength(1);
+  });
+
+  it('what a dog is kept to is said piece by piece, and nothing is the program’s', async () => {
+    const kennel = await kennelWithDog();
+    expect(await seasonOf(kennel, DOG)).toEqual({ first: false, birds: null, companions: null, days: null });
+    must(await saySeason(kennel, DOG, { first: true }));
+    const birds = must(await saySeason(kennel, DOG, { birds: 4 }));
+    expect(await seasonOf(kennel, DOG)).toMatchObject({ first: true, birds: 4, companions: null });
+    must(await takeBack(kennel, birds));
+    expect(await seasonOf(kennel, DOG)).toMatchObject({ first: true, birds: null });
+    expect(await saySeason(kennel, DOG, { birds: 0 })).toMatchObject({ ok: false, code: 'record' });
+    expect(checkReferences(await exportTables(kennel))).toBeNull();
   });
 
   it('days of a season by their dates, the last first', async () => {

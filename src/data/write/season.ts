@@ -1,6 +1,6 @@
 import { type Day, type DogId, type OutingId, type Result, type SeasonEventId, say } from '@/core/shared';
 import { type Kennel, newId } from '@/data/kennel';
-import type { New, Outing, SeasonEvent } from '@/data/records';
+import { type New, type Outing, PLAIN_SEASON, type Season, type SeasonEvent } from '@/data/records';
 import { refuse, transact, type Undo, type Write } from './transact';
 
 export type EventSaid = Omit<New<SeasonEvent>, 'id' | 'outingId' | 'dogId' | 'order'>;
@@ -75,11 +75,23 @@ export function removeEvent(kennel: Kennel, id: SeasonEventId): Promise<Result<U
 export function changeLiveDay(
   kennel: Kennel,
   id: OutingId,
-  change: Partial<Pick<Outing, 'helpers' | 'ground' | 'note'>>,
+  change: Partial<Pick<Outing, 'helpers' | 'ground' | 'note' | 'weather'>>,
 ): Promise<Result<Undo<Outing>>> {
   return transact(kennel, ['outings'], async (write) => {
     const stored = await write.get('outings', id);
     if (!stored) return refuse('gone', id, say('data.season.this-event-is-gone'));
     return write.put('outings', { ...stored, ...change });
+  });
+}
+
+/** What somebody means to keep to with a dog on live days. */
+export function saySeason(
+  kennel: Kennel,
+  dog: DogId,
+  change: Partial<Omit<New<Season>, 'id'>>,
+): Promise<Result<Undo<Season>>> {
+  return transact(kennel, ['seasons'], async (write) => {
+    const stored = await write.get('seasons', dog);
+    return write.put('seasons', { ...PLAIN_SEASON, ...stored, ...change, id: dog });
   });
 }

@@ -1,24 +1,42 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { LIVE_COVERS, LIVE_ENDS, LIVE_KINDS, LIVE_WINDS, type LiveEnd, tallyOf } from '@/core/review';
-import { type Day, isDay, parseOne } from '@/core/shared';
+import {
+  companionsIn,
+  LIVE_COVERS,
+  LIVE_ENDS,
+  LIVE_KINDS,
+  LIVE_WINDS,
+  type LiveEnd,
+  type LiveKind,
+  quotaLines,
+  tallyOf,
+} from '@/core/review';
+import { addDays, asId, type Day, type GroundId, isDay, parseOne, type Sentence } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import {
   activeElements,
   asLive,
   type ElementRecord,
   elementOfKind,
+  type Ground,
   type LiveDay,
+  listGrounds,
   liveDays,
   type SeasonEvent,
+  seasonOf,
+  trainedTo,
+  waitingOf,
+  weekdayOf,
   workOf,
 } from '@/data/read';
 import { addEvent, changeEvent, changeLiveDay, removeEvent } from '@/data/write';
-import { Button, buttonClass, Notice, PageHead, Sheet, TextField } from '@/ui';
+import { Button, buttonClass, Notice, PageHead, SelectField, Sheet, TextField } from '@/ui';
 import { numberCustom, wordsOf, writeDay } from '@/words';
+import { Asked } from './asked';
 import { useDay } from './day-store';
 import { eventInWords } from './event-words';
+import { SceneSheet } from './scene-sheet';
 import { useSeasonUnit } from './use-season-unit';
 import { tell } from './words';
 
@@ -26,25 +44,52 @@ import { tell } from './words';
 export function DayPage() {
   const { kennel, dog, today } = useKennelWithDog();
   const [day, setDay] = useState<Day>(today);
-  const found = useLiveQuery(
-    async () => ({
-      live: (await liveDays(kennel, dog.id, day, day))[0] ?? null,
-      elements: activeElements(await workOf(kennel, dog.id)),
-    }),
-    [kennel, dog.id, day],
-  );
+  const found = useLiveQuery(async () => {
+    const work = await workOf(kennel, dog.id);
+    const elements = activeElements(work);
+    const trained = await trainedTo(kennel, elements, LIVE_KINDS);
+    const year = await liveDays(kennel, dog.id, addDays(day, -364), day);
+    return {
+      live: year.find(({ outing }) => outing.day === day) ?? null,
+      // Monday begins the week.
+      thisWeek: year.filter(({ outing }) => outing.day > addDays(day, -weekdayOf(day))).length,
+      year,
+      elements,
+      trained,
+      waits: await waitingOf(kennel, work, elements),
+      season: await seasonOf(kennel, dog.id),
+      grounds: await listGrounds(kennel),
+    };
+  }, [kennel, dog.id, day]);
   const unit = useSeasonUnit(found?.elements ?? NOTHING);
   if (!found) return <p className="text-lg">{tell('day.opening')}</p>;
-  const { live, elements } = found;
+  const { live, elements, grounds, season, thisWeek, trained, year, waits } = found;
+  const lines = quotaLines(season, {
+    events: live?.events.map(asLive) ?? [],
+    companions: companionsIn(live?.outing.helpers ?? ''),
+    daysThisWeek: thisWeek,
+  });
   return (
     <>
       <PageHead title={tell('day.title', { name: dog.name })}>{tell('day.how')}</PageHead>
+      <div className="mb-4 grid gap-2" aria-live="polite">
+        {lines.map((line) => (
+          <Notice key={wordsOf(line)} tone="alert">
+            {wordsOf(line)}
+          </Notice>
+        ))}
+        {season.first && <Notice>{tell('day.first-season')}</Notice>}
+      </div>
       <div className="grid items-start gap-5 lg:grid-cols-2">
         <Taps
           key={dog.id}
           day={day}
           unit={unit}
           live={live}
+          waitsFor={(kind) => {
+            const of = elementOfKind(kind, elements);
+            return of ? (waits.get(of.id) ?? []) : [];
+          }}
           elementFor={(what) => elementOfKind(what, elements)?.id ?? null}
         />
         <div className="grid gap-5">
@@ -61,6 +106,7 @@ export function DayPage() {
                 }}
               />
               {live && <Companions key={live.outing.id} live={live} />}
+              {live && <Where key={`where ${live.outing.id}`} live={live} grounds={grounds} />}
             </div>
             <p className="mt-3">
               <Link className={buttonClass('plain')} to={`/${kennel.name}/season`}>
@@ -69,6 +115,7 @@ export function DayPage() {
             </p>
           </Sheet>
           <Happened live={live} unit={unit} />
+          <SceneSheet trained={trained} year={year} unit={unit} />
         </div>
       </div>
     </>
@@ -81,12 +128,14 @@ type TapsProps = {
   readonly day: Day;
   readonly unit: 'm' | 'yd';
   readonly live: LiveDay | null;
+  /** What has to stand before this kind is looked for in the field. */
+  readonly waitsFor: (what: LiveKind) => readonly Sentence[];
   readonly elementFor: (
     what: NonNullable<ReturnType<typeof useDay.getState>['what']>,
   ) => SeasonEvent['element'];
 };
 
-function Taps({ day, unit, live, elementFor }: TapsProps) {
+function Taps({ day, unit, live, waitsFor, elementFor }: TapsProps) {
   const { kennel, dog, today, now, done } = useKennelWithDog();
   const { what, distance, wind, cover, set } = useDay();
   const read = distance.trim() === '' ? null : parseOne(distance, 'distance', unit, numberCustom());
@@ -143,6 +192,9 @@ function Taps({ day, unit, live, elementFor }: TapsProps) {
         ))}
       </fieldset>
       {what === null && <p className="mt-2 leading-snug">{tell('day.first-what')}</p>}
+      {what !== null && waitsFor(what).length > 0 && (
+        <Notice>{tell('day.waits', { waits: { list: waitsFor(what), between: '; ' } })}</Notice>
+      )}
       <div className="mt-4 grid gap-3">
         <TextField
           label={tell('day.distance')}
@@ -228,6 +280,40 @@ function Companions({ live }: { readonly live: LiveDay }) {
   );
 }
 
+/** On which ground, and what the weather was like, in words. */
+function Where({ live, grounds }: { readonly live: LiveDay; readonly grounds: readonly Ground[] }) {
+  const { kennel, done } = useKennelWithDog();
+  const { outing } = live;
+  const [text, setText] = useState(outing.weather?.words ?? '');
+  const keep = (change: Parameters<typeof changeLiveDay>[2]): void =>
+    void done(tell('day.kept'), changeLiveDay(kennel, outing.id, change));
+  const keepWeather = (): void => {
+    if (text.trim() === (outing.weather?.words ?? '')) return;
+    keep({ weather: { temperature: null, wind: null, ...outing.weather, words: text.trim() } });
+  };
+  return (
+    <>
+      <SelectField
+        label={tell('day.ground')}
+        value={(outing.ground ?? '') as string}
+        options={[
+          { value: '', words: tell('day.no-ground') },
+          ...grounds.map((one) => ({ value: one.id as string, words: one.name })),
+        ]}
+        onChange={(value) => keep({ ground: value === '' ? null : asId<GroundId>(value) })}
+      />
+      <TextField
+        label={tell('day.weather')}
+        maxLength={80}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={keepWeather}
+        onKeyDown={(event) => event.key === 'Enter' && keepWeather()}
+      />
+    </>
+  );
+}
+
 /** What happened so far, the last first: each said otherwise, tried again, or taken off. */
 function Happened({ live, unit }: { readonly live: LiveDay | null; readonly unit: 'm' | 'yd' }) {
   const { kennel, done } = useKennelWithDog();
@@ -242,6 +328,7 @@ function Happened({ live, unit }: { readonly live: LiveDay | null; readonly unit
           <li key={event.id} className="grid gap-1 py-2">
             <p className="text-lg leading-snug">{eventInWords(event, unit)}</p>
             {event.words !== '' && <p className="leading-snug text-ink-soft">{event.words}</p>}
+            <Asked event={event} />
             <div className="flex flex-wrap items-center gap-2">
               <Button
                 aria-label={tell('day.one-try-more-of', { event: eventInWords(event, unit) })}

@@ -12,12 +12,14 @@ import {
   type LiveDay,
   liveDays,
   reachAxis,
+  seasonOf,
   trainedTo,
   workOf,
 } from '@/data/read';
 import { changeElement } from '@/data/write';
 import { Button, buttonClass, Notice, PageHead, SelectField, Sheet, TextField } from '@/ui';
 import { writeDay, writeShare } from '@/words';
+import { QuotaSheet } from './quota-sheet';
 import { useSeasonUnit } from './use-season-unit';
 import { tell } from './words';
 
@@ -38,11 +40,12 @@ export function SeasonPage() {
       days: await liveDays(kennel, dog.id, from, today),
       before: await liveDays(kennel, dog.id, addDays(from, -length), addDays(from, -1)),
       trained: await trainedTo(kennel, elements, LIVE_KINDS),
+      season: await seasonOf(kennel, dog.id),
     };
   }, [kennel, dog.id, from, today]);
   const unit = useSeasonUnit(found?.elements ?? NOTHING);
   if (!found) return <p className="text-lg">{tell('day.opening')}</p>;
-  const { elements, days, before, trained } = found;
+  const { elements, days, before, trained, season } = found;
   const events = days.flatMap((one) => one.events.map(asLive));
   const holes = holesOf(events, trained, METRES[unit]);
   return (
@@ -85,7 +88,10 @@ export function SeasonPage() {
             ))}
           </ol>
         </Sheet>
-        <Compared days={days} before={before} />
+        <div className="grid gap-5">
+          <Compared days={days} before={before} />
+          <QuotaSheet key={dog.id} season={season} />
+        </div>
       </div>
       <Notice>{tell('season.beside-training')}</Notice>
     </>

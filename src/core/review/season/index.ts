@@ -1,2 +1,4 @@
 export * from './events';
 export * from './holes';
+export * from './quotas';
+export * from './scene';

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { seeded } from '@/core/shared';
-import { holesOf, type LiveEvent, tallyOf } from '.';
+import { wordsOf } from '@/words';
+import { companionsIn, holesOf, type LiveEvent, quotaLines, sceneHere, tallyOf } from '.';
 
 const event = (what: LiveEvent['what'], end: LiveEvent['end'], more: Partial<LiveEvent> = {}): LiveEvent => ({
   what,
@@ -75,5 +76,153 @@ describe('the holes of a season', () => {
       { what: 'blind', n: 30, right: 24 },
       { what: 'delivery', n: 9, right: 9 },
     ]);
+  });
+});
+
+describe('what fits here', () => {
+  const plain = (said: Parameters<typeof wordsOf>[0]): string => wordsOf(said).replaceAll('\u00a0', ' ');
+  const holes = holesOf(SEASON, { blind: 40 });
+
+  it('a mark within what was trained, no blind beyond it, steadiness always', () => {
+    const offers = sceneHere({ distance: 50, cover: null }, { mark: 60, blind: 40 }, [], 'm');
+    expect(offers.map(({ what, fits }) => [what, fits])).toEqual([
+      ['mark', true],
+      ['blind', false],
+      ['stay', true],
+    ]);
+    expect(plain(offers[1]?.why)).toBe('50 m, trained to 40 m: too far today. Go nearer.');
+  });
+
+  it('what lies in a hole is for home, however well it was trained', () => {
+    const offer = sceneHere(
+      { distance: 70, cover: null },
+      { blind: 90 },
+      [{ ...(holes[0] as (typeof holes)[number]), where: { beyond: 60, wind: null, cover: null } }],
+      'm',
+    );
+    expect(offer[1]).toMatchObject({ what: 'blind', fits: false });
+    expect(plain(offer[1]?.why)).toBe('2 of 7 such went right: build it at home.');
+  });
+
+  it('without a distance it asks for one, and of what was never trained it says so', () => {
+    const [mark, blind] = sceneHere({ distance: null, cover: 'thick' }, { mark: 30 }, [], 'yd');
+    expect(plain(mark?.why)).toBe('Say how far it is.');
+    expect(plain(blind?.why)).toBe('Not trained by the log: short and easy, or not yet.');
+  });
+});
+
+describe('quotas in time', () => {
+  const plain = (said: Parameters<typeof wordsOf>[0]): string => wordsOf(said);
+  const lines = (birds: number, more: Partial<Parameters<typeof quotaLines>[1]> = {}) =>
+    quotaLines(
+      { birds: 4, companions: 2, days: 1 },
+      { events: several(birds, () => event('mark', 'right')), companions: null, daysThisWeek: 1, ...more },
+    ).map(plain);
+
+  it('says how many, the last one before it, enough, and too many', () => {
+    expect([0, 3, 4, 5].map((n) => lines(n)[0])).toEqual([
+      '0 of 4 birds.',
+      '3 of 4 birds: one more, an easy one, then it is enough.',
+      '4 birds were to be enough: stop while it is good.',
+      '5 birds, 4 were to be enough. Stop now.',
+    ]);
+  });
+
+  it('companions and days of the week only where they are too many', () => {
+    expect(lines(0, { companions: 3 })).toContain(
+      '3 companions, 2 were to be the most: the others stay back.',
+    );
+    expect(lines(0, { companions: 2 })).toHaveLength(1);
+    expect(lines(0, { daysThisWeek: 2 })).toContain('Live day 2 of this week, 1 were to be the most.');
+    expect(
+      quotaLines(
+        { birds: null, companions: null, days: null },
+        { events: [], companions: 9, daysThisWeek: 7 },
+      ),
+    ).toEqual([]);
+  });
+
+  it('counts companions by their names', () => {
+    expect([
+      companionsIn(''),
+      companionsIn('Ada'),
+      companionsIn('Ada, Bo and Cleo'),
+      companionsIn('Ada & Bo'),
+    ]).toEqual([null, 1, 3, 2]);
+  });
+});
+
+/**
+ * Three invented seasons of one dog. In the first (48 events) marks in thick cover go wrong whatever their distance;
+ * over the summer that is trained; in the second (60) it is met again and holds, and long blinds across the wind are
+ * the new hole; in the third (41) nothing goes wrong twice in one way.
+ */
+describe('three seasons of one dog', () => {
+  const covers = ['open', 'light', 'thick'] as const;
+  const winds = ['into', 'across', 'with'] as const;
+  const pick = <T>(list: readonly T[], i: number): T => list[i % list.length] as T;
+  const marks = (n: number, endIn: (cover: (typeof covers)[number], i: number) => LiveEvent['end']) =>
+    several(n, (i) => {
+      const cover = pick(covers, i);
+      return event('mark', endIn(cover, i), { cover, distance: 20 + ((7 * i) % 40) });
+    });
+  const blinds = (
+    n: number,
+    endAt: (metres: number, wind: (typeof winds)[number], i: number) => LiveEvent['end'],
+  ) =>
+    several(n, (i) => {
+      const [wind, distance] = [pick(winds, i), 15 + ((11 * i) % 75)];
+      return event('blind', endAt(distance, wind, i), { wind, distance });
+    });
+
+  it('the first: thick cover, by itself and not by distance', () => {
+    const season = [
+      ...marks(30, (cover, i) => (cover === 'thick' && i % 5 !== 2 ? 'lost' : 'right')),
+      ...blinds(12, () => 'right'),
+      ...several(6, () => event('delivery', 'right')),
+    ];
+    expect(season).toHaveLength(48);
+    // Ten marks fell in thick cover: the numbers 2 and 17 were right, the other eight lost.
+    expect(holesOf(season)).toMatchObject([
+      {
+        what: 'mark',
+        where: { beyond: null, wind: null, cover: 'thick' },
+        n: 10,
+        right: 2,
+        cost: 8,
+        thin: false,
+      },
+    ]);
+  });
+
+  it('the second: what was filled is met again and holds; a new hole, by distance and wind', () => {
+    const season = [
+      ...marks(24, () => 'right'),
+      ...blinds(36, (metres, wind) => (metres > 50 && wind === 'across' ? 'fault' : 'right')),
+    ];
+    expect(season).toHaveLength(60);
+    const across = season.filter(
+      (one) => one.what === 'blind' && one.wind === 'across' && (one.distance ?? 0) > 50,
+    );
+    expect(holesOf(season, { blind: 50 })).toMatchObject([
+      {
+        what: 'blind',
+        where: { beyond: 50, wind: 'across', cover: null },
+        n: across.length,
+        right: 0,
+        cost: across.length / 2,
+      },
+    ]);
+    expect(across.length).toBeGreaterThan(4);
+  });
+
+  it('the third: single losses in different ways are no hole', () => {
+    const season = [
+      ...marks(20, (_, i) => (i === 4 ? 'lost' : 'right')),
+      ...blinds(15, (_, __, i) => (i === 9 ? 'fault' : 'right')),
+      ...several(6, (i) => event('stay', i === 0 ? 'fault' : 'right')),
+    ];
+    expect(season).toHaveLength(41);
+    expect(holesOf(season, { blind: 60 })).toEqual([]);
   });
 });

@@ -67,6 +67,18 @@ test('a day is tapped, two taps an event; quotas are said in time; what was aske
   await expect(faulty.getByRole('button', { name: 'Not steady' })).toBeVisible();
   await faulty.getByRole('button', { name: 'Not steady' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Mark: right' })).toBeVisible();
+  // It is no rep of the log until somebody counts it as one; that is taken back too.
+  const reps = () => storedCount(page, 'regulon-own', 'entries');
+  expect(await reps()).toBe(0);
+  await page.getByRole('button', { name: /^Count it as a rep of Memory retrieve: Mark/ }).click();
+  await expect(page.getByText('It counts as a rep of the log', { exact: false })).toBeVisible();
+  expect(await reps()).toBe(1);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(
+    page.getByRole('button', { name: /^Count it as a rep of Memory retrieve: Mark/ }),
+  ).toBeVisible();
+  // The log is only ever added to: the rep, and that it is taken back.
+  expect(await reps()).toBe(2);
   // Companions by name; more than were meant is said where somebody said a number.
   await page.getByLabel('Who is along').click();
   await page.keyboard.type('Ada, Bo and Cleo');
@@ -95,8 +107,14 @@ test('an evening is typed; a hole is found, and becomes planned work in one tap'
     await end(page, index < 6 ? 'right' : 'lost').click();
     await expect.poll(() => storedCount(page, 'regulon-own', 'events')).toBe(index + 1);
   }
+  // A scene from before the program belongs to no day, and is told in the same two taps.
+  await page.getByRole('button', { name: 'A scene from before this program' }).click();
+  await expect(page.getByRole('heading', { name: 'A scene from before' })).toBeVisible();
+  await what(page, 'Delivery').click();
+  await end(page, 'fault').click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Delivery, 64' })).toBeVisible();
   await page.getByRole('link', { name: 'The season so far' }).click();
-  await expect(page.getByText('One day, 11 events, one hole.')).toBeVisible();
+  await expect(page.getByText('One day, 11 events, one scene from before, one hole.')).toBeVisible();
   await expect(page.getByText(/^Marks past 40.yd: 0 of 5 right$/)).toBeVisible();
   await expect(page.getByText(/It cost 5: one that is lost counts 1/)).toBeVisible();
   // The work that it is taken for is named; its goal is raised in one tap, and Undo lowers it.

@@ -114,7 +114,16 @@ export {
   triesOf,
 } from './runs';
 export { type SameWork, type Shareable, sameWorkOf, workToShare } from './same-work';
-export { asLive, elementOfKind, type LiveDay, liveDays, reachAxis, seasonOf, trainedTo } from './season';
+export {
+  asLive,
+  elementOfKind,
+  type LiveDay,
+  liveDays,
+  reachAxis,
+  scenesBefore,
+  seasonOf,
+  trainedTo,
+} from './season';
 export {
   fittingSetOut,
   groundOf,

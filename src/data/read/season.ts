@@ -11,7 +11,9 @@ export type LiveDay = { readonly outing: Outing; readonly events: readonly Seaso
 /** The live days of a dog from one day to another, the last first. */
 export async function liveDays({ database }: Kennel, dog: DogId, from: Day, to: Day): Promise<LiveDay[]> {
   const events = await database.of('events').where('dogId').equals(dog).toArray();
-  const outings = await database.of('outings').bulkGet([...new Set(events.map((one) => one.outingId))]);
+  const outings = await database
+    .of('outings')
+    .bulkGet([...new Set(events.flatMap((one) => one.outingId ?? []))]);
   return outings
     .flatMap((outing) =>
       outing && outing.day >= from && outing.day <= to
@@ -24,6 +26,12 @@ export async function liveDays({ database }: Kennel, dog: DogId, from: Day, to: 
         : [],
     )
     .sort((a, b) => (a.outing.day < b.outing.day ? 1 : -1));
+}
+
+/** Scenes of a dog from before this program, in the order in which they were told. */
+export async function scenesBefore({ database }: Kennel, dog: DogId): Promise<SeasonEvent[]> {
+  const events = await database.of('events').where('dogId').equals(dog).toArray();
+  return events.filter((one) => one.outingId === null).sort((a, b) => a.order - b.order);
 }
 
 /** What a dog is kept to on live days; nothing where nobody said. */

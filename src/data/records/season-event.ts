@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { LIVE_COVERS, LIVE_ENDS, LIVE_KINDS, LIVE_WINDS } from '@/core/review';
 import { faultRefSchema } from '@/core/rulebooks';
-import type { DogId, ElementId, OutingId, SeasonEventId } from '@/core/shared';
+import type { DogId, ElementId, EntryId, OutingId, SeasonEventId } from '@/core/shared';
 import { changedSchema, countField, finiteField, idField, instantField } from './fields';
 
 /**
@@ -10,7 +10,8 @@ import { changedSchema, countField, finiteField, idField, instantField } from '.
  */
 export const seasonEventSchema = v.strictObject({
   id: idField<SeasonEventId>(),
-  outingId: idField<OutingId>(),
+  /** The live day; null for a scene from before this program, of which nobody knows the day. */
+  outingId: v.nullable(idField<OutingId>()),
   dogId: idField<DogId>(),
   /** When it was tapped; null where it was typed in the evening. */
   at: v.nullable(instantField),
@@ -27,6 +28,8 @@ export const seasonEventSchema = v.strictObject({
   faults: v.array(faultRefSchema),
   tries: v.pipe(countField, v.minValue(1), v.maxValue(99)),
   words: v.pipe(v.string(), v.maxLength(500)),
+  /** The rep as which somebody counted it; null where it stands beside the log. */
+  rep: v.nullable(idField<EntryId>()),
   changed: changedSchema,
 });
 export type SeasonEvent = v.InferOutput<typeof seasonEventSchema>;

@@ -54,7 +54,15 @@ export {
   writeTry,
 } from './runs';
 export { ensureSample, renewSample } from './sample';
-export { addEvent, changeEvent, changeLiveDay, type EventSaid, removeEvent, saySeason } from './season';
+export {
+  addEvent,
+  changeEvent,
+  changeLiveDay,
+  countAsRep,
+  type EventSaid,
+  removeEvent,
+  saySeason,
+} from './season';
 export {
   addGround,
   addSetOut,

@@ -3,13 +3,21 @@ import { testAxis } from '@/core/breakdown/axis.test-helper';
 import { holesOf, LIVE_KINDS, tallyOf } from '@/core/review';
 import { addDays, asId, type Day, type DogId, must } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
-import { CHANGED, DOG, exportTables, kennelWithDog, testElement } from '@/data/kennel.test-helper';
+import {
+  CHANGED,
+  DOG,
+  exportTables,
+  kennelWithDog,
+  repsStored,
+  testElement,
+} from '@/data/kennel.test-helper';
 import {
   asLive,
   type ElementRecord,
   elementOfKind,
   liveDays,
   reachAxis,
+  scenesBefore,
   seasonOf,
   trainedTo,
 } from '@/data/read';
@@ -18,6 +26,7 @@ import {
   addEvent,
   changeEvent,
   changeLiveDay,
+  countAsRep,
   type EventSaid,
   endBout,
   removeEvent,
@@ -77,7 +86,7 @@ describe('live days in the kennel', () => {
     must(await takeBack(kennel, gone));
     const [day] = await liveDays(kennel, DOG, TODAY, TODAY);
     expect(day?.events).toMatchObject([{ tries: 2, words: 'gave up at the hedge', end: 'fault' }]);
-    must(await changeLiveDay(kennel, made.outingId, { helpers: 'Ada, Bo' }));
+    must(await changeLiveDay(kennel, made.outingId ?? asId('none'), { helpers: 'Ada, Bo' }));
     expect((await liveDays(kennel, DOG, TODAY, TODAY))[0]?.outing.helpers).toBe('Ada, Bo');
     expect(await changeEvent(kennel, asId('none'), {})).toMatchObject({ ok: false, code: 'gone' });
     expect(await changeLiveDay(kennel, asId('none'), {})).toMatchObject({ ok: false, code: 'gone' });
@@ -111,11 +120,75 @@ describe('live days in the kennel', () => {
     expect(checkReferences(await exportTables(kennel))).toBeNull();
   });
 
+  it('a scene from before the program belongs to no day', async () => {
+    const kennel = await kennelWithDog();
+    must(await addEvent(kennel, DOG, null, said({ words: 'the ditch behind the mill' }), NOON));
+    must(await addEvent(kennel, DOG, null, said({ end: 'lost' }), NOON));
+    const { outings, events } = await exportTables(kennel);
+    expect([outings, events.length]).toEqual([[], 2]);
+    expect((await scenesBefore(kennel, DOG)).map(({ order, end }) => [order, end])).toEqual([
+      [1, 'right'],
+      [2, 'lost'],
+    ]);
+    expect(await liveDays(kennel, DOG, '2000-01-01' as Day, TODAY)).toEqual([]);
+    expect(checkReferences(await exportTables(kennel))).toBeNull();
+  });
+
   it('days of a season by their dates, the last first', async () => {
     const kennel = await kennelWithDog();
     for (const back of [0, 10, 400]) await add(kennel, {}, addDays(TODAY, -back));
     const days = await liveDays(kennel, DOG, addDays(TODAY, -364), TODAY);
     expect(days.map(({ outing }) => outing.day)).toEqual([TODAY, addDays(TODAY, -10)]);
+  });
+});
+
+describe('a live event as a rep, where somebody says so', () => {
+  const element = { ...testElement('blind'), changed: CHANGED } as unknown as ElementRecord;
+  const axis = element.axes[0]?.key ?? null;
+  const evidence = async (kennel: Kennel) => (await repsStored(kennel, DOG)).get(element.id) ?? [];
+
+  it('is none by itself; counted it is away, unpaid, at its own distance, and Undo takes it back', async () => {
+    const kennel = await kennelWithDog();
+    await kennel.database.of('elements').add(element);
+    const { made } = await add(kennel, { distance: 50, end: 'lost' });
+    expect(await evidence(kennel)).toEqual([]);
+    const counted = must(await countAsRep(kennel, made.id, element, axis));
+    const [rep] = await evidence(kennel);
+    expect(rep?.criteria).toMatchObject({ [axis as string]: 50 });
+    expect(rep).toMatchObject({ outcome: 'miss', away: true });
+    const { bouts, outings, events } = await exportTables(kennel);
+    expect([bouts.length, outings.length, events[0]?.rep]).toEqual([1, 1, counted.made.rep]);
+    expect(bouts[0]).toMatchObject({ outingId: outings[0]?.id, endedAt: expect.any(Number) });
+    expect(await countAsRep(kennel, made.id, element, axis)).toMatchObject({ ok: false, code: 'counted' });
+    // A second one of the day joins the same bout, and the dog stands where it stood.
+    const second = await add(kennel, { distance: 30 });
+    must(await countAsRep(kennel, second.made.id, element, axis));
+    expect((await evidence(kennel)).length).toBe(2);
+    expect((await exportTables(kennel)).bouts).toHaveLength(1);
+    expect(checkReferences(await exportTables(kennel))).toBeNull();
+  });
+
+  it('is taken back whole', async () => {
+    const kennel = await kennelWithDog();
+    await kennel.database.of('elements').add(element);
+    const { made } = await add(kennel);
+    const counted = must(await countAsRep(kennel, made.id, element, axis));
+    must(await takeBack(kennel, counted));
+    expect(await evidence(kennel)).toEqual([]);
+    const after = await exportTables(kennel);
+    expect(after.events[0]?.rep).toBeNull();
+    expect(checkReferences(after)).toBeNull();
+    // Counted again it is one rep, not two.
+    must(await countAsRep(kennel, made.id, element, axis));
+    expect((await evidence(kennel)).length).toBe(1);
+  });
+
+  it('a scene of no day is none, and what is gone is said', async () => {
+    const kennel = await kennelWithDog();
+    await kennel.database.of('elements').add(element);
+    const scene = must(await addEvent(kennel, DOG, null, said(), NOON)).made;
+    expect(await countAsRep(kennel, scene.id, element, axis)).toMatchObject({ ok: false, code: 'day' });
+    expect(await countAsRep(kennel, asId('none'), element, axis)).toMatchObject({ ok: false, code: 'gone' });
   });
 });
 

@@ -1,9 +1,27 @@
-import { type Day, type DogId, type OutingId, type Result, type SeasonEventId, say } from '@/core/shared';
+import { completed } from '@/core/breakdown';
+import { foldLog, plainRep } from '@/core/log';
+import {
+  type AxisKey,
+  type BoutId,
+  type Day,
+  type DogId,
+  type OutingId,
+  type Result,
+  type SeasonEventId,
+  say,
+} from '@/core/shared';
 import { type Kennel, newId } from '@/data/kennel';
-import { type New, type Outing, PLAIN_SEASON, type Season, type SeasonEvent } from '@/data/records';
+import {
+  type ElementRecord,
+  type New,
+  type Outing,
+  PLAIN_SEASON,
+  type Season,
+  type SeasonEvent,
+} from '@/data/records';
 import { refuse, transact, type Undo, type Write } from './transact';
 
-export type EventSaid = Omit<New<SeasonEvent>, 'id' | 'outingId' | 'dogId' | 'order'>;
+export type EventSaid = Omit<New<SeasonEvent>, 'id' | 'outingId' | 'dogId' | 'order' | 'rep'>;
 
 const TABLES = ['outings', 'events'] as const;
 
@@ -30,26 +48,28 @@ async function liveDay(write: Write, day: Day, dog: DogId, at: number): Promise<
 
 /**
  * One event of a live day, at its end so far; the day begins with its first. `noon` is the time that stands for a
- * day that was typed in later.
+ * day that was typed in later. Without a day it is a scene from before this program, and belongs to none.
  */
 export function addEvent(
   kennel: Kennel,
   dog: DogId,
-  day: Day,
+  day: Day | null,
   said: EventSaid,
   noon: number,
 ): Promise<Result<Undo<SeasonEvent>>> {
   return transact(kennel, TABLES, async (write) => {
-    const outing = await liveDay(write, day, dog, said.at ?? noon);
+    const outing = day === null ? null : await liveDay(write, day, dog, said.at ?? noon);
+    const outingId = outing?.id ?? null;
     const last = (await write.all('events'))
-      .filter((one) => one.outingId === outing.id && one.dogId === dog)
+      .filter((one) => one.outingId === outingId && one.dogId === dog)
       .reduce((most, one) => Math.max(most, one.order), 0);
     return write.put('events', {
       ...said,
       id: newId<SeasonEventId>(),
-      outingId: outing.id,
+      outingId,
       dogId: dog,
       order: last + 1,
+      rep: null,
     });
   });
 }
@@ -93,5 +113,61 @@ export function saySeason(
   return transact(kennel, ['seasons'], async (write) => {
     const stored = await write.get('seasons', dog);
     return write.put('seasons', { ...PLAIN_SEASON, ...stored, ...change, id: dog });
+  });
+}
+
+const OUTCOMES = { right: 'clean', fault: 'flawed', lost: 'miss' } as const;
+
+/**
+ * Counts an event as a rep, because somebody says so: away and unpaid as it was, at its own distance and
+ * what the dog stands on else, in a bout of the live day. Fails with `gone`, with `day` where it is a scene of no
+ * day, and with `counted` where it is one already.
+ */
+export function countAsRep(
+  kennel: Kennel,
+  id: SeasonEventId,
+  element: Pick<ElementRecord, 'id' | 'axes'>,
+  reach: AxisKey | null,
+): Promise<Result<Undo<SeasonEvent>>> {
+  return transact(kennel, ['events', 'bouts', 'entries', 'outings'], async (write) => {
+    const event = await write.get('events', id);
+    if (!event) return refuse('gone', id, say('data.season.this-event-is-gone'));
+    const outing = event.outingId === null ? null : await write.get('outings', event.outingId);
+    if (!outing) return refuse('day', id, say('data.season.it-has-no-day'));
+    if (event.rep !== null) return refuse('counted', id, say('data.season.it-is-counted'));
+    const mine = await write.boutsBy('on.element', element.id);
+    const last = mine.sort((a, b) => b.startedAt - a.startedAt)[0];
+    const stands = last ? foldLog(last.start, await write.log(last.id)).stands : {};
+    const criteria = {
+      ...completed(element.axes, stands),
+      ...(reach !== null && event.distance !== null ? { [reach]: event.distance } : {}),
+    };
+    const at = event.at ?? outing.startedAt;
+    const bout =
+      mine.find((one) => one.outingId === outing.id) ??
+      (await write.put('bouts', {
+        id: newId<BoutId>(),
+        outingId: outing.id,
+        dogId: event.dogId,
+        on: { kind: 'element', element: element.id },
+        startedAt: at,
+        endedAt: at,
+        // A live day moves nobody up or down its ladder.
+        start: completed(element.axes, stands),
+        away: true,
+        conditions: {},
+        handler: null,
+        runsFixed: null,
+        setOut: null,
+        slot: null,
+        debrief: null,
+      }));
+    const rep = plainRep(criteria, { outcome: OUTCOMES[event.end], faults: event.faults });
+    const entry = await write.append(
+      bout,
+      { kind: 'rep', ...rep, purpose: 'rehearsal', paid: { size: 'none' } },
+      { at, timed: false },
+    );
+    return write.put('events', { ...event, rep: entry.id });
   });
 }

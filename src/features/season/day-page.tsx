@@ -23,14 +23,16 @@ import {
   type LiveDay,
   listGrounds,
   liveDays,
+  reachAxis,
   type SeasonEvent,
+  scenesBefore,
   seasonOf,
   trainedTo,
   waitingOf,
   weekdayOf,
   workOf,
 } from '@/data/read';
-import { addEvent, changeEvent, changeLiveDay, removeEvent } from '@/data/write';
+import { addEvent, changeEvent, changeLiveDay, countAsRep, removeEvent } from '@/data/write';
 import { Button, buttonClass, Notice, PageHead, SelectField, Sheet, TextField } from '@/ui';
 import { numberCustom, wordsOf, writeDay } from '@/words';
 import { Asked } from './asked';
@@ -44,6 +46,7 @@ import { tell } from './words';
 export function DayPage() {
   const { kennel, dog, today } = useKennelWithDog();
   const [day, setDay] = useState<Day>(today);
+  const [before, setBefore] = useState(false);
   const found = useLiveQuery(async () => {
     const work = await workOf(kennel, dog.id);
     const elements = activeElements(work);
@@ -59,11 +62,12 @@ export function DayPage() {
       waits: await waitingOf(kennel, work, elements),
       season: await seasonOf(kennel, dog.id),
       grounds: await listGrounds(kennel),
+      scenes: await scenesBefore(kennel, dog.id),
     };
   }, [kennel, dog.id, day]);
   const unit = useSeasonUnit(found?.elements ?? NOTHING);
   if (!found) return <p className="text-lg">{tell('day.opening')}</p>;
-  const { live, elements, grounds, season, thisWeek, trained, year, waits } = found;
+  const { live, elements, grounds, scenes, season, thisWeek, trained, year, waits } = found;
   const lines = quotaLines(season, {
     events: live?.events.map(asLive) ?? [],
     companions: companionsIn(live?.outing.helpers ?? ''),
@@ -83,9 +87,9 @@ export function DayPage() {
       <div className="grid items-start gap-5 lg:grid-cols-2">
         <Taps
           key={dog.id}
-          day={day}
+          day={before ? null : day}
           unit={unit}
-          live={live}
+          live={before ? null : live}
           waitsFor={(kind) => {
             const of = elementOfKind(kind, elements);
             return of ? (waits.get(of.id) ?? []) : [];
@@ -108,13 +112,16 @@ export function DayPage() {
               {live && <Companions key={live.outing.id} live={live} />}
               {live && <Where key={`where ${live.outing.id}`} live={live} grounds={grounds} />}
             </div>
-            <p className="mt-3">
+            <p className="mt-3 flex flex-wrap gap-3">
+              <Button aria-pressed={before} onClick={() => setBefore(!before)}>
+                {tell('day.from-before')}
+              </Button>
               <Link className={buttonClass('plain')} to={`/${kennel.name}/season`}>
                 {tell('day.to-the-season')}
               </Link>
             </p>
           </Sheet>
-          <Happened live={live} unit={unit} />
+          <Happened events={before ? scenes : (live?.events ?? [])} elements={elements} unit={unit} />
           <SceneSheet trained={trained} year={year} unit={unit} />
         </div>
       </div>
@@ -125,7 +132,8 @@ export function DayPage() {
 const NOTHING: readonly ElementRecord[] = [];
 
 type TapsProps = {
-  readonly day: Day;
+  /** Null for scenes from before the program. */
+  readonly day: Day | null;
   readonly unit: 'm' | 'yd';
   readonly live: LiveDay | null;
   /** What has to stand before this kind is looked for in the field. */
@@ -159,12 +167,16 @@ function Taps({ day, unit, live, waitsFor, elementFor }: TapsProps) {
           tries: 1,
           words: '',
         },
-        Date.parse(`${day}T12:00:00`),
+        Date.parse(`${day ?? today}T12:00:00`),
       ),
     );
   };
   return (
-    <Sheet title={tell('day.what-happened', { day: writeDay(day) })}>
+    <Sheet
+      title={
+        day === null ? tell('day.what-happened-before') : tell('day.what-happened', { day: writeDay(day) })
+      }
+    >
       <fieldset className="grid grid-cols-3 gap-2" aria-label={tell('day.what')}>
         {LIVE_KINDS.map((kind) => (
           <Button
@@ -315,45 +327,87 @@ function Where({ live, grounds }: { readonly live: LiveDay; readonly grounds: re
 }
 
 /** What happened so far, the last first: each said otherwise, tried again, or taken off. */
-function Happened({ live, unit }: { readonly live: LiveDay | null; readonly unit: 'm' | 'yd' }) {
+type HappenedProps = {
+  readonly events: readonly SeasonEvent[];
+  readonly elements: readonly ElementRecord[];
+  readonly unit: 'm' | 'yd';
+};
+
+function Happened({ events, elements, unit }: HappenedProps) {
   const { kennel, done } = useKennelWithDog();
-  if (!live || live.events.length === 0)
+  if (events.length === 0)
     return (
       <p className="border-l-[6px] border-rule bg-paper px-3 py-2 leading-snug">{tell('day.nothing-yet')}</p>
     );
   return (
     <Sheet title={tell('day.so-far')}>
       <ol className="divide-y divide-hair">
-        {[...live.events].reverse().map((event) => (
+        {[...events].reverse().map((event) => (
           <li key={event.id} className="grid gap-1 py-2">
             <p className="text-lg leading-snug">{eventInWords(event, unit)}</p>
             {event.words !== '' && <p className="leading-snug text-ink-soft">{event.words}</p>}
-            <Asked event={event} />
-            <div className="flex flex-wrap items-center gap-2">
-              <Button
-                aria-label={tell('day.one-try-more-of', { event: eventInWords(event, unit) })}
-                onClick={() =>
-                  void done(
-                    tell('day.tried-again'),
-                    changeEvent(kennel, event.id, { tries: event.tries + 1 }),
-                  )
-                }
-              >
-                {tell('day.one-try-more')}
-              </Button>
-              <Note event={event} />
-              <Button
-                look="quiet"
-                aria-label={tell('day.take-off-which', { event: eventInWords(event, unit) })}
-                onClick={() => void done(tell('day.taken-off'), removeEvent(kennel, event.id))}
-              >
-                {tell('day.take-off')}
-              </Button>
-            </div>
+            {event.rep !== null ? (
+              <p className="leading-snug text-ink-soft">{tell('day.is-counted')}</p>
+            ) : (
+              <>
+                <Asked event={event} />
+                <div className="flex flex-wrap items-center gap-2">
+                  <Button
+                    aria-label={tell('day.one-try-more-of', { event: eventInWords(event, unit) })}
+                    onClick={() =>
+                      void done(
+                        tell('day.tried-again'),
+                        changeEvent(kennel, event.id, { tries: event.tries + 1 }),
+                      )
+                    }
+                  >
+                    {tell('day.one-try-more')}
+                  </Button>
+                  <Note event={event} />
+                  <CountIt event={event} elements={elements} unit={unit} />
+                  <Button
+                    look="quiet"
+                    aria-label={tell('day.take-off-which', { event: eventInWords(event, unit) })}
+                    onClick={() => void done(tell('day.taken-off'), removeEvent(kennel, event.id))}
+                  >
+                    {tell('day.take-off')}
+                  </Button>
+                </div>
+              </>
+            )}
           </li>
         ))}
       </ol>
     </Sheet>
+  );
+}
+
+/** An event as a rep of the work that it was, where somebody wants that. */
+function CountIt({
+  event,
+  elements,
+  unit,
+}: {
+  readonly event: SeasonEvent;
+  readonly elements: readonly ElementRecord[];
+  readonly unit: 'm' | 'yd';
+}) {
+  const { kennel, done } = useKennelWithDog();
+  const element = elements.find((one) => one.id === event.element) ?? elementOfKind(event.what, elements);
+  if (!element || event.outingId === null) return null;
+  const { title } = element;
+  return (
+    <Button
+      aria-label={tell('day.count-which', { title, event: eventInWords(event, unit) })}
+      onClick={() =>
+        void done(
+          tell('day.counted', { title }),
+          countAsRep(kennel, event.id, element, reachAxis(element)?.key ?? null),
+        )
+      }
+    >
+      {tell('day.count-it')}
+    </Button>
   );
 }
 

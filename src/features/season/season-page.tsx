@@ -9,16 +9,19 @@ import {
   asLive,
   type ElementRecord,
   elementOfKind,
+  keptForecasts,
   type LiveDay,
   liveDays,
+  type ResultRecord,
   reachAxis,
+  scenesBefore,
   seasonOf,
   trainedTo,
   workOf,
 } from '@/data/read';
 import { changeElement } from '@/data/write';
 import { Button, buttonClass, Notice, PageHead, SelectField, Sheet, TextField } from '@/ui';
-import { writeDay, writeShare } from '@/words';
+import { writeDay, writeNumber, writeShare } from '@/words';
 import { QuotaSheet } from './quota-sheet';
 import { useSeasonUnit } from './use-season-unit';
 import { tell } from './words';
@@ -41,19 +44,27 @@ export function SeasonPage() {
       before: await liveDays(kennel, dog.id, addDays(from, -length), addDays(from, -1)),
       trained: await trainedTo(kennel, elements, LIVE_KINDS),
       season: await seasonOf(kennel, dog.id),
+      scenes: await scenesBefore(kennel, dog.id),
+      results: (await keptForecasts(kennel, dog.id)).results,
     };
   }, [kennel, dog.id, from, today]);
   const unit = useSeasonUnit(found?.elements ?? NOTHING);
   if (!found) return <p className="text-lg">{tell('day.opening')}</p>;
-  const { elements, days, before, trained, season } = found;
-  const events = days.flatMap((one) => one.events.map(asLive));
+  const { elements, days, before, trained, season, scenes, results } = found;
+  const told = scenes.map(asLive);
+  const events = [...days.flatMap((one) => one.events.map(asLive)), ...told];
   const holes = holesOf(events, trained, METRES[unit]);
   return (
     <>
       <PageHead title={tell('season.title', { name: dog.name })}>
         {events.length === 0
           ? tell('season.nothing')
-          : tell('season.in-all', { days: days.length, events: events.length, holes: holes.length })}
+          : tell('season.in-all', {
+              days: days.length,
+              events: events.length - told.length,
+              scenes: told.length,
+              holes: holes.length,
+            })}
       </PageHead>
       <div className="mb-5 flex flex-wrap items-end gap-3">
         <Link className={buttonClass('signal', 'big')} to={`/${kennel.name}/season/day`}>
@@ -89,7 +100,12 @@ export function SeasonPage() {
           </ol>
         </Sheet>
         <div className="grid gap-5">
-          <Compared days={days} before={before} />
+          <Compared
+            days={days}
+            before={before}
+            now={tallyOfResults(results.filter(({ day }) => day >= from))}
+            then={tallyOfResults(results.filter(({ day }) => day < from && day >= addDays(from, -365)))}
+          />
           <QuotaSheet key={dog.id} season={season} />
         </div>
       </div>
@@ -167,7 +183,10 @@ function HoleLine({ hole, elements, trained }: HoleProps) {
             </Link>
           )}
           {element && (
-            <Link className={buttonClass('plain')} to={`/${kennel.name}/set-outs/new?element=${element.id}`}>
+            <Link
+              className={buttonClass('plain')}
+              to={`/${kennel.name}/set-outs/new?element=${element.id}${goal === null ? '' : `&far=${goal}`}`}
+            >
               {tell('season.set-it-up')}
             </Link>
           )}
@@ -200,17 +219,32 @@ function whereOf(
   return parts.length > 0 ? ` ${parts.join(', ')}` : '';
 }
 
-/** What went right of each kind, this year beside the one before. */
-function Compared({
-  days,
-  before,
-}: {
+/** Trials of a time: how many, how many passed, and their points on average; null where nobody kept any. */
+type Trialled = { readonly n: number; readonly passed: number; readonly mean: number | null };
+
+function tallyOfResults(results: readonly ResultRecord[]): Trialled {
+  const points = results.flatMap((one) => one.points ?? []);
+  return {
+    n: results.length,
+    passed: results.filter(({ passed }) => passed).length,
+    mean: points.length > 0 ? points.reduce((sum, one) => sum + one, 0) / points.length : null,
+  };
+}
+
+type ComparedProps = {
   readonly days: readonly LiveDay[];
   readonly before: readonly LiveDay[];
-}) {
+  readonly now: Trialled;
+  readonly then: Trialled;
+};
+
+/** What went right of each kind, and trials, this year beside the one before. */
+function Compared({ days, before, now: trials, then: trialsBefore }: ComparedProps) {
   const now = tallyOf(days.flatMap((one) => one.events.map(asLive)));
   const then = tallyOf(before.flatMap((one) => one.events.map(asLive)));
-  if (now.length === 0) return null;
+  if (now.length === 0 && trials.n === 0) return null;
+  const points = ({ mean }: Trialled): string =>
+    mean === null ? '–' : writeNumber(Math.round(mean * 10) / 10);
   return (
     <Sheet title={tell('season.beside-the-last')}>
       <table className="w-full text-left">
@@ -234,6 +268,28 @@ function Compared({
               </tr>
             );
           })}
+          {trials.n > 0 && (
+            <>
+              <tr className="border-b border-hair">
+                <th scope="row" className="py-1 font-normal">
+                  {tell('season.trials')}
+                </th>
+                <td>{tell('season.of', { right: trials.passed, n: trials.n })}</td>
+                <td>
+                  {trialsBefore.n > 0
+                    ? tell('season.of', { right: trialsBefore.passed, n: trialsBefore.n })
+                    : '–'}
+                </td>
+              </tr>
+              <tr className="border-b border-hair">
+                <th scope="row" className="py-1 font-normal">
+                  {tell('season.points')}
+                </th>
+                <td>{points(trials)}</td>
+                <td>{points(trialsBefore)}</td>
+              </tr>
+            </>
+          )}
         </tbody>
       </table>
       <p className="mt-2 leading-snug text-ink-soft">

@@ -21,7 +21,15 @@ import {
 } from '@/core/breakdown';
 import type { Result } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
-import { activeElements, type ElementRecord, type Ground, listGrounds, standsAt, workOf } from '@/data/read';
+import {
+  activeElements,
+  type ElementRecord,
+  type Ground,
+  listGrounds,
+  reachAxis,
+  standsAt,
+  workOf,
+} from '@/data/read';
 import { addSetOut } from '@/data/write';
 import { Button, PageHead, SelectField, Sheet, TextField } from '@/ui';
 import { wordsOf } from '@/words';
@@ -47,7 +55,7 @@ export function NewSetOutPage() {
   return (
     <>
       <PageHead title={tell('new.title')}>{tell('new.what')}</PageHead>
-      <NewSetOut key={dog.id} {...found} wanted={wanted} at={search.get('step')} />
+      <NewSetOut key={dog.id} {...found} wanted={wanted} at={search.get('step')} far={search.get('far')} />
     </>
   );
 }
@@ -61,9 +69,11 @@ type Props = {
   readonly wanted: string | null;
   /** The step, from 1; null for where the dog stands. */
   readonly at: string | null;
+  /** Metres of a scene that is set up again: its step is the last that is no further. */
+  readonly far: string | null;
 };
 
-function NewSetOut({ elements, grounds, wanted, at }: Props) {
+function NewSetOut({ elements, grounds, wanted, at, far }: Props) {
   const { kennel, dog, done } = useKennelWithDog();
   const navigate = useNavigate();
   const [elementId, setElement] = useState(
@@ -74,9 +84,16 @@ function NewSetOut({ elements, grounds, wanted, at }: Props) {
   const usual = chosen ? drawnAs(chosen.element) : null;
   const [template, setTemplate] = useState<Template | null>(null);
   const [groundId, setGround] = useState(grounds[0]?.id ?? '');
+  const reach = chosen && far !== null ? reachAxis(chosen.element) : null;
+  const asFar = reach
+    ? (ladder?.rungs.findLastIndex((one) => (one.criteria[reach.key] ?? reach.start) <= Number(far) + 1e-6) ??
+      -1)
+    : -1;
   const standing = chosen?.stands && ladder ? placeOn(ladder, chosen.stands).rung : 0;
   const [step, setStep] = useState<number | null>(at === null ? null : Number(at) - 1);
-  const rung = ladder?.rungs[Math.min(ladder.rungs.length - 1, Math.max(0, step ?? standing))] ?? null;
+  const rung =
+    ladder?.rungs[Math.min(ladder.rungs.length - 1, Math.max(0, step ?? (asFar >= 0 ? asFar : standing)))] ??
+    null;
   const drawn = template ?? usual?.template ?? 'line';
   const reads = usual?.reads ?? {};
   const { lengths } = useLengths(unitOfElement(chosen?.element ?? null, reads));
@@ -133,7 +150,7 @@ function NewSetOut({ elements, grounds, wanted, at }: Props) {
         {ladder && (
           <SelectField
             label={tell('new.which-step')}
-            value={String(step ?? standing)}
+            value={String(step ?? (asFar >= 0 ? asFar : standing))}
             options={ladder.rungs.map((_, i) => ({
               value: String(i),
               words:

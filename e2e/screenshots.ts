@@ -64,16 +64,7 @@ test('set-outs, and the card in the hand', async ({ page, context, baseURL }) =>
   await expect(page.getByRole('img', { name: /drawn to scale/ })).toBeVisible();
   await page.getByText(/^Stand with the dog here/).evaluate((one) => one.scrollIntoView());
   const hand = await page.screenshot();
-  const sheet = await context.newPage();
-  await sheet.goto(baseURL ?? '/');
-  await sheet.setViewportSize({ width: 1280 + 15 + 370, height: 800 });
-  const shown = [table, hand].map(
-    (shot) => `<img style="height:800px" src="data:image/png;base64,${shot.toString('base64')}">`,
-  );
-  await sheet.setContent(
-    `<body style="margin:0;display:flex;gap:15px;background:#fff">${shown.join('')}</body>`,
-  );
-  await sheet.screenshot({ path: `${FOLDER}/set-outs.png` });
+  await beside(await context.newPage(), baseURL, 'set-outs', [table, hand]);
 });
 
 test('field in the hand', async ({ page }) => {
@@ -181,8 +172,64 @@ test('the kennel', async ({ page }) => {
   await page.screenshot({ path: `${FOLDER}/kennel.png` });
 });
 
-test('a method', async ({ page }) => {
-  await page.goto('/sample/breakdown/methods/scent-discrimination');
-  await expect(page.getByText('Where schools differ')).toBeVisible();
-  await page.screenshot({ path: `${FOLDER}/method.png` });
+test('a season, and a day of it in the hand', async ({ page, context, baseURL }) => {
+  await page.setViewportSize(phone);
+  await page.goto('/sample/today');
+  await page.getByLabel('Dog', { exact: true }).selectOption({ label: 'Juniper' });
+  await page.goto('/sample/season/day');
+  const press = (group: string, name: string) =>
+    page.getByRole('group', { name: group }).getByRole('button', { name, exact: true }).click();
+  const log = async (what: string, end: string, yards: number): Promise<void> => {
+    await page.getByLabel('How far').fill(`${yards}`);
+    await press('What it was', what);
+    await press('How it ended', end);
+    await expect(page.getByText(`${what}, ${yards}`).first()).toBeVisible();
+  };
+  for (const [yards, end] of [
+    [20, 'right'],
+    [35, 'right'],
+    [28, 'right'],
+    [42, 'right'],
+    [50, 'right'],
+    [74, 'lost'],
+    [66, 'lost'],
+    [71, 'fault'],
+    [80, 'lost'],
+    [63, 'lost'],
+  ] as const)
+    await log('Blind', end, yards);
+  for (const [yards, end] of [
+    [30, 'right'],
+    [45, 'fault'],
+    [38, 'right'],
+    [52, 'fault'],
+    [33, 'right'],
+  ] as const)
+    await log('Mark', end, yards);
+  await page.getByRole('button', { name: 'Put this line away' }).click();
+  await page.evaluate(() => scrollTo(0, 0));
+  const hand = await page.screenshot();
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto('/sample/season');
+  await expect(page.getByText(/^Blinds past/)).toBeVisible();
+  const table = await page.screenshot();
+  await beside(await context.newPage(), baseURL, 'season', [table, hand]);
 });
+
+/** Pictures of one height beside each other in one file. */
+async function beside(
+  sheet: Page,
+  baseURL: string | undefined,
+  name: string,
+  shots: readonly Buffer[],
+): Promise<void> {
+  await sheet.goto(baseURL ?? '/');
+  await sheet.setViewportSize({ width: 1280 + 15 + 370, height: 800 });
+  const shown = shots.map(
+    (shot) => `<img style="height:800px" src="data:image/png;base64,${shot.toString('base64')}">`,
+  );
+  await sheet.setContent(
+    `<body style="margin:0;display:flex;gap:15px;background:#fff">${shown.join('')}</body>`,
+  );
+  await sheet.screenshot({ path: `${FOLDER}/${name}.png` });
+}

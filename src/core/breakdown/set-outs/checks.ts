@@ -14,12 +14,9 @@ import {
   turnBetween,
   type Wind,
 } from '@/core/geometry';
-import { fromBase, must, type Sentence, say, toBase } from '@/core/shared';
-import { type Axis, climbsByShares } from '../axis';
-import { writeValue } from '../axis-values';
-import type { Ladder } from '../ladder';
-import { type Criteria, completed } from '../place';
-import { stepTaken } from '../scale';
+import { type Sentence, say } from '@/core/shared';
+import { type Check, care, note, refused } from './check';
+import { type AskedStep, checkStep } from './check-step';
 import {
   areaOf,
   cautionOf,
@@ -33,13 +30,6 @@ import {
 import { type Lengths, lengthOf } from './lengths';
 import { dogOf, nameOf, ofKind, sentFor, type Thing } from './things';
 
-/** `refused`: it is not laid or sent so. `care`: something to change or to look at. `note`: worth knowing. */
-export type Check = {
-  readonly level: 'refused' | 'care' | 'note';
-  readonly code: string;
-  readonly say: Sentence;
-};
-
 /** Where something fell or lay on this ground before, and how many days ago. */
 export type OldFall = { readonly at: Point; readonly days: number; readonly name: Sentence };
 
@@ -52,7 +42,7 @@ export type CheckedSetOut = {
   readonly spread: Spread | null;
   readonly lengths: Lengths;
   /** What it is laid for; null where it is drawn for itself. */
-  readonly step: { readonly ladder: Ladder; readonly stands: Criteria; readonly asks: Criteria } | null;
+  readonly step: AskedStep | null;
 };
 
 /** What is stated where nobody has measured this dog: the program's own, to be changed on the page. */
@@ -94,7 +84,7 @@ export function checkSetOut(given: CheckedSetOut): Check[] {
     ...unseen(given, lines),
     ...offPlan(given),
     ...dangers(given, lines),
-    ...steps(given),
+    ...checkStep(given.step),
     ...pastOldFalls(given, lines),
     ...pastOthers(given, lines),
     ...inSight(given, lines),
@@ -107,10 +97,6 @@ export function checkSetOut(given: CheckedSetOut): Check[] {
 /** Whether a set-out may be taken to the field as it is. */
 export const isRefusedSetOut = (checks: readonly Check[]): boolean =>
   checks.some(({ level }) => level === 'refused');
-
-const care = (code: string, said: Sentence): Check => ({ level: 'care', code, say: said });
-const note = (code: string, said: Sentence): Check => ({ level: 'note', code, say: said });
-const refused = (code: string, said: Sentence): Check => ({ level: 'refused', code, say: said });
 
 const hazardsOf = ({ plan }: CheckedSetOut): Feature[] => plan?.features.filter(isHazard) ?? [];
 
@@ -215,61 +201,6 @@ function dangers(given: CheckedSetOut, lines: readonly Line[]): Check[] {
 /** "3 in 100", "4 in 1,000". */
 const inHundred = (chance: number): { readonly n: number; readonly of: number } =>
   chance >= 0.01 ? { n: Math.round(chance * 100), of: 100 } : { n: Math.round(chance * 1000), of: 1000 };
-
-function steps({ step }: CheckedSetOut): Check[] {
-  if (!step) return [];
-  const { ladder, stands, asks } = step;
-  const [from, to] = [completed(ladder.axes, stands), completed(ladder.axes, asks)];
-  const up = ladder.axes.filter(
-    (axis) => axis.role !== 'pay' && stepTaken(axis, from[axis.key] as number, to[axis.key] as number) > 1e-6,
-  );
-  const large = up.flatMap((axis) => {
-    const [a, b] = [from[axis.key] as number, to[axis.key] as number];
-    if (axis.levels !== null || stepTaken(axis, a, b) <= axis.limit * (1 + 1e-6)) return [];
-    // Where the axis has steps of one amount from 0, there is no share to go by.
-    const grows = climbsByShares(axis) ? 1 + axis.limit : null;
-    const reach =
-      axis.harder === 'less'
-        ? grows
-          ? a / grows
-          : a - axis.limit
-        : grows
-          ? a * grows
-          : Math.abs(a) + axis.limit;
-    return [
-      care(
-        'large-step',
-        say('set-outs.large-step', {
-          title: axis.title.toLowerCase(),
-          from: writeValue(axis, a),
-          to: writeValue(axis, b),
-          most: writeValue(axis, withinShown(axis, reach)),
-          less: axis.harder === 'less',
-        }),
-      ),
-    ];
-  });
-  const several =
-    up.length > 1
-      ? [
-          note(
-            'several-up',
-            say('set-outs.several-up', {
-              titles: { list: up.map((axis) => axis.title.toLowerCase()), between: ' and ' },
-            }),
-          ),
-        ]
-      : [];
-  return [...large, ...several];
-}
-
-/** Rounded as it is written, to the side that is no harder: laid so it is not too much. */
-function withinShown({ quantity, unit, harder }: Axis, base: number): number {
-  const shown = must(fromBase(quantity, base, unit));
-  const least = 10 ** (Math.floor(Math.log10(Math.abs(shown) || 1)) - 2);
-  const rounded = (harder === 'less' ? Math.ceil(shown / least) : Math.floor(shown / least)) * least;
-  return must(toBase(quantity, rounded, unit));
-}
 
 function pastOldFalls({ oldFalls }: CheckedSetOut, lines: readonly Line[]): Check[] {
   return lines.flatMap(({ from, to, name }) => {

@@ -1,4 +1,5 @@
 export * from './by-element';
+export type { Check } from './check';
 export * from './checks';
 export * from './describe';
 export * from './ground-plan';

@@ -67,14 +67,6 @@ export function FieldRoom() {
       <Suspense>
         <PlannedToday />
       </Suspense>
-      <p className="mb-4">
-        <Link
-          className="inline-block min-h-11 content-center underline underline-offset-4"
-          to={`/${kennel.name}/season/day`}
-        >
-          {tell('field-room.a-day-out')}
-        </Link>
-      </p>
       <div className="grid gap-6">
         {groups(found.work, waits).map((group) => (
           <section key={group.key}>
@@ -105,6 +97,14 @@ export function FieldRoom() {
           </section>
         ))}
       </div>
+      <p className="mt-5">
+        <Link
+          className="inline-block min-h-11 content-center underline underline-offset-4"
+          to={`/${kennel.name}/season/day`}
+        >
+          {tell('field-room.a-day-out')}
+        </Link>
+      </p>
     </>
   );
 }

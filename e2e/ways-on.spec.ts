@@ -18,6 +18,21 @@ const kindOf = (path: string): string =>
     .replace(/meetings\/(?!new$)[^/]+/, 'meetings/:one')
     .replace(/rule-books\/(?!write$)[^/]+/, 'rule-books/:one');
 
+/** Waits until no link comes any more: a list is drawn a moment after its heading. */
+async function settled(page: Page): Promise<void> {
+  let links = -1;
+  await expect
+    .poll(
+      async () => {
+        const before = links;
+        links = await page.locator('a[href]').count();
+        return links === before;
+      },
+      { intervals: [200] },
+    )
+    .toBe(true);
+}
+
 /** Follows every link, one page of each kind, and goes to some addresses besides; each has a way on. */
 async function walk(page: Page, from: string, extra: readonly string[]): Promise<string[]> {
   const seen = new Set<string>();
@@ -32,6 +47,7 @@ async function walk(page: Page, from: string, extra: readonly string[]): Promise
     await page.goto(path);
     await expect(page.getByRole('main').getByText(/^(Reading|Opening) .*…$/), path).toHaveCount(0);
     await expect(page.getByRole('main').getByRole('heading').first(), path).toBeVisible();
+    await settled(page);
     const main = page.getByRole('main');
     expect(await main.innerText(), path).not.toMatch(STUCK);
     const ways = await main.locator('a[href], button:not([disabled]), input, select, summary').count();

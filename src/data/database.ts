@@ -50,7 +50,7 @@ export class KennelDatabase extends Dexie {
       scripts: 'id',
       bearings: 'id',
       callings: 'id',
-      setOuts: 'id, ground, asks.element',
+      setOuts: 'id, ground',
       events: 'id, outingId, dogId',
       seasons: 'id',
       gone: 'id',

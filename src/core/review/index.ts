@@ -2,6 +2,7 @@ export { type Hindsight, hindsightOf } from './hindsight';
 export { type Moved, type Period, type PeriodBout, periodOf } from './period';
 export {
   companionsIn,
+  endWith,
   type Hole,
   holesOf,
   LIVE_COVERS,

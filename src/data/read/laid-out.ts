@@ -5,6 +5,7 @@ import {
   checkSetOut,
   criteriaOf,
   type DrawnStep,
+  dogOf,
   drawnStep,
   type GroundPlan,
   isRefusedSetOut,
@@ -98,7 +99,7 @@ export function laidOutView(
     lengths,
     step: ladder && asks ? { ladder, stands, asks } : null,
   });
-  const dog = things.find(({ kind }) => kind === 'dog');
+  const dog = dogOf(things);
   return {
     things,
     plan,

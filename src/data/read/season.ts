@@ -1,5 +1,5 @@
 import { buildLadder, type Criteria, drawnAs } from '@/core/breakdown';
-import type { LiveEvent, LiveKind } from '@/core/review';
+import { endWith, type LiveEvent, type LiveKind } from '@/core/review';
 import type { Day, DogId } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import { type ElementRecord, type Outing, PLAIN_SEASON, type Season, type SeasonEvent } from '@/data/records';
@@ -40,12 +40,12 @@ export async function seasonOf({ database }: Kennel, dog: DogId): Promise<Omit<S
 }
 
 /** An event as the holes are looked for in it. */
-export const asLive = ({ what, distance, wind, cover, end }: SeasonEvent): LiveEvent => ({
+export const asLive = ({ what, distance, wind, cover, end, faults }: SeasonEvent): LiveEvent => ({
   what,
   distance,
   wind,
   cover,
-  end,
+  end: endWith(end, faults.length),
 });
 
 /** What of a dog's work an event of each kind is taken for: elements of methods, the one with a distance first. */

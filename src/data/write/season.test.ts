@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { testAxis } from '@/core/breakdown/axis.test-helper';
 import { holesOf, LIVE_KINDS, tallyOf } from '@/core/review';
+import { ownFault } from '@/core/rulebooks';
 import { addDays, asId, type Day, type DogId, must } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import {
@@ -118,6 +119,20 @@ describe('live days in the kennel', () => {
     expect(await seasonOf(kennel, DOG)).toMatchObject({ first: true, birds: null });
     expect(await saySeason(kennel, DOG, { birds: 0 })).toMatchObject({ ok: false, code: 'record' });
     expect(checkReferences(await exportTables(kennel))).toBeNull();
+  });
+
+  it('a fault that is said afterwards and taken back leaves the end as it was tapped', async () => {
+    const kennel = await kennelWithDog();
+    const ends = async () =>
+      ((await liveDays(kennel, DOG, TODAY, TODAY))[0]?.events ?? []).map((one) => asLive(one).end);
+    const right = (await add(kennel)).made;
+    const faulty = (await add(kennel, { end: 'fault' })).made;
+    const lost = (await add(kennel, { end: 'lost' })).made;
+    for (const { id } of [right, faulty, lost])
+      must(await changeEvent(kennel, id, { faults: [ownFault('ran-in')] }));
+    expect(await ends()).toEqual(['fault', 'fault', 'lost']);
+    for (const { id } of [right, faulty, lost]) must(await changeEvent(kennel, id, { faults: [] }));
+    expect(await ends()).toEqual(['right', 'fault', 'lost']);
   });
 
   it('a scene from before the program belongs to no day', async () => {

@@ -1,5 +1,6 @@
 import { completed } from '@/core/breakdown';
 import { foldLog, plainRep } from '@/core/log';
+import { endWith } from '@/core/review';
 import {
   type AxisKey,
   type BoutId,
@@ -162,7 +163,10 @@ export function countAsRep(
         slot: null,
         debrief: null,
       }));
-    const rep = plainRep(criteria, { outcome: OUTCOMES[event.end], faults: event.faults });
+    const rep = plainRep(criteria, {
+      outcome: OUTCOMES[endWith(event.end, event.faults.length)],
+      faults: event.faults,
+    });
     const entry = await write.append(
       bout,
       { kind: 'rep', ...rep, purpose: 'rehearsal', paid: { size: 'none' } },

@@ -47,7 +47,7 @@ export function LaidOutCard({ element, criteria, onFit }: Props) {
   const view = laid && laidOutView(laid, lengths);
   // Whatever the drawing is written in, in the field it is paced.
   const paces = { unit: 'paces', pace: lengths.pace } as const;
-  const dog = view?.things.find(({ kind }) => kind === 'dog');
+  const dog = view && dogOf(view.things);
   const stand = view && dog ? standHere(dog, view.plan, view.north, paces) : null;
   const usable = view && !view.refused ? laid : null;
   const [id, ground] = [usable?.setOut.id ?? null, usable?.setOut.ground ?? null];

@@ -19,8 +19,7 @@ export function Asked({ event }: { readonly event: SeasonEvent }) {
   const toggle = (key: string, held: boolean): void => {
     const fault = ownFault(key);
     const faults = held ? [...event.faults, fault] : event.faults.filter((one) => !sameFault(one, fault));
-    const end = event.end === 'lost' ? 'lost' : faults.length > 0 ? 'fault' : 'right';
-    void done(tell('day.judged'), changeEvent(kennel, event.id, { faults, end }));
+    void done(tell('day.judged'), changeEvent(kennel, event.id, { faults }));
   };
   return (
     <fieldset className="flex flex-wrap gap-1.5" aria-label={tell('day.asked')}>

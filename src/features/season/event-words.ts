@@ -1,9 +1,10 @@
-import type { SeasonEvent } from '@/data/read';
+import { asLive, type SeasonEvent } from '@/data/read';
 import { tell } from './words';
 
 /** An event as it is read: "Blind, 60 yd, into the wind, light cover: lost". */
 export function eventInWords(event: SeasonEvent, unit: 'm' | 'yd'): string {
-  const { what, distance, wind, cover, end, tries } = event;
+  const { what, distance, wind, cover, end } = asLive(event);
+  const { tries } = event;
   const about = [
     distance === null
       ? ''

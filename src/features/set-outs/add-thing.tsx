@@ -3,6 +3,7 @@ import {
   dogOf,
   freeKey,
   type Lengths,
+  metresOf,
   sentFor,
   THING_KINDS,
   type Thing,
@@ -47,7 +48,7 @@ const NUMBERED: ReadonlySet<ThingKind> = new Set(['mark', 'memory', 'blind'] as 
 /** To the right of what lies there already: ten of its units from the dog, further where something is. */
 function newThing(kind: ThingKind, things: readonly Thing[], lengths: Lengths): Thing {
   const dog = dogOf(things);
-  const unit = lengths.unit === 'yd' ? 0.9144 : lengths.unit === 'paces' ? lengths.pace : 1;
+  const unit = metresOf(lengths);
   const sent = sentFor(things);
   const last = sent.at(-1);
   const on = dog && last ? (bearing(dog, last) ?? 0) + 25 : 0;

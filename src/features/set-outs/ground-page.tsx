@@ -11,6 +11,7 @@ import {
   groundFrom,
   groundTemplateName,
   type Lengths,
+  metresOf,
   type OldFall,
   pictureOf,
   type Thing,
@@ -150,7 +151,7 @@ function Plan({ ground, fell, lengths }: PlanProps) {
             hold={{
               chosen: null,
               onChoose: () => undefined,
-              nudge: lengths.unit === 'yd' ? 0.9144 : lengths.unit === 'paces' ? lengths.pace : 1,
+              nudge: metresOf(lengths),
               label: (key) => {
                 const at = corners.find((one) => one.key === key);
                 return tell('ground.corner-label', {

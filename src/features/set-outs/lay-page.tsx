@@ -1,6 +1,15 @@
 import { useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { cautionOf, isHazard, layingList, lengthOf, linesOf, listThings, nameOf } from '@/core/breakdown';
+import {
+  cautionOf,
+  dogOf,
+  isHazard,
+  layingList,
+  lengthOf,
+  linesOf,
+  listThings,
+  nameOf,
+} from '@/core/breakdown';
 import { anchorFor } from '@/core/geometry';
 import { asId, ok, type SetOutId } from '@/core/shared';
 import { useKennel } from '@/data/live';
@@ -157,7 +166,7 @@ function Gpx({ laid, view, lengths, name }: Omit<SaveProps, 'svg'> & { readonly 
     lat: null,
     lon: null,
   });
-  const dog = view.things.find(({ kind }) => kind === 'dog') ?? { x: 0, y: 0 };
+  const dog = dogOf(view.things) ?? { x: 0, y: 0 };
   const typed =
     fix.lat !== null && fix.lon !== null ? anchorFor(dog, view.north, { lat: fix.lat, lon: fix.lon }) : null;
   const anchor = typed ?? view.plan?.anchor ?? null;

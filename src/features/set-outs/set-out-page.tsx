@@ -5,6 +5,7 @@ import {
   besideAtTheEnd,
   carried,
   listThings,
+  metresOf,
   pathsOf,
   snapped,
   type Thing,
@@ -45,7 +46,7 @@ function Drawn({
   readonly laid: LaidOut;
   readonly lengths: Parameters<typeof laidOutView>[1];
 }) {
-  const { kennel, done } = useKennelWithDog();
+  const { kennel, choose, done } = useKennelWithDog();
   const navigate = useNavigate();
   const { setOut, element } = laid;
   const [chosen, setChosen] = useState<string | null>(null);
@@ -116,7 +117,11 @@ function Drawn({
       <ChecksList view={still} only="refused" />
       <p className="mb-4 flex flex-wrap gap-3">
         {element && !still.refused && (
-          <Link className={buttonClass('signal', 'big')} to={`/${kennel.name}/field/${element.id}`}>
+          <Link
+            className={buttonClass('signal', 'big')}
+            to={`/${kennel.name}/field/${element.id}`}
+            onClick={() => choose(element.dogId)}
+          >
             {tell('set-out.to-the-field')}
           </Link>
         )}
@@ -148,7 +153,7 @@ function Drawn({
               onChoose: setChosen,
               onMove: (key, to, isDone, byKey) => move(key, to, isDone, byKey),
               onRemove: remove,
-              nudge: lengths.unit === 'yd' ? 0.9144 : lengths.unit === 'paces' ? lengths.pace : 1,
+              nudge: metresOf(lengths),
               label: (key) => {
                 const one = list.find((each) => each.key === key);
                 return tell('set-out.thing-label', { name: one?.name, where: one?.where });

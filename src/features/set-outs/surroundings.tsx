@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { type Lengths, middleOf, type Thing, USUAL_SPREAD } from '@/core/breakdown';
+import { dogOf, type Lengths, middleOf, type Thing, USUAL_SPREAD } from '@/core/breakdown';
 import { turned, wholeTurn } from '@/core/geometry';
 import { asId, type GroundId, ok } from '@/core/shared';
 import { useKennel } from '@/data/live';
@@ -130,7 +130,7 @@ export function Surroundings({ laid, view, lengths, onChange }: Props) {
 
 /** All of it turned about the dog, or about its middle where there is none. */
 function turnAll(things: readonly Thing[], degrees: number): Thing[] {
-  const about = things.find(({ kind }) => kind === 'dog') ?? middleOf(things);
+  const about = dogOf(things) ?? middleOf(things);
   return things.map((one) => ({
     ...one,
     ...turned(one, degrees, about),

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Result } from '@/core/shared';
 import { TextField } from '@/ui';
 import { wordsOf } from '@/words';
@@ -18,14 +18,18 @@ type Props<T> = {
 export function TypedField<T>({ label, hint, written, read, onTake, once = false }: Props<T>) {
   const [text, setText] = useState(written);
   const [problem, setProblem] = useState<string>();
+  // Enter and then leaving the field is one taking: the other would be what Undo takes back.
+  const taken = useRef<string | null>(null);
   useEffect(() => {
+    taken.current = null;
     setText(written);
     setProblem(undefined);
   }, [written]);
   const commit = (): void => {
     const value = text.trim() === written.trim() ? null : read(text);
     setProblem(value === null || value.ok ? undefined : wordsOf(value.message));
-    if (!value?.ok) return;
+    if (!value?.ok || (!once && taken.current === text)) return;
+    taken.current = text;
     onTake(value.value);
     if (once) setText(written);
   };

@@ -28,7 +28,7 @@ import {
   isRefused,
 } from './ground-plan';
 import { type Lengths, lengthOf } from './lengths';
-import { dogOf, nameOf, ofKind, sentFor, type Thing } from './things';
+import { AT_HEEL, dogOf, nameOf, ofKind, sentFor, type Thing } from './things';
 
 /** Where something fell or lay on this ground before, and how many days ago. */
 export type OldFall = { readonly at: Point; readonly days: number; readonly name: Sentence };
@@ -57,8 +57,6 @@ const OWN_FALL = 15;
 const OFF = 5;
 /** A chance below this is not worth a line. */
 const LEAST_CHANCE = 0.001;
-/** Handlers stand so near their dog that their line is no run. */
-const AT_HEEL = 2;
 
 type Line = { readonly from: Point; readonly to: Thing; readonly name: Sentence };
 

@@ -60,3 +60,7 @@ export function lengthsBy(
   const pace = people.find(({ name, pace: own }) => name === whose && own !== null)?.pace;
   return { unit: unit ?? usual, pace: pace ?? USUAL_PACE };
 }
+
+/** Metres of one of these: 0.9144 of a yard, the pace of a pace. */
+export const metresOf = ({ unit, pace }: Lengths): number =>
+  unit === 'paces' ? pace : must(toBase('distance', 1, unit));

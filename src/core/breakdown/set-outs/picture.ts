@@ -20,7 +20,7 @@ import {
   isHazard,
   isRefused,
 } from './ground-plan';
-import { type Lengths, lengthOf } from './lengths';
+import { type Lengths, lengthOf, metresOf } from './lengths';
 import { dogOf, nameOf, sentFor, type Thing, type ThingKind } from './things';
 
 /** A piece of ground in metres: its lower left corner, and how far it goes. */
@@ -92,7 +92,7 @@ export function pictureOf(given: Pictured): Picture {
   const others = dog ? things.filter((one) => WRITTEN.has(one.kind) && !run.has(one.key)) : [];
   const hazards = plan?.features.some(isHazard) === true;
   const wedge = wind && scentWedge(wind);
-  const bar = [...ROUND].reverse().find((one) => one * stepOf(lengths) <= box.wide / 4) ?? 0.5;
+  const bar = [...ROUND].reverse().find((one) => one * metresOf(lengths) <= box.wide / 4) ?? 0.5;
   return {
     box,
     plan: plan && { wide: plan.wide, deep: plan.deep },
@@ -125,12 +125,9 @@ export function pictureOf(given: Pictured): Picture {
         ? runs.map(({ from, to }) => ({ key: to.key, outline: corridorOutline(from, to, spread) }))
         : [],
     oldFalls: given.oldFalls,
-    scale: { metres: bar * stepOf(lengths), words: lengthOf(lengths, bar * stepOf(lengths)) },
+    scale: { metres: bar * metresOf(lengths), words: lengthOf(lengths, bar * metresOf(lengths)) },
   };
 }
-
-/** Metres of one unit, so that a bar of ten yards is ten yards. */
-const stepOf = ({ unit, pace }: Lengths): number => (unit === 'yd' ? 0.9144 : unit === 'paces' ? pace : 1);
 
 /** Metres below which a line is no line. */
 const SHORTEST = 1.5;

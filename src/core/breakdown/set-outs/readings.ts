@@ -26,7 +26,7 @@ export type Reads = Readonly<Record<AxisKey, Reading>>;
 const LAID_TOGETHER = ['article', 'box', 'hide'] as const;
 
 /** The things that lie together on this set-out: its articles, else its boxes, else its hides. */
-const together = (things: readonly Thing[]): Thing[] =>
+export const together = (things: readonly Thing[]): Thing[] =>
   LAID_TOGETHER.map((kind) => ofKind(things, kind)).find((list) => list.length > 0) ?? [];
 
 /** The two things whose distance a reading is; null where one of them is not there. */

@@ -5,9 +5,9 @@ import type { Ladder } from '../ladder';
 import { describePlace, writeChange } from '../ladder-words';
 import { type Criteria, completed, type Place, placeOn } from '../place';
 import { stepSize } from '../scale';
-import { endsOf, isAngle, measure, type Reading, type Reads } from './readings';
+import { endsOf, isAngle, measure, type Reading, type Reads, together } from './readings';
 import { type Asked, layOut, type Template } from './templates';
-import { dogOf, freeKey, sentFor, type Thing } from './things';
+import { AT_HEEL, dogOf, freeKey, sentFor, type Thing } from './things';
 
 /** A drawn length within half a centimetre of what is asked, and an angle within a tenth of a degree, is it. */
 const SAME_LENGTH = 0.005;
@@ -192,7 +192,7 @@ function askedNow(things: Thing[], reading: Reading, value: number): Thing[] {
       return moveThing(things, target.key, pointAt(dog, on + sign * (value - now), distance(dog, target)));
     }
     case 'gap': {
-      const lot = lotOf(things);
+      const lot = together(things);
       const nearest = [...lot].sort((a, b) => distance(dog, a) - distance(dog, b))[0];
       if (!nearest || now <= 0) return things;
       const share = value / now;
@@ -212,19 +212,14 @@ function askedNow(things: Thing[], reading: Reading, value: number): Thing[] {
   }
 }
 
-const lotOf = (things: readonly Thing[]): Thing[] => {
-  const kind = (['article', 'box', 'hide'] as const).find((one) => things.some((each) => each.kind === one));
-  return things.filter((one) => one.kind === kind);
-};
-
 /** One of the lot is carried on as far again as the last two are apart; the last is taken away first. */
 function counted(things: Thing[], count: number): Thing[] {
-  const lot = lotOf(things);
+  const lot = together(things);
   if (count < 1 || lot.length === 0) return things;
   const gone = new Set(lot.slice(count).map(({ key }) => key));
   const kept = things.filter((one) => !gone.has(one.key));
-  while (lotOf(kept).length < count) {
-    const now = lotOf(kept);
+  while (together(kept).length < count) {
+    const now = together(kept);
     const last = now.at(-1) as Thing;
     const before = now.at(-2) ?? { x: last.x - 1, y: last.y };
     kept.push({
@@ -245,7 +240,7 @@ function moveWith(
 ): Thing[] {
   const [dx, dy] = [to.x - end.x, to.y - end.y];
   const lot = new Set(
-    end.kind === 'article' || end.kind === 'box' ? lotOf(things).map(({ key }) => key) : [],
+    end.kind === 'article' || end.kind === 'box' ? together(things).map(({ key }) => key) : [],
   );
   const dog = dogOf(things);
   return things.map((one) => {
@@ -271,5 +266,3 @@ export function carried(
       : one,
   );
 }
-/** Metres within which a handler stands at heel. */
-const AT_HEEL = 2;

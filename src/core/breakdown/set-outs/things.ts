@@ -109,3 +109,6 @@ export function freeKey(kind: ThingKind, things: readonly Thing[]): string {
     if (things.every((one) => one.key !== key)) return key;
   }
 }
+
+/** Metres within which somebody stands at the dog's side: no way that it runs. */
+export const AT_HEEL = 2;

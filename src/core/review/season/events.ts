@@ -30,3 +30,10 @@ export const tallyOf = (events: readonly LiveEvent[]): LiveTally[] =>
       ? []
       : [{ what, n: own.length, right: own.filter(({ end }) => end === 'right').length }];
   });
+
+/**
+ * How an event ended with what was said of it afterwards: a right one with a fault is one with a fault; what was
+ * tapped stays as it was, so that a fault that is taken back gives it back.
+ */
+export const endWith = (end: LiveEnd, faults: number): LiveEnd =>
+  end === 'right' && faults > 0 ? 'fault' : end;

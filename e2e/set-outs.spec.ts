@@ -281,3 +281,52 @@ test.describe('in the hand', () => {
     await expect(lies).toBeVisible();
   });
 });
+
+test('a ground’s corners by pointer, keys and typing; water is for care, a gun in the way is refused', async ({
+  page,
+}) => {
+  await page.goto('/sample/set-outs/grounds/sample-ground');
+  await page.getByRole('button', { name: 'the hedge', exact: true }).click();
+  const corner = on(page, /^Corner 1:/);
+  await corner.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(corner).toHaveAttribute('aria-label', said('Corner 1: 10.6 m from the left'));
+  await type(page, page.getByRole('textbox', { name: 'Corner 1, from the left' }), '9.6 m');
+  await expect(corner).toHaveAttribute('aria-label', said('Corner 1: 9.6 m from the left'));
+  const at = await middleOf(corner);
+  await drag(page, corner, { x: at.x + 60, y: at.y });
+  await expect(corner).not.toHaveAttribute('aria-label', said('9.6 m from the left'));
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(corner).toHaveAttribute('aria-label', said('Corner 1: 9.6 m from the left'));
+  // A line keeps two corners; a third can be taken off again.
+  await page.getByRole('button', { name: 'A corner more' }).click();
+  await expect(on(page, /^Corner 3:/)).toBeVisible();
+  await on(page, /^Corner 3:/).focus();
+  await page.keyboard.press('Delete');
+  await expect(on(page, /^Corner 3:/)).toHaveCount(0);
+  await page.getByLabel('One more').selectOption({ label: 'the water' });
+  await page.getByRole('button', { name: 'Draw it', exact: true }).click();
+  await expect(page.getByText(/^Look at the depth, the current, the cold/)).toBeVisible();
+
+  // Quill is in hand; the drawing is Juniper's, and leads to Juniper.
+  await page.goto('/sample/set-outs/sample-set-out-2');
+  await type(page, page.getByRole('textbox', { name: 'Turn' }), '50');
+  await on(page, /^mark:/).focus();
+  await type(page, page.getByRole('textbox', { name: 'From the dog' }), '80 m');
+  await expect(page.getByText(/^The line to the mark goes over the water\. Look at the depth/)).toBeVisible();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await page.getByLabel('One more').selectOption({ label: 'gun' });
+  await page.getByRole('button', { name: 'Put it down' }).click();
+  const bearing = await on(page, /^mark:/).getAttribute('aria-label');
+  await type(
+    page,
+    page.getByRole('textbox', { name: 'Bearing' }),
+    /bearing (\d+)/.exec(bearing ?? '')?.[1] ?? '',
+  );
+  await type(page, page.getByRole('textbox', { name: 'From the dog' }), '20 m');
+  await expect(page.getByRole('alert')).toContainText('The line to the mark goes past the gun');
+  await page.getByRole('button', { name: 'Take the gun off' }).click();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await page.getByRole('link', { name: 'To the field with it' }).click();
+  await expect(page.getByRole('heading', { level: 2 }).first()).toContainText('Juniper');
+});

@@ -148,6 +148,8 @@ export type Seen = {
   /** What it did instead of what was asked: a word, a side, an article. */
   readonly instead?: string;
   readonly handled?: Handled;
+  /** Seconds from the stamp of the cue to the entry's own time: where a clip of it lies is told by this. */
+  readonly sinceCue?: number;
   readonly timing: Timing | null;
   readonly endedBy: 'dog' | 'handler' | null;
   readonly run: RunSeen | null;

@@ -1,3 +1,4 @@
+export * from './clips';
 export { type Hindsight, hindsightOf } from './hindsight';
 export { type Moved, type Period, type PeriodBout, periodOf } from './period';
 export {
@@ -21,3 +22,4 @@ export {
   tallyOf,
 } from './season';
 export { workAndRest } from './seconds';
+export * from './sound';

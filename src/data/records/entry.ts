@@ -36,7 +36,7 @@ import { countField, finiteField, idField, instantField, words } from './fields'
  * asked, seen, judged and paid; corrections and details are amendments; moves hold criteria; several
  * devices may write one log. Version 5: cues that were meant, what it did instead, what the handler
  * did about it, notes and signs said again, and off on its own business. Version 6: split times of an
- * exercise that was run whole.
+ * exercise that was run whole. Version 14: how long before a rep was entered its cue was stamped.
  */
 const place = {
   id: idField<EntryId>(),
@@ -104,6 +104,7 @@ const seen = {
   cues: once(v.strictObject({ needed: countField, slip: countField, meant: once(countField) })),
   instead: once(words),
   handled: once(v.picklist(HANDLED)),
+  sinceCue: once(seconds),
   timing: v.nullable(v.picklist(['before-word', 'in-gap', 'unprompted', 'prompted', 'reminded', 'none'])),
   endedBy: v.nullable(v.picklist(['dog', 'handler'])),
   run: v.nullable(run),

@@ -1,11 +1,4 @@
-import {
-  type Amendment,
-  type Judged,
-  judgedByMeasure,
-  missedOf,
-  type Seen,
-  type StandingRep,
-} from '@/core/log';
+import { type Amendment, calledBefore, type Judged, judgedAgain, type StandingRep } from '@/core/log';
 import { type FaultRef, sameFault } from '@/core/rulebooks';
 import { gradedJudgement, pickJudgement, timedJudgement } from './judgements';
 import type { PadView } from './pad-view';
@@ -65,10 +58,10 @@ export function changeOf(view: Judges, rep: StandingRep, tap: OfLast): Amendment
       };
     case 'cues': {
       const before = { needed: 0, slip: 0, ...seen.cues };
-      return judgedAgain(view, rep, { cues: { ...before, [tap.why]: tap.count } });
+      return judgedAgain(view.judging, rep, { cues: { ...before, [tap.why]: tap.count } });
     }
     case 'measured':
-      return judgedAgain(view, rep, {
+      return judgedAgain(view.judging, rep, {
         measured: { ...seen.measured, [tap.measure]: { value: tap.value, how: 'typed' } },
       });
     case 'timing-again': {
@@ -101,24 +94,6 @@ function causeOf({ judging }: Judges, judged: Judged, faults: readonly FaultRef[
   return judged.cause === 'handler' && his(judged.faults) ? 'dog' : judged.cause;
 }
 
-/** A rep of which something measured is said otherwise is judged again, from what was called. */
-function judgedAgain(view: Pick<PadView, 'judging'>, rep: StandingRep, change: Partial<Seen>): Amendment {
-  const called = calledBefore(view, rep);
-  const seen = { ...rep.seen, ...change };
-  const { outcome, faults, proposed } = judgedByMeasure(view.judging, rep.asked, seen, called);
-  return { seen: change, judged: { outcome, faults, proposed } };
-}
-
-/** What a person called it, without what the measures made of that. */
-function calledBefore({ judging }: Pick<PadView, 'judging'>, { judged, asked, seen }: StandingRep): Judged {
-  if (judged.proposed === null) return judged;
-  const missed = missedOf(judging, asked.criteria, seen).map(({ fault }) => fault);
-  const faults = judged.faults.filter((fault) => !missed.some((one) => sameFault(one, fault)));
-  const counts = faults.some((fault) => !asked.noted.some((noted) => sameFault(noted, fault)));
-  const outcome = judged.outcome === 'miss' ? 'miss' : counts ? 'flawed' : 'clean';
-  return { ...judged, faults, outcome, proposed: null };
-}
-
 /** One tap says it otherwise than was proposed; both are kept. */
 function otherwise(
   view: Pick<PadView, 'judging'>,
@@ -127,7 +102,7 @@ function otherwise(
 ): Amendment {
   switch (as) {
     case 'clean':
-      return { judged: { outcome: 'clean', faults: calledBefore(view, rep).faults } };
+      return { judged: { outcome: 'clean', faults: calledBefore(view.judging, rep).faults } };
     case 'flawed':
       return rep.judged.proposed
         ? { judged: { outcome: 'flawed', faults: rep.judged.proposed.faults } }
@@ -135,7 +110,7 @@ function otherwise(
     case 'ended-by-you':
       return {
         seen: { endedBy: 'handler' },
-        judged: { outcome: 'none', faults: calledBefore(view, rep).faults },
+        judged: { outcome: 'none', faults: calledBefore(view.judging, rep).faults },
       };
   }
 }

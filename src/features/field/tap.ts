@@ -219,7 +219,9 @@ function logged(view: PadView, hand: InHand, judged: Judged, more: SeenMore = {}
   const latency = judged.outcome === 'miss' ? null : latencyOf(hand);
   const held = secondsFrom(hand.hold.from, hand.hold.to ?? hand.now);
   const asked = askedNow(view, hand);
+  const sinceCue = secondsFrom(hand.cueAt, hand.now);
   const seen: Seen = {
+    ...(sinceCue === null ? {} : { sinceCue }),
     timing: null,
     endedBy: null,
     run: null,

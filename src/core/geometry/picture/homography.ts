@@ -183,6 +183,21 @@ function weightAt(h: Eight, { x, y }: Point, { pixels, metres }: PointNoise): re
   ];
 }
 
+/** Whether the ground is seen as in a mirror: a camera sees left and right as they are, and away as up. */
+export function isMirrored({ h }: Homography): boolean {
+  const [a, b, u, d, e, v, g, i] = h as unknown as [
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+  ];
+  return (a - u * g) * (e - v * i) - (b - u * i) * (d - v * g) > 0;
+}
+
 /** The place on the ground under a pixel, metres; null at or above the horizon. */
 export function placeBy({ picture, ground }: Homography, h: Eight, pixel: Pixel): Point | null {
   const [u, v] = centre(picture, pixel);

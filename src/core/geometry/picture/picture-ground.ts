@@ -1,7 +1,14 @@
 import type { Matrix } from 'ml-matrix';
 import { ok, type Result } from '@/core/shared';
 import { distance, type Point } from '../plane';
-import { fitHomography, type Homography, type KnownPoint, type Pixel, placeBy } from './homography';
+import {
+  fitHomography,
+  type Homography,
+  isMirrored,
+  type KnownPoint,
+  type Pixel,
+  placeBy,
+} from './homography';
 import { alongBy, fitLine, type KnownLine, type LineMark, slantAt } from './known-line';
 
 /**
@@ -27,7 +34,7 @@ export type PictureGround = {
 /** A ground from four or more known points in a picture of this width. Fails as `fitHomography`. */
 export function planeGround(points: readonly KnownPoint[], width: number): Result<PictureGround> {
   const pixels = POINTING * width;
-  const plane = fitHomography(points, { pixels, metres: TAPE });
+  const plane = fitHomography(asSeen(points, pixels), { pixels, metres: TAPE });
   if (!plane.ok) return plane;
   const { h, covariance, freedom, worse } = plane.value;
   // The same hand points at what is measured.
@@ -40,6 +47,15 @@ export function planeGround(points: readonly KnownPoint[], width: number): Resul
     plane: plane.value,
     line: null,
   });
+}
+
+/**
+ * The points as a camera sees them: typed as in a mirror, distances would be right, but left and right exchanged.
+ */
+function asSeen(points: readonly KnownPoint[], pixels: number): readonly KnownPoint[] {
+  const fitted = fitHomography(points, { pixels, metres: TAPE });
+  if (!fitted.ok || !isMirrored(fitted.value)) return points;
+  return points.map(({ px, place }) => ({ px, place: { x: -place.x, y: place.y } }));
 }
 
 /** A ground along a tape or two poles. Fails as `fitLine`. */
@@ -137,8 +153,9 @@ export type LeftOut = {
  */
 export function leaveOneOut(points: readonly KnownPoint[], width: number): LeftOut | null {
   if (points.length < 5) return null;
-  const rests = points.map((point, i) => {
-    const rest = planeGround(points.toSpliced(i, 1), width);
+  const seen = asSeen(points, POINTING * width);
+  const rests = seen.map((point, i) => {
+    const rest = planeGround(seen.toSpliced(i, 1), width);
     if (!rest.ok) return { off: null, left: Number.POSITIVE_INFINITY };
     const place = placeUnder(rest.value, point.px);
     return { off: place && distance(place, point.place), left: rest.value.plane?.left ?? 0 };

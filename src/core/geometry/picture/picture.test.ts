@@ -73,6 +73,16 @@ describe('a ground from known points', () => {
     expect(found.ok ? '' : found.message.say).toBe(`clips.ground.${code}`);
   });
 
+  it('takes points typed as in a mirror as the camera sees them', () => {
+    const typed = known([...SQUARE, { x: 0, y: 3 }]).map(({ px, place }) => ({
+      px,
+      place: { x: -place.x, y: place.y },
+    }));
+    const ground = must(planeGround(typed, 1280));
+    expect(placeUnder(ground, seen({ x: 2, y: 1 }))?.x).toBeCloseTo(2, 6);
+    expect(leaveOneOut(typed, 1280)?.typical).toBeLessThan(1e-6);
+  });
+
   it('refuses points that were exchanged', () => {
     const [a, b, c, d] = known(SQUARE) as [KnownPoint, KnownPoint, KnownPoint, KnownPoint];
     const crossed = [a, { ...b, place: c.place }, { ...c, place: b.place }, d];

@@ -147,7 +147,9 @@ describe('one’s own click', () => {
     const clicker = someClicker(random);
     const few = learnClick(lesson(clicker, random, 9), RATE);
     expect(few).toMatchObject({ ok: false, code: 'few', message: { with: { heard: 9, wanted: 10 } } });
-    const mixed = [...lesson(clicker, random, 6), ...lesson(someClicker(random), random, 6)];
+    const dull: Clicker = [{ hertz: 1_700, decay: 0.002, share: 1 }];
+    const bright: Clicker = [{ hertz: 6_500, decay: 0.001, share: 1 }];
+    const mixed = [...lesson(dull, random, 6), ...lesson(bright, random, 6)];
     expect(learnClick(mixed, RATE)).toMatchObject({ ok: false, code: 'unlike' });
   });
 

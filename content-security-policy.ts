@@ -7,6 +7,7 @@ const DIRECTIVES = [
   "script-src 'self'",
   "style-src 'self' 'unsafe-inline'",
   "img-src 'self' data: blob:",
+  "media-src 'self' blob:",
   "connect-src 'self'",
   "worker-src 'self'",
   "manifest-src 'self'",

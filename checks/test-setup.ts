@@ -3,13 +3,14 @@ import fc from 'fast-check';
 import { expect } from 'vitest';
 import type { Sentence } from '@/core/shared';
 import { tellerOf, wordsOf } from '@/words';
+import clips from '@/words/en/core-clips.json';
 import making from '@/words/en/core-making.json';
 import rules from '@/words/en/core-rules.json';
 import season from '@/words/en/core-season.json';
 import setOuts from '@/words/en/core-set-outs.json';
 
 // Rooms take these in where they need them; tests of the core have no room.
-tellerOf({ ...making, ...rules, ...setOuts, ...season });
+tellerOf({ ...making, ...rules, ...setOuts, ...season, ...clips });
 
 /**
  * Property tests draw the same cases on every run, so that what lands has been tested.

@@ -68,6 +68,8 @@ export function makeBigKennel(today: Day, seed: number, reps: number = BIG.reps)
     setOuts: [],
     events: [],
     seasons: [],
+    clips: [],
+    clipMarks: [],
     meetings: [],
     runs: [],
     marks: [],

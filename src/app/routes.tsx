@@ -8,6 +8,7 @@ import { LostPage, TroublePage } from './trouble';
 
 const element = () => import('@/features/element');
 const trials = () => import('@/features/trials');
+const clips = () => import('@/features/clips');
 const setOuts = () => import('@/features/set-outs');
 
 function LastKennel() {
@@ -140,6 +141,9 @@ export const router = createBrowserRouter([
             path: 'season/day',
             lazy: async () => ({ Component: (await import('@/features/season')).DayPage }),
           },
+          { path: 'clips', lazy: async () => ({ Component: (await clips()).ClipsRoom }) },
+          { path: 'clips/compare', lazy: async () => ({ Component: (await clips()).ComparePage }) },
+          { path: 'clips/:clip', lazy: async () => ({ Component: (await clips()).ClipPage }) },
           { path: 'set-outs', lazy: async () => ({ Component: (await setOuts()).SetOutsRoom }) },
           { path: 'set-outs/new', lazy: async () => ({ Component: (await setOuts()).NewSetOutPage }) },
           { path: 'set-outs/:setOut', lazy: async () => ({ Component: (await setOuts()).SetOutPage }) },

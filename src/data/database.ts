@@ -53,6 +53,8 @@ export class KennelDatabase extends Dexie {
       setOuts: 'id, ground',
       events: 'id, outingId, dogId',
       seasons: 'id',
+      clips: 'id, dogId, boutId',
+      clipMarks: 'id, clipId',
       gone: 'id',
       apart: 'id',
       meta: 'key',

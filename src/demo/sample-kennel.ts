@@ -107,6 +107,8 @@ export function makeSampleKennel(today: Day, seed: number): Tables {
     callings: [],
     events: [],
     seasons: [],
+    clips: [],
+    clipMarks: [],
     people: [],
     ...sampleSetOuts(others.elements, all, [...others.entries], CHANGED),
     outings: outingsOf(all, today),

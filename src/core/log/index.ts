@@ -26,6 +26,7 @@ export {
   MEASURED_BY,
   MEASURES,
   type Measure,
+  type Measured,
   PAY_SIZES,
   type Paid,
   PLACE_CHIP,

@@ -1,6 +1,7 @@
 import { fail, ok, type Result, say } from '@/core/shared';
 
 import { aSeasonIsKept } from './a-season-is-kept';
+import { clipsAreMeasured } from './clips-are-measured';
 import { elementsGrowUp } from './elements-grow-up';
 import { forecastsAreKept } from './forecasts-are-kept';
 import { laddersTeachForward } from './ladders-teach-forward';
@@ -38,6 +39,7 @@ export const MIGRATIONS: readonly Migration[] = [
   trialsAreJudged,
   thingsLieToScale,
   aSeasonIsKept,
+  clipsAreMeasured,
 ];
 
 /**

@@ -6,6 +6,8 @@ export type {
   Breakdown,
   Calling,
   Changed,
+  Clip,
+  ClipMarkRecord,
   Dog,
   DogPlan,
   ElementRecord,
@@ -54,6 +56,7 @@ export {
   elementQuestions,
   studyQuestion,
 } from './class-evidence';
+export { clipOf, clipsOfBout, listClips, type MarkedClip } from './clips';
 export { coachFacts } from './coach-facts';
 export { countsOf, type KennelCounts, kennelCounts } from './counts';
 export { type DiaryBout, diaryDays, diaryOf, inPeriod } from './diary';

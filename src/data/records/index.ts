@@ -5,6 +5,7 @@ import type { tablesSchema } from './tables';
 export { type Bout, elementOf } from './bout';
 export type { Breakdown } from './breakdown';
 export type { BearingRecord, Calling, ScriptRecord } from './calling';
+export type { Clip, ClipMarkRecord } from './clip';
 export { type Dog, UNKNOWN_DOG } from './dog';
 export { type DogPlan, PLAIN_DOG_PLAN } from './dog-plan';
 export { DEFAULT_POLICY, type ElementRecord, numberedArticles, PLAIN_ELEMENT } from './element';
@@ -61,6 +62,8 @@ const NAMES: Readonly<Record<TableName, true>> = {
   setOuts: true,
   events: true,
   seasons: true,
+  clips: true,
+  clipMarks: true,
   gone: true,
   apart: true,
 };

@@ -100,6 +100,12 @@ export function linksOf(tables: Omit<Tables, 'entries'>): Link[] {
     add('events', i, one.id, 'element', 'elements', one.element);
   }
   for (const [i, one] of tables.seasons.entries()) add('seasons', i, one.id, 'id', 'dogs', one.id);
+  for (const [i, one] of tables.clips.entries()) {
+    add('clips', i, one.id, 'dogId', 'dogs', one.dogId);
+    add('clips', i, one.id, 'boutId', 'bouts', one.boutId);
+  }
+  for (const [i, one] of tables.clipMarks.entries())
+    add('clipMarks', i, one.id, 'clipId', 'clips', one.clipId);
   for (const [i, one] of tables.bearings.entries()) add('bearings', i, one.id, 'id', 'dogs', one.id);
   for (const [i, one] of tables.trials.entries()) {
     add('trials', i, one.id, 'dogId', 'dogs', one.dogId);

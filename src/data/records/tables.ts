@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import { boutSchema } from './bout';
 import { breakdownSchema } from './breakdown';
 import { bearingSchema, callingSchema, scriptSchema } from './calling';
+import { clipMarkSchema, clipSchema } from './clip';
 import { dogSchema } from './dog';
 import { dogPlanSchema } from './dog-plan';
 import { elementSchema } from './element';
@@ -58,6 +59,8 @@ export const tablesSchema = v.strictObject({
   setOuts: v.array(setOutSchema),
   events: v.array(seasonEventSchema),
   seasons: v.array(seasonSchema),
+  clips: v.array(clipSchema),
+  clipMarks: v.array(clipMarkSchema),
   gone: v.array(goneSchema),
   apart: v.array(apartSchema),
 });

@@ -31,6 +31,8 @@ export const RECORD_TITLES: Readonly<Record<TableName, Sentence>> = {
   setOuts: say('data.titles.set-out'),
   events: say('data.titles.event'),
   seasons: say('data.titles.season'),
+  clips: say('data.titles.clip'),
+  clipMarks: say('data.titles.mark-of-a-clip'),
   gone: say('data.titles.what-was-removed'),
   apart: say('data.titles.what-waits-for-a-decision'),
 };

@@ -8,6 +8,19 @@ export {
   typeInBout,
 } from './bouts';
 export { beginCalling, changeScript, noteCalled } from './callings';
+export {
+  addMarks,
+  addRepOf,
+  amendReps,
+  type ClipSaid,
+  changeClip,
+  layClip,
+  type MarkSaid,
+  openClip,
+  putMark,
+  removeClip,
+  removeMark,
+} from './clips';
 export { addDog, addFirstElement, changeDog, type FirstElement, orderDogs } from './dogs';
 export { moveToEdition } from './editions';
 export { copyExercises, copyForDog } from './give-away';

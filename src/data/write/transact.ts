@@ -1,6 +1,7 @@
 import { type Entry, inOrder, type Said } from '@/core/log';
 import {
   type BoutId,
+  type ClipId,
   type Day,
   type EntryId,
   type Failure,
@@ -15,6 +16,7 @@ import { type Kennel, newId, reasonOf } from '@/data/kennel';
 import type {
   Bout,
   Changed,
+  ClipMarkRecord,
   KeptName,
   MarkRecord,
   New,
@@ -68,6 +70,8 @@ export type Write = {
   ) => Promise<Bout[]>;
   readonly outingsOn: (day: Day) => Promise<Outing[]>;
   readonly slotsOn: (day: Day) => Promise<Slot[]>;
+  /** The marks of a clip. */
+  readonly marksOfClip: (clip: ClipId) => Promise<ClipMarkRecord[]>;
   /** What stands on the sheets of a run, in the order of seq. */
   readonly marksOf: (run: RunId) => Promise<MarkRecord[]>;
   readonly all: <N extends KeptName>(table: N) => Promise<RowOf<N>[]>;
@@ -184,6 +188,7 @@ function writing(kennel: Kennel, rows: RowChange[], entries: Undo['entries'][num
     slotsOn: (day) => database.of('slots').where('day').equals(day).toArray(),
     marksOf: (run) =>
       database.of('marks').where('[runId+seq]').between([run, 0], [run, Number.POSITIVE_INFINITY]).toArray(),
+    marksOfClip: (clip) => database.of('clipMarks').where('clipId').equals(clip).toArray(),
     all: (table) => database.of(table).toArray(),
     put: async (table, row) => {
       const id = row.id as string;

@@ -9,6 +9,7 @@ export function ReviewTabs() {
     ['review', tell('review-tabs.diary')],
     ['review/handler', tell('review-tabs.handler')],
     ['review/months', tell('review-tabs.months')],
+    ['clips', tell('review-tabs.clips')],
     ['season', tell('review-tabs.season')],
   ] as const;
   return (

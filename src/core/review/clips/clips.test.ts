@@ -3,11 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { lineGround, type Point, planeGround } from '@/core/geometry';
 import { type Camera, seenBy } from '@/core/geometry/picture/camera.test-helper';
 import { plainRep, type StandingRep } from '@/core/log';
-import { asId, type EntryId, must, seeded } from '@/core/shared';
+import { asId, type ClipMarkId, type EntryId, must, seeded } from '@/core/shared';
 import {
   alignClip,
   type ClipMark,
-  type ClipMarkId,
   type ClipMarkKind,
   goesOf,
   joinGoes,

@@ -12,7 +12,6 @@ export {
   CLIP_MARKS,
   CLIP_STAMPS,
   type ClipMark,
-  type ClipMarkId,
   type ClipMarkKind,
   type ClipStamp,
   type Go,

@@ -1,7 +1,5 @@
 import type { Pixel } from '@/core/geometry';
-import type { EntryId, Id } from '@/core/shared';
-
-export type ClipMarkId = Id<'clip-mark'>;
+import type { ClipMarkId, EntryId } from '@/core/shared';
 
 /** What happens at a time of a go, in the order in which it usually does. */
 export const CLIP_STAMPS = ['cue', 'movement', 'response', 'marker', 'reward', 'release'] as const;

@@ -1,0 +1,3 @@
+export { ClipPage } from './clip-page';
+export { ClipsRoom } from './clips-room';
+export { ComparePage } from './compare-page';

@@ -7,7 +7,7 @@ import { bareUnit, wordsOf, writeDigits } from '@/words';
 import { useClips } from './clip-store';
 import { clockOf, type LengthUnit, measureInWords } from './clip-view';
 import { MEDIA } from './clips-room';
-import { frameAt, timeOf } from './frames';
+import { frameAt, rateOf, timeOf } from './frames';
 import { GoesSheet } from './goes-sheet';
 import { type Draft, draftOf } from './ground-draft';
 import { GroundSheet } from './ground-sheet';
@@ -58,6 +58,11 @@ function OneClip({ marked }: { readonly marked: Marked }) {
   const at = timeOf(frames, player.frame);
   const [draft, setDraft] = useState<Draft | null>(null);
   const drawing = useRef<SVGSVGElement>(null);
+  const picture = useRef<HTMLDivElement>(null);
+  const write = (next: Draft | null): void => {
+    if (next && !draft) picture.current?.scrollIntoView({ block: 'start' });
+    setDraft(next);
+  };
   const { tool, heard } = useClips();
   const marking = useMarking(clip.id, draft, setDraft);
   const unit: LengthUnit = bareUnit('distance') === 'yd' ? 'yd' : 'm';
@@ -83,19 +88,30 @@ function OneClip({ marked }: { readonly marked: Marked }) {
         ]
       : []),
   ].join(' · ');
+  // While it is written it stands under the picture that is tapped.
+  const groundSheet = (
+    <GroundSheet
+      clip={clip}
+      draft={draft}
+      unit={unit}
+      open={opened !== null}
+      onDraft={write}
+      onSave={(to) => void done(tell('clip-ground.saved'), changeClip(kennel, clip.id, { ground: to }))}
+    />
+  );
   return (
     <>
       <PageHead title={clip.name}>
         {opened
           ? tell('clip.frames', {
-              rate: writeDigits(1 / frames.usual, 1),
+              rate: writeDigits(rateOf(frames), 1),
               error: writeDigits(frames.usual, 3),
               exact: frames.exact,
             })
           : null}
       </PageHead>
       <div className="grid items-start gap-5 lg:grid-cols-[3fr_2fr]">
-        <div className="grid gap-4">
+        <div ref={picture} className="grid gap-4">
           {opened ? (
             <>
               <Stage
@@ -118,8 +134,14 @@ function OneClip({ marked }: { readonly marked: Marked }) {
                   unit={unit}
                 />
               </Stage>
-              <Transport player={player} frames={frames} marks={marks} sounds={heard[clip.id] ?? []} />
-              <MarkBar hasGround={ground?.kind ?? 'none'} onStamp={stamp} />
+              {draft ? (
+                groundSheet
+              ) : (
+                <>
+                  <Transport player={player} frames={frames} marks={marks} sounds={heard[clip.id] ?? []} />
+                  <MarkBar hasGround={ground?.kind ?? 'none'} onStamp={stamp} />
+                </>
+              )}
             </>
           ) : (
             <Again marked={marked} />
@@ -138,14 +160,7 @@ function OneClip({ marked }: { readonly marked: Marked }) {
               marking.say(what, go, goes.find((one) => one.go.cue.id === go.cue.id)?.marks ?? [], says)
             }
           />
-          <GroundSheet
-            clip={clip}
-            draft={draft}
-            unit={unit}
-            open={opened !== null}
-            onDraft={setDraft}
-            onSave={(to) => void done(tell('clip-ground.saved'), changeClip(kennel, clip.id, { ground: to }))}
-          />
+          {!draft && groundSheet}
           {opened?.sound && (
             <SoundSheet
               clip={clip}
@@ -182,7 +197,7 @@ function OneClip({ marked }: { readonly marked: Marked }) {
               {tell('clip.side-by-side')}
             </Link>
             {draft === null && opened && clip.ground.kind !== 'none' && (
-              <Button onClick={() => setDraft(draftOf(clip))}>{tell('clip-ground.change')}</Button>
+              <Button onClick={() => write(draftOf(clip))}>{tell('clip-ground.change')}</Button>
             )}
             <Button
               look="quiet"

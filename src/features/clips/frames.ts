@@ -25,6 +25,12 @@ export function frameAt({ at }: Frames, time: number): number {
   return low;
 }
 
+/** Frames a second on the whole. */
+export const rateOf = (frames: Frames): number => {
+  const seconds = timeOf(frames, frames.at.length - 1) - timeOf(frames, 0);
+  return seconds > 0 ? (frames.at.length - 1) / seconds : 1 / frames.usual;
+};
+
 export const timeOf = ({ at }: Frames, frame: number): number =>
   at[Math.max(0, Math.min(at.length - 1, frame))] ?? 0;
 

@@ -27,7 +27,7 @@ type Props = {
 /** Every go of the clip: what it measured, how it is judged now, and its marks to be looked at again. */
 export function GoesSheet({ goes, loose, log, ...rest }: Props) {
   return (
-    <Sheet title={tell('goes.title', { count: goes.length })}>
+    <Sheet title={tell('goes.title')} aside={tell('goes.count', { count: goes.length })}>
       {goes.length === 0 && <p className="leading-snug">{tell('goes.none')}</p>}
       {loose.length > 0 && (
         <div className="mb-2">

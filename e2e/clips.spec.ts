@@ -64,7 +64,7 @@ async function markTimes(page: Page): Promise<number[]> {
 async function measured(page: Page, go: number, name: string): Promise<{ value: number; error: number }> {
   const line = await goLines(page)
     .nth(go)
-    .getByText(new RegExp(`^${name}`))
+    .getByText(new RegExp(`^${name} \\d`))
     .innerText();
   const [value, error] = line
     .replace(name, '')

@@ -108,7 +108,7 @@ test('a clip is opened, marked to the frame, its ground told by four poles, and 
   await tapAt(page, onPicture({ x: 0, y: 0 }));
   await expect(goesOf(page).getByText(/handler/)).toBeVisible();
   await page.getByRole('button', { name: 'Dog here' }).click();
-  for (const time of [cue, cue + 0.8, cue + latency, cue + latency + 2]) {
+  for (const time of [cue, cue + 0.8, cue + latency, cue + latency + 1.96]) {
     const frame = frameOf(time);
     await toFrame(page, frame);
     await tapAt(page, onPicture(dogAt(TIMES[frame] as number)));
@@ -124,7 +124,7 @@ test('a clip is opened, marked to the frame, its ground told by four poles, and 
   await near('way', ran, 0.02 * 8);
   await near('from the handler', 1 + ran, 0.02 * 8);
   await near('crept', crept, 0.02 * 8);
-  await near('held', 2, 0.034);
+  await near('held', 1.96, 0.04);
   await near('off straight at most', 0, 2);
   await page.screenshot({ path: '/tmp/clip1.png', fullPage: true });
 });

@@ -1,3 +1,4 @@
+import { CLIP_MARKS } from '@/core/review';
 import type { ClipId, DogId, EntryId } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import type { Clip, ClipMarkRecord } from '@/data/records';
@@ -20,8 +21,12 @@ export async function clipOf(kennel: Kennel, id: string): Promise<MarkedClip | n
 
 async function marked(kennel: Kennel, clip: Clip): Promise<MarkedClip> {
   const marks = await kennel.database.of('clipMarks').where('clipId').equals(clip.id).toArray();
-  return { clip, marks: marks.sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1)) };
+  return { clip, marks: marks.sort(inClipOrder) };
 }
+
+/** By time; what falls into one frame in the order in which it usually happens. */
+const inClipOrder = (a: ClipMarkRecord, b: ClipMarkRecord): number =>
+  a.at - b.at || CLIP_MARKS.indexOf(a.what) - CLIP_MARKS.indexOf(b.what) || (a.id < b.id ? -1 : 1);
 
 /** The clips that show a bout. */
 export async function clipsOfBout(

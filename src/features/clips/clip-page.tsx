@@ -111,7 +111,7 @@ function OneClip({ marked }: { readonly marked: Marked }) {
           : null}
       </PageHead>
       <div className="grid items-start gap-5 lg:grid-cols-[3fr_2fr]">
-        <div ref={picture} className="grid gap-4">
+        <div ref={picture} className="grid gap-4 lg:sticky lg:top-2">
           {opened ? (
             <>
               <Stage

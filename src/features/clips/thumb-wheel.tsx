@@ -23,10 +23,10 @@ export function ThumbWheel({ frame, count, at, onStep }: Props) {
       aria-valuemax={count}
       aria-valuenow={frame + 1}
       aria-valuetext={tell('wheel.value', { frame: frame + 1, count, at })}
-      className="h-16 w-full cursor-ew-resize touch-none border-2 border-ink bg-sheet select-none"
+      className="relative h-16 w-full cursor-ew-resize touch-none border-2 border-ink bg-sheet select-none"
       style={{
         backgroundImage: `repeating-linear-gradient(90deg, var(--ink) 0 2px, transparent 2px ${NOTCH}px)`,
-        backgroundPosition: `${-frame * NOTCH}px 0`,
+        backgroundPosition: `calc(50% - ${frame * NOTCH}px) 0`,
         backgroundSize: '100% 45%',
         backgroundRepeat: 'repeat-x',
       }}
@@ -47,6 +47,8 @@ export function ThumbWheel({ frame, count, at, onStep }: Props) {
       onPointerCancel={() => {
         from.current = null;
       }}
-    />
+    >
+      <span aria-hidden="true" className="pointer-events-none absolute inset-y-0 left-1/2 w-1 bg-signal" />
+    </div>
   );
 }

@@ -13,4 +13,6 @@ declare module 'webvtt-parser' {
       readonly errors: readonly unknown[];
     };
   }
+  const all: { readonly WebVTTParser: typeof WebVTTParser };
+  export default all;
 }

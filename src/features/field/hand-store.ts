@@ -57,6 +57,8 @@ type HandState = {
   /** Calls are spoken, each by its own neutral code word. */
   readonly speech: boolean;
   readonly codes: Readonly<Record<string, string>>;
+  /** One's own click logs the go. */
+  readonly ears: boolean;
   /** Seconds of a rest after a full set. */
   readonly rest: number;
   readonly setKeys: (keys: KeyMap) => void;
@@ -85,6 +87,7 @@ export const useHand = create<HandState>()(
       sounds: false,
       speech: false,
       codes: {},
+      ears: false,
       rest: 60,
       setKeys: (keys) => set({ keys }),
       set: (change) => set(change),

@@ -60,7 +60,7 @@ export function Pad({ element, work, bout, entries, facts, seen, stands }: Props
   const called = kind && calledNext(kind, cues, bout, view, length && { axis: length, words: reach });
   const actions = usePadActions(bout, view, called?.ok ? called.value : null);
   const [help, setHelp] = useState(false);
-  const leftHanded = useHand((state) => state.leftHanded);
+  const { leftHanded, ears } = useHand();
   const call = called?.ok ? called.value.call : null;
   const home = useRef<HTMLDivElement>(null);
   // Whatever led here is gone: the pad has the keys.
@@ -85,6 +85,11 @@ export function Pad({ element, work, bout, entries, facts, seen, stands }: Props
           </p>
         </div>
         <Unsaved actions={actions} day={bout.day} />
+        {ears && (
+          <Suspense>
+            <Ears actions={actions} />
+          </Suspense>
+        )}
         <AdviceLine view={view} actions={actions} />
         <ul className="flex flex-wrap gap-1.5 lg:gap-2">
           {view.asked.map((asked) => (
@@ -227,6 +232,7 @@ const ArticlePad = lazy(async () => ({ default: (await import('./article-pad')).
 /** What stands beside the pad and is not tapped with every rep. */
 const FallingOffLine = lazy(async () => ({ default: (await import('./falling-off-line')).FallingOffLine }));
 const LyingThings = lazy(async () => ({ default: (await import('./lying-things')).LyingThings }));
+const Ears = lazy(async () => ({ default: (await import('./ears')).Ears }));
 const EndsLines = lazy(async () => ({ default: (await import('./load-lines')).EndsLines }));
 const ShortWork = lazy(async () => ({ default: (await import('./load-lines')).ShortWork }));
 const LoadLines = lazy(async () => ({ default: (await import('./load-lines')).LoadLines }));

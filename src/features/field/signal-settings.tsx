@@ -1,4 +1,5 @@
 import { SelectField } from '@/ui';
+import { EarSettings } from './ear-settings';
 import { useHand } from './hand-store';
 import { tell } from './later-words';
 
@@ -51,6 +52,7 @@ export function SignalSettings() {
         tell('signal-settings.speak-the-calls'),
         tell('signal-settings.only-in-your-own-code-words-write'),
       )}
+      <EarSettings />
       <SelectField
         label={tell('signal-settings.rest-after-a-full-set')}
         beside

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import type { RepSaid, Said } from '@/core/log';
-import type { Failure, Result } from '@/core/shared';
+import type { EntryId, Failure, Result } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import type { DatedBout } from '@/data/read';
 import { endBout, record, recordSet, recordUndo, type SetItem } from '@/data/write';
@@ -40,6 +40,10 @@ export type PadActions = {
   /** Seconds of work, rest or warm-up that were counted. */
   readonly clock: (what: 'work' | 'rest' | 'warm-up', seconds: number) => void;
   readonly undo: () => void;
+  /** One's own click was heard: it marks, and where an outcome judges it logs a clean go; which it became. */
+  readonly heard: () => Promise<EntryId | null>;
+  /** Takes one entry back, wherever it stands by now. */
+  readonly takeBack: (id: EntryId) => Promise<boolean>;
   readonly end: () => void;
 };
 
@@ -74,14 +78,20 @@ export function usePadActions(bout: DatedBout, view: PadView, called: Called | n
     return result.ok;
   }, []);
 
-  const rep = async (said: Extract<Said, { kind: 'rep' }>): Promise<void> => {
+  const rep = async (said: Extract<Said, { kind: 'rep' }>): Promise<EntryId | null> => {
     // The pad is cleared at once, since the next fault may be chosen while this rep is being written;
     // what failed comes back.
     const before = usePad.getState();
     clear();
-    const stored = await write(() => record(kennel, bout, said));
+    let made: EntryId | null = null;
+    const stored = await write(async () => {
+      const logged = await record(kennel, bout, said);
+      if (logged.ok) made = logged.value.made.id;
+      return logged;
+    });
     setUnsaved(stored ? null : said);
     if (!stored) usePad.setState(before);
+    return made;
   };
   const said = (one: Tap): void => {
     const found = tapped(view, inHand(called), one);
@@ -166,6 +176,13 @@ export function usePadActions(bout: DatedBout, view: PadView, called: Called | n
       else if (view.by.kind === 'whole' && usePad.getState().splits.from !== null) clear();
       else if (bounce.first('undo')) void write(() => recordUndo(kennel, bout));
     },
+    heard: async () => {
+      mark(performance.now());
+      const found = judgedByOutcome(view) ? tapped(view, inHand(called), { tap: 'clean' }) : null;
+      if (!found?.ok || !('said' in found) || found.said.kind !== 'rep') return null;
+      return rep(found.said);
+    },
+    takeBack: (of) => write(() => record(kennel, bout, { kind: 'undo', of })),
     end: () => void end(),
   };
 }

@@ -1,2 +1,2 @@
 export { openListener, type Sound, type SoundKind } from './listen';
-export { firstOfEach, isOwnClick, learnClick, type OwnClick, TO_LEARN } from './own-clicks';
+export { firstOfEach, isOwnClick, learnClick, type OwnClick, SAME_CLICK, TO_LEARN } from './own-clicks';

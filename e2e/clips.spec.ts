@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import readers from 'webvtt-parser';
 import { frameShown, makeClip } from './clip-maker';
@@ -305,4 +306,77 @@ test('what cannot be shown is said with what to do, and loses nothing', async ({
   await expect(page.getByRole('heading', { name: 'whole.mp4' })).toBeVisible();
   await toFrame(page, 40);
   await toFrame(page, 501);
+});
+
+test('two clips lie side by side from their cues, and what has changed is told', async ({ page }) => {
+  await dogThatLiesDown(page);
+  await page.goto('/own/clips');
+  await openClip(page, await makeClip(page, scene()));
+  await markTimes(page);
+  await page.getByRole('link', { name: 'All clips' }).click();
+  await openClip(page, await makeClip(page, scene('mp4')), 'later.mp4');
+  await markTimes(page);
+  await page.getByRole('link', { name: 'Two side by side' }).click();
+  const side = (name: string) => page.getByRole('region', { name, exact: true });
+  await expect(side('Before').getByLabel('Clip', { exact: true })).toHaveValue(/./);
+  await side('After').getByLabel('Clip', { exact: true }).selectOption({ label: 'down.webm' });
+  await side('After').getByLabel('Go', { exact: true }).selectOption({ index: 2 });
+  // The third go answers 0.76 s later than the first.
+  const row = page.getByRole('row', { name: /answered after/ });
+  await expect(row).toContainText(/\+0\.7\d/);
+  await expect(row).not.toContainText('within what can be measured');
+  await side('After').getByLabel('Go', { exact: true }).selectOption({ index: 0 });
+  await expect(row).toContainText('within what can be measured');
+  // Both stand at their cue, and go on together.
+  const shown = () =>
+    page.evaluate(() => [...document.querySelectorAll('video')].map((one) => one.currentTime));
+  await expect.poll(async () => (await shown()).every((at) => Math.abs(at - 1.02) < 0.04)).toBe(true);
+  for (let i = 0; i < 10; i++) await page.getByRole('button', { name: 'One frame on' }).click();
+  await expect(page.getByText('0.40 s after the cue')).toBeVisible();
+  await expect.poll(async () => (await shown()).every((at) => Math.abs(at - 1.42) < 0.04)).toBe(true);
+});
+
+test('on a phone: opened, marked under the thumb, nothing beside the page, sound in every state', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await dogThatLiesDown(page);
+  await page.goto('/own/clips');
+  const sound = async (): Promise<void> => {
+    for (const dark of [false, true]) {
+      await page.evaluate((on) => document.documentElement.classList.toggle('dark', on), dark);
+      const found = await new AxeBuilder({ page }).disableRules(['video-caption']).analyze();
+      expect(found.violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
+    }
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  };
+  await sound();
+  await openClip(page, await makeClip(page, scene()));
+  const wheel = page.getByRole('slider', { name: 'Frame by frame' });
+  const box = await wheel.boundingBox();
+  if (!box) throw new Error('no wheel');
+  const turn = async (by: number): Promise<void> => {
+    await page.mouse.move(box.x + 200, box.y + 20);
+    await page.mouse.down();
+    await page.mouse.move(box.x + 200 - by, box.y + 20, { steps: 8 });
+    await page.mouse.up();
+  };
+  await turn(9 * 15);
+  await expect(wheel).toHaveAttribute('aria-valuenow', '16');
+  await turn(9 * 17);
+  await turn(-9 * 2);
+  await expect(wheel).toHaveAttribute('aria-valuenow', '31');
+  await expect.poll(() => frameShown(page)).toBe(30);
+  await page.getByRole('button', { name: /^Cue/ }).click();
+  await turn(9 * 19);
+  await turn(9 * 19);
+  await page.getByRole('button', { name: /^Response/ }).click();
+  await expect(goLines(page).first()).toContainText(/answered after 1\.2\d/);
+  await page.getByRole('button', { name: 'Body line' }).click();
+  for (const x of [200, 260, 320]) await tapAt(page, [x, x === 260 ? 170 : 180]);
+  await expect(goLines(page).first()).toContainText('body line in the picture');
+  await sound();
+  await page.getByRole('button', { name: 'Tape or two poles' }).click();
+  await expect(page.getByText('Tap mark 1 where it touches the ground.')).toBeVisible();
+  await sound();
 });

@@ -221,8 +221,8 @@ test('stills, marks and a table are saved; the marks return with the renamed fil
   };
   const still = await saved('This picture with its measures');
   expect(still.file).toBe('down.png');
-  // Width and height stand in the head of a PNG; a line of words lies under the picture.
-  expect([still.bytes.readUInt32BE(16), still.bytes.readUInt32BE(20)]).toEqual([640, 400]);
+  // Width and height stand in the head of a PNG; lines of words lie under the picture.
+  expect([still.bytes.readUInt32BE(16), still.bytes.readUInt32BE(20)]).toEqual([640, 403]);
   const marks = await saved('Marks (WebVTT)');
   const { cues, errors } = new readers.WebVTTParser().parse(marks.bytes.toString('utf8'), 'metadata');
   expect(errors).toEqual([]);
@@ -344,12 +344,18 @@ test('on a phone: opened, marked under the thumb, nothing beside the page, sound
   await page.goto('/own/clips');
   const sound = async (): Promise<void> => {
     for (const dark of [false, true]) {
-      await page.evaluate((on) => document.documentElement.classList.toggle('dark', on), dark);
+      await page.evaluate(
+        (theme) => {
+          document.documentElement.dataset.theme = theme;
+        },
+        dark ? 'dusk' : 'light',
+      );
       const found = await new AxeBuilder({ page }).disableRules(['video-caption']).analyze();
       expect(found.violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
     }
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   };
+  await expect(page.getByRole('heading', { name: 'Clips of Wren' })).toBeVisible();
   await sound();
   await openClip(page, await makeClip(page, scene()));
   const wheel = page.getByRole('slider', { name: 'Frame by frame' });

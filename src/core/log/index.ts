@@ -46,7 +46,7 @@ export {
 } from './entry';
 export { countsAsEvidence, type EvidenceRep } from './evidence-rep';
 export { type Folded, foldLog, type StandingRep, type StandingSign } from './fold';
-export { calledBefore, judgedAgain } from './judged-again';
+export { calledBefore, gradedOutcome, judgedAgain } from './judged-again';
 export { linkReps } from './link-reps';
 export {
   type ChargedFault,

@@ -23,3 +23,12 @@ export function calledBefore(judging: Judging, { judged, asked, seen }: Standing
   const outcome = judged.outcome === 'miss' ? 'miss' : counts ? 'flawed' : 'clean';
   return { ...judged, faults, outcome, proposed: null };
 }
+
+/**
+ * A rep that is judged by a grade: the asked one or more is clean, less is flawed, the lowest a miss. Places from 0.
+ * `gradedOutcome(1, 2)` → 'flawed'.
+ */
+export function gradedOutcome(place: number, asked: number): 'clean' | 'flawed' | 'miss' {
+  if (place >= asked) return 'clean';
+  return place === 0 ? 'miss' : 'flawed';
+}

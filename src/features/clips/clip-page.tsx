@@ -1,15 +1,17 @@
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import type { PictureGround } from '@/core/geometry';
 import { useKennelWithDog } from '@/data/live';
+import type { Clip } from '@/data/read';
 import { changeClip, removeClip } from '@/data/write';
 import { Button, buttonClass, FileButton, Notice, PageHead, Sheet } from '@/ui';
-import { bareUnit, wordsOf, writeDigits } from '@/words';
+import { bareUnit, reading, wordsOf, writeDigits } from '@/words';
 import { useClips } from './clip-store';
-import { clockOf, type LengthUnit, measureInWords } from './clip-view';
+import { clockOf, groundOf, type LengthUnit, measureInWords } from './clip-view';
 import { MEDIA } from './clips-room';
 import { frameAt, rateOf, timeOf } from './frames';
 import { GoesSheet } from './goes-sheet';
-import { type Draft, draftOf } from './ground-draft';
+import { type Draft, draftOf, readDraft } from './ground-draft';
 import { GroundSheet } from './ground-sheet';
 import { LogSheet } from './log-sheet';
 import { MarkBar } from './mark-bar';
@@ -75,10 +77,11 @@ function OneClip({ marked }: { readonly marked: Marked }) {
   useClipKeys(player, stamp);
   const show = (time: number): void => player.show(frameAt(frames, time));
   const current = goes.findLast(({ go }) => go.cue.at <= at + 0.001) ?? null;
+  const tried = draft ? triedGround(clip, draft) : null;
   const setting = tool.kind === 'angle' ? tool.px : draft ? draft.points.map(({ px }) => px) : [];
   const aim =
     tool.kind === 'none' ? null : tell('stage.tool', { tool: tool.kind === 'ground' ? 'ground' : tool.of });
-  const caption = [
+  const captions = [
     clip.name,
     clockOf(at),
     ...(current
@@ -87,7 +90,7 @@ function OneClip({ marked }: { readonly marked: Marked }) {
           ...current.measures.map((one) => measureInWords(one, unit)),
         ]
       : []),
-  ].join(' · ');
+  ];
   // While it is written it stands under the picture that is tapped.
   const groundSheet = (
     <GroundSheet
@@ -128,9 +131,9 @@ function OneClip({ marked }: { readonly marked: Marked }) {
                   height={clip.picture.height}
                   go={current?.go ?? null}
                   measures={current?.measures ?? []}
-                  ground={ground}
+                  ground={tried ?? ground}
                   setting={setting}
-                  grid={tool.kind === 'place'}
+                  grid={tool.kind === 'place' || tried !== null}
                   unit={unit}
                 />
               </Stage>
@@ -187,7 +190,7 @@ function OneClip({ marked }: { readonly marked: Marked }) {
             goes={goes}
             video={player.video}
             drawing={drawing}
-            caption={caption}
+            captions={captions}
           />
           <p className="flex flex-wrap gap-2">
             <Link className={buttonClass('plain')} to={`/${kennel.name}/clips`}>
@@ -213,6 +216,13 @@ function OneClip({ marked }: { readonly marked: Marked }) {
       </div>
     </>
   );
+}
+
+/** The ground of a draft, to be seen before it is kept; null while it is none. */
+function triedGround(clip: Clip, draft: Draft): PictureGround | null {
+  const read = readDraft(draft, clip.picture.width, reading());
+  const built = read.ok ? groundOf({ ground: read.value.ground, picture: clip.picture }) : read;
+  return built.ok ? built.value : null;
 }
 
 /** The file is not open any more: its marks are, and the file is asked for again. */

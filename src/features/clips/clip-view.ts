@@ -1,7 +1,13 @@
 import { gradeAxis } from '@/core/breakdown';
 import { lineGround, type PictureGround, planeGround } from '@/core/geometry';
-import type { Judging, StandingRep } from '@/core/log';
-import { type Amendment, judgedAgain, type Measured } from '@/core/log';
+import {
+  type Amendment,
+  gradedOutcome,
+  type Judging,
+  judgedAgain,
+  type Measured,
+  type StandingRep,
+} from '@/core/log';
 import { AS_LOGGED, type ClipMeasure, type Go } from '@/core/review';
 import { asLevel, type EntryId, fail, ok, type Result, say } from '@/core/shared';
 import type { Clip, ElementRecord } from '@/data/read';
@@ -157,8 +163,7 @@ export function lateCorrection(go: Go, rep: StandingRep, element: ElementRecord)
     const place = grades.findIndex(({ id }) => id === grade);
     if (place < 0) return fail('grade', go.grade, say('clips.log.no-such-grade'));
     const asked = grades.findIndex(({ id }) => id === (rep.asked.criteria[axis.key] ?? axis.start));
-    const outcome = place >= asked ? 'clean' : place === 0 ? 'miss' : 'flawed';
-    return ok({ seen: { grade }, judged: { outcome, faults: [] } });
+    return ok({ seen: { grade }, judged: { outcome: gradedOutcome(place, asked), faults: [] } });
   }
   if (go.judged === null) return fail('not-judged', '', say('clips.log.not-judged'));
   return ok({

@@ -29,7 +29,7 @@ export function GroundSheet({ clip, draft, unit, open, onDraft, onSave }: Props)
   };
   return (
     <Sheet title={tell('clip-ground.title')} aside={tell('clip-ground.kind', { kind: clip.ground.kind })}>
-      <p className="leading-snug">{tell('clip-ground.about', { kind: clip.ground.kind })}</p>
+      {!draft && <p className="leading-snug">{tell('clip-ground.about', { kind: clip.ground.kind })}</p>}
       {draft && open ? (
         <DraftFields
           clip={clip}
@@ -98,7 +98,16 @@ function DraftFields({ clip, draft, unit, onDraft, onSave, onLeave }: FieldsProp
       points: by > 0 ? [...draft.points, { px: null, x: '', y: '' }] : draft.points.slice(0, -1),
     });
   return (
-    <div className="mt-2 grid gap-3">
+    <div className="grid gap-3">
+      <div role="status">
+        {aimed !== null && next !== null ? (
+          <Notice>{tell('clip-ground.tap', { kind: draft.kind, point: aimed + 1 })}</Notice>
+        ) : read.ok ? (
+          <Notice>{fitInWords(read.value.leftOut, unit)}</Notice>
+        ) : (
+          <Notice tone="alert">{wordsOf(read.message)}</Notice>
+        )}
+      </div>
       {draft.kind === 'rectangle' && (
         <div className="grid grid-cols-2 gap-3">
           <TextField
@@ -116,7 +125,7 @@ function DraftFields({ clip, draft, unit, onDraft, onSave, onLeave }: FieldsProp
           />
         </div>
       )}
-      <ol className="grid gap-2">
+      <ol className={`grid gap-2 ${draft.kind === 'rectangle' ? 'grid-cols-2' : ''}`}>
         {draft.points.map((one, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: the points are told by their number.
           <li key={i} className="flex flex-wrap items-end gap-2">
@@ -156,15 +165,6 @@ function DraftFields({ clip, draft, unit, onDraft, onSave, onLeave }: FieldsProp
           )}
         </p>
       )}
-      <div role="status">
-        {aimed !== null && next !== null ? (
-          <Notice>{tell('clip-ground.tap', { kind: draft.kind, point: aimed + 1 })}</Notice>
-        ) : read.ok ? (
-          <Notice>{fitInWords(read.value.leftOut, unit)}</Notice>
-        ) : (
-          <Notice tone="alert">{wordsOf(read.message)}</Notice>
-        )}
-      </div>
       <p className="flex flex-wrap gap-2">
         <Button
           look="signal"

@@ -23,11 +23,11 @@ type Props = {
   readonly video: RefObject<HTMLVideoElement | null>;
   readonly drawing: RefObject<SVGSVGElement | null>;
   /** What stands under a still. */
-  readonly caption: string;
+  readonly captions: readonly string[];
 };
 
 /** A still with its measures, the marks and the table as files; marks of a file laid on this clip. */
-export function OutSheet({ clip, opened, marks, goes, video, drawing, caption }: Props) {
+export function OutSheet({ clip, opened, marks, goes, video, drawing, captions }: Props) {
   const { kennel, done } = useKennel();
   const [problem, setProblem] = useState<string | null>(null);
   const [unread, setUnread] = useState<MarksRead['unread']>([]);
@@ -37,7 +37,7 @@ export function OutSheet({ clip, opened, marks, goes, video, drawing, caption }:
     setProblem(null);
     if (!video.current || !drawing.current) return;
     try {
-      saveBlob(`${name}.png`, await stillOf(video.current, drawing.current, caption));
+      saveBlob(`${name}.png`, await stillOf(video.current, drawing.current, captions));
     } catch {
       setProblem(tell('out.no-still'));
     }

@@ -1,16 +1,25 @@
 import { drawingText } from '@/ui';
 
-/** The picture that is shown with what is drawn over it and a line under it, as a PNG. Rejects where it cannot be painted. */
+/**
+ * The picture that is shown with what is drawn over it, and lines of words under it, as a PNG. Rejects where it cannot
+ * be painted.
+ */
 export async function stillOf(
   video: HTMLVideoElement,
   drawing: SVGSVGElement,
-  caption: string,
+  captions: readonly string[],
 ): Promise<Blob> {
   const [width, height] = [video.videoWidth, video.videoHeight];
-  const line = Math.round(width / 32);
-  const canvas = new OffscreenCanvas(width, height + 2 * line);
+  const size = Math.round(width / 36);
+  const font = `600 ${size}px system-ui, sans-serif`;
+  const measure = new OffscreenCanvas(1, 1).getContext('2d');
+  if (!measure || width === 0) throw new Error('no picture');
+  measure.font = font;
+  const lines = inLines(captions, (text) => measure.measureText(text).width, width - size);
+  const step = Math.round(1.4 * size);
+  const canvas = new OffscreenCanvas(width, height + lines.length * step + size);
   const context = canvas.getContext('2d');
-  if (!context || width === 0) throw new Error('no picture');
+  if (!context) throw new Error('no picture');
   context.fillStyle = '#fff';
   context.fillRect(0, 0, canvas.width, canvas.height);
   context.drawImage(video, 0, 0, width, height);
@@ -24,7 +33,23 @@ export async function stillOf(
     URL.revokeObjectURL(address);
   }
   context.fillStyle = '#111';
-  context.font = `600 ${line}px system-ui, sans-serif`;
-  context.fillText(caption, line / 2, height + 1.35 * line, width - line);
+  context.font = font;
+  for (const [i, line] of lines.entries()) context.fillText(line, size / 2, height + (i + 1) * step);
   return canvas.convertToBlob({ type: 'image/png' });
+}
+
+/** Captions one after the other, as many to a line as fit; one that is longer has a line of its own. */
+export function inLines(
+  captions: readonly string[],
+  lengthOf: (text: string) => number,
+  most: number,
+): string[] {
+  const lines: string[] = [];
+  for (const one of captions) {
+    const last = lines.at(-1);
+    const joined = last === undefined ? one : `${last} · ${one}`;
+    if (last !== undefined && lengthOf(joined) <= most) lines[lines.length - 1] = joined;
+    else lines.push(one);
+  }
+  return lines;
 }

@@ -4,6 +4,7 @@ import { asId, type BoutId } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import {
   boutsOn,
+  clipsOfBout,
   coachFacts,
   isWhole,
   logged,
@@ -30,12 +31,13 @@ export function BoutPage() {
     const bout = (await boutsOn(kennel, element.id)).find((one) => one.id === boutId);
     if (!bout) return null;
     const log = await logged(kennel, bout);
-    const [facts, back, stop] = await Promise.all([
+    const [facts, back, stop, clips] = await Promise.all([
       coachFacts(kennel, element, bout),
       isWhole(element) ? null : lookBack(kennel, element, bout, log.folded),
       kennel.database.of('stops').get(asId<BoutId>(bout.id)),
+      clipsOfBout(kennel, bout.id),
     ]);
-    return { bout, log, facts, back, stop: stop?.after ?? null };
+    return { bout, log, facts, back, stop: stop?.after ?? null, clips };
   }, [kennel, element, boutId]);
   if (!work || found === undefined) return <p className="text-lg">{tell('log-page.reading-the-log')}</p>;
   if (!element || !found)
@@ -47,7 +49,7 @@ export function BoutPage() {
         </Link>
       </>
     );
-  const { bout, log, facts, back, stop } = found;
+  const { bout, log, facts, back, stop, clips } = found;
   return (
     <>
       <PageHead
@@ -58,6 +60,12 @@ export function BoutPage() {
       <p className="mb-4 flex flex-wrap gap-3">
         <Link className={buttonClass('plain')} to={`/${kennel.name}/review`}>
           {tell('bout-page.to-the-diary')}
+        </Link>
+        <Link
+          className={buttonClass('plain')}
+          to={`/${kennel.name}/clips${clips.length === 1 ? `/${clips[0]?.id}` : ''}`}
+        >
+          {tell('bout-page.clips', { count: clips.length })}
         </Link>
         <Link className={buttonClass('quiet')} to={`/${kennel.name}/field/${element.id}/log`}>
           {tell('bout-page.every-bout')}

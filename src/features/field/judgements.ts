@@ -1,5 +1,5 @@
 import type { Timing } from '@/core/coaching';
-import type { Aid, ArticlesSeen, Judged } from '@/core/log';
+import { type Aid, type ArticlesSeen, gradedOutcome, type Judged } from '@/core/log';
 import { BACKS_AWAY, type FaultRef, ownFault, sameFault } from '@/core/rulebooks';
 import { asId, type FaultKey, type LevelId } from '@/core/shared';
 import type { NamedFault } from '@/data/read';
@@ -48,8 +48,7 @@ export function gradedJudgement(
 ): Judged {
   if (grade === null) return judgement('miss', [ownFault(BACKS_AWAY.key)]);
   const place = grades.findIndex((one) => one.id === grade);
-  if (place >= asked) return judgement('clean', []);
-  return judgement(place === 0 && asked > 0 ? 'miss' : 'flawed', []);
+  return judgement(gradedOutcome(place, asked), []);
 }
 
 /** All of it held: clean. What did not is named, all at once; one that loses the scene makes it a miss. */

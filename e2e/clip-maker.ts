@@ -11,7 +11,12 @@ export type Scene = {
   readonly times: readonly number[];
   readonly dog: readonly (readonly [number, number])[];
   readonly poles: readonly (readonly [number, number])[];
-  readonly sound?: { readonly rate: number; readonly samples: Float32Array };
+  readonly sound?: {
+    readonly rate: number;
+    readonly samples: Float32Array;
+    /** How often it is played in a row; once where nothing is said. */
+    readonly times?: number;
+  };
   readonly as?: 'webm' | 'mp4';
 };
 
@@ -32,7 +37,8 @@ export async function makeClip(page: Page, scene: Scene): Promise<Buffer> {
   );
   await maker.goto(`${base}/clip-maker/page.html`);
   const { sound, ...picture } = scene;
-  const encoded = await maker.evaluate(
+  const saved = maker.waitForEvent('download', { timeout: 0 });
+  await maker.evaluate(
     async ({ picture, sound, bits, block }) => {
       const address = '/clip-maker/library.mjs';
       const media = await import(address);
@@ -60,7 +66,7 @@ export async function makeClip(page: Page, scene: Scene): Promise<Buffer> {
           sampleRate: sound.rate,
         });
         buffer.copyToChannel(samples, 0);
-        await audio.add(buffer);
+        for (let i = 0; i < sound.times; i++) await audio.add(buffer);
         audio.close();
       }
       for (let i = 0; i < times.length; i++) {
@@ -90,23 +96,28 @@ export async function makeClip(page: Page, scene: Scene): Promise<Buffer> {
       }
       video.close();
       await output.finalize();
-      const made = new Uint8Array(output.target.buffer);
-      let text = '';
-      for (let i = 0; i < made.length; i += 32_768)
-        text += String.fromCharCode(...made.subarray(i, i + 32_768));
-      return btoa(text);
+      // As a file: a long clip is too much for a message.
+      const link = document.createElement('a');
+      link.href = URL.createObjectURL(new Blob([output.target.buffer]));
+      link.download = 'clip';
+      link.click();
     },
     {
       picture,
       sound: sound
-        ? { rate: sound.rate, samples: Buffer.from(sound.samples.buffer).toString('base64') }
+        ? {
+            rate: sound.rate,
+            times: sound.times ?? 1,
+            samples: Buffer.from(sound.samples.buffer).toString('base64'),
+          }
         : null,
       bits: BITS,
       block: BLOCK,
     },
   );
+  const made = readFileSync(await (await saved).path());
   await maker.close();
-  return Buffer.from(encoded, 'base64');
+  return made;
 }
 
 /** The number of the frame that the page shows just now, read from its own picture. */

@@ -27,7 +27,7 @@ export const GOES = [
   { cue: 8, latency: 1.48, crept: 0 },
   { cue: 17, latency: 2, crept: 0.3 },
 ] as const;
-export const SECONDS = 22;
+const SECONDS = 22;
 const START = { x: 0, y: 1 };
 const SPEED = 3;
 const FIRST = 0.4;

@@ -199,6 +199,14 @@ test('a clip is laid beside the log: three reps are corrected, judged again, and
   await toFrame(page, frameOf(GOES[1].cue + 3));
   await beside.getByRole('button', { name: 'It should have ended here, after rep 2' }).click();
   await expect(page.getByText('Kept: it should have ended after rep 2.')).toBeVisible();
+  // A go that the log lacks is added, once it is judged: here the third, taken off its rep.
+  await beside.getByLabel('Go 3 is').selectOption({ label: 'no rep of the log' });
+  await beside.getByRole('button', { name: 'Add go 3 to the log: flawed' }).click();
+  await expect(page.getByText('Go 3 is in the log, at its own time and last in order.')).toBeVisible();
+  await expect(beside.getByRole('option', { name: 'rep 4, flawed' })).toHaveCount(3);
+  await expect(goLines(page).nth(2)).toContainText('rep 4 of the log');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(beside.getByRole('option', { name: 'rep 4, flawed' })).toHaveCount(0);
   await beside.getByRole('link', { name: /in its log/ }).click();
   await expect(page.getByText('after rep 2', { exact: false }).first()).toBeAttached();
   await expect(page.getByLabel(/Rep 3 of .*outcome/)).toHaveValue('flawed');

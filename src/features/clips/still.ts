@@ -38,7 +38,10 @@ export async function stillOf(
   return canvas.convertToBlob({ type: 'image/png' });
 }
 
-/** Captions one after the other, as many to a line as fit; one that is longer has a line of its own. */
+/**
+ * Captions one after the other, as many to a line as fit; one that is longer has a line of its own.
+ * @internal
+ */
 export function inLines(
   captions: readonly string[],
   lengthOf: (text: string) => number,

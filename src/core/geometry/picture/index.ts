@@ -7,7 +7,6 @@ export {
   lineGround,
   measuredIn,
   type PictureGround,
-  placeUnder,
   planeGround,
   type WithError,
 } from './picture-ground';

@@ -22,7 +22,7 @@ export type KnownLine = {
 };
 
 /** The share of the line's length in the picture that a point may lie beside it. */
-export const BESIDE = 0.15;
+const BESIDE = 0.15;
 /**
  * Two poles only: if their line runs 15° towards the camera from as far away as it is long, its middle is off by
  * L · sin 15° / 4, 6.5 % of it; nothing at the poles themselves.

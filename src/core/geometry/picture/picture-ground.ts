@@ -73,7 +73,10 @@ const placeAt = (ground: PictureGround, numbers: readonly number[], px: Pixel): 
   return along === null ? null : { x: along, y: 0 };
 };
 
-/** The place under a pixel, metres; null above the horizon, or beside a line. */
+/**
+ * The place under a pixel, metres; null above the horizon, or beside a line.
+ * @internal
+ */
 export const placeUnder = (ground: PictureGround, px: Pixel): Point | null =>
   placeAt(ground, ground.numbers, px);
 
@@ -128,7 +131,10 @@ function slope(of: (by: number) => number | null, step: number, value: number): 
   return down === null ? 0 : (value - down) / step;
 }
 
-/** Student's t within which nine of ten lie (Cornish and Fisher 1938, two terms). `nineInTen(8)` → 1.859. */
+/**
+ * Student's t within which nine of ten lie (Cornish and Fisher 1938, two terms). `nineInTen(8)` → 1.858.
+ * @internal
+ */
 export function nineInTen(freedom: number): number {
   const z = 1.6448536;
   return z + (z ** 3 + z) / (4 * freedom) + (5 * z ** 5 + 16 * z ** 3 + 3 * z) / (96 * freedom ** 2);

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { must, type Random, seeded } from '@/core/shared';
 import { distance, type Point } from '../plane';
-import { distanceIn, leaveOneOut, lineGround, measuredIn, pixelBy, placeUnder, planeGround } from '.';
+import { distanceIn, leaveOneOut, lineGround, measuredIn, pixelBy, planeGround } from '.';
 import { type Camera, placesSeen, seenBy, someCamera } from './camera.test-helper';
 import type { KnownPoint, Pixel } from './homography';
+import { nineInTen, placeUnder } from './picture-ground';
 
 const CAMERA: Camera = { at: [0, -12, 3], towards: { x: 0, y: 3 }, focal: 1100, width: 1280, height: 720 };
 const seen = (place: Point, camera = CAMERA): Pixel => seenBy(camera, place) as Pixel;
@@ -213,6 +214,16 @@ describe('two poles or a tape', () => {
 });
 
 describe('anything computed from places', () => {
+  it('takes the t of few degrees of freedom from tables', () => {
+    // Student's t at 0.95 of 8, 12 and 30 degrees of freedom.
+    for (const [freedom, t] of [
+      [8, 1.86],
+      [12, 1.782],
+      [30, 1.697],
+    ] as const)
+      expect(Math.abs(nineInTen(freedom) - t)).toBeLessThan(0.003);
+  });
+
   it('has no value where a place has none', () => {
     const ground = must(planeGround(known(SQUARE), 1280));
     expect(measuredIn(ground, [seen({ x: 0, y: 3 })], () => null)).toBeNull();

@@ -24,6 +24,8 @@ const VIEWS = [
   '/sample/readiness',
   '/sample/season',
   '/sample/season/day',
+  '/sample/clips',
+  '/sample/clips/compare',
   '/sample/set-outs',
   '/sample/set-outs/new',
   '/sample/set-outs/sample-set-out-1',

@@ -113,6 +113,12 @@ test('a clip is opened, marked to the frame, its ground told by four poles, and 
   await page.getByRole('button', { name: 'Handler' }).click();
   await tapAt(page, onPicture({ x: 0, y: 0 }));
   await expect(goesOf(page).getByText(/handler/)).toBeVisible();
+  // The goal by keys alone: from the middle of the picture, two steps to the right.
+  await page.getByRole('button', { name: 'Goal' }).click();
+  await page.getByRole('button', { name: /^Set the goal/ }).focus();
+  for (const key of ['ArrowRight', 'ArrowRight', 'Enter']) await page.keyboard.press(key);
+  await expect(page.getByText(/^Goal at/)).toBeVisible();
+  await expect.poll(() => frameShown(page)).toBe(frameOf(cue));
   await page.getByRole('button', { name: 'Dog here' }).click();
   for (const time of [cue, cue + 0.8, cue + latency, cue + latency + 1.96]) {
     const frame = frameOf(time);

@@ -1,4 +1,6 @@
 import type { Page } from '@playwright/test';
+import { makeClip, type Scene } from './clip-maker';
+import { CAMERA, dogAt, frameOf, GOES, onPicture, POLES, scene } from './clip-scene';
 import { exactForecast, expect, test } from './fixtures';
 
 const FOLDER = 'docs/screenshots';
@@ -34,17 +36,12 @@ test('rule books', async ({ page }) => {
   await page.screenshot({ path: `${FOLDER}/rule-books.png` });
 });
 
-test('breakdown and a ladder', async ({ page }) => {
+test('breakdown', async ({ page }) => {
   await page.goto('/sample/breakdown');
   await expect(
     page.getByText(/times in 10 as it is asked|not enough yet for one figure/).first(),
   ).toBeVisible();
   await page.screenshot({ path: `${FOLDER}/breakdown.png` });
-  await page.goto('/sample/breakdown/sample-stop-down');
-  await expect(
-    page.getByText(/times in 10 as it is asked|not enough yet for one figure/).first(),
-  ).toBeVisible();
-  await page.screenshot({ path: `${FOLDER}/ladder.png` });
 });
 
 test('set-outs, and the card in the hand', async ({ page, context, baseURL }) => {
@@ -214,6 +211,68 @@ test('a season, and a day of it in the hand', async ({ page, context, baseURL })
   await expect(page.getByText(/^Blinds past/)).toBeVisible();
   const table = await page.screenshot();
   await beside(await context.newPage(), baseURL, 'season', [table, hand]);
+});
+
+/** The drawn clip, twice as large. */
+function larger(one: Scene): Scene {
+  const twice = ([x, y]: readonly [number, number]): readonly [number, number] => [2 * x, 2 * y];
+  const { sound: _, ...silent } = one;
+  return {
+    ...silent,
+    width: 2 * one.width,
+    height: 2 * one.height,
+    dog: one.dog.map(twice),
+    poles: one.poles.map(twice),
+  };
+}
+
+test('a clip, at the table and in the hand', async ({ page, context, baseURL }) => {
+  await page.goto('/sample/clips');
+  await expect(page.getByRole('heading', { name: 'Clips of Quill' })).toBeVisible();
+  const buffer = await makeClip(page, larger(scene()));
+  await page
+    .getByLabel('Clip to open')
+    .setInputFiles({ name: 'down at eight metres.webm', mimeType: 'video/webm', buffer });
+  const to = async (time: number): Promise<void> => {
+    await page.getByRole('slider', { name: 'The whole clip' }).fill(String(frameOf(time)));
+    await page.waitForTimeout(300);
+  };
+  const tap = async (place: { readonly x: number; readonly y: number }): Promise<void> => {
+    const [x, y] = onPicture(place);
+    const picture = page.getByRole('button', { name: /^Set / });
+    const box = await picture.boundingBox();
+    if (!box) throw new Error('no picture');
+    await picture.click({
+      position: { x: (x / CAMERA.width) * box.width, y: (y / CAMERA.height) * box.height },
+    });
+  };
+  await page.getByRole('button', { name: 'Rectangle of poles' }).click();
+  await page.getByLabel('From left to right').fill('4');
+  await page.getByLabel('From near to far').fill('8');
+  for (const pole of POLES) await tap(pole);
+  await page.getByRole('button', { name: 'Measure by it' }).click();
+  for (const { cue, latency } of GOES) {
+    await to(cue);
+    await page.getByRole('button', { name: /^Cue/ }).click();
+    await to(cue + latency);
+    await page.getByRole('button', { name: /^Response/ }).click();
+    await page.getByRole('button', { name: 'Dog here' }).click();
+    for (const at of [cue, cue + 0.7, cue + latency]) {
+      await to(at);
+      await tap(dogAt(at));
+    }
+    await page.getByRole('button', { name: 'Dog here' }).click();
+  }
+  await page.getByRole('button', { name: 'Goal' }).click();
+  await tap({ x: 0, y: 7 });
+  await page.getByRole('button', { name: 'Dog here' }).click();
+  await page.getByRole('button', { name: 'Put this line away' }).click();
+  await page.evaluate(() => scrollTo(0, 0));
+  const table = await page.screenshot();
+  await page.setViewportSize(phone);
+  await page.evaluate(() => scrollTo(0, 0));
+  const hand = await page.screenshot();
+  await beside(await context.newPage(), baseURL, 'clips', [table, hand]);
 });
 
 /** Pictures of one height beside each other in one file. */

@@ -19,7 +19,7 @@ import { OutSheet } from './out-sheet';
 import { Overlay } from './overlay';
 import { SoundSheet } from './sound-sheet';
 import { Stage } from './stage';
-import { Transport } from './transport';
+import { Shown, Transport } from './transport';
 import { useClipKeys } from './use-clip-keys';
 import { useClipLog } from './use-clip-log';
 import { type Marked, useMarked } from './use-marked';
@@ -123,6 +123,7 @@ function OneClip({ marked }: { readonly marked: Marked }) {
                 width={clip.picture.width}
                 height={clip.picture.height}
                 aim={aim}
+                aside={<Shown player={player} frames={frames} />}
                 onPoint={(px) => marking.point(px, at)}
               >
                 <Overlay

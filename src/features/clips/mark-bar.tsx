@@ -46,7 +46,7 @@ export function MarkBar({ hasGround, onStamp }: Props) {
           {CLIP_STAMPS.map((stamp, i) => (
             <Button
               key={stamp}
-              size="big"
+              className="max-lg:min-h-14"
               look={stamp === 'cue' ? 'signal' : 'plain'}
               onClick={() => onStamp(stamp)}
             >

@@ -11,6 +11,8 @@ type Props = {
   readonly height: number;
   /** What a tap on the picture would set; null where a tap sets nothing. */
   readonly aim: string | null;
+  /** What stands beside how near it is: the time that is shown. */
+  readonly aside: ReactNode;
   readonly onPoint: (px: Pixel) => void;
   readonly children: ReactNode;
 };
@@ -18,9 +20,11 @@ type Props = {
 const ZOOMS = [1, 2, 4] as const;
 
 /** The picture, as near as is wanted, with what is drawn over it; a tap or Enter sets a point. */
-export function Stage({ url, player, width, height, aim, onPoint, children }: Props) {
+export function Stage({ url, player, width, height, aim, aside, onPoint, children }: Props) {
   const [zoom, setZoom] = useState<(typeof ZOOMS)[number]>(1);
   const [cross, setCross] = useState<Pixel | null>(null);
+  // Where a finger was is seen by what it set.
+  const [byKey, setByKey] = useState(false);
   const within = ([x, y]: Pixel): Pixel => [
     Math.max(0, Math.min(width, x)),
     Math.max(0, Math.min(height, y)),
@@ -36,8 +40,10 @@ export function Stage({ url, player, width, height, aim, onPoint, children }: Pr
       ArrowDown: [x, y + by],
     };
     const move = moves[event.key];
-    if (move) setCross(within(move));
-    else if (event.key === 'Enter') onPoint([x, y]);
+    if (move) {
+      setCross(within(move));
+      setByKey(true);
+    } else if (event.key === 'Enter') onPoint([x, y]);
     else return;
     event.preventDefault();
     event.stopPropagation();
@@ -70,10 +76,11 @@ export function Stage({ url, player, width, height, aim, onPoint, children }: Pr
                   ((event.clientY - box.top) / box.height) * height,
                 ]);
                 setCross(px);
+                setByKey(false);
                 onPoint(px);
               }}
             >
-              {cross && (
+              {cross && byKey && (
                 <span
                   aria-hidden="true"
                   className="pointer-events-none absolute size-6 -translate-1/2 rounded-full border-2 border-signal"
@@ -84,8 +91,9 @@ export function Stage({ url, player, width, height, aim, onPoint, children }: Pr
           )}
         </div>
       </div>
-      <p className="mt-1 flex flex-wrap items-center gap-2">
-        <span className="text-sm">{tell('stage.nearer')}</span>
+      <div className="mt-1 flex flex-wrap items-center gap-2">
+        {aside}
+        <span className="ml-auto text-sm max-sm:sr-only">{tell('stage.nearer')}</span>
         {ZOOMS.map((one) => (
           <Button
             key={one}
@@ -96,7 +104,7 @@ export function Stage({ url, player, width, height, aim, onPoint, children }: Pr
             {tell('stage.times', { zoom: one })}
           </Button>
         ))}
-      </p>
+      </div>
     </div>
   );
 }

@@ -14,37 +14,46 @@ type Props = {
   readonly sounds: readonly Sound[];
 };
 
-/** Where the clip stands, and every way to another frame. */
+/** Where the clip stands. */
+export function Shown({ player: { frame }, frames }: Pick<Props, 'player' | 'frames'>) {
+  return (
+    <p className="flex items-baseline gap-x-3 max-sm:flex-col">
+      <span className="text-2xl font-bold tabular-nums">{clockOf(timeOf(frames, frame))}</span>
+      <span className="text-ink-soft tabular-nums">
+        {tell('transport.frame', { frame: frame + 1, count: frames.at.length })}
+      </span>
+    </p>
+  );
+}
+
+/** Every way to another frame. */
 export function Transport({ player, frames, marks, sounds }: Props) {
   const { frame, step, show, toggle, playing } = player;
   const [count, at] = [frames.at.length, timeOf(frames, frame)];
   return (
     <div className="grid gap-2">
-      <p className="flex flex-wrap items-baseline justify-between gap-x-3 text-lg">
-        <span className="text-2xl font-bold tabular-nums">{clockOf(at)}</span>
-        <span className="text-ink-soft tabular-nums">
-          {tell('transport.frame', { frame: frame + 1, count })}
-        </span>
-      </p>
       <Strip frames={frames} marks={marks} sounds={sounds} frame={frame} onShow={show} />
       <div className="grid grid-cols-5 gap-2">
-        <Button size="big" aria-label={tell('transport.back-ten')} onClick={() => step(-10)}>
+        <Button className="max-lg:min-h-14" aria-label={tell('transport.back-ten')} onClick={() => step(-10)}>
           <ChevronsLeft aria-hidden="true" />
         </Button>
-        <Button size="big" aria-label={tell('transport.back')} onClick={() => step(-1)}>
+        <Button className="max-lg:min-h-14" aria-label={tell('transport.back')} onClick={() => step(-1)}>
           <ChevronLeft aria-hidden="true" />
         </Button>
-        <Button size="big" aria-label={tell('transport.play', { playing })} onClick={toggle}>
+        <Button className="max-lg:min-h-14" aria-label={tell('transport.play', { playing })} onClick={toggle}>
           {playing ? <Pause aria-hidden="true" /> : <Play aria-hidden="true" />}
         </Button>
-        <Button size="big" aria-label={tell('transport.on')} onClick={() => step(1)}>
+        <Button className="max-lg:min-h-14" aria-label={tell('transport.on')} onClick={() => step(1)}>
           <ChevronRight aria-hidden="true" />
         </Button>
-        <Button size="big" aria-label={tell('transport.on-ten')} onClick={() => step(10)}>
+        <Button className="max-lg:min-h-14" aria-label={tell('transport.on-ten')} onClick={() => step(10)}>
           <ChevronsRight aria-hidden="true" />
         </Button>
       </div>
-      <ThumbWheel frame={frame} count={count} at={clockOf(at)} onStep={step} />
+      {/* At the table there are keys. */}
+      <div className="lg:hidden">
+        <ThumbWheel frame={frame} count={count} at={clockOf(at)} onStep={step} />
+      </div>
     </div>
   );
 }

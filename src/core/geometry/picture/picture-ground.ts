@@ -126,9 +126,12 @@ export function measuredIn(
 
 function slope(of: (by: number) => number | null, step: number, value: number): number {
   const [up, down] = [of(step), of(-step)];
-  if (up !== null && down !== null) return (up - down) / (2 * step);
-  if (up !== null) return (up - value) / step;
-  return down === null ? 0 : (value - down) / step;
+  const sides = [
+    ...(up === null ? [] : [(up - value) / step]),
+    ...(down === null ? [] : [(value - down) / step]),
+  ];
+  // The steeper side: an angle that is straight just now is off by its size whichever way it moves.
+  return sides.reduce((most, one) => (Math.abs(one) > Math.abs(most) ? one : most), 0);
 }
 
 /**

@@ -129,11 +129,15 @@ describe('what a go is measured for', () => {
       mark('release', 9),
       place(8.9, 'dog', { x: 0, y: 4.2 }),
     ];
-    expect(valued(marks, 'stopped')?.value).toBeCloseTo(2.6, 6);
+    // Straight from the cue to the answer the way says it; round a bend both are told.
+    expect(valued(marks, 'stopped')).toBeUndefined();
+    expect(valued(marks, 'path')?.value).toBeCloseTo(2.6, 6);
+    const bend = [...marks, place(2.5, 'dog', { x: 3, y: 3 })];
+    expect(valued(bend, 'stopped')?.value).toBeCloseTo(2.6, 6);
     expect(valued(marks, 'offset')?.value).toBeCloseTo(0.6, 6);
     expect(valued(marks, 'crept')?.value).toBeCloseTo(0.4, 6);
     expect(valued(marks, 'away')?.value).toBeCloseTo(5.6, 6);
-    for (const kind of ['stopped', 'offset', 'crept', 'away'])
+    for (const kind of ['path', 'offset', 'crept', 'away'])
       expect(valued(marks, kind)?.error).toBeGreaterThan(0.01);
   });
 
@@ -151,6 +155,9 @@ describe('what a go is measured for', () => {
     expect(valued(marks, 'speed')?.value).toBeCloseTo(way / 1.75, 3);
     expect(valued(marks, 'arrival')?.value).toBeCloseTo(Math.hypot(1.2739, 2.5) / 1.25, 3);
     expect(valued(marks, 'straight')?.value).toBeCloseTo(20, 6);
+    const level = marks.with(3, place(1.5, 'dog', { x: 0, y: 3.5 }));
+    expect(valued(level, 'straight')?.value).toBeCloseTo(0, 4);
+    expect(valued(level, 'straight')?.error).toBeGreaterThan(0.3);
     expect(valued(marks, 'line')?.value).toBeCloseTo(0, 6);
     const right = marks.with(4, place(2.75, 'dog', { x: 1, y: 6 }));
     expect(valued(right, 'line')?.value).toBeCloseTo((Math.atan2(1, 6) * 180) / Math.PI, 6);

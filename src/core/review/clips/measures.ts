@@ -108,16 +108,18 @@ function onGround(go: Go, frame: (at: number) => number, ground: PictureGround):
           (one) => one.at >= response + HELD && (release === undefined || one.at <= release + AT_ONCE),
         )
       : undefined;
+  const before = places.filter((one) => response === undefined || one.at <= response + AT_ONCE);
+  const onWay = onTheWay(before, frame, ground);
+  const stopped = between(start, lay);
+  const way = onWay.find(([kind]) => kind === 'path')?.[1];
+  // Where it ran straight from the cue to the answer, the way has said it.
+  const said = stopped && way && Math.abs(way.value - stopped.value) <= stopped.error;
   return [
     ['away', between(handler, lay)],
-    ['stopped', between(start, lay)],
+    ['stopped', said ? null : stopped],
     ['offset', between(goal, lay ?? places.at(-1) ?? null)],
     ['crept', between(lay, after ?? null)],
-    ...onTheWay(
-      places.filter((one) => response === undefined || one.at <= response + AT_ONCE),
-      frame,
-      ground,
-    ),
+    ...onWay,
     ...(ground.kind === 'plane' ? bearings(go, ground) : []),
   ];
 }

@@ -70,12 +70,12 @@ async function markTimes(page: Page): Promise<number[]> {
 async function measured(page: Page, go: number, name: string): Promise<{ value: number; error: number }> {
   const line = await goLines(page)
     .nth(go)
-    .getByText(new RegExp(`^${name} \\d`))
+    .getByText(new RegExp(`^${name} [−\\d]`))
     .innerText();
   const [value, error] = line
-    .replace(name, '')
+    .replace(new RegExp(`^${name}`), '')
     .split('±')
-    .map((part) => Number.parseFloat(part.replaceAll(/\s/g, '')));
+    .map((part) => Number.parseFloat(part.replaceAll(/\s/g, '').replace('−', '-')));
   return { value: value as number, error: error as number };
 }
 
@@ -128,16 +128,39 @@ test('a clip is opened, marked to the frame, its ground told by four poles, and 
   await page.keyboard.press('6');
   const ran = 3 * (latency - 0.4);
   const near = async (name: string, truth: number, within: number): Promise<void> => {
-    await expect(goLines(page).first()).toContainText(name);
+    await expect(
+      goLines(page)
+        .first()
+        .getByText(new RegExp(`^${name} [−\\d]`)),
+    ).toBeVisible();
     const { value, error } = await measured(page, 0, name);
     expect(Math.abs(value - truth), name).toBeLessThanOrEqual(within);
     expect(Math.abs(value - truth), name).toBeLessThanOrEqual(error + 0.05);
   };
-  await near('way', ran, 0.02 * 8);
-  await near('from the handler', 1 + ran, 0.02 * 8);
-  await near('crept', crept, 0.02 * 8);
+  // Within 2 % of the distance, and a rounded centimetre.
+  await near('way', ran, 0.02 * ran + 0.01);
+  await near('from the handler', 1 + ran, 0.02 * (1 + ran) + 0.01);
+  // A small one within 2 % of how far it is from the handler.
+  await near('crept', (crept * 1.96) / 2, 0.02 * (1 + ran) + 0.01);
   await near('held', 1.96, 0.04);
   await near('off straight at most', 0, 2);
+  // How crooked it would sit, on the ground; and a body line in the picture.
+  await page.getByRole('button', { name: 'Front' }).click();
+  for (const [x, y] of [
+    [0, 2],
+    [0.8, 0.6],
+    [0, 0],
+  ] as const)
+    await tapAt(page, onPicture({ x, y }));
+  await near('crooked', -29.7, 2);
+  await page.getByRole('button', { name: 'Body line' }).click();
+  for (const [x, y] of [
+    [180, 300],
+    [260, 270],
+    [340, 300],
+  ] as const)
+    await tapAt(page, [x, y]);
+  await near('body line in the picture \\(180° is straight\\)', 180 - 2 * 20.556, 2);
 });
 
 /** Logs the three goes live, at the times of the scene; the third one's answer is tapped far too early. */

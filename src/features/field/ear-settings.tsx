@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { firstOfEach, learnClick, type Sound, TO_LEARN } from '@/core/review';
 import type { Failure } from '@/core/shared';
 import { Button, Notice } from '@/ui';
@@ -40,6 +40,8 @@ function Learn() {
   const { keep, learn } = useOwnClick();
   const [clicks, setClicks] = useState<readonly Sound[]>([]);
   const [wrong, setWrong] = useState<Failure | null>(null);
+  // Whoever leaves the sheet in the middle of it has done learning.
+  useEffect(() => () => learn(false), [learn]);
   const { failure } = useEar(true, (sound, rate) => {
     const heard = firstOfEach([...clicks, sound]);
     if (heard.length < TO_LEARN) return setClicks(heard);

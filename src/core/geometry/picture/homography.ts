@@ -16,6 +16,8 @@ export type PointNoise = { readonly pixels: number; readonly metres: number };
 
 /** Row by row, ground to picture, both centred and scaled (Hartley): the last one is 1. */
 type Eight = readonly number[];
+type Named = readonly [number, number, number, number, number, number, number, number];
+const named = (h: Eight): Named => h as unknown as Named;
 
 /** From the ground to centred picture points by eight numbers; null behind the camera. */
 function project(h: Eight, { x, y }: Point): Pixel | null {
@@ -185,32 +187,14 @@ function weightAt(h: Eight, { x, y }: Point, { pixels, metres }: PointNoise): re
 
 /** Whether the ground is seen as in a mirror: a camera sees left and right as they are, and away as up. */
 export function isMirrored({ h }: Homography): boolean {
-  const [a, b, u, d, e, v, g, i] = h as unknown as [
-    number,
-    number,
-    number,
-    number,
-    number,
-    number,
-    number,
-    number,
-  ];
+  const [a, b, u, d, e, v, g, i] = named(h);
   return (a - u * g) * (e - v * i) - (b - u * i) * (d - v * g) > 0;
 }
 
 /** The place on the ground under a pixel, metres; null at or above the horizon. */
 export function placeBy({ picture, ground }: Homography, h: Eight, pixel: Pixel): Point | null {
   const [u, v] = centre(picture, pixel);
-  const [a, b, c, d, e, f, g, i] = h as unknown as [
-    number,
-    number,
-    number,
-    number,
-    number,
-    number,
-    number,
-    number,
-  ];
+  const [a, b, c, d, e, f, g, i] = named(h);
   // Two lines that cross at the place: (a − u·g)x + (b − u·i)y = u − c, and the same for v.
   const [p, q, r, s] = [a - u * g, b - u * i, d - v * g, e - v * i];
   const size = p * s - q * r;

@@ -4,3 +4,4 @@ export * from './picture';
 export * from './plane';
 export * from './scent';
 export * from './shapes';
+export * from './tracks';

@@ -41,3 +41,28 @@ export function writeGpx(
     },
   });
 }
+
+/** A track as GPX 1.1: a fix each with its instant, milliseconds since 1970; places that were marked as waypoints. */
+export function writeTrackGpx(
+  tracks: readonly {
+    readonly name: string;
+    readonly fixes: readonly (Fix & { readonly at: number })[];
+  }[],
+  places: readonly (Fix & { readonly name: string })[] = [],
+): string {
+  const at = ({ lat, lon }: Fix) => ({ '@lat': lat.toFixed(7), '@lon': lon.toFixed(7) });
+  const builder = new XMLBuilder({ ignoreAttributes: false, attributeNamePrefix: '@', format: true });
+  return builder.build({
+    '?xml': { '@version': '1.0', '@encoding': 'UTF-8' },
+    gpx: {
+      '@version': '1.1',
+      '@creator': 'Regulon',
+      '@xmlns': 'http://www.topografix.com/GPX/1/1',
+      wpt: places.map((one) => ({ ...at(one), name: one.name })),
+      trk: tracks.map(({ name, fixes }) => ({
+        name,
+        trkseg: { trkpt: fixes.map((one) => ({ ...at(one), time: new Date(one.at).toISOString() })) },
+      })),
+    },
+  });
+}

@@ -1,7 +1,8 @@
 export { type CalendarEvent, writeCalendar } from './calendar-file';
 export { type MarkInFile, type MarksRead, readMarks, writeMarks } from './clip-marks-file';
 export { type Gathered, piecesOf, textOf, withPiece } from './code-pieces';
-export { type GpxPlace, type GpxRoute, writeGpx } from './gpx-file';
+export { type GpxPlace, type GpxRoute, writeGpx, writeTrackGpx } from './gpx-file';
+export { type GpxRead, type GpxTrack, readGpx, type TimedFix } from './gpx-read';
 export { type KennelFile, kennelText, readKennelFile } from './kennel-file';
 export { kennelPieces } from './kennel-pieces';
 export type { Merged } from './merge';

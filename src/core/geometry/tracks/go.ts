@@ -229,3 +229,37 @@ export function turnTaken(states: readonly State[], at: number): number | null {
   const now = heading(after.filter((one) => one.t <= first.t + TOLD.around));
   return was === null || now === null ? null : turnBetween(was, now);
 }
+
+/** One going out and coming back, seconds of the track. */
+export type Span = { readonly from: number; readonly to: number };
+
+/** Nearer than this to where it is sent from it is at home; a go leads further away than this. */
+const HOME = 5;
+const AWAY = 12;
+/** Seconds of waiting before it leaves that belong to a go. */
+const BEFORE = 5;
+
+/**
+ * The goes of a laid track: each from a few seconds before it leaves where it is sent from until it is back there, or
+ * until the track ends. What never leads twelve metres away is none.
+ */
+export function goesIn(states: readonly State[], from: Point): Span[] {
+  const found: Span[] = [];
+  let [begin, far] = [null as number | null, false];
+  for (const one of states) {
+    const away = distance(one, from);
+    if (away > HOME && begin === null) begin = one.t;
+    if (away > AWAY) far = true;
+    if (away <= HOME && begin !== null) {
+      if (far) found.push({ from: begin - BEFORE, to: one.t + BEFORE });
+      [begin, far] = [null, false];
+    }
+  }
+  const last = states.at(-1);
+  if (begin !== null && far && last) found.push({ from: begin - BEFORE, to: last.t });
+  return found;
+}
+
+/** What of a track lies within a span. */
+export const within = <T extends { readonly t: number }>(states: readonly T[], { from, to }: Span): T[] =>
+  states.filter((one) => one.t >= from && one.t <= to);

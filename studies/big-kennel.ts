@@ -70,6 +70,8 @@ export function makeBigKennel(today: Day, seed: number, reps: number = BIG.reps)
     seasons: [],
     clips: [],
     clipMarks: [],
+    tracks: [],
+    trackPoints: [],
     meetings: [],
     runs: [],
     marks: [],

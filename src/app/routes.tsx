@@ -9,6 +9,7 @@ import { LostPage, TroublePage } from './trouble';
 const element = () => import('@/features/element');
 const trials = () => import('@/features/trials');
 const clips = () => import('@/features/clips');
+const tracks = () => import('@/features/tracks');
 const setOuts = () => import('@/features/set-outs');
 
 function LastKennel() {
@@ -144,6 +145,9 @@ export const router = createBrowserRouter([
           { path: 'clips', lazy: async () => ({ Component: (await clips()).ClipsRoom }) },
           { path: 'clips/compare', lazy: async () => ({ Component: (await clips()).ComparePage }) },
           { path: 'clips/:clip', lazy: async () => ({ Component: (await clips()).ClipPage }) },
+          { path: 'tracks', lazy: async () => ({ Component: (await tracks()).TracksRoom }) },
+          { path: 'tracks/walk', lazy: async () => ({ Component: (await tracks()).WalkPage }) },
+          { path: 'tracks/:track', lazy: async () => ({ Component: (await tracks()).TrackPage }) },
           { path: 'set-outs', lazy: async () => ({ Component: (await setOuts()).SetOutsRoom }) },
           { path: 'set-outs/new', lazy: async () => ({ Component: (await setOuts()).NewSetOutPage }) },
           { path: 'set-outs/:setOut', lazy: async () => ({ Component: (await setOuts()).SetOutPage }) },

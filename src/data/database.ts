@@ -55,6 +55,8 @@ export class KennelDatabase extends Dexie {
       seasons: 'id',
       clips: 'id, dogId, boutId',
       clipMarks: 'id, clipId',
+      tracks: 'id, dogId, setOut',
+      trackPoints: 'id',
       gone: 'id',
       apart: 'id',
       meta: 'key',

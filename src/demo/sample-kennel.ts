@@ -109,6 +109,8 @@ export function makeSampleKennel(today: Day, seed: number): Tables {
     seasons: [],
     clips: [],
     clipMarks: [],
+    tracks: [],
+    trackPoints: [],
     people: [],
     ...sampleSetOuts(others.elements, all, [...others.entries], CHANGED),
     outings: outingsOf(all, today),

@@ -1,4 +1,5 @@
 import type { Sentence } from '@/core/shared';
+import type { GpxRead } from '@/data/files';
 import type { KennelCounts, KennelName } from '@/data/read';
 
 /** What the file worker can be asked. `now` is the page's clock, milliseconds since 1970. */
@@ -11,6 +12,8 @@ export type FileTask =
       readonly kennel: KennelName;
       readonly now: number;
     }
+  /** A track of a collar, a watch or a phone. */
+  | { readonly kind: 'read-track'; readonly file: Blob }
   | { readonly kind: 'take-back'; readonly kennel: KennelName; readonly now: number };
 
 /** What came in, in numbers; nothing of it where the file took the kennel's place. */
@@ -28,6 +31,7 @@ export type FileAnswers = {
   save: Saved;
   look: { readonly savedAt: string; readonly counts: KennelCounts };
   bring: Brought;
+  'read-track': GpxRead;
   'take-back': null;
 };
 

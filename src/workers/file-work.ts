@@ -1,7 +1,15 @@
 import { foldLog, inOrder } from '@/core/log';
 import { type Failure, fail, ok, type Result, say } from '@/core/shared';
 import { readTables } from '@/data/database';
-import { type KennelFile, kennelPieces, kennelText, readKennelFile, soundTables } from '@/data/files';
+import {
+  type GpxRead,
+  type KennelFile,
+  kennelPieces,
+  kennelText,
+  readGpx,
+  readKennelFile,
+  soundTables,
+} from '@/data/files';
 import { openKennel } from '@/data/kennel';
 import { countsOf, type Kennel, type KennelName, RECORD_TITLES, type Tables } from '@/data/read';
 import { addTables, replaceTables, takeBack, type Undo } from '@/data/write';
@@ -112,12 +120,18 @@ export function fileWork(open: Open = openKennel) {
         return withKennel(task, (kennel) => save(kennel, report));
       case 'look':
         return look(task.file, report);
+      case 'read-track':
+        return readTrack(task.file);
       case 'bring':
         return withKennel(task, (kennel) => bring(kennel, task.how, report));
       case 'take-back':
         return withKennel(task, back);
     }
   };
+}
+
+async function readTrack(file: Blob): Promise<Result<GpxRead>> {
+  return (await encodingOf(file)) ?? readGpx(await file.text());
 }
 
 /** A file in UTF-16 looks like damage to whoever reads it as UTF-8: it is named as what it is. */

@@ -22,10 +22,7 @@ export function toEarth(anchor: Fix, north: number, place: Point): Fix {
   };
 }
 
-/**
- * The way back: a place on the earth as one on the drawing. `toPlane(anchor, 0, anchor)` → (0, 0).
- * @internal
- */
+/** The way back: a place on the earth as one on the drawing. `toPlane(anchor, 0, anchor)` → (0, 0). */
 export function toPlane(anchor: Fix, north: number, fix: Fix): Point {
   const lon = ((((fix.lon - anchor.lon + 180) % 360) + 360) % 360) - 180;
   return turned(

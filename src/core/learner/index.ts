@@ -1,4 +1,5 @@
 export type { Schedule } from './climb';
+export { receiverFixes, simulatedRun } from './collar';
 export {
   comparePolicies,
   isComparable,

@@ -22,6 +22,7 @@ export type PersonId = Id<'person'>;
 export type RunId = Id<'run'>;
 export type SetOutId = Id<'set-out'>;
 export type SeasonEventId = Id<'season-event'>;
+export type TrackId = Id<'track'>;
 export type ClipId = Id<'clip'>;
 export type ClipMarkId = Id<'clip-mark'>;
 export type SlotId = Id<'slot'>;

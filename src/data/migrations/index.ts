@@ -9,6 +9,7 @@ import type { AnyTables, Migration } from './migration';
 import { outingsAndBouts } from './outings-and-bouts';
 import { ruleBooksHoldRealRules } from './rule-books-hold-real-rules';
 import { thingsLieToScale } from './things-lie-to-scale';
+import { tracksAreKept } from './tracks-are-kept';
 import { trialsAreJudged } from './trials-are-judged';
 import { trialsAskForConditions } from './trials-ask-for-conditions';
 import { newerMessage } from './version';
@@ -40,6 +41,7 @@ export const MIGRATIONS: readonly Migration[] = [
   thingsLieToScale,
   aSeasonIsKept,
   clipsAreMeasured,
+  tracksAreKept,
 ];
 
 /**

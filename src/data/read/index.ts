@@ -30,6 +30,7 @@ export type {
   Slot,
   Starter,
   Tables,
+  Track,
   Trial,
   Usual,
 } from '@/data/records';
@@ -140,6 +141,18 @@ export { cuesOf, listSignals, ownCuesOf } from './signals';
 export { type StandingSign, signsAgainst, standingSigns } from './signs';
 export { type PlannedSlot, pieceOf, plannedWork, type SlotState, slotsBetween } from './slots';
 export { type Gap, gapOf, isOffWork, probeStart, startToday } from './start';
+export {
+  ENOUGH_RUNS,
+  lineSpread,
+  listTracks,
+  type MeasuredTrackGo,
+  type ReadTrack,
+  type RunOfDog,
+  repsOfGoes,
+  runsOfDog,
+  trackGoes,
+  trackOf,
+} from './tracks';
 export { type TrialSafety, trialSafety } from './trial-safety';
 export { addressOf, dogOf, exerciseTitle, isWhole, trainableIn, wholeId } from './whole';
 export {

@@ -23,6 +23,7 @@ import type { Kennel } from '@/data/kennel';
 import type { ElementRecord, Ground, SetOut } from '@/data/records';
 import { standsAt } from './evidence';
 import { groundOf, oldFallsOn, setOutOf } from './set-outs';
+import { lineSpread, runsOfDog } from './tracks';
 
 /** A set-out with the ground under it, what fell there lately, and whom it is laid for. */
 export type LaidOut = {
@@ -34,6 +35,8 @@ export type LaidOut = {
   /** Where the dog stands on that element; its first step where nothing was logged. */
   readonly stands: Criteria;
   readonly oldFalls: readonly OldFall[];
+  /** How far beside its line its dog runs, degrees, by so many measured runs; null under five. */
+  readonly measured: { readonly line: number; readonly runs: number } | null;
 };
 
 /**
@@ -59,7 +62,10 @@ export async function laidOut(
     : {};
   const oldFalls = ground ? await oldFallsOn(kennel, ground.id, today, setOut.id) : [];
   const asks = of?.criteria ?? setOut.asks?.criteria ?? {};
-  return { setOut, ground, element, asks, stands: stands ?? {}, oldFalls };
+  const runs = element ? await runsOfDog(kennel, element.dogId) : [];
+  const line = lineSpread(runs);
+  const measured = line === null ? null : { line, runs: runs.length };
+  return { setOut, ground, element, asks, stands: stands ?? {}, oldFalls, measured };
 }
 
 /** All that a page concludes from a set-out, with things where a hand holds them just now. */
@@ -77,7 +83,7 @@ export type LaidOutView = {
 };
 
 export function laidOutView(
-  { setOut, ground, element, asks: asked, stands, oldFalls }: LaidOut,
+  { setOut, ground, element, asks: asked, stands, oldFalls, measured }: LaidOut,
   lengths: Lengths,
   {
     things = setOut.things,
@@ -89,13 +95,16 @@ export function laidOutView(
   const wind = setOut.wind ?? plan?.wind ?? null;
   const ladder = element ? buildLadder(element) : null;
   const asks = setOut.asks ? criteriaOf(things, setOut.asks.reads, asked) : null;
-  const { spread } = setOut;
+  // What somebody said of a dog stands before what was measured, and that before what is stated.
+  const spread = setOut.spread ?? (measured ? { ...USUAL_SPREAD, line: measured.line } : null);
+  const runs = setOut.spread === null && measured ? measured.runs : null;
   const checks = checkSetOut({
     things,
     plan,
     wind,
     oldFalls,
     spread,
+    runs,
     lengths,
     step: ladder && asks ? { ladder, stands, asks } : null,
   });

@@ -27,6 +27,7 @@ export type { SetOut } from './set-out';
 export type { Signal } from './signal';
 export type { Slot } from './slot';
 export type { Stop } from './stop';
+export type { Track, TrackPoints } from './track';
 export { PLAIN_TRIAL, type Trial } from './trial';
 export type { Usual } from './usual';
 
@@ -64,6 +65,8 @@ const NAMES: Readonly<Record<TableName, true>> = {
   seasons: true,
   clips: true,
   clipMarks: true,
+  tracks: true,
+  trackPoints: true,
   gone: true,
   apart: true,
 };

@@ -106,6 +106,12 @@ export function linksOf(tables: Omit<Tables, 'entries'>): Link[] {
   }
   for (const [i, one] of tables.clipMarks.entries())
     add('clipMarks', i, one.id, 'clipId', 'clips', one.clipId);
+  for (const [i, one] of tables.tracks.entries()) {
+    add('tracks', i, one.id, 'dogId', 'dogs', one.dogId);
+    add('tracks', i, one.id, 'boutId', 'bouts', one.boutId);
+    add('tracks', i, one.id, 'setOut', 'setOuts', one.setOut);
+  }
+  for (const [i, one] of tables.trackPoints.entries()) add('trackPoints', i, one.id, 'id', 'tracks', one.id);
   for (const [i, one] of tables.bearings.entries()) add('bearings', i, one.id, 'id', 'dogs', one.id);
   for (const [i, one] of tables.trials.entries()) {
     add('trials', i, one.id, 'dogId', 'dogs', one.dogId);

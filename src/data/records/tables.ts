@@ -24,6 +24,7 @@ import { setOutSchema } from './set-out';
 import { signalSchema } from './signal';
 import { slotSchema } from './slot';
 import { stopSchema } from './stop';
+import { trackPointsSchema, trackSchema } from './track';
 import { trialSchema } from './trial';
 import { usualSchema } from './usual';
 
@@ -61,6 +62,8 @@ export const tablesSchema = v.strictObject({
   seasons: v.array(seasonSchema),
   clips: v.array(clipSchema),
   clipMarks: v.array(clipMarkSchema),
+  tracks: v.array(trackSchema),
+  trackPoints: v.array(trackPointsSchema),
   gone: v.array(goneSchema),
   apart: v.array(apartSchema),
 });

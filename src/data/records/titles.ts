@@ -33,6 +33,8 @@ export const RECORD_TITLES: Readonly<Record<TableName, Sentence>> = {
   seasons: say('data.titles.season'),
   clips: say('data.titles.clip'),
   clipMarks: say('data.titles.mark-of-a-clip'),
+  tracks: say('data.titles.track'),
+  trackPoints: say('data.titles.track-points'),
   gone: say('data.titles.what-was-removed'),
   apart: say('data.titles.what-waits-for-a-decision'),
 };

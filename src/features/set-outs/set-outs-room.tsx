@@ -45,6 +45,9 @@ export function SetOutsRoom() {
         <Link className={buttonClass('plain', 'big')} to={`/${kennel.name}/set-outs/grounds/new`}>
           {tell('room.draw-a-ground')}
         </Link>
+        <Link className={buttonClass('plain', 'big')} to={`/${kennel.name}/tracks`}>
+          {tell('room.tracks')}
+        </Link>
       </p>
       <div className="grid items-start gap-5 lg:grid-cols-2">
         <Sheet title={tell('room.for-dog', { name: dog.name })}>

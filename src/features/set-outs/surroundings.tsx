@@ -26,7 +26,10 @@ export function Surroundings({ laid, view, lengths, onChange }: Props) {
   const grounds = useLiveQuery(() => listGrounds(kennel), [kennel]) ?? [];
   const { setOut } = laid;
   const { wind, north } = view;
-  const spread = setOut.spread ?? USUAL_SPREAD;
+  const spread = setOut.spread ?? {
+    ...USUAL_SPREAD,
+    ...(laid.measured ? { line: laid.measured.line } : {}),
+  };
   const all = (words: string, by: (things: readonly Thing[]) => Thing[]) =>
     onChange(words, (stored) => ({ things: by(stored.things) }));
   return (
@@ -76,7 +79,11 @@ export function Surroundings({ laid, view, lengths, onChange }: Props) {
       </div>
       <h3 className="mt-4 font-bold">{tell('around.dog-runs')}</h3>
       <p className="mb-1 leading-snug text-ink-soft">
-        {setOut.spread ? tell('around.spread-said') : tell('around.spread-stated')}
+        {setOut.spread
+          ? tell('around.spread-said')
+          : laid.measured
+            ? tell('around.spread-measured', { runs: laid.measured.runs })
+            : tell('around.spread-stated')}
       </p>
       <div className="grid grid-cols-2 gap-3">
         <TypedField

@@ -27,10 +27,18 @@ type Props = {
   readonly highest?: number;
   readonly hold?: Hold;
   readonly svg?: Ref<SVGSVGElement>;
+  /** What was run: places in a row, one of them in hand. */
+  readonly tracks?: readonly {
+    readonly key: string;
+    readonly places: readonly Point[];
+    readonly chosen: boolean;
+  }[];
+  /** A place that is pointed at. */
+  readonly here?: Point | null;
 };
 
 /** A set-out to scale, painted in its own width. Things are taken by the pointer or by their arrow keys. */
-export function SetOutDrawing({ picture, title, highest = 560, hold, svg }: Props) {
+export function SetOutDrawing({ picture, title, highest = 560, hold, svg, tracks = [], here = null }: Props) {
   const paper = useRef<HTMLDivElement>(null);
   const width = useWidth(paper);
   const frame = frameOf(picture.box, width, highest);
@@ -55,12 +63,32 @@ export function SetOutDrawing({ picture, title, highest = 560, hold, svg }: Prop
         {picture.arcs.map((arc) => (
           <Arc key={arc.key} arc={arc} frame={frame} />
         ))}
+        {tracks.map((track) => (
+          <Unread key={track.key}>
+            <polyline
+              points={pointsText(frame, track.places)}
+              fill="none"
+              stroke={track.chosen ? 'var(--signal-ink)' : 'var(--ink-soft)'}
+              strokeWidth={track.chosen ? 3.5 : 1.5}
+              strokeLinejoin="round"
+            />
+          </Unread>
+        ))}
+        {here && <Here at={frame.to(here)} />}
         {dogLast(picture.things).map((thing) => (
           <Thing key={thing.key} thing={thing} frame={frame} hold={hold} />
         ))}
         <Margins picture={picture} frame={frame} />
       </svg>
     </div>
+  );
+}
+
+function Here({ at }: { readonly at: Point }) {
+  return (
+    <Unread>
+      <circle cx={at.x} cy={at.y} r={9} fill="none" stroke="var(--signal-ink)" strokeWidth={3} />
+    </Unread>
   );
 }
 

@@ -40,6 +40,8 @@ export type CheckedSetOut = {
   readonly oldFalls: readonly OldFall[];
   /** How this dog's runs scatter, where somebody said so; else it is stated. */
   readonly spread: Spread | null;
+  /** The line of the spread was measured of this dog, in so many runs; null where somebody said it, or nobody. */
+  readonly runs: number | null;
   readonly lengths: Lengths;
   /** What it is laid for; null where it is drawn for itself. */
   readonly step: AskedStep | null;
@@ -189,7 +191,8 @@ function dangers(given: CheckedSetOut, lines: readonly Line[]): Check[] {
         ...inHundred(chance),
         line: Math.round(spread.line * 10) / 10,
         reach: Math.round(spread.reach * 100),
-        known: given.spread !== null,
+        known: given.runs !== null ? 'measured' : given.spread !== null ? 'said' : 'usual',
+        runs: given.runs ?? 0,
       });
       return [care(`near-${hazard.kind}`, said)];
     }),

@@ -34,6 +34,7 @@ export const checked = (things: readonly Thing[], more: Partial<CheckedSetOut> =
     wind: null,
     oldFalls: [],
     spread: null,
+    runs: null,
     lengths: METRES,
     step: null,
     ...more,

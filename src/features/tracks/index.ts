@@ -1,0 +1,3 @@
+export { TrackPage } from './track-page';
+export { TracksRoom } from './tracks-room';
+export { WalkPage } from './walk-page';

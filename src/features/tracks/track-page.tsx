@@ -1,0 +1,268 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useRef, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { lengthsBy } from '@/core/breakdown';
+import { laidPoint, laidTrack, placeAround } from '@/core/geometry';
+import { asId, type BoutId, type DogId, type EntryId, type SetOutId } from '@/core/shared';
+import { useDogs, useKennelWithDog } from '@/data/live';
+import {
+  laidOut,
+  laidOutView,
+  listPeople,
+  listSetOuts,
+  type ReadTrack,
+  repsOfGoes,
+  trackGoes,
+  trackOf,
+  unitOfSetOut,
+} from '@/data/read';
+import { amendReps, changeTrack, removeTrack, type TrackChange } from '@/data/write';
+import {
+  Button,
+  buttonClass,
+  Notice,
+  PageHead,
+  SelectField,
+  SetOutDrawing,
+  Sheet,
+  useLengthChoice,
+} from '@/ui';
+import { writeInstant } from '@/words';
+import { GoLine } from './go-line';
+import { LaySheet } from './lay-sheet';
+import { SaveTrack } from './save-track';
+import { boxOf } from './track-box';
+import { goesOf, type Lies, type Pair, trackCorrection, usualPairs } from './track-view';
+import { useTrackBouts, useTrackLog } from './use-track-log';
+import { tell } from './words';
+
+/** A track on its set-out: laid there, measured go by go, joined with the reps of its bout. */
+export function TrackPage() {
+  const { track: id = '' } = useParams();
+  const { kennel, today } = useKennelWithDog();
+  const read = useLiveQuery(() => trackOf(kennel, id), [kennel, id]);
+  const setOut = read?.track.setOut ?? null;
+  const laid = useLiveQuery(
+    async () => ({
+      of: setOut,
+      laid: await laidOut(kennel, setOut, today),
+      people: await listPeople(kennel),
+    }),
+    [kennel, setOut, today],
+  );
+  if (read === undefined || laid === undefined || (read !== null && laid.of !== setOut))
+    return <p className="text-lg">{tell('tracks.room.opening')}</p>;
+  if (read === null)
+    return (
+      <>
+        <PageHead title={tell('tracks.track.gone')} />
+        <Link className={buttonClass('signal', 'big')} to={`/${kennel.name}/tracks`}>
+          {tell('tracks.track.to-the-tracks')}
+        </Link>
+      </>
+    );
+  return <OneTrack key={read.track.id} read={read} laid={laid.laid} people={laid.people} />;
+}
+
+type Props = {
+  readonly read: ReadTrack;
+  readonly laid: Awaited<ReturnType<typeof laidOut>>;
+  readonly people: Awaited<ReturnType<typeof listPeople>>;
+};
+
+function OneTrack({ read, laid, people }: Props) {
+  const { track, states } = read;
+  const { kennel, done } = useKennelWithDog();
+  const navigate = useNavigate();
+  const dogs = useDogs() ?? [];
+  const { unit, whose } = useLengthChoice();
+  const lengths = lengthsBy({ unit, whose }, people, laid ? unitOfSetOut(laid) : null);
+  const setOuts = useLiveQuery(() => listSetOuts(kennel), [kennel]) ?? [];
+  const log = useTrackLog(track) ?? null;
+  const bouts = useTrackBouts(track) ?? [];
+  const [chosen, setChosen] = useState(0);
+  const [said, setPairs] = useState<readonly [Pair, Pair] | null>(null);
+  const svg = useRef<SVGSVGElement>(null);
+  const things = laid?.setOut.things ?? [];
+  const pairs = said ?? usualPairs(states, things);
+  const goes = trackGoes(read, laid?.setOut ?? null);
+  const change = (words: string, by: TrackChange): void =>
+    void done(words, changeTrack(kennel, track.id, by));
+  const lay = (lies: Lies): void =>
+    change(tell('tracks.lay.laid'), { lies, goes: goesOf(states, lies, things) });
+  const all = track.lies ? laidTrack(states, track.lies) : [];
+  const view = laid && laidOutView(laid, lengths);
+  const here = track.lies ? placeAround(states, pairs[1].t) : null;
+  const sayGo = (i: number, words: string, by: Partial<(typeof track.goes)[number]>): void =>
+    change(words, { goes: track.goes.map((one, j) => (i === j ? { ...one, ...by } : one)) });
+  const corrections = goes.map(({ go }, i) => {
+    const rep = log?.reps.find(({ id }) => id === go.rep);
+    const measured = goes[i];
+    return log && rep && measured ? trackCorrection(measured, rep, log.judging, log.axis) : null;
+  });
+  const join = (): void => {
+    if (!log) return;
+    const reps = repsOfGoes(track, log.reps);
+    change(tell('tracks.join.joined', { count: reps.filter((one) => one !== null).length }), {
+      goes: track.goes.map((one, i) => ({ ...one, rep: reps[i] ?? null })),
+    });
+  };
+  const open = corrections.flatMap((one, i) => (one ? [{ one, rep: goes[i]?.go.rep as EntryId }] : []));
+  return (
+    <>
+      <PageHead title={track.name}>
+        {tell('tracks.track.about', {
+          at: writeInstant(track.startedAt),
+          count: track.count,
+          source: track.source,
+          spikes: read.spikes,
+          gaps: read.gaps,
+        })}
+      </PageHead>
+      <div className="grid items-start gap-5 lg:grid-cols-[3fr_2fr]">
+        <div className="grid min-w-0 gap-4">
+          {view && laid ? (
+            <SetOutDrawing
+              svg={svg}
+              picture={{ ...view.picture, box: boxOf(view.picture.box, all) }}
+              title={tell('tracks.track.drawing', { title: laid.setOut.title })}
+              tracks={[
+                { key: 'all', places: all, chosen: false },
+                ...goes.flatMap(({ states: own }, i) =>
+                  i === chosen ? [{ key: `go ${i}`, places: own, chosen: true }] : [],
+                ),
+              ]}
+              here={here && track.lies ? laidPoint(here, track.lies) : null}
+            />
+          ) : (
+            <Notice>{tell('tracks.track.no-set-out')}</Notice>
+          )}
+          <Sheet title={tell('tracks.goes.title', { count: goes.length })}>
+            {goes.length === 0 && (
+              <p className="leading-snug">{tell('tracks.goes.none', { laid: track.lies !== null })}</p>
+            )}
+            <ol className="divide-y divide-hair">
+              {goes.map((one, i) => (
+                <GoLine
+                  key={one.go.from}
+                  place={i + 1}
+                  one={one}
+                  things={things}
+                  lengths={lengths}
+                  log={log}
+                  correction={corrections[i] ?? null}
+                  chosen={i === chosen}
+                  onChoose={() => setChosen(i)}
+                  onSay={(words, by) => sayGo(i, words, by)}
+                />
+              ))}
+            </ol>
+          </Sheet>
+        </div>
+        <div className="grid gap-4">
+          <Sheet title={tell('tracks.track.what')}>
+            <div className="grid gap-2">
+              <SelectField
+                label={tell('tracks.track.dog')}
+                value={track.dogId ?? ''}
+                options={[
+                  { value: '', words: tell('tracks.track.nobody') },
+                  ...dogs.map(({ id, name }) => ({ value: id as string, words: name })),
+                ]}
+                onChange={(id) =>
+                  change(tell('tracks.track.kept'), {
+                    dogId: id === '' ? null : asId<DogId>(id),
+                    boutId: null,
+                  })
+                }
+              />
+              <SelectField
+                label={tell('tracks.track.set-out')}
+                value={track.setOut ?? ''}
+                options={[
+                  { value: '', words: tell('tracks.track.none') },
+                  ...setOuts
+                    .filter((one) => !one.putAway || one.id === track.setOut)
+                    .map(({ id, title }) => ({ value: id as string, words: title })),
+                ]}
+                onChange={(id) => {
+                  setPairs(null);
+                  change(tell('tracks.track.kept'), { setOut: id === '' ? null : asId<SetOutId>(id) });
+                }}
+              />
+              <SelectField
+                label={tell('tracks.track.bout')}
+                value={track.boutId ?? ''}
+                options={[
+                  { value: '', words: tell('tracks.track.none') },
+                  ...bouts.map((one) => ({
+                    value: one.id,
+                    words: tell('tracks.track.one-bout', {
+                      at: writeInstant(one.startedAt),
+                      title: one.title,
+                    }),
+                  })),
+                ]}
+                onChange={(id) =>
+                  change(tell('tracks.track.kept'), { boutId: id === '' ? null : asId<BoutId>(id) })
+                }
+              />
+            </div>
+          </Sheet>
+          {laid && (
+            <LaySheet
+              track={track}
+              states={states}
+              setOut={laid.setOut}
+              pairs={pairs}
+              onPairs={setPairs}
+              onLay={lay}
+            />
+          )}
+          {log && goes.length > 0 && (
+            <Sheet title={tell('tracks.join.title')}>
+              <p className="flex flex-wrap items-center gap-2">
+                <Button look="ink" size="big" onClick={join}>
+                  {tell('tracks.join.by-time')}
+                </Button>
+                {open.length > 0 && (
+                  <Button
+                    look="signal"
+                    size="big"
+                    onClick={() =>
+                      void done(
+                        tell('tracks.join.taken-over', { count: open.length }),
+                        amendReps(
+                          kennel,
+                          log.bout,
+                          open.map(({ one, rep }) => ({ of: rep, change: one.change })),
+                        ),
+                      )
+                    }
+                  >
+                    {tell('tracks.join.take-over', { count: open.length })}
+                  </Button>
+                )}
+              </p>
+            </Sheet>
+          )}
+          <SaveTrack read={read} svg={svg} />
+          <p className="flex flex-wrap gap-2">
+            <Link className={buttonClass('plain')} to={`/${kennel.name}/tracks`}>
+              {tell('tracks.track.to-the-tracks')}
+            </Link>
+            <Button
+              look="quiet"
+              onClick={() => {
+                void done(tell('tracks.track.removed'), removeTrack(kennel, track.id));
+                void navigate(`/${kennel.name}/tracks`);
+              }}
+            >
+              {tell('tracks.track.remove')}
+            </Button>
+          </p>
+        </div>
+      </div>
+    </>
+  );
+}

@@ -1,5 +1,12 @@
 import { useMemo } from 'react';
-import { buildLadder, describeRung, type Ladder, sameCriteria } from '@/core/breakdown';
+import {
+  buildLadder,
+  type Criteria,
+  describeRung,
+  type Ladder,
+  sameCriteria,
+  writeValue,
+} from '@/core/breakdown';
 import type { CoverRow } from '@/core/evidence';
 import { rodsOf } from '@/core/evidence';
 import { useKennel, useKeptLogs } from '@/data/live';
@@ -130,15 +137,26 @@ function rungsInWords(ladder: Ladder, log: KeptLog | undefined): string {
   const rungOf = asked.map((criteria) =>
     ladder.rungs.findIndex((rung) => sameCriteria(ladder.axes, rung.criteria, criteria)),
   );
-  const places = marks.map(({ on }) => rungOf[on] ?? -1);
-  const [first, ...more] = places.filter((place, i) => place !== places[i - 1]);
-  if (first !== undefined && more.length === 0 && first >= 0)
-    return tell('evidence-page.rung', { describeRung: describeRung(ladder, first) });
-  return tell('evidence-page.rungs', {
-    first: [first ?? -1, ...more]
-      .map((place) => (place < 0 ? tell('evidence-page.off-this-ladder') : place + 1))
-      .join(' → '),
+  const [first, ...more] = marks.map(({ on }) => on).filter((on, i, all) => on !== all[i - 1]);
+  const rung = first === undefined ? -1 : (rungOf[first] ?? -1);
+  if (more.length === 0 && rung >= 0)
+    return tell('evidence-page.rung', { describeRung: describeRung(ladder, rung) });
+  const words = [first ?? -1, ...more].map((on) => {
+    const place = rungOf[on] ?? -1;
+    return place < 0 ? offLadder(ladder, asked[on] ?? {}) : String(place + 1);
   });
+  return tell('evidence-page.rungs', { first: words.filter((one, i) => one !== words[i - 1]).join(' → ') });
+}
+
+/** What was asked that no rung asks: a distance as it was measured, say. */
+function offLadder(ladder: Ladder, criteria: Criteria): string {
+  const other = ladder.axes.filter((axis) => {
+    const value = criteria[axis.key];
+    return value !== undefined && !ladder.rungs.some((one) => one.criteria[axis.key] === value);
+  });
+  if (other.length === 0) return tell('evidence-page.off-this-ladder');
+  const values = other.map((axis) => wordsOf(writeValue(axis, criteria[axis.key] as number)));
+  return tell('evidence-page.off-this-ladder-at', { values: values.join(', ') });
 }
 
 /** Chips that every element can have, as a person reads them. */

@@ -73,14 +73,17 @@ export function layTwo(
   return ok({ ...laid.lies, by: 'two', off: laid.off });
 }
 
-/** The usual pairs: the dog where the track begins, and what it is sent for first where it is furthest from there. */
+/** The usual pairs: the dog where the track begins, and where it is furthest from there what lies as far from the dog. */
 export function usualPairs(states: readonly State[], things: readonly Thing[]): [Pair, Pair] {
-  const [dog, goal] = layable(things);
   const first = states[0];
   const far = states.reduce<State | undefined>(
     (best, one) => (first && (!best || distance(one, first) > distance(best, first)) ? one : best),
     undefined,
   );
+  const dog = dogOf(things);
+  const long = first && far ? distance(first, far) : 0;
+  const apart = (thing: Thing): number => (dog ? Math.abs(distance(dog, thing) - long) : 0);
+  const goal = [...sentFor(things)].sort((a, b) => apart(a) - apart(b))[0];
   return [
     { t: (first?.t ?? 0) + 1, key: dog?.key ?? '' },
     { t: far?.t ?? 0, key: goal?.key ?? '' },

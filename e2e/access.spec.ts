@@ -24,6 +24,8 @@ const VIEWS = [
   '/sample/readiness',
   '/sample/season',
   '/sample/season/day',
+  '/sample/tracks',
+  '/sample/tracks/walk',
   '/sample/clips',
   '/sample/clips/compare',
   '/sample/set-outs',

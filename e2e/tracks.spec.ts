@@ -118,6 +118,20 @@ test('a broken file is refused with its line, and nothing is taken in', async ({
   await choose('<gpx><trk><trkseg><trkpt lat="1" lon="2"/></trkseg></trk></gpx>');
   await expect(page.getByText('Record with the times switched on.', { exact: false })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'No track yet' })).toBeVisible();
+  // Two dogs in one file: each collar is its own dog's.
+  const fixes = Array.from({ length: 20 }, (_, i) => ({ lat: 48 + i * 1e-4, lon: 14, at: BOUT + i * 1000 }));
+  await choose(
+    writeTrackGpx([
+      { name: 'collar JUNIPER', fixes },
+      { name: 'Quill 2', fixes },
+      { name: 'someone', fixes },
+    ]),
+  );
+  await expect(page.getByText('3 tracks are taken in.')).toBeVisible();
+  await expect(page.getByRole('heading', { name: '2 tracks' })).toBeVisible();
+  await expect(page.getByText('Nobody has said whose it is.', { exact: false })).toHaveCount(1);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('heading', { name: 'No track yet' })).toBeVisible();
 });
 
 test('a simulated collar runs a set-out until the dog’s line is known, and set-outs reckon with it', async ({

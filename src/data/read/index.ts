@@ -143,7 +143,6 @@ export { type PlannedSlot, pieceOf, plannedWork, type SlotState, slotsBetween } 
 export { type Gap, gapOf, isOffWork, probeStart, startToday } from './start';
 export {
   ENOUGH_RUNS,
-  lineSpread,
   listTracks,
   type MeasuredTrackGo,
   type ReadTrack,

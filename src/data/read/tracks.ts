@@ -4,7 +4,6 @@ import {
   inPieces,
   laidTrack,
   type Point,
-  placeAround,
   type State,
   smoothed,
   type Timed,
@@ -40,12 +39,20 @@ export async function trackOf(kennel: Kennel, id: string): Promise<ReadTrack | n
   return track && points ? readTrack(track, points) : null;
 }
 
-/** The fixes of a track as metres about the first one, and what its receiver most likely saw. */
-export function readTrack(track: Track, points: TrackPoints): ReadTrack {
+/**
+ * The fixes of a track as metres about the first one, and what its receiver most likely saw; of a long one only those
+ * that are wanted.
+ */
+function readTrack(
+  track: Track,
+  points: TrackPoints,
+  wanted: (t: number) => boolean = () => true,
+): ReadTrack {
   const anchor = { lat: points.lat[0] as number, lon: points.lon[0] as number };
-  const fixes = points.t.map((t, i): Timed => {
+  const fixes = points.t.flatMap((t, i): Timed[] => {
+    if (!wanted(t)) return [];
     const fix = { lat: points.lat[i] as number, lon: points.lon[i] as number };
-    return { t, ...toPlane(anchor, 0, fix) };
+    return [{ t, ...toPlane(anchor, 0, fix) }];
   });
   const { pieces, spikes, gaps } = inPieces(fixes);
   return { track, points, states: pieces.flatMap((piece) => smoothed(piece)), spikes, gaps };
@@ -87,10 +94,20 @@ export function trackGoes(
 
 function ranTo(states: readonly State[], measured: TrackGo | null): number | null {
   if (measured?.left == null || measured.there === null) return null;
-  // Before it left it stood where it was sent from.
-  const before: Point | null = placeAround(states, (states[0]?.t ?? 0) + 2);
-  const there = placeAround(states, measured.there + 1);
+  // Before it left it stood where it was sent from, and there it picks up.
+  const before = middleOf(
+    within(states, { from: Number.NEGATIVE_INFINITY, to: measured.left - 1 }).slice(-4),
+  );
+  const there = middleOf(within(states, { from: measured.there, to: measured.there + 2 }));
   return before && there ? distance(before, there) : null;
+}
+
+function middleOf(states: readonly State[]): Point | null {
+  if (states.length === 0) return null;
+  return {
+    x: states.reduce((sum, one) => sum + one.x, 0) / states.length,
+    y: states.reduce((sum, one) => sum + one.y, 0) / states.length,
+  };
 }
 
 /** Which rep each go is: the first that was entered between its beginning and half a minute after its end. */
@@ -127,11 +144,12 @@ export async function runsOfDog(kennel: Kennel, dog: DogId): Promise<RunOfDog[]>
   const found: RunOfDog[] = [];
   for (const track of tracks.sort((a, b) => a.startedAt - b.startedAt)) {
     if (!track.lies || track.setOut === null || track.goes.length === 0) continue;
-    const [read, setOut] = await Promise.all([
-      trackOf(kennel, track.id),
+    const [points, setOut] = await Promise.all([
+      database.of('trackPoints').get(track.id),
       database.of('setOuts').get(track.setOut),
     ]);
-    if (!read || !setOut) continue;
+    if (!points || !setOut) continue;
+    const read = readTrack(track, points, (t) => track.goes.some((go) => t >= go.from && t <= go.to));
     const from = dogOf(setOut.things);
     for (const { measured, goal } of trackGoes(read, setOut)) {
       if (measured?.line == null || !goal || !from) continue;
@@ -151,7 +169,10 @@ export async function runsOfDog(kennel: Kennel, dog: DogId): Promise<RunOfDog[]>
 /** So many runs tell how a dog's lines scatter. */
 export const ENOUGH_RUNS = 5;
 
-/** How a dog's lines scatter about what it was sent on, degrees (root mean square); null under five runs. */
+/**
+ * How a dog's lines scatter about what it was sent on, degrees (root mean square); null under five runs.
+ * @internal
+ */
 export function lineSpread(runs: readonly RunOfDog[]): number | null {
   if (runs.length < ENOUGH_RUNS) return null;
   return Math.sqrt(runs.reduce((sum, one) => sum + one.line ** 2, 0) / runs.length);

@@ -59,7 +59,7 @@ export function Simulated({ setOuts }: { readonly setOuts: readonly SetOut[] }) 
  * The file of a simulated collar: the dog is sent for everything that lies there, one after the other, a few degrees
  * beside its line, hesitating once.
  */
-export function simulatedFile(
+function simulatedFile(
   setOut: Pick<SetOut, 'things' | 'north'>,
   name: string,
   at: number,

@@ -64,6 +64,13 @@ export function TrackPage() {
   return <OneTrack key={read.track.id} read={read} laid={laid.laid} people={laid.people} />;
 }
 
+/** More places than this no eye tells apart. */
+const DRAWN = 2_000;
+const thinned = <T,>(places: readonly T[]): readonly T[] => {
+  const every = Math.ceil(places.length / DRAWN);
+  return every <= 1 ? places : places.filter((_, i) => i % every === 0);
+};
+
 type Props = {
   readonly read: ReadTrack;
   readonly laid: Awaited<ReturnType<typeof laidOut>>;
@@ -127,7 +134,7 @@ function OneTrack({ read, laid, people }: Props) {
               picture={{ ...view.picture, box: boxOf(view.picture.box, all) }}
               title={tell('tracks.track.drawing', { title: laid.setOut.title })}
               tracks={[
-                { key: 'all', places: all, chosen: false },
+                { key: 'all', places: thinned(all), chosen: false },
                 ...goes.flatMap(({ states: own }, i) =>
                   i === chosen ? [{ key: `go ${i}`, places: own, chosen: true }] : [],
                 ),

@@ -21,7 +21,7 @@ const TOLD = {
   /** A turn is told by the three seconds of running on either side. */
   around: 3,
   /** The line is told where so much of the way is behind it. */
-  share: 0.8,
+  share: 0.7,
 } as const;
 
 /** Where it stood or dawdled on the way out: from the beginning of the track, seconds. */

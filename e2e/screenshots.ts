@@ -44,7 +44,7 @@ test('breakdown', async ({ page }) => {
   await page.screenshot({ path: `${FOLDER}/breakdown.png` });
 });
 
-test('set-outs, and the card in the hand', async ({ page, context, baseURL }) => {
+test('set-outs, a track on one, and the card in the hand', async ({ page, context, baseURL }) => {
   await page.goto('/sample/today');
   await page.getByLabel('Dog', { exact: true }).selectOption({ label: 'Juniper' });
   await page.goto('/sample/set-outs/sample-set-out-1');
@@ -61,7 +61,16 @@ test('set-outs, and the card in the hand', async ({ page, context, baseURL }) =>
   await expect(page.getByRole('img', { name: /drawn to scale/ })).toBeVisible();
   await page.getByText(/^Stand with the dog here/).evaluate((one) => one.scrollIntoView());
   const hand = await page.screenshot();
-  await beside(await context.newPage(), baseURL, 'set-outs', [table, hand]);
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto('/sample/tracks');
+  await page.getByLabel('Set-out to run').selectOption({ label: 'Two marks, forty degrees apart' });
+  await page.getByRole('button', { name: 'Let it run' }).click();
+  await page.getByRole('button', { name: 'Lay it by both' }).click();
+  await expect(page.getByRole('region', { name: /goes/ }).locator('ol > li')).toHaveCount(2);
+  await page.getByRole('button', { name: 'Put this line away' }).click();
+  await page.evaluate(() => scrollTo(0, 0));
+  const track = await page.screenshot();
+  await beside(await context.newPage(), baseURL, 'set-outs', [table, track, hand], 600);
 });
 
 test('field in the hand', async ({ page }) => {
@@ -281,11 +290,14 @@ async function beside(
   baseURL: string | undefined,
   name: string,
   shots: readonly Buffer[],
+  high = 800,
 ): Promise<void> {
   await sheet.goto(baseURL ?? '/');
-  await sheet.setViewportSize({ width: 1280 + 15 + 370, height: 800 });
+  // Pictures of the table are eight high where they are 12.8 wide, those of the hand 844 and 390; the last one is.
+  const width = (shots.length - 1) * (1.6 * high + 15) + (390 / 844) * high;
+  await sheet.setViewportSize({ width: Math.round(width), height: high });
   const shown = shots.map(
-    (shot) => `<img style="height:800px" src="data:image/png;base64,${shot.toString('base64')}">`,
+    (shot) => `<img style="height:${high}px" src="data:image/png;base64,${shot.toString('base64')}">`,
   );
   await sheet.setContent(
     `<body style="margin:0;display:flex;gap:15px;background:#fff">${shown.join('')}</body>`,

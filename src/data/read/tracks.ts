@@ -171,7 +171,6 @@ export const ENOUGH_RUNS = 5;
 
 /**
  * How a dog's lines scatter about what it was sent on, degrees (root mean square); null under five runs.
- * @internal
  */
 export function lineSpread(runs: readonly RunOfDog[]): number | null {
   if (runs.length < ENOUGH_RUNS) return null;

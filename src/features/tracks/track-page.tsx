@@ -115,6 +115,68 @@ function OneTrack({ read, laid, people }: Props) {
     });
   };
   const open = corrections.flatMap((one, i) => (one ? [{ one, rep: goes[i]?.go.rep as EntryId }] : []));
+  // What has to be said first stands first, also in the hand.
+  const what = (
+    <Sheet title={tell('tracks.track.what')}>
+      <div className="grid gap-2">
+        <SelectField
+          label={tell('tracks.track.dog')}
+          value={track.dogId ?? ''}
+          options={[
+            { value: '', words: tell('tracks.track.nobody') },
+            ...dogs.map(({ id, name }) => ({ value: id as string, words: name })),
+          ]}
+          onChange={(id) =>
+            change(tell('tracks.track.kept'), {
+              dogId: id === '' ? null : asId<DogId>(id),
+              boutId: null,
+            })
+          }
+        />
+        <SelectField
+          label={tell('tracks.track.set-out')}
+          value={track.setOut ?? ''}
+          options={[
+            { value: '', words: tell('tracks.track.none') },
+            ...setOuts
+              .filter((one) => !one.putAway || one.id === track.setOut)
+              .map(({ id, title }) => ({ value: id as string, words: title })),
+          ]}
+          onChange={(id) => {
+            setPairs(null);
+            change(tell('tracks.track.kept'), { setOut: id === '' ? null : asId<SetOutId>(id) });
+          }}
+        />
+        <SelectField
+          label={tell('tracks.track.bout')}
+          value={track.boutId ?? ''}
+          options={[
+            { value: '', words: tell('tracks.track.none') },
+            ...bouts.map((one) => ({
+              value: one.id,
+              words: tell('tracks.track.one-bout', {
+                at: writeInstant(one.startedAt),
+                title: one.title,
+              }),
+            })),
+          ]}
+          onChange={(id) =>
+            change(tell('tracks.track.kept'), { boutId: id === '' ? null : asId<BoutId>(id) })
+          }
+        />
+      </div>
+    </Sheet>
+  );
+  const whereItLies = laid && (
+    <LaySheet
+      track={track}
+      states={states}
+      setOut={laid.setOut}
+      pairs={pairs}
+      onPairs={setPairs}
+      onLay={lay}
+    />
+  );
   return (
     <>
       <PageHead title={track.name}>
@@ -128,6 +190,7 @@ function OneTrack({ read, laid, people }: Props) {
       </PageHead>
       <div className="grid items-start gap-5 lg:grid-cols-[3fr_2fr]">
         <div className="grid min-w-0 gap-4">
+          {track.setOut === null && what}
           {view && laid ? (
             <SetOutDrawing
               svg={svg}
@@ -144,6 +207,7 @@ function OneTrack({ read, laid, people }: Props) {
           ) : (
             <Notice>{tell('tracks.track.no-set-out')}</Notice>
           )}
+          {!track.lies && whereItLies}
           <Sheet title={tell('tracks.goes.title', { count: goes.length })}>
             {goes.length === 0 && (
               <p className="leading-snug">{tell('tracks.goes.none', { laid: track.lies !== null })}</p>
@@ -167,65 +231,8 @@ function OneTrack({ read, laid, people }: Props) {
           </Sheet>
         </div>
         <div className="grid gap-4">
-          <Sheet title={tell('tracks.track.what')}>
-            <div className="grid gap-2">
-              <SelectField
-                label={tell('tracks.track.dog')}
-                value={track.dogId ?? ''}
-                options={[
-                  { value: '', words: tell('tracks.track.nobody') },
-                  ...dogs.map(({ id, name }) => ({ value: id as string, words: name })),
-                ]}
-                onChange={(id) =>
-                  change(tell('tracks.track.kept'), {
-                    dogId: id === '' ? null : asId<DogId>(id),
-                    boutId: null,
-                  })
-                }
-              />
-              <SelectField
-                label={tell('tracks.track.set-out')}
-                value={track.setOut ?? ''}
-                options={[
-                  { value: '', words: tell('tracks.track.none') },
-                  ...setOuts
-                    .filter((one) => !one.putAway || one.id === track.setOut)
-                    .map(({ id, title }) => ({ value: id as string, words: title })),
-                ]}
-                onChange={(id) => {
-                  setPairs(null);
-                  change(tell('tracks.track.kept'), { setOut: id === '' ? null : asId<SetOutId>(id) });
-                }}
-              />
-              <SelectField
-                label={tell('tracks.track.bout')}
-                value={track.boutId ?? ''}
-                options={[
-                  { value: '', words: tell('tracks.track.none') },
-                  ...bouts.map((one) => ({
-                    value: one.id,
-                    words: tell('tracks.track.one-bout', {
-                      at: writeInstant(one.startedAt),
-                      title: one.title,
-                    }),
-                  })),
-                ]}
-                onChange={(id) =>
-                  change(tell('tracks.track.kept'), { boutId: id === '' ? null : asId<BoutId>(id) })
-                }
-              />
-            </div>
-          </Sheet>
-          {laid && (
-            <LaySheet
-              track={track}
-              states={states}
-              setOut={laid.setOut}
-              pairs={pairs}
-              onPairs={setPairs}
-              onLay={lay}
-            />
-          )}
+          {track.setOut !== null && what}
+          {track.lies && whereItLies}
           {log && goes.length > 0 && (
             <Sheet title={tell('tracks.join.title')}>
               <p className="flex flex-wrap items-center gap-2">

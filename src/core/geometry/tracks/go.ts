@@ -97,7 +97,9 @@ export function trackGo(states: readonly State[], from: Point, goal: Point): Tra
     beside: sides.reduce((sum, one) => sum + Math.abs(one), 0) / Math.max(1, sides.length),
     largest: sides.reduce((most, one) => (Math.abs(one) > Math.abs(most) ? one : most), 0),
     line: lineOf(out, from, goal),
-    slow: slowIn(out.filter((one) => distance(one, goal) > TOLD.near || !reached)),
+    slow: slowIn(
+      out.filter((one) => distance(one, from) > TOLD.near && (distance(one, goal) > TOLD.near || !reached)),
+    ),
     error: OFF * Math.sqrt(usualStep(states)),
   };
 }

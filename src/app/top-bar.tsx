@@ -32,6 +32,8 @@ type Room = {
   readonly needsDog: boolean;
   /** In the bar of a telephone; the others are under "more" there. */
   readonly inHand: boolean;
+  /** Other addresses that belong to it. */
+  readonly also?: readonly string[];
 };
 
 /** In the order of the work; a room that has no dog to work on is left out. */
@@ -40,10 +42,24 @@ const ROOMS: readonly Room[] = [
   { to: 'rule-books', title: tell('top-bar.rule-books'), Icon: NotebookText, needsDog: false, inHand: false },
   { to: 'breakdown', title: tell('top-bar.breakdown'), Icon: Blocks, needsDog: true, inHand: true },
   { to: 'field', title: tell('top-bar.field'), Icon: Timer, needsDog: true, inHand: true },
-  { to: 'review', title: tell('top-bar.review'), Icon: BookOpenText, needsDog: true, inHand: false },
+  {
+    to: 'review',
+    title: tell('top-bar.review'),
+    Icon: BookOpenText,
+    needsDog: true,
+    inHand: false,
+    also: ['clips', 'season'],
+  },
   { to: 'readiness', title: tell('top-bar.readiness'), Icon: Gauge, needsDog: true, inHand: true },
   { to: 'plan', title: tell('top-bar.plan'), Icon: CalendarRange, needsDog: true, inHand: false },
-  { to: 'set-outs', title: tell('top-bar.set-outs'), Icon: DraftingCompass, needsDog: true, inHand: false },
+  {
+    to: 'set-outs',
+    title: tell('top-bar.set-outs'),
+    Icon: DraftingCompass,
+    needsDog: true,
+    inHand: false,
+    also: ['tracks'],
+  },
   { to: 'trials', title: tell('top-bar.trials'), Icon: ClipboardPen, needsDog: false, inHand: false },
   { to: 'kennel', title: tell('top-bar.kennel'), Icon: House, needsDog: true, inHand: false },
   { to: 'files', title: tell('top-bar.files'), Icon: FolderOpen, needsDog: false, inHand: false },
@@ -101,12 +117,14 @@ type TabProps = {
 
 function RoomTab({ room, kennel, folds }: TabProps) {
   const { to, title, Icon } = room;
+  const { pathname } = useLocation();
+  const under = isUnder(room, kennel, pathname);
   return (
     <NavLink
       to={`/${kennel}/${to}`}
       className={({ isActive }) =>
         `${folds ? 'hidden md:flex' : 'flex'} min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-0.5 whitespace-nowrap text-xs leading-tight md:min-h-11 md:flex-none md:flex-row md:gap-1.5 md:border-x-2 md:border-t-2 md:px-1.5 md:text-base lg:px-[0.45rem] xl:px-2 ${
-          isActive
+          isActive || under
             ? 'bg-ink font-bold text-paper md:border-ink'
             : 'text-ink hover:bg-paper md:border-transparent'
         }`
@@ -117,6 +135,10 @@ function RoomTab({ room, kennel, folds }: TabProps) {
     </NavLink>
   );
 }
+
+/** Whether a page belongs to a room that its address does not begin with. */
+const isUnder = ({ also = [] }: Room, kennel: KennelName, pathname: string): boolean =>
+  also.some((one) => pathname.split('/')[2] === one && pathname.startsWith(`/${kennel}/`));
 
 /** The rooms that do not fit a telephone's bar, over it; closes by Escape, a tap beside it, and by going. */
 function More({ rooms, kennel }: { readonly rooms: readonly Room[]; readonly kennel: KennelName }) {
@@ -139,7 +161,9 @@ function More({ rooms, kennel }: { readonly rooms: readonly Room[]; readonly ken
       document.removeEventListener('pointerdown', close);
     };
   }, [open]);
-  const here = rooms.some(({ to }) => pathname.startsWith(`/${kennel}/${to}`));
+  const here = rooms.some(
+    (room) => pathname.startsWith(`/${kennel}/${room.to}`) || isUnder(room, kennel, pathname),
+  );
   return (
     <div ref={at} className="flex flex-1 md:hidden">
       <button

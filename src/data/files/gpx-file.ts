@@ -28,6 +28,14 @@ export function writeGpx(
     const { lat, lon } = toEarth(drawing.anchor, drawing.north, { x, y });
     return { '@lat': lat.toFixed(7), '@lon': lon.toFixed(7), name, desc: about };
   };
+  return gpxOf({
+    metadata: { name: title },
+    wpt: drawing.places.map(point),
+    rte: drawing.routes.map(({ name, places }) => ({ name, rtept: places.map(point) })),
+  });
+}
+
+function gpxOf(inner: object): string {
   const builder = new XMLBuilder({ ignoreAttributes: false, attributeNamePrefix: '@', format: true });
   return builder.build({
     '?xml': { '@version': '1.0', '@encoding': 'UTF-8' },
@@ -35,9 +43,7 @@ export function writeGpx(
       '@version': '1.1',
       '@creator': 'Regulon',
       '@xmlns': 'http://www.topografix.com/GPX/1/1',
-      metadata: { name: title },
-      wpt: drawing.places.map(point),
-      rte: drawing.routes.map(({ name, places }) => ({ name, rtept: places.map(point) })),
+      ...inner,
     },
   });
 }
@@ -51,18 +57,11 @@ export function writeTrackGpx(
   places: readonly (Fix & { readonly name: string })[] = [],
 ): string {
   const at = ({ lat, lon }: Fix) => ({ '@lat': lat.toFixed(7), '@lon': lon.toFixed(7) });
-  const builder = new XMLBuilder({ ignoreAttributes: false, attributeNamePrefix: '@', format: true });
-  return builder.build({
-    '?xml': { '@version': '1.0', '@encoding': 'UTF-8' },
-    gpx: {
-      '@version': '1.1',
-      '@creator': 'Regulon',
-      '@xmlns': 'http://www.topografix.com/GPX/1/1',
-      wpt: places.map((one) => ({ ...at(one), name: one.name })),
-      trk: tracks.map(({ name, fixes }) => ({
-        name,
-        trkseg: { trkpt: fixes.map((one) => ({ ...at(one), time: new Date(one.at).toISOString() })) },
-      })),
-    },
+  return gpxOf({
+    wpt: places.map((one) => ({ ...at(one), name: one.name })),
+    trk: tracks.map(({ name, fixes }) => ({
+      name,
+      trkseg: { trkpt: fixes.map((one) => ({ ...at(one), time: new Date(one.at).toISOString() })) },
+    })),
   });
 }

@@ -78,6 +78,7 @@ export {
   standsOf,
 } from './evidence';
 export { type Findable, findableNotes, findableWork } from './findable';
+export { type JudgedBout, judgedBout } from './judged-bout';
 export { type LaidOut, type LaidOutView, laidOut, laidOutView, unitOfSetOut } from './laid-out';
 export {
   isOuting,

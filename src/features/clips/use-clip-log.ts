@@ -1,44 +1,16 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import type { StandingRep } from '@/core/log';
 import { addDays, type Day } from '@/core/shared';
 import { useKennel } from '@/data/live';
-import {
-  addressOf,
-  boutsOn,
-  type Clip,
-  type DatedBout,
-  diaryOf,
-  type ElementRecord,
-  judgingOf,
-  logged,
-  namedFaults,
-  trainableIn,
-  workOf,
-} from '@/data/read';
+import { type Clip, diaryOf, type JudgedBout, judgedBout } from '@/data/read';
 
 /** The bout that a clip shows, its reps, and how they are judged. */
-export type ClipLog = {
-  readonly bout: DatedBout;
-  readonly element: ElementRecord;
-  readonly reps: readonly StandingRep[];
-  readonly judging: ReturnType<typeof judgingOf>;
-};
+export type ClipLog = JudgedBout;
 
 /** Null where the clip shows no bout that is known; undefined while it is read. */
 export function useClipLog(clip: Pick<Clip, 'boutId' | 'dogId'> | null): ClipLog | null | undefined {
   const { kennel } = useKennel();
   const [boutId, dogId] = [clip?.boutId ?? null, clip?.dogId ?? null];
-  return useLiveQuery(async (): Promise<ClipLog | null> => {
-    if (boutId === null || dogId === null) return null;
-    const stored = await kennel.database.of('bouts').get(boutId);
-    if (!stored) return null;
-    const work = await workOf(kennel, dogId);
-    const element = trainableIn(work, addressOf(stored));
-    const bout = element && (await boutsOn(kennel, element.id)).find((one) => one.id === boutId);
-    if (!element || !bout) return null;
-    const log = await logged(kennel, bout);
-    return { bout, element, reps: log.folded.reps, judging: judgingOf(element, namedFaults(element, work)) };
-  }, [kennel, boutId, dogId]);
+  return useLiveQuery(() => judgedBout(kennel, boutId, dogId), [kennel, boutId, dogId]);
 }
 
 /** Days back from which a bout is offered. */

@@ -1,25 +1,15 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import type { Judging, StandingRep } from '@/core/log';
 import { useKennel } from '@/data/live';
 import {
   addressOf,
-  boutsOn,
-  type DatedBout,
   type ElementRecord,
-  judgingOf,
-  logged,
-  namedFaults,
+  type JudgedBout,
+  judgedBout,
   reachAxis,
   type Track,
-  trainableIn,
-  workOf,
 } from '@/data/read';
 
-export type TrackLog = {
-  readonly bout: DatedBout;
-  readonly element: ElementRecord;
-  readonly reps: readonly StandingRep[];
-  readonly judging: Judging;
+export type TrackLog = JudgedBout & {
   /** How far it is sent, where the element goes by that. */
   readonly axis: ElementRecord['axes'][number] | null;
 };
@@ -28,15 +18,8 @@ export type TrackLog = {
 export function useTrackLog({ boutId, dogId }: Pick<Track, 'boutId' | 'dogId'>): TrackLog | null | undefined {
   const { kennel } = useKennel();
   return useLiveQuery(async (): Promise<TrackLog | null> => {
-    const stored = boutId === null ? undefined : await kennel.database.of('bouts').get(boutId);
-    if (!stored || dogId === null) return null;
-    const work = await workOf(kennel, dogId);
-    const element = trainableIn(work, addressOf(stored));
-    const bout = element && (await boutsOn(kennel, element.id)).find((one) => one.id === boutId);
-    if (!element || !bout) return null;
-    const { folded } = await logged(kennel, bout);
-    const judging = judgingOf(element, namedFaults(element, work));
-    return { bout, element, reps: folded.reps, judging, axis: reachAxis(element) };
+    const judged = await judgedBout(kennel, boutId, dogId);
+    return judged && { ...judged, axis: reachAxis(judged.element) };
   }, [kennel, boutId, dogId]);
 }
 

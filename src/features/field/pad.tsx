@@ -85,12 +85,12 @@ export function Pad({ element, work, bout, entries, facts, seen, stands }: Props
           </p>
         </div>
         <Unsaved actions={actions} day={bout.day} />
+        <AdviceLine view={view} actions={actions} />
         {ears && (
           <Suspense>
             <Ears actions={actions} />
           </Suspense>
         )}
-        <AdviceLine view={view} actions={actions} />
         <ul className="flex flex-wrap gap-1.5 lg:gap-2">
           {view.asked.map((asked) => (
             <li key={asked.key} className="border-2 border-ink bg-sheet px-2 py-0.5 lg:px-3 lg:py-1">

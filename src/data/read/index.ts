@@ -144,6 +144,7 @@ export { type PlannedSlot, pieceOf, plannedWork, type SlotState, slotsBetween } 
 export { type Gap, gapOf, isOffWork, probeStart, startToday } from './start';
 export {
   ENOUGH_RUNS,
+  isReal,
   listTracks,
   type MeasuredTrackGo,
   type ReadTrack,

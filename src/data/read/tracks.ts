@@ -137,13 +137,17 @@ export type RunOfDog = {
   readonly wind: { readonly from: number; readonly bearing: number } | null;
 };
 
+/** What a simulated collar ran is nobody's run; all dogs of the sample are simulated. */
+export const isReal = ({ name }: Pick<Kennel, 'name'>, { source }: Pick<Track, 'source'>): boolean =>
+  source !== 'simulated' || name === 'sample';
+
 /** Every measured run of a dog, the first first. */
 export async function runsOfDog(kennel: Kennel, dog: DogId): Promise<RunOfDog[]> {
   const { database } = kennel;
   const tracks = await database.of('tracks').where('dogId').equals(dog).toArray();
   const found: RunOfDog[] = [];
   for (const track of tracks.sort((a, b) => a.startedAt - b.startedAt)) {
-    if (!track.lies || track.setOut === null || track.goes.length === 0) continue;
+    if (!track.lies || track.setOut === null || track.goes.length === 0 || !isReal(kennel, track)) continue;
     const [points, setOut] = await Promise.all([
       database.of('trackPoints').get(track.id),
       database.of('setOuts').get(track.setOut),

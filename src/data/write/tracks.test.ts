@@ -111,6 +111,12 @@ describe('tracks in the kennel', () => {
     expect(runs[0]?.wind).toEqual({ from: 90, bearing: 0 });
     expect(runs.length).toBe(ENOUGH_RUNS);
     expect(lineSpread(runs)).toBeCloseTo(Math.sqrt((16 + 9 + 4 + 0 + 25) / 5), 0);
+    // What a simulated collar ran says nothing of a dog of one's own.
+    must(await addTracks(kennel, [saidOf([20, 20], { setOut, source: 'simulated', startedAt: AT + 1 })]));
+    const simulated = (await listTracks(kennel)).find(({ source }) => source === 'simulated');
+    must(await changeTrack(kennel, simulated?.id as never, { lies, goes: [go(0), go(40)] }));
+    expect(await runsOfDog(kennel, DOG)).toEqual(runs);
+    expect(await runsOfDog({ ...kennel, name: 'sample' }, DOG)).toHaveLength(runs.length + 2);
     const read = await trackOf(kennel, track?.id as string);
     const goes = read
       ? trackGoes(read, { things: [thing('dog-1', 'dog', 0, 0), thing('blind-1', 'blind', 0, 60)] })

@@ -6,6 +6,7 @@ import { laidPoint, laidTrack, placeAround } from '@/core/geometry';
 import { asId, type BoutId, type DogId, type EntryId, type SetOutId } from '@/core/shared';
 import { useDogs, useKennelWithDog } from '@/data/live';
 import {
+  isReal,
   laidOut,
   laidOutView,
   listPeople,
@@ -32,7 +33,7 @@ import { GoLine } from './go-line';
 import { LaySheet } from './lay-sheet';
 import { SaveTrack } from './save-track';
 import { boxOf } from './track-box';
-import { goesOf, type Lies, type Pair, trackCorrection, usualPairs } from './track-view';
+import { clockOf, goesOf, type Lies, type Pair, trackCorrection, usualPairs } from './track-view';
 import { useTrackBouts, useTrackLog } from './use-track-log';
 import { tell } from './words';
 
@@ -85,6 +86,7 @@ function OneTrack({ read, laid, people }: Props) {
   const { unit, whose } = useLengthChoice();
   const lengths = lengthsBy({ unit, whose }, people, laid ? unitOfSetOut(laid) : null);
   const setOuts = useLiveQuery(() => listSetOuts(kennel), [kennel]) ?? [];
+  const real = isReal(kennel, track);
   const log = useTrackLog(track) ?? null;
   const bouts = useTrackBouts(track) ?? [];
   const [chosen, setChosen] = useState(0);
@@ -147,23 +149,34 @@ function OneTrack({ read, laid, people }: Props) {
             change(tell('tracks.track.kept'), { setOut: id === '' ? null : asId<SetOutId>(id) });
           }}
         />
-        <SelectField
-          label={tell('tracks.track.bout')}
-          value={track.boutId ?? ''}
-          options={[
-            { value: '', words: tell('tracks.track.none') },
-            ...bouts.map((one) => ({
-              value: one.id,
-              words: tell('tracks.track.one-bout', {
-                at: writeInstant(one.startedAt),
-                title: one.title,
-              }),
-            })),
-          ]}
-          onChange={(id) =>
-            change(tell('tracks.track.kept'), { boutId: id === '' ? null : asId<BoutId>(id) })
-          }
-        />
+        {real ? (
+          <SelectField
+            label={tell('tracks.track.bout')}
+            value={track.boutId ?? ''}
+            options={[
+              { value: '', words: tell('tracks.track.none') },
+              ...bouts.map((one) => ({
+                value: one.id,
+                words: tell('tracks.track.one-bout', {
+                  at: writeInstant(one.startedAt),
+                  title: one.title,
+                }),
+              })),
+            ]}
+            onChange={(id) =>
+              change(tell('tracks.track.kept'), { boutId: id === '' ? null : asId<BoutId>(id) })
+            }
+          />
+        ) : (
+          <Notice>{tell('tracks.track.simulated')}</Notice>
+        )}
+        {read.points.marks.length > 0 && (
+          <p className="leading-snug">
+            {tell('tracks.track.marks', {
+              marks: read.points.marks.map((one) => `${one.name} ${clockOf(one.t)}`).join(', '),
+            })}
+          </p>
+        )}
       </div>
     </Sheet>
   );

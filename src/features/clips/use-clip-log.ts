@@ -10,7 +10,8 @@ export type ClipLog = JudgedBout;
 export function useClipLog(clip: Pick<Clip, 'boutId' | 'dogId'> | null): ClipLog | null | undefined {
   const { kennel } = useKennel();
   const [boutId, dogId] = [clip?.boutId ?? null, clip?.dogId ?? null];
-  return useLiveQuery(() => judgedBout(kennel, boutId, dogId), [kennel, boutId, dogId]);
+  // An async function, by which Dexie knows that native promises are awaited inside: else no change of the log is seen.
+  return useLiveQuery(async () => judgedBout(kennel, boutId, dogId), [kennel, boutId, dogId]);
 }
 
 /** Days back from which a bout is offered. */

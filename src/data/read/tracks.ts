@@ -1,5 +1,6 @@
 import { dogOf, type Thing } from '@/core/breakdown';
 import {
+  bearing,
   distance,
   inPieces,
   laidTrack,
@@ -129,11 +130,10 @@ export function repsOfGoes(
   });
 }
 
-/** A measured run of a dog: how far beside its line, degrees, and how far it ran against how far it was sent. */
+/** A measured run of a dog: when its track began, and how far beside its line it ran, degrees. */
 export type RunOfDog = {
   readonly day: number;
   readonly line: number;
-  readonly reach: number | null;
   readonly wind: { readonly from: number; readonly bearing: number } | null;
 };
 
@@ -157,13 +157,11 @@ export async function runsOfDog(kennel: Kennel, dog: DogId): Promise<RunOfDog[]>
     const from = dogOf(setOut.things);
     for (const { measured, goal } of trackGoes(read, setOut)) {
       if (measured?.line == null || !goal || !from) continue;
-      const bearing = (Math.atan2(goal.x - from.x, goal.y - from.y) * 180) / Math.PI;
+      const sent = bearing(from, goal) ?? 0;
       found.push({
         day: track.startedAt,
         line: measured.line,
-        reach:
-          measured.there === null && measured.meant > 0 ? Math.log(measured.furthest / measured.meant) : null,
-        wind: setOut.wind && setOut.wind.speed > 0 ? { from: setOut.wind.from, bearing } : null,
+        wind: setOut.wind && setOut.wind.speed > 0 ? { from: setOut.wind.from, bearing: sent } : null,
       });
     }
   }

@@ -92,9 +92,15 @@ describe('clips in the kennel', () => {
     const list = [time('cue', 1), time('response', 2), time('cue', 1.1)];
     expect(must(await addMarks(kennel, clip.id, list)).made).toBe(3);
     expect(must(await addMarks(kennel, clip.id, list)).made).toBe(0);
+    // As a file holds them: whole milliseconds, hundredths of a pixel.
+    const exact = { what: 'place' as const, at: 2.0353687, px: [[100.12345, 7]] as const, says: 'dog' };
+    must(await putMark(kennel, clip.id, exact));
+    const rounded = { ...exact, at: 2.035, px: [[100.12, 7]] as const };
+    expect(must(await addMarks(kennel, clip.id, [rounded])).made).toBe(0);
+    expect(must(await addMarks(kennel, clip.id, [{ ...rounded, px: [[101, 7]] }])).made).toBe(1);
     const wrong = await addMarks(kennel, clip.id, [time('cue', 5), { ...time('judged', 6), says: 'well' }]);
     expect(wrong).toMatchObject({ ok: false, code: 'record' });
-    expect(await marksOf(kennel, clip)).toHaveLength(3);
+    expect(await marksOf(kennel, clip)).toHaveLength(5);
   });
 
   it('go out with their marks, and come back whole', async () => {

@@ -113,15 +113,22 @@ export function addMarks(
   return transact(kennel, ['clips', 'clipMarks'], async (write) => {
     await clipIn(write, clip);
     const before = await write.marksOfClip(clip);
-    const same = (a: MarkSaid, b: MarkSaid): boolean =>
-      a.what === b.what &&
-      a.at === b.at &&
-      a.says === b.says &&
-      JSON.stringify(a.px) === JSON.stringify(b.px);
-    const news = marks.filter((one) => !before.some((known) => same(known, one)));
+    const news = marks.filter((one) => !before.some((known) => isSameMark(known, one)));
     for (const one of news) await putInto(write, clip, [], one);
     return news.length;
   });
+}
+
+/** A file holds whole milliseconds and hundredths of a pixel: what differs by less is the same mark. */
+function isSameMark(a: MarkSaid, b: MarkSaid): boolean {
+  const near = (x: number, y: number, by: number): boolean => Math.abs(x - y) <= by;
+  return (
+    a.what === b.what &&
+    a.says === b.says &&
+    near(a.at, b.at, 0.001) &&
+    a.px.length === b.px.length &&
+    a.px.every(([x, y], i) => near(x, b.px[i]?.[0] as number, 0.01) && near(y, b.px[i]?.[1] as number, 0.01))
+  );
 }
 
 export const removeMark = (kennel: Kennel, id: ClipMarkId): Promise<Result<Undo>> =>

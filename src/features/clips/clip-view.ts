@@ -1,4 +1,4 @@
-import { gradeAxis } from '@/core/breakdown';
+import { gradeAxis, metresOf } from '@/core/breakdown';
 import { lineGround, type PictureGround, planeGround } from '@/core/geometry';
 import {
   type Amendment,
@@ -14,7 +14,7 @@ import type { Clip, ElementRecord } from '@/data/read';
 import { NO_BREAK, writeDigits } from '@/words';
 import { tell } from './words';
 
-export const YARD = 0.9144;
+export const YARD = metresOf({ unit: 'yd', pace: 1 });
 /** In what lengths on the ground are said. */
 export type LengthUnit = 'm' | 'yd';
 

@@ -98,7 +98,7 @@ function OneTrack({ read, laid, people }: Props) {
   const change = (words: string, by: TrackChange): void =>
     void done(words, changeTrack(kennel, track.id, by));
   const lay = (lies: Lies): void =>
-    change(tell('tracks.lay.laid'), { lies, goes: goesOf(states, lies, things) });
+    change(tell('tracks.lay.laid'), { lies, goes: goesOf(states, lies, things, track.goes) });
   const all = track.lies ? laidTrack(states, track.lies) : [];
   const view = laid && laidOutView(laid, lengths);
   const here = track.lies ? placeAround(states, pairs[1].t) : null;
@@ -116,7 +116,9 @@ function OneTrack({ read, laid, people }: Props) {
       goes: track.goes.map((one, i) => ({ ...one, rep: reps[i] ?? null })),
     });
   };
-  const open = corrections.flatMap((one, i) => (one ? [{ one, rep: goes[i]?.go.rep as EntryId }] : []));
+  const open = corrections.flatMap((one, i) =>
+    one?.isNew ? [{ one, rep: goes[i]?.go.rep as EntryId }] : [],
+  );
   // What has to be said first stands first, also in the hand.
   const what = (
     <Sheet title={tell('tracks.track.what')}>

@@ -51,6 +51,14 @@ describe('a track on a set-out', () => {
     expect(lies.off).toBeLessThan(4);
     const goes = goesOf(STATES, lies, THINGS);
     expect(goes.map(({ goal }) => goal)).toEqual(['blind-2']);
+    // Laid anew, what was said of a go stays with it.
+    const said = goes.map((one) => ({ ...one, rep: asId<EntryId>('r'), casts: [{ at: 9, turn: 90 }] }));
+    expect(goesOf(STATES, lies, THINGS, said)).toEqual(said);
+    expect(
+      goesOf(STATES, lies, THINGS, [
+        { ...(said[0] as never as (typeof said)[number]), from: 400, to: 430 },
+      ])[0]?.rep,
+    ).toBeNull();
     const laid = laidTrack(STATES, lies);
     expect(laid[16]?.x).toBeGreaterThan(66);
     expect(Math.abs((laid[16]?.y ?? 0) - 10)).toBeLessThan(0.5);
@@ -181,6 +189,11 @@ describe('a go and its rep', () => {
     const change = trackCorrection(measuredGo({ ran: null }), rep, JUDGING, AXIS)?.change;
     const amended = { ...rep, seen: { ...rep.seen, ...change?.seen } } as StandingRep;
     expect(trackCorrection(measuredGo({ ran: null }), amended, JUDGING, AXIS)).toBeNull();
+    // The measures are in it, its distance is not.
+    expect(trackCorrection(measuredGo(), amended, JUDGING, AXIS)).toMatchObject({
+      isNew: false,
+      distance: { was: 44.2 },
+    });
     expect(trackCorrection(measuredGo({ measured: null }), rep, JUDGING, AXIS)).toBeNull();
     expect(trackCorrection(measuredGo(), rep, JUDGING, null)?.distance).toBeNull();
   });
@@ -190,7 +203,6 @@ describe('the lines of a dog', () => {
   const run = (line: number, from: number | null): RunOfDog => ({
     day: 0,
     line,
-    reach: null,
     wind: from === null ? null : { from, bearing: 0 },
   });
 

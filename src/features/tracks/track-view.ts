@@ -1,8 +1,9 @@
-import { dogOf, type Lengths, lengthOf, nameOf, sentFor, type Thing } from '@/core/breakdown';
+import { dogOf, type Lengths, lengthOf, metresOf, nameOf, sentFor, type Thing } from '@/core/breakdown';
 import {
   distance,
   goesIn,
   laidTrack,
+  lateralError,
   layByStart,
   layByTwo,
   type Placement,
@@ -91,7 +92,12 @@ export function usualPairs(states: readonly State[], things: readonly Thing[]): 
 }
 
 /** The goes of a track once it lies: each to what it came nearest to. Goes that are known keep their reps and casts. */
-export function goesOf(states: readonly State[], lies: Placement, things: readonly Thing[]): Track['goes'] {
+export function goesOf(
+  states: readonly State[],
+  lies: Placement,
+  things: readonly Thing[],
+  known: Track['goes'] = [],
+): Track['goes'] {
   const dog = dogOf(things);
   if (!dog) return [];
   const laid = laidTrack(states, lies);
@@ -99,7 +105,10 @@ export function goesOf(states: readonly State[], lies: Placement, things: readon
     const own = within(laid, span);
     const near = (thing: Thing): number => Math.min(...own.map((one) => distance(one, thing)));
     const goal = [...sentFor(things)].sort((a, b) => near(a) - near(b))[0];
-    return { ...span, goal: goal?.key ?? null, rep: null, casts: [] };
+    const was = known.find(
+      (one) => Math.min(one.to, span.to) - Math.max(one.from, span.from) > (span.to - span.from) / 2,
+    );
+    return { ...span, goal: goal?.key ?? null, rep: was?.rep ?? null, casts: was?.casts ?? [] };
   });
 }
 
@@ -190,6 +199,8 @@ export const castInWords = (turn: number): string =>
 /** What a track has for a rep: its measures, and how far it was where that differs from what was asked. */
 export type TrackCorrection = {
   readonly change: Amendment;
+  /** Whether the rep has none of these measures yet, or others. */
+  readonly isNew: boolean;
   /** What the rep asked, and how far it was by the track; null where they are the same within the error. */
   readonly distance: { readonly asked: number; readonly was: number } | null;
 };
@@ -230,7 +241,7 @@ export function trackCorrection(
   const change = judgedAgain(judging, rep, {
     measured: { ...rep.seen.measured, ...Object.fromEntries(news) },
   });
-  return { change, distance: differs ? { asked, was } : null };
+  return { change, isNew: !same, distance: differs ? { asked, was } : null };
 }
 
 /** The same with the distance that it was in place of what was asked. */
@@ -241,16 +252,17 @@ export const atItsDistance = (
 ): Amendment =>
   distance ? { ...change, asked: { criteria: { ...rep.asked.criteria, [axis.key]: distance.was } } } : change;
 
-const YARD = 0.9144;
+const YARD = metresOf({ unit: 'yd', pace: 1 });
 
 /** How a dog's lines went over the weeks: in all, and into and across the wind where that is known. */
 export function linesInWords(runs: readonly RunOfDog[], enough: number): string[] {
   if (runs.length === 0) return [tell('tracks.history.none')];
   if (runs.length < enough) return [tell('tracks.history.few', { n: runs.length, enough })];
-  const at = (list: readonly RunOfDog[]): string => {
+  const yardsAt = (list: readonly RunOfDog[]): number => {
     const degrees = Math.sqrt(list.reduce((sum, one) => sum + one.line ** 2, 0) / list.length);
-    return writeDigits(50 * Math.sin((degrees * Math.PI) / 180), 1);
+    return lateralError(50, degrees);
   };
+  const at = (list: readonly RunOfDog[]): string => writeDigits(yardsAt(list), 1);
   const half = Math.floor(runs.length / 2);
   const angle = ({ wind }: RunOfDog): number | null =>
     wind && Math.abs(((wind.from - wind.bearing + 540) % 360) - 180);
@@ -263,7 +275,7 @@ export function linesInWords(runs: readonly RunOfDog[], enough: number): string[
     tell('tracks.history.all', {
       n: runs.length,
       yards: at(runs),
-      metres: writeDigits(Number(at(runs).replace(',', '.')) * YARD, 1),
+      metres: writeDigits(yardsAt(runs) * YARD, 1),
     }),
     ...(runs.length >= 2 * enough
       ? [tell('tracks.history.halves', { before: at(runs.slice(0, half)), after: at(runs.slice(half)) })]

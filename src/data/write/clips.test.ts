@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { foldLog, plainRep } from '@/core/log';
 import { goesOf } from '@/core/review';
-import { asId, type ClipMarkId, type Day, must } from '@/core/shared';
+import { asId, type ClipMarkId, type Day, type DogId, must } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import { CHANGED, DOG, exportTables, kennelWithDog, testElement } from '@/data/kennel.test-helper';
 import {
@@ -13,6 +13,7 @@ import {
   type ElementRecord,
   listClips,
 } from '@/data/read';
+import { UNKNOWN_DOG } from '@/data/records';
 import { checkReferences } from '@/data/records/references';
 import {
   addMarks,
@@ -142,6 +143,16 @@ describe('a clip and the log of its bout', () => {
     const away = must(await changeClip(kennel, clip.id, { boutId: null }));
     expect([away.made.offset, (await marksOf(kennel, clip))[0]?.rep]).toEqual([null, null]);
     must(await takeBack(kennel, away));
+    const mate = asId<DogId>('mate');
+    await kennel.database.of('dogs').add({ ...UNKNOWN_DOG, id: mate, name: 'Tansy', changed: CHANGED });
+    const other = must(await changeClip(kennel, clip.id, { dogId: mate }));
+    expect([other.made.boutId, other.made.offset, (await marksOf(kennel, clip))[0]?.rep]).toEqual([
+      null,
+      null,
+      null,
+    ]);
+    expect(checkReferences(await exportTables(kennel))).toBeNull();
+    must(await takeBack(kennel, other));
     expect([(await clipOf(kennel, clip.id))?.clip.offset, (await marksOf(kennel, clip))[0]?.rep]).toEqual([
       5_000,
       rep.id,

@@ -39,9 +39,11 @@ export function changeClip(
   return transact(kennel, ['clips', 'clipMarks'], async (write) => {
     const stored = await clipIn(write, id);
     // Another dog's or another bout's reps are not these.
-    const elsewhere = change.boutId !== undefined && change.boutId !== stored.boutId;
+    const otherDog = change.dogId !== undefined && change.dogId !== stored.dogId;
+    const elsewhere = otherDog || (change.boutId !== undefined && change.boutId !== stored.boutId);
     if (elsewhere) await unjoin(write, id);
-    return write.put('clips', { ...stored, ...(elsewhere ? { offset: null } : {}), ...change });
+    const off = { ...(otherDog ? { boutId: null } : {}), ...(elsewhere ? { offset: null } : {}) };
+    return write.put('clips', { ...stored, ...off, ...change });
   });
 }
 

@@ -5,7 +5,7 @@ import { type ClipMark, type ClipMeasure, goesOf } from '@/core/review';
 import { type AxisKey, asId, type ClipMarkId, type EntryId } from '@/core/shared';
 import type { ElementRecord } from '@/data/read';
 import { reading, takeLocale } from '@/words';
-import { alignedInWords, layBeside } from './beside-log';
+import { alignedInWords, layBeside, layByHand } from './beside-log';
 import {
   clockOf,
   correctionsOf,
@@ -244,6 +244,17 @@ describe('a clip against the log', () => {
     expect(found?.joins.map((one) => one.rep)).toEqual(['u0', 'u10', 'u23']);
     expect(alignedInWords((found as never as { aligned: never }).aligned)).toBe('3 of 3 stamps match.');
     expect(layBeside([], reps)).toBeNull();
+    // One that is joined by hand lays the clip, and the others follow.
+    const byHand = layByHand(even, reps, null, 1, reps[2] ?? null);
+    expect([byHand.offset, byHand.joins.map((one) => one.rep)]).toEqual([1_010_000, ['r10', 'r20', 'r30']]);
+    // Where it lies already, and where a rep has no time, only that go is joined; joined with none, it is taken off.
+    expect(layByHand(even, reps, 5_000, 1, reps[2] ?? null)).toMatchObject({
+      offset: 5_000,
+      joins: [{ rep: 'r20' }],
+    });
+    const untimed = { ...(reps[2] as StandingRep), timed: false };
+    expect(layByHand(even, reps, null, 1, untimed)).toMatchObject({ offset: null, joins: [{ rep: 'r20' }] });
+    expect(layByHand(even, reps, null, 1, null)).toMatchObject({ offset: null, joins: [{ rep: null }] });
   });
 
   it('guesses the bout that was worked while the file was written', () => {

@@ -2,12 +2,12 @@ import { Link } from 'react-router';
 import type { Measured } from '@/core/log';
 import type { ClipMeasure, Go } from '@/core/review';
 import { asId, type BoutId, type EntryId } from '@/core/shared';
-import { useKennel } from '@/data/live';
+import { useDogs, useKennel } from '@/data/live';
 import type { Clip } from '@/data/read';
 import { addRepOf, amendReps, changeClip, layClip, markStop } from '@/data/write';
 import { Button, buttonClass, Notice, SelectField, Sheet } from '@/ui';
 import { writeDay, writeDigits, writeInstant } from '@/words';
-import { alignedInWords, layBeside } from './beside-log';
+import { alignedInWords, endOf, layBeside, layByHand } from './beside-log';
 import type { Opened } from './clip-store';
 import {
   type Correction,
@@ -35,6 +35,7 @@ type Props = {
 /** The clip beside the log of its bout: laid there by its stamps, reps corrected or added by what it shows. */
 export function LogSheet({ clip, opened, goes, log, unit, at }: Props) {
   const { kennel, done, today } = useKennel();
+  const dogs = useDogs() ?? [];
   const bouts = useBoutsToShow(clip.dogId, today);
   const choose = (id: string): void =>
     void done(
@@ -45,6 +46,15 @@ export function LogSheet({ clip, opened, goes, log, unit, at }: Props) {
     bouts && opened && clip.boutId === null ? boutOfFile(opened.file, clip.print.seconds, bouts) : null;
   return (
     <Sheet title={tell('log.title')}>
+      {dogs.length > 1 && (
+        <SelectField
+          className="mb-2"
+          label={tell('log.dog')}
+          value={clip.dogId}
+          options={dogs.map(({ id, name }) => ({ value: id, words: name }))}
+          onChange={(dogId) => void done(tell('log.bout-kept'), changeClip(kennel, clip.id, { dogId }))}
+        />
+      )}
       <SelectField
         label={tell('log.bout')}
         value={clip.boutId ?? ''}
@@ -85,12 +95,13 @@ function Beside({ clip, goes, log, unit, at }: BesideProps) {
     if (laid)
       void done(
         alignedInWords(laid.aligned),
-        layClip(kennel, clip.id, laid.aligned.offset * 1000, laid.joins),
+        // Unsure, it lies nowhere: somebody says first which rep a go is.
+        layClip(kennel, clip.id, laid.aligned.unsure ? null : laid.aligned.offset * 1000, laid.joins),
       );
     else
       void done(
         tell('log.nothing-meets', { goes: goes.length, reps: reps.length }),
-        layClip(kennel, clip.id, null, []),
+        layClip(kennel, clip.id, clip.offset, []),
       );
   };
   const amend = (list: readonly Correction[]): void =>
@@ -132,6 +143,7 @@ function Beside({ clip, goes, log, unit, at }: BesideProps) {
             clip={clip}
             go={go}
             place={i + 1}
+            goes={plain}
             log={log}
             unit={unit}
             correction={corrections.find((one) => one.go === i) ?? null}
@@ -178,6 +190,7 @@ type LineProps = {
   readonly clip: Clip;
   readonly go: Go;
   readonly place: number;
+  readonly goes: readonly Go[];
   readonly log: ClipLog;
   readonly unit: LengthUnit;
   readonly correction: Correction | null;
@@ -185,20 +198,14 @@ type LineProps = {
 };
 
 /** One go beside its rep: which it is, what differs, and what can be done about it. */
-function GoLine({ clip, go, place, log, unit, correction, onCorrect }: LineProps) {
+function GoLine({ clip, go, place, goes, log, unit, correction, onCorrect }: LineProps) {
   const { kennel, done } = useKennel();
   const { reps, bout, element } = log;
   const rep = reps.find(({ id }) => id === go.rep) ?? null;
   const join = (id: string): void => {
-    const chosen = reps.find((one) => one.id === id);
-    // The first that is joined by hand lays the clip too.
-    const offset =
-      clip.offset ??
-      (chosen?.timed ? chosen.at - (go.at.marker ?? go.at.response ?? go.cue.at) * 1000 : null);
-    void done(
-      tell('log.joined-by-hand', { place }),
-      layClip(kennel, clip.id, offset, [{ cue: go.cue.id, rep: chosen?.id ?? null }]),
-    );
+    const chosen = reps.find((one) => one.id === id) ?? null;
+    const { offset, joins } = layByHand(goes, reps, clip.offset, place - 1, chosen);
+    void done(tell('log.joined-by-hand', { place }), layClip(kennel, clip.id, offset, joins));
   };
   const late = rep ? lateCorrection(go, rep, element) : null;
   const differs = late?.ok && late.value.judged?.outcome !== rep?.judged.outcome;
@@ -251,9 +258,11 @@ function AddRep({ clip, go, place, log }: Pick<LineProps, 'clip' | 'go' | 'place
   if (go.judged === null)
     return <p className="leading-snug text-ink-soft">{tell('log.judge-first', { place })}</p>;
   const { judged } = go;
-  const last = log.reps.at(-1);
-  const asked = last?.asked ?? { criteria: log.bout.start, chips: {}, noted: [], call: null };
-  const end = go.at.marker ?? go.at.response ?? go.cue.at;
+  const end = endOf(go);
+  const at = (clip.offset ?? 0) + end * 1000;
+  // Asked as the rep before it was; a call was that rep's own.
+  const before = log.reps.findLast((one) => one.at <= at) ?? log.reps[0];
+  const asked = { ...(before?.asked ?? { criteria: log.bout.start, chips: {}, noted: [] }), call: null };
   return (
     <p>
       <Button
@@ -269,7 +278,7 @@ function AddRep({ clip, go, place, log }: Pick<LineProps, 'clip' | 'go' | 'place
                 seen: { measured: {}, timing: null, endedBy: null, run: null, sinceCue: end - go.cue.at },
                 judged: { outcome: judged },
               },
-              (clip.offset ?? 0) + end * 1000,
+              at,
             ),
           )
         }

@@ -183,6 +183,9 @@ test('the phone is the collar’s stand-in: a line is walked, a fall marked, a s
   await page.keyboard.type('at the oak');
   await page.getByRole('button', { name: 'Mark where I stand' }).click();
   await expect(page.getByText('at the oak, right within 12 m')).toBeVisible();
+  // Somebody calls meanwhile: the walk is there still.
+  await page.reload();
+  await expect(page.getByText('at the oak, right within 12 m')).toBeVisible();
   await page.getByRole('button', { name: 'Draw a set-out of it' }).click();
   await expect(page.getByText('Drawn: the dog stands where you began. Right within 12 m.')).toBeVisible();
   await expect(page.getByText(/at the oak/).first()).toBeVisible();

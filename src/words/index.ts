@@ -1,6 +1,6 @@
 export { BARE, BARE_UNITS, bareUnit, reading, takeBareUnit } from './bare-units';
 export { tellerOf, wordsOf } from './catalogue';
-export { nameOfWeekday, takeLocale, writeDay, writeWeekday } from './days';
+export { nameOfWeekday, takeLocale, writeDay, writeTime, writeWeekday } from './days';
 export { writeInstant } from './instant';
 export { regionNow, takeRegion } from './region';
 export {

@@ -9,7 +9,7 @@ import { Button, buttonClass, FileButton, Notice, PageHead, SelectField, Sheet }
 import { bareUnit, wordsOf, writeDigits } from '@/words';
 import { clockOf, type LengthUnit, unitOf, valueInWords } from './clip-view';
 import { MEDIA } from './clips-room';
-import { frameAt, middleOf, timeOf } from './frames';
+import { frameAt } from './frames';
 import type { MeasuredGo } from './goes-sheet';
 import { Overlay } from './overlay';
 import { ThumbWheel } from './thumb-wheel';
@@ -176,8 +176,6 @@ function Picture({
         muted
         preload="auto"
         className="absolute inset-0 size-full"
-        data-middle={middleOf(frames, frame)}
-        data-at={timeOf(frames, frame)}
         {...on}
       />
       <Overlay

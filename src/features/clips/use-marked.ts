@@ -33,7 +33,7 @@ export function useMarked(id: string): Marked | null | undefined {
     const frame = (at: number): number => (opened ? lengthAt(opened.frames, at) : clip.frame);
     const goes = goesOf(marks).map((go): MeasuredGo => {
       const own = marks.filter((one) => one.at >= go.cue.at && (go.until === null || one.at < go.until));
-      return { go, measures: measuresOf(go, frame, ground), marks: own };
+      return { go, measures: measuresOf(go, frame, ground, clip.picture.width), marks: own };
     });
     const first = goes[0]?.go.cue.at ?? Number.POSITIVE_INFINITY;
     return {

@@ -2,7 +2,7 @@ import { useRef, useState } from 'react';
 import { isOwnClick, SAME_CLICK } from '@/core/review';
 import type { EntryId } from '@/core/shared';
 import { Button, Notice } from '@/ui';
-import { wordsOf } from '@/words';
+import { wordsOf, writeTime } from '@/words';
 import { tell } from './ear-words';
 import { useOwnClick } from './own-click-store';
 import { useEar } from './use-ear';
@@ -43,11 +43,11 @@ export function Ears({ actions }: { readonly actions: PadActions }) {
         <ul className="mt-1 grid gap-1">
           {logged.map((one) => (
             <li key={one.id} className="flex items-center justify-between gap-2 text-lg">
-              <span>{tell('ears.logged', { at: timeOf(one.at) })}</span>
+              <span>{tell('ears.logged', { at: writeTime(one.at) })}</span>
               <Button
                 size="big"
                 onClick={() => takeBack(one)}
-                aria-label={tell('ears.take-back-one', { at: timeOf(one.at) })}
+                aria-label={tell('ears.take-back-one', { at: writeTime(one.at) })}
               >
                 {tell('ears.take-back')}
               </Button>
@@ -58,5 +58,3 @@ export function Ears({ actions }: { readonly actions: PadActions }) {
     </div>
   );
 }
-
-const timeOf = (at: number): string => new Date(at).toLocaleTimeString();

@@ -33,7 +33,7 @@ import { GoLine } from './go-line';
 import { LaySheet } from './lay-sheet';
 import { SaveTrack } from './save-track';
 import { boxOf } from './track-box';
-import { clockOf, goesOf, type Lies, type Pair, trackCorrection, usualPairs } from './track-view';
+import { clockOf, goesOf, type Lies, layTwo, type Pair, trackCorrection, usualPairs } from './track-view';
 import { useTrackBouts, useTrackLog } from './use-track-log';
 import { tell } from './words';
 
@@ -97,11 +97,21 @@ function OneTrack({ read, laid, people }: Props) {
   const goes = trackGoes(read, laid?.setOut ?? null);
   const change = (words: string, by: TrackChange): void =>
     void done(words, changeTrack(kennel, track.id, by));
-  const lay = (lies: Lies): void =>
-    change(tell('tracks.lay.laid'), { lies, goes: goesOf(states, lies, things, track.goes) });
-  const all = track.lies ? laidTrack(states, track.lies) : [];
+  const lay = (to: Lies): void => {
+    setPairs(null);
+    change(tell('tracks.lay.laid'), { lies: to, goes: goesOf(states, to, things, track.goes) });
+  };
+  // While it is being laid it is seen where it would lie.
+  const tried = said || !track.lies ? layTwo(states, things, pairs) : null;
+  const lies = tried?.ok ? tried.value : track.lies;
+  const all = lies ? laidTrack(states, lies) : [];
   const view = laid && laidOutView(laid, lengths);
-  const here = track.lies ? placeAround(states, pairs[1].t) : null;
+  const here = lies
+    ? pairs.flatMap(({ t }) => {
+        const place = placeAround(states, t);
+        return place ? [laidPoint(place, lies)] : [];
+      })
+    : [];
   const sayGo = (i: number, words: string, by: Partial<(typeof track.goes)[number]>): void =>
     change(words, { goes: track.goes.map((one, j) => (i === j ? { ...one, ...by } : one)) });
   const corrections = goes.map(({ go }, i) => {
@@ -214,10 +224,10 @@ function OneTrack({ read, laid, people }: Props) {
               tracks={[
                 { key: 'all', places: thinned(all), chosen: false },
                 ...goes.flatMap(({ states: own }, i) =>
-                  i === chosen ? [{ key: `go ${i}`, places: own, chosen: true }] : [],
+                  i === chosen && !said ? [{ key: `go ${i}`, places: own, chosen: true }] : [],
                 ),
               ]}
-              here={here && track.lies ? laidPoint(here, track.lies) : null}
+              here={here}
             />
           ) : (
             <Notice>{tell('tracks.track.no-set-out')}</Notice>

@@ -25,7 +25,7 @@ export function useOpenTrack() {
       setState({ busy: false, failure: read });
       return [];
     }
-    const { tracks } = read.value;
+    const { tracks, places, untimed } = read.value;
     const said = tracks.map(({ name, fixes }): TrackSaid => {
       const first = fixes[0]?.at ?? 0;
       const named = dogs.find((one) => name !== '' && name.toLowerCase().includes(one.name.toLowerCase()));
@@ -40,10 +40,18 @@ export function useOpenTrack() {
         t: fixes.map(({ at }) => (at - first) / 1000),
         lat: fixes.map(({ lat }) => lat),
         lon: fixes.map(({ lon }) => lon),
-        marks: [],
+        // What somebody marked on the way, where it says when.
+        marks: places.flatMap(({ at, name: place }) =>
+          at !== null && at >= first && at <= (fixes.at(-1)?.at ?? 0)
+            ? [{ t: (at - first) / 1000, name: place }]
+            : [],
+        ),
       };
     });
-    const added = await done(tell('tracks.room.taken-in', { count: said.length }), addTracks(kennel, said));
+    const added = await done(
+      tell('tracks.room.taken-in', { count: said.length, untimed }),
+      addTracks(kennel, said),
+    );
     setState({ busy: false, failure: null });
     return added.ok ? added.value.made : [];
   };

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { freeKey, type Thing } from '@/core/breakdown';
 import { toPlane } from '@/core/geometry';
@@ -6,28 +6,22 @@ import { useKennelWithDog } from '@/data/live';
 import { addSetOut, addTracks } from '@/data/write';
 import { Button, buttonClass, Notice, PageHead, Sheet, TextField, useWakeLock } from '@/ui';
 import { writeDigits, writeInstant, writeNumber } from '@/words';
-import { type Position, usePosition } from './use-position';
+import { usePosition } from './use-position';
+import { useWalk } from './walk-store';
 import { tell } from './words';
-
-type Marked = Position & { readonly name: string };
 
 /** The phone as the collar's stand-in: a line is walked, places are marked where somebody stands. */
 export function WalkPage() {
-  const { kennel, dog, done, now } = useKennelWithDog();
+  const { kennel, dog, done } = useKennelWithDog();
   const navigate = useNavigate();
   const [walking, setWalking] = useState(false);
-  const [fixes, setFixes] = useState<readonly Position[]>([]);
-  const [marks, setMarks] = useState<readonly Marked[]>([]);
+  const { fixes, marks, walked, mark, clear } = useWalk();
   const [name, setName] = useState('');
-  const { state, last } = usePosition(walking, (fix) => setFixes((before) => [...before, fix]));
-  const began = useRef(0);
+  const { state, last } = usePosition(walking, walked);
   useWakeLock();
-  useEffect(() => {
-    if (walking && began.current === 0) began.current = now();
-  }, [walking, now]);
-  const mark = (): void => {
+  const markHere = (): void => {
     if (!last) return;
-    setMarks([...marks, { ...last, name: name.trim() || tell('tracks.walk.mark', { n: marks.length + 1 }) }]);
+    mark({ ...last, name: name.trim() || tell('tracks.walk.mark', { n: marks.length + 1 }) });
     setName('');
   };
   const save = async (): Promise<void> => {
@@ -51,7 +45,9 @@ export function WalkPage() {
         },
       ]),
     );
-    if (made.ok) void navigate(`/${kennel.name}/tracks/${made.value.made[0]?.id}`);
+    if (!made.ok) return;
+    clear();
+    void navigate(`/${kennel.name}/tracks/${made.value.made[0]?.id}`);
   };
   /** A set-out of the marked places: the dog stands where the walk began. */
   const draw = async (): Promise<void> => {
@@ -122,7 +118,7 @@ export function WalkPage() {
                 maxLength={60}
                 onChange={(event) => setName(event.target.value)}
               />
-              <Button size="huge" onClick={mark}>
+              <Button size="huge" onClick={markHere}>
                 {tell('tracks.walk.mark-here')}
               </Button>
             </div>
@@ -145,6 +141,9 @@ export function WalkPage() {
                 {tell('tracks.walk.draw')}
               </Button>
             )}
+            <Button look="quiet" size="big" onClick={clear}>
+              {tell('tracks.walk.anew')}
+            </Button>
           </p>
         )}
         <p>

@@ -33,12 +33,12 @@ type Props = {
     readonly places: readonly Point[];
     readonly chosen: boolean;
   }[];
-  /** A place that is pointed at. */
-  readonly here?: Point | null;
+  /** Places that are pointed at. */
+  readonly here?: readonly Point[];
 };
 
 /** A set-out to scale, painted in its own width. Things are taken by the pointer or by their arrow keys. */
-export function SetOutDrawing({ picture, title, highest = 560, hold, svg, tracks = [], here = null }: Props) {
+export function SetOutDrawing({ picture, title, highest = 560, hold, svg, tracks = [], here = [] }: Props) {
   const paper = useRef<HTMLDivElement>(null);
   const width = useWidth(paper);
   const frame = frameOf(picture.box, width, highest);
@@ -74,7 +74,9 @@ export function SetOutDrawing({ picture, title, highest = 560, hold, svg, tracks
             />
           </Unread>
         ))}
-        {here && <Here at={frame.to(here)} />}
+        {here.map((place) => (
+          <Here key={`${place.x} ${place.y}`} at={frame.to(place)} />
+        ))}
         {dogLast(picture.things).map((thing) => (
           <Thing key={thing.key} thing={thing} frame={frame} hold={hold} />
         ))}

@@ -7,6 +7,7 @@ export {
   lineGround,
   measuredIn,
   type PictureGround,
+  POINTING,
   planeGround,
   type WithError,
 } from './picture-ground';

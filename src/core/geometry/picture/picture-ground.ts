@@ -15,7 +15,7 @@ import { alongBy, fitLine, type KnownLine, type LineMark, slantAt } from './know
  * A finger or a pointer on a picture hits within this share of its width (2 px of 1,280), and a tape laid out by
  * hand within 2 cm: standard deviations.
  */
-const POINTING = 2 / 1280;
+export const POINTING = 2 / 1280;
 const TAPE = 0.02;
 
 /** How a picture is measured: over a whole ground, or along one line only. */

@@ -41,7 +41,9 @@ function mark(what: ClipMarkKind, at: number, more: Partial<ClipMark> = {}): Cli
 const place = (at: number, of: string, { x, y }: Point): ClipMark =>
   mark('place', at, { says: of, px: [px(x, y)] });
 const valued = (marks: readonly ClipMark[], kind: string, ground = true, go = 0) =>
-  measuresOf(goesOf(marks)[go] as never, FRAME, ground ? GROUND : null).find((one) => one.kind === kind);
+  measuresOf(goesOf(marks)[go] as never, FRAME, ground ? GROUND : null, 1280).find(
+    (one) => one.kind === kind,
+  );
 
 describe('marks as goes', () => {
   it('begins a go at each cue and lets it end at the next', () => {
@@ -94,7 +96,7 @@ describe('what a go is measured for', () => {
       mark('release', 8.24),
       mark('reward', 4.6),
     ];
-    const found = measuresOf(goesOf(marks)[0] as never, FRAME, null);
+    const found = measuresOf(goesOf(marks)[0] as never, FRAME, null, 1280);
     expect(found.map(({ kind, value, error }) => [kind, Number(value.toFixed(3)), error])).toEqual([
       ['movement', 0.4, 0.04],
       ['latency', 1.24, 0.04],
@@ -198,11 +200,11 @@ describe('what a go is measured for', () => {
     const at = (time: number, x: number, y = 500): ClipMark =>
       mark('place', time, { says: 'dog', px: [[x, y]] });
     const go = goesOf([mark('cue', 1), at(1, 100), at(2, 400), at(3, 800)])[0] as never;
-    const found = measuresOf(go, FRAME, line);
+    const found = measuresOf(go, FRAME, line, 1280);
     expect(found.find(({ kind }) => kind === 'path')?.value).toBeCloseTo(7, 6);
     expect(found.some(({ kind }) => kind === 'straight' || kind === 'line')).toBe(false);
     const beside = goesOf([mark('cue', 1), at(1, 100), at(2, 400, 100)])[0] as never;
-    expect(measuresOf(beside, FRAME, line)).toEqual([]);
+    expect(measuresOf(beside, FRAME, line, 1280)).toEqual([]);
   });
 
   it('never gives a number that is none, whatever is marked where', () => {
@@ -222,7 +224,7 @@ describe('what a go is measured for', () => {
       fc.property(fc.array(anywhere, { maxLength: 14 }), (list) => {
         const marks = list.map(({ what, at, says, px }) => mark(what, at, { says, px }));
         for (const go of goesOf(marks))
-          for (const { value, error } of measuresOf(go, FRAME, GROUND)) {
+          for (const { value, error } of measuresOf(go, FRAME, GROUND, 1280)) {
             expect(Number.isFinite(value)).toBe(true);
             expect(error).toBeGreaterThanOrEqual(0);
           }

@@ -6,6 +6,7 @@ import {
   measuredIn,
   type PictureGround,
   type Pixel,
+  POINTING,
   type Point,
   pathLength,
   turnBetween,
@@ -71,13 +72,14 @@ const TOO_NEAR = 1;
 
 /**
  * All that the marks of a go tell. Times are right within the frame of each end (`frame` gives its length at a
- * time, seconds). Without a ground there are only times, and angles in the picture.
+ * time, seconds), angles in a picture of this width by a hand's own error. Without a ground there are only times, and angles in the picture.
  * Cue at 2.000 s, response at 3.240 s, 25 frames a second → latency 1.24 s ± 0.04 s.
  */
 export function measuresOf(
   go: Go,
   frame: (at: number) => number,
   ground: PictureGround | null,
+  width: number,
 ): ClipMeasure[] {
   const found: ClipMeasure[] = [];
   const add = (kind: ClipMeasureKind, measured: WithError | null): void => {
@@ -89,7 +91,7 @@ export function measuresOf(
     add(kind, { value: b - a, error: (frame(a) + frame(b)) / 2 });
   }
   if (ground) for (const [kind, measured] of onGround(go, frame, ground)) add(kind, measured);
-  for (const mark of go.angles) if (mark.says === 'body') add('body', bodyAngle(mark));
+  for (const mark of go.angles) if (mark.says === 'body') add('body', bodyAngle(mark, POINTING * width));
   return found;
 }
 
@@ -210,8 +212,8 @@ function crooked([tail, head, middle]: readonly Point[]): number | null {
   return body === null || wanted === null ? null : turnBetween(wanted, body);
 }
 
-/** In the picture: the angle at the middle point, 180 where the line is straight; 2 px of a hand at each end. */
-function bodyAngle({ px }: ClipMark): WithError | null {
+/** In the picture: the angle at the middle point, 180 where the line is straight; a hand's error, pixels, at each end. */
+function bodyAngle({ px }: ClipMark, hand: number): WithError | null {
   const [a, middle, b] = px as [Pixel, Pixel, Pixel];
   const [one, two] = [
     Math.hypot(a[0] - middle[0], a[1] - middle[1]),
@@ -222,7 +224,7 @@ function bodyAngle({ px }: ClipMark): WithError | null {
     Math.atan2(a[1] - middle[1], a[0] - middle[0]) - Math.atan2(b[1] - middle[1], b[0] - middle[0]);
   const degrees = Math.abs((((turn * 180) / Math.PI + 540) % 360) - 180);
   // An end moves the angle by 1/length, the middle by both together.
-  const off = Math.hypot(1 / one, 1 / two, 1 / one + 1 / two) * 2 * 1.645;
+  const off = Math.hypot(1 / one, 1 / two, 1 / one + 1 / two) * hand * 1.645;
   return { value: degrees, error: (off * 180) / Math.PI };
 }
 

@@ -38,10 +38,10 @@ export const writeDay = (day: Day): string => format(new Date(`${day}T12:00:00`)
 /** The day and hour of an instant: "15 Jun 2026, 16:30". */
 export const writeDayAndHour = (at: number): string => format(at, 'PPp', { locale });
 
-/** A day of a week, short: "Tue 1 Dec", as the person orders day and month. */
 /** The time of day of an instant, with its seconds. */
 export const writeTime = (at: number): string => format(at, 'pp', { locale });
 
+/** A day of a week, short: "Tue 1 Dec", as the person orders day and month. */
 export const writeWeekday = (day: Day): string =>
   format(new Date(`${day}T12:00:00`), locale.code === 'en-US' ? 'EEE MMM d' : 'EEE d MMM', { locale });
 

@@ -424,3 +424,105 @@ test('on a phone: opened, marked under the thumb, nothing beside the page, sound
   await expect(page.getByText('Tap mark 1 where it touches the ground.')).toBeVisible();
   await sound();
 });
+
+/** A line of the ground that is being written: tapped in the picture, its length typed. */
+async function typeInto(page: Page, label: string, text: string): Promise<void> {
+  await page.getByLabel(label, { exact: true }).click();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type(text);
+}
+
+test('a tape measures along its line; of six points the one that was typed wrong is named', async ({
+  page,
+}) => {
+  await dogThatLiesDown(page);
+  await page.goto('/own/clips');
+  await openClip(page, await makeClip(page, scene()));
+  await toFrame(page, 30);
+  await page.keyboard.press('1');
+  await expect(goLines(page)).toHaveCount(1);
+  // Three marks of a tape on the dog's own line.
+  await page.getByRole('button', { name: 'Tape or two poles' }).click();
+  await page.getByRole('button', { name: 'One more' }).click();
+  for (const y of [0, 4, 8]) await tapAt(page, onPicture({ x: 0, y }));
+  for (const [i, along] of ['0', '4', '8'].entries())
+    await typeInto(page, `How far along, mark ${i + 1}`, along);
+  await page.getByRole('button', { name: 'Measure by it' }).click();
+  await page.getByRole('button', { name: 'Dog here' }).click();
+  await tapAt(page, onPicture({ x: 0, y: 1 }));
+  await expect(goesOf(page).getByText(/^dog/)).toHaveCount(1);
+  await toFrame(page, 66);
+  await tapAt(page, onPicture({ x: 0, y: 6 }));
+  await expect(goLines(page).first().getByText(/^way/)).toBeVisible();
+  expect(Math.abs((await measured(page, 0, 'way')).value - 5)).toBeLessThan(0.12);
+  // Only lengths along the line: no front, no straightness.
+  await expect(page.getByRole('button', { name: 'Front' })).toHaveCount(0);
+  await expect(
+    goLines(page)
+      .first()
+      .getByText(/^off straight/),
+  ).toHaveCount(0);
+  // Six points, one of them typed wrong: it is named, mended, and fits.
+  await page.getByRole('button', { name: 'Points I measured' }).click();
+  for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'One more' }).click();
+  const points = [...POLES, { x: 0, y: 3 }, { x: 1, y: 6 }];
+  for (const one of points) await tapAt(page, onPicture(one));
+  for (const [i, { x, y }] of points.entries()) {
+    await typeInto(page, `To the right, point ${i + 1}`, String(i === 4 ? x + 1 : x));
+    await typeInto(page, `Away, point ${i + 1}`, String(y));
+  }
+  await expect(page.getByText('Point 5 fits least', { exact: false })).toBeVisible();
+  await typeInto(page, 'To the right, point 5', '0');
+  await expect(page.getByText(/each is found from the others within 0\.\d\d m\.$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Measure by it' }).click();
+  // Fourteen metres away a pixel is a quarter of a metre deep.
+  await expect(goLines(page).first().getByText(/^way/)).toBeVisible();
+  expect(Math.abs((await measured(page, 0, 'way')).value - 5)).toBeLessThan(0.2);
+});
+
+test('a go of a graded element is graded from the clip, and its rep is judged by that grade', async ({
+  page,
+}) => {
+  await page.goto('/own/start');
+  await page.getByRole('textbox', { name: 'Name' }).click();
+  await page.keyboard.type('Fern');
+  await page.getByLabel('Or by another method').selectOption({ label: 'Approach an object, platform' });
+  await page.getByRole('button', { name: /^All \d+ pieces$/ }).click();
+  for (const [label, text] of [
+    ['Demand, Time on it', '10 s'],
+    ['Start, Distance to the platform', '1 m'],
+    ['Demand, Distance to the platform', '10 m'],
+  ] as const) {
+    await page.getByRole('textbox', { name: label, exact: true }).click();
+    await page.keyboard.type(text);
+  }
+  await page.getByRole('button', { name: 'Break it down' }).click();
+  await expect(page.getByText('Broken down.')).toBeVisible();
+  await page.goto('/own/field');
+  await page
+    .getByRole('link', { name: /Approach, contact, take/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await page.getByRole('button', { name: /^Sniffs/ }).click();
+  await expect(page.getByText(/^1 rep, /).first()).toBeAttached();
+  await page.getByRole('button', { name: 'Enough for now' }).filter({ visible: true }).click();
+  await expect(page).toHaveURL(/field\/end/);
+  await page.goto('/own/clips');
+  await openClip(page, await makeClip(page, scene()));
+  await toFrame(page, 30);
+  await page.keyboard.press('1');
+  await expect(goLines(page)).toHaveCount(1);
+  const beside = page.getByRole('region', { name: 'Beside the log' });
+  await beside.getByLabel('Which bout it shows').selectOption({ index: 1 });
+  await beside.getByLabel('Go 1 is').selectOption({ index: 1 });
+  await expect(goLines(page).first()).toContainText('rep 1 of the log');
+  // From the clip it did less than it seemed live: the lowest grade, which the ladder goes by.
+  await page.getByLabel('Grade of go 1').selectOption({ index: 1 });
+  await expect(goLines(page).first()).toContainText('graded');
+  await beside.getByRole('button', { name: /^Judge the rep of go 1/ }).click();
+  await expect(page.getByText('The rep of go 1 is judged as the clip shows it.')).toBeVisible();
+  await expect(beside.getByRole('button', { name: /^Judge the rep of go 1/ })).toHaveCount(0);
+  await page.getByLabel('Grade of go 1').selectOption({ index: 3 });
+  await expect(beside.getByRole('button', { name: /^Judge the rep of go 1/ })).toBeVisible();
+});

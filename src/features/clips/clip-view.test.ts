@@ -319,6 +319,43 @@ describe('a ground as it is written', () => {
     expect(draftOf({ ground: { kind: 'none' } })).toBeNull();
   });
 
+  it('reads points to the left of the first one, and nearer', () => {
+    const draft: Draft = {
+      ...emptyDraft('points'),
+      points: [
+        ['-2', '0'],
+        ['2 m', '0'],
+        ['1', '−1 yd'],
+        ['-1,5', '8'],
+      ].map(([x = '', y = ''], i) => ({
+        px: [
+          [100, 600],
+          [1100, 600],
+          [800, 300],
+          [400, 300],
+        ][i] as never,
+        x,
+        y,
+      })),
+    };
+    expect(
+      read({
+        ...draft,
+        points: draft.points.with(3, { ...(draft.points[3] as never as Draft['points'][number]), x: '-' }),
+      }),
+    ).toMatchObject({ ok: false, path: 'x3' });
+    const typed = {
+      ...draft,
+      points: draft.points
+        .with(2, { ...(draft.points[2] as never as Draft['points'][number]), y: '7' })
+        .with(3, { ...(draft.points[3] as never as Draft['points'][number]), x: '-1.5' }),
+    };
+    const found = read(typed);
+    expect(found.ok && found.value.ground).toMatchObject({
+      points: [{ x: -2 }, { x: 2 }, { x: 1, y: 7 }, { x: -1.5 }],
+    });
+  });
+
   it('refuses what is no ground in words, a rectangle without width among it', () => {
     expect(read(tapped({ ...emptyDraft('rectangle'), width: '0', depth: '8' }))).toMatchObject({
       ok: false,

@@ -73,8 +73,12 @@ export function readDraft(draft: Draft, width: number, reading: Reading): Result
 function lengthsOf(draft: Draft, reading: Reading): Result<{ x: number; y: number }[]> {
   const read = (text: string, path: string): Result<number> => {
     if (text.trim() === '') return fail('empty', path, say('clips.ground.empty'));
-    const found = parseOne(text, 'distance', reading.bareUnit('distance') ?? 'm', reading.custom);
-    return found.ok ? found : { ...found, path };
+    // Left of the first point, or nearer than it, a length is below nothing.
+    const below = /^\s*[-−]/.test(text);
+    const size = text.replace(/^\s*[-−]/, '');
+    const found = parseOne(size, 'distance', reading.bareUnit('distance') ?? 'm', reading.custom);
+    if (!found.ok) return { ...found, path };
+    return below ? ok(-found.value) : found;
   };
   if (draft.kind === 'rectangle') {
     const [wide, deep] = [read(draft.width, 'width'), read(draft.depth, 'depth')];

@@ -68,14 +68,10 @@ export function GroundSheet({ clip, draft, unit, open, onDraft, onSave }: Props)
   );
 }
 
-/** A point that is off by more than this does not fit, metres. */
-const OFF = 0.15;
-
 function fitInWords(leftOut: LeftOut | null, unit: LengthUnit): string {
   if (!leftOut) return tell('clip-ground.fits');
   const off = writeDigits(leftOut.typical / (unit === 'yd' ? YARD : 1), 2);
-  const worst = leftOut.typical > OFF ? (leftOut.worst ?? -1) + 1 : 0;
-  return tell('clip-ground.fits-within', { off, unit, worst });
+  return tell('clip-ground.fits-within', { off, unit, worst: (leftOut.worst ?? -1) + 1 });
 }
 
 type FieldsProps = Pick<Props, 'clip' | 'unit' | 'onSave'> & {

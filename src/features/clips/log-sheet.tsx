@@ -208,7 +208,11 @@ function GoLine({ clip, go, place, goes, log, unit, correction, onCorrect }: Lin
     void done(tell('log.joined-by-hand', { place }), layClip(kennel, clip.id, offset, joins));
   };
   const late = rep ? lateCorrection(go, rep, element) : null;
-  const differs = late?.ok && late.value.judged?.outcome !== rep?.judged.outcome;
+  const { judged, seen } = late?.ok ? late.value : {};
+  // A grade moves the ladder also where the judgement stays as it was.
+  const differs =
+    (judged !== undefined && judged.outcome !== rep?.judged.outcome) ||
+    (seen?.grade !== undefined && seen.grade !== rep?.seen.grade);
   return (
     <li className="grid gap-1 py-2">
       <SelectField

@@ -151,7 +151,10 @@ export const distanceIn = (ground: PictureGround, a: Pixel, b: Pixel): WithError
 export type LeftOut = {
   /** Each found from the rest: how far off it comes out. */
   readonly typical: number;
-  /** The point without which the rest fit best; null with five, of which any four fit. */
+  /**
+   * The point without which the rest fit best, where all together fit worse than a stated hand can be to blame for;
+   * null where they fit, and with five, of which any four fit.
+   */
   readonly worst: number | null;
 };
 
@@ -174,6 +177,13 @@ export function leaveOneOut(points: readonly KnownPoint[], width: number): LeftO
   const lefts = rests.map(({ left }) => left);
   return {
     typical: Math.sqrt(known.reduce((sum, one) => sum + one * one, 0) / known.length),
-    worst: points.length < 6 ? null : lefts.indexOf(Math.min(...lefts)),
+    worst: points.length < 6 || isAsStated(seen, width) ? null : lefts.indexOf(Math.min(...lefts)),
   };
+}
+
+/** Whether what the points leave over is no more than three spreads of its chi-squared, by the stated hand. */
+function isAsStated(points: readonly KnownPoint[], width: number): boolean {
+  const all = planeGround(points, width);
+  const free = 2 * points.length - 8;
+  return all.ok && (all.value.plane?.left ?? 0) <= free + 3 * Math.sqrt(2 * free);
 }

@@ -96,6 +96,13 @@ describe('a ground from known points', () => {
     expect(leaveOneOut(points, 1280)?.typical).toBeLessThan(1e-6);
     const wrong = points.with(4, { ...(points[4] as KnownPoint), place: { x: 0.8, y: 3 } });
     expect(leaveOneOut(wrong, 1280)?.worst).toBe(4);
+    // Where they fit as a hand fits, none is blamed, however far away they lie.
+    const random = seeded(3);
+    const hand = points.map(({ px: [x, y], place }) => ({
+      px: [x + random.normal(), y + random.normal()] as const,
+      place,
+    }));
+    expect(leaveOneOut(hand, 1280)?.worst).toBeNull();
     expect(leaveOneOut(points.slice(0, 4), 1280)).toBeNull();
   });
 });

@@ -50,6 +50,9 @@ async function openClip(page: Page, buffer: Buffer, name = 'down.webm'): Promise
   await expect(page.getByRole('slider', { name: 'The whole clip' })).toBeVisible();
 }
 
+const readFile = (page: Page, name: string, buffer: Buffer): Promise<void> =>
+  page.getByLabel('File of marks to read').setInputFiles({ name, mimeType: 'text/vtt', buffer });
+
 /** Cue and response of every go, by key; gives the latencies that the frames come to. */
 async function markTimes(page: Page): Promise<number[]> {
   const found: number[] = [];
@@ -284,21 +287,15 @@ test('stills, marks and a table are saved; the marks return with the renamed fil
   await openClip(page, clip);
   await expect(goLines(page)).toHaveCount(0);
   const foreign = `${marks.bytes.toString('utf8')}\n00:01.000 --> 00:02.000\nlooks at the sheep\n`;
-  await page
-    .getByLabel('File of marks to read')
-    .setInputFiles({ name: 'down.vtt', mimeType: 'text/vtt', buffer: Buffer.from(foreign) });
+  await readFile(page, 'down.vtt', Buffer.from(foreign));
   await expect(page.getByText('6 of 6 marks taken in.')).toBeVisible();
   await expect(page.getByText('looks at the sheep', { exact: false })).toBeVisible();
   for (const [i, latency] of latencies.entries())
     expect(Math.abs((await measured(page, i, 'answered after')).value - latency)).toBeLessThan(0.006);
   // Read once more, it adds nothing.
-  await page
-    .getByLabel('File of marks to read')
-    .setInputFiles({ name: 'down.vtt', mimeType: 'text/vtt', buffer: marks.bytes });
+  await readFile(page, 'down.vtt', marks.bytes);
   await expect(page.getByText('0 of 6 marks taken in: the others are here already.')).toBeVisible();
-  await page
-    .getByLabel('File of marks to read')
-    .setInputFiles({ name: 'list.txt', mimeType: 'text/plain', buffer: Buffer.from('cue 1.0') });
+  await readFile(page, 'list.txt', Buffer.from('cue 1.0'));
   await expect(page.getByText('This is no WebVTT file', { exact: false })).toBeVisible();
   await expect(goLines(page)).toHaveCount(3);
 });

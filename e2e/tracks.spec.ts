@@ -144,6 +144,10 @@ test('a simulated collar runs a set-out until the dog’s line is known, and set
     await page.getByRole('button', { name: 'Lay it by both' }).click();
     await expect(page.getByRole('region', { name: /goes/ }).locator('ol > li')).toHaveCount(2);
     if (i === 1) {
+      // Its north is that of the drawing: by its start alone it lies nearly so too.
+      await page.getByRole('button', { name: 'By its start' }).click();
+      await expect(page.getByText('by its start', { exact: true })).toBeVisible();
+      await expect(page.getByRole('region', { name: /goes/ }).locator('ol > li')).toHaveCount(2);
       await page.getByText('Casts given').first().click();
       await page.getByRole('button', { name: 'Add it' }).click();
       await expect(page.getByText(/^Cast at .*left over; it took/)).toBeVisible();

@@ -4,11 +4,11 @@ import type { PictureGround } from '@/core/geometry';
 import { useKennelWithDog } from '@/data/live';
 import type { Clip } from '@/data/read';
 import { changeClip, removeClip } from '@/data/write';
-import { Button, buttonClass, FileButton, Notice, PageHead, Sheet } from '@/ui';
+import { Button, buttonClass, Notice, PageHead } from '@/ui';
 import { bareUnit, reading, wordsOf, writeDigits } from '@/words';
+import { Again } from './again';
 import { useClips } from './clip-store';
 import { clockOf, groundOf, type LengthUnit, measureInWords } from './clip-view';
-import { MEDIA } from './clips-room';
 import { frameAt, rateOf, timeOf } from './frames';
 import { GoesSheet } from './goes-sheet';
 import { type Draft, draftOf, readDraft } from './ground-draft';
@@ -24,7 +24,6 @@ import { useClipKeys } from './use-clip-keys';
 import { useClipLog } from './use-clip-log';
 import { type Marked, useMarked } from './use-marked';
 import { useMarking } from './use-marking';
-import { useOpenClip } from './use-open-clip';
 import { usePlayer } from './use-player';
 import { tell } from './words';
 
@@ -224,36 +223,4 @@ function triedGround(clip: Clip, draft: Draft): PictureGround | null {
   const read = readDraft(draft, clip.picture.width, reading());
   const built = read.ok ? groundOf({ ground: read.value.ground, picture: clip.picture }) : read;
   return built.ok ? built.value : null;
-}
-
-/** The file is not open any more: its marks are, and the file is asked for again. */
-function Again({ marked }: { readonly marked: Marked }) {
-  const { clip } = marked;
-  const { kennel } = useKennelWithDog();
-  const navigate = useNavigate();
-  const { busy, failure, open } = useOpenClip();
-  const [other, setOther] = useState(false);
-  const choose = async (file: File): Promise<void> => {
-    setOther(false);
-    const opened = await open(file, clip.dogId);
-    if (opened && opened.id !== clip.id) {
-      setOther(true);
-      void navigate(`/${kennel.name}/clips/${opened.id}`);
-    }
-  };
-  return (
-    <Sheet title={tell('again.title')}>
-      <p className="mb-2 leading-snug">{tell('again.why', { name: clip.name })}</p>
-      <FileButton
-        look="signal"
-        label={tell('again.open')}
-        inputLabel={tell('clip-room.file')}
-        accept={MEDIA}
-        onFile={choose}
-      />
-      <div role="status">{busy && <Notice>{tell('clip-room.reading')}</Notice>}</div>
-      {other && <Notice tone="alert">{tell('again.another')}</Notice>}
-      {failure && <Notice tone="alert">{wordsOf(failure.message)}</Notice>}
-    </Sheet>
-  );
 }

@@ -6,15 +6,8 @@ import type { MeasuredTrackGo, Track } from '@/data/read';
 import { amendReps } from '@/data/write';
 import { Button, SelectField } from '@/ui';
 import { wordsOf } from '@/words';
-import {
-  atItsDistance,
-  CASTS,
-  castInWords,
-  clockOf,
-  goInWords,
-  type TrackCorrection,
-  thingName,
-} from './track-view';
+import { atItsDistance, type TrackCorrection } from './track-correction';
+import { CASTS, castInWords, clockOf, goInWords, thingName } from './track-view';
 import type { TrackLog } from './use-track-log';
 import { tell } from './words';
 

@@ -2,7 +2,8 @@ import type { State } from '@/core/geometry';
 import type { SetOut, Track } from '@/data/read';
 import { Button, Notice, SelectField, Sheet } from '@/ui';
 import { wordsOf, writeDigits } from '@/words';
-import { clockOf, isFarOff, type Lies, layable, layStart, layTwo, type Pair, thingName } from './track-view';
+import { isFarOff, type Lies, layable, layStart, layTwo, type Pair } from './laying';
+import { clockOf, thingName } from './track-view';
 import { tell } from './words';
 
 type Props = {

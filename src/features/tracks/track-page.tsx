@@ -3,14 +3,12 @@ import { useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { lengthsBy } from '@/core/breakdown';
 import { laidPoint, laidTrack, placeAround } from '@/core/geometry';
-import { asId, type BoutId, type DogId, type EntryId, type SetOutId } from '@/core/shared';
-import { useDogs, useKennelWithDog } from '@/data/live';
+import type { EntryId } from '@/core/shared';
+import { useKennelWithDog } from '@/data/live';
 import {
-  isReal,
   laidOut,
   laidOutView,
   listPeople,
-  listSetOuts,
   type ReadTrack,
   repsOfGoes,
   trackGoes,
@@ -18,23 +16,16 @@ import {
   unitOfSetOut,
 } from '@/data/read';
 import { amendReps, changeTrack, removeTrack, type TrackChange } from '@/data/write';
-import {
-  Button,
-  buttonClass,
-  Notice,
-  PageHead,
-  SelectField,
-  SetOutDrawing,
-  Sheet,
-  useLengthChoice,
-} from '@/ui';
+import { Button, buttonClass, Notice, PageHead, SetOutDrawing, Sheet, useLengthChoice } from '@/ui';
 import { writeInstant } from '@/words';
 import { GoLine } from './go-line';
 import { LaySheet } from './lay-sheet';
+import { goesOf, type Lies, layTwo, type Pair, usualPairs } from './laying';
 import { SaveTrack } from './save-track';
 import { boxOf } from './track-box';
-import { clockOf, goesOf, type Lies, layTwo, type Pair, trackCorrection, usualPairs } from './track-view';
-import { useTrackBouts, useTrackLog } from './use-track-log';
+import { trackCorrection } from './track-correction';
+import { TrackFacts } from './track-facts';
+import { useTrackLog } from './use-track-log';
 import { tell } from './words';
 
 /** A track on its set-out: laid there, measured go by go, joined with the reps of its bout. */
@@ -82,13 +73,9 @@ function OneTrack({ read, laid, people }: Props) {
   const { track, states } = read;
   const { kennel, done } = useKennelWithDog();
   const navigate = useNavigate();
-  const dogs = useDogs() ?? [];
   const { unit, whose } = useLengthChoice();
   const lengths = lengthsBy({ unit, whose }, people, laid ? unitOfSetOut(laid) : null);
-  const setOuts = useLiveQuery(() => listSetOuts(kennel), [kennel]) ?? [];
-  const real = isReal(kennel, track);
   const log = useTrackLog(track) ?? null;
-  const bouts = useTrackBouts(track) ?? [];
   const [chosen, setChosen] = useState(0);
   const [said, setPairs] = useState<readonly [Pair, Pair] | null>(null);
   const svg = useRef<SVGSVGElement>(null);
@@ -131,66 +118,13 @@ function OneTrack({ read, laid, people }: Props) {
   );
   // What has to be said first stands first, also in the hand.
   const what = (
-    <Sheet title={tell('tracks.track.what')}>
-      <div className="grid gap-2">
-        <SelectField
-          label={tell('tracks.track.dog')}
-          value={track.dogId ?? ''}
-          options={[
-            { value: '', words: tell('tracks.track.nobody') },
-            ...dogs.map(({ id, name }) => ({ value: id as string, words: name })),
-          ]}
-          onChange={(id) =>
-            change(tell('tracks.track.kept'), {
-              dogId: id === '' ? null : asId<DogId>(id),
-              boutId: null,
-            })
-          }
-        />
-        <SelectField
-          label={tell('tracks.track.set-out')}
-          value={track.setOut ?? ''}
-          options={[
-            { value: '', words: tell('tracks.track.none') },
-            ...setOuts
-              .filter((one) => !one.putAway || one.id === track.setOut)
-              .map(({ id, title }) => ({ value: id as string, words: title })),
-          ]}
-          onChange={(id) => {
-            setPairs(null);
-            change(tell('tracks.track.kept'), { setOut: id === '' ? null : asId<SetOutId>(id) });
-          }}
-        />
-        {real ? (
-          <SelectField
-            label={tell('tracks.track.bout')}
-            value={track.boutId ?? ''}
-            options={[
-              { value: '', words: tell('tracks.track.none') },
-              ...bouts.map((one) => ({
-                value: one.id,
-                words: tell('tracks.track.one-bout', {
-                  at: writeInstant(one.startedAt),
-                  title: one.title,
-                }),
-              })),
-            ]}
-            onChange={(id) =>
-              change(tell('tracks.track.kept'), { boutId: id === '' ? null : asId<BoutId>(id) })
-            }
-          />
-        ) : (
-          <Notice>{tell('tracks.track.simulated')}</Notice>
-        )}
-        {read.points.marks.length > 0 && (
-          <p className="leading-snug">
-            {tell('tracks.track.marks', {
-              marks: read.points.marks.map((one) => `${one.name} ${clockOf(one.t)}`).join(', '),
-            })}
-          </p>
-        )}
-      </div>
-    </Sheet>
+    <TrackFacts
+      read={read}
+      onChange={(by) => {
+        setPairs(null);
+        change(tell('tracks.track.kept'), by);
+      }}
+    />
   );
   const whereItLies = laid && (
     <LaySheet

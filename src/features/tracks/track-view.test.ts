@@ -6,19 +6,11 @@ import { type Judging, plainRep, type StandingRep } from '@/core/log';
 import { type AxisKey, asId, type EntryId, must } from '@/core/shared';
 import type { MeasuredTrackGo, RunOfDog } from '@/data/read';
 import { takeLocale } from '@/words';
+import { goesOf, isFarOff, layable, layStart, layTwo, usualPairs } from './laying';
+import { linesInWords } from './lines-in-words';
 import { boxOf } from './track-box';
-import {
-  atItsDistance,
-  goesOf,
-  goInWords,
-  isFarOff,
-  layable,
-  layStart,
-  layTwo,
-  linesInWords,
-  trackCorrection,
-  usualPairs,
-} from './track-view';
+import { atItsDistance, trackCorrection } from './track-correction';
+import { goInWords } from './track-view';
 
 beforeEach(() => takeLocale(['en-GB']));
 const plain = (text: string): string => text.replaceAll(/\s/g, ' ');

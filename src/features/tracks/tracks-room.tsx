@@ -4,8 +4,8 @@ import { useDogs, useKennelWithDog } from '@/data/live';
 import { ENOUGH_RUNS, listSetOuts, listTracks, runsOfDog, type Track } from '@/data/read';
 import { buttonClass, FileButton, Notice, PageHead, Sheet } from '@/ui';
 import { wordsOf, writeInstant } from '@/words';
+import { linesInWords } from './lines-in-words';
 import { Simulated } from './simulated';
-import { linesInWords } from './track-view';
 import { useOpenTrack } from './use-open-track';
 import { tell } from './words';
 

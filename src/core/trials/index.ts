@@ -29,3 +29,11 @@ export {
   usualScript,
   type Withheld,
 } from './steward';
+export {
+  type LooseFault,
+  type PartPlace,
+  type Taught,
+  type TaughtPart,
+  taughtBy,
+  type Untold,
+} from './taught';

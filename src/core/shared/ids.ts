@@ -31,6 +31,9 @@ export type DogPlanId = Id<'dog-plan'>;
 export type OtherWorkId = Id<'other-work'>;
 export type MeetingId = Id<'meeting'>;
 export type MarkId = Id<'mark'>;
+export type LegId = Id<'leg'>;
+export type HeldId = Id<'held'>;
+export type TitleAimId = Id<'title-aim'>;
 export type StarterId = Id<'starter'>;
 export type DeviceId = Id<'device'>;
 

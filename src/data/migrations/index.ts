@@ -8,6 +8,7 @@ import { laddersTeachForward } from './ladders-teach-forward';
 import type { AnyTables, Migration } from './migration';
 import { outingsAndBouts } from './outings-and-bouts';
 import { ruleBooksHoldRealRules } from './rule-books-hold-real-rules';
+import { runsTeach } from './runs-teach';
 import { thingsLieToScale } from './things-lie-to-scale';
 import { tracksAreKept } from './tracks-are-kept';
 import { trialsAreJudged } from './trials-are-judged';
@@ -42,6 +43,7 @@ export const MIGRATIONS: readonly Migration[] = [
   aSeasonIsKept,
   clipsAreMeasured,
   tracksAreKept,
+  runsTeach,
 ];
 
 /**

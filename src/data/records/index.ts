@@ -21,12 +21,14 @@ export type { Outing } from './outing';
 export type { Person } from './person';
 export type { RuleBookRecord } from './rule-book';
 export type { Run } from './run';
+export type { Practice, RunForecast, RunLesson } from './run-learning';
 export { PLAIN_SEASON, type Season } from './season';
 export type { SeasonEvent } from './season-event';
 export type { SetOut } from './set-out';
 export type { Signal } from './signal';
 export type { Slot } from './slot';
 export type { Stop } from './stop';
+export type { Held, Leg, TitleAim } from './title-work';
 export type { Track, TrackPoints } from './track';
 export { PLAIN_TRIAL, type Trial } from './trial';
 export type { Usual } from './usual';
@@ -67,6 +69,12 @@ const NAMES: Readonly<Record<TableName, true>> = {
   clipMarks: true,
   tracks: true,
   trackPoints: true,
+  runForecasts: true,
+  runLessons: true,
+  practices: true,
+  legs: true,
+  held: true,
+  titleAims: true,
   gone: true,
   apart: true,
 };

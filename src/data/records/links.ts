@@ -112,6 +112,23 @@ export function linksOf(tables: Omit<Tables, 'entries'>): Link[] {
     add('tracks', i, one.id, 'setOut', 'setOuts', one.setOut);
   }
   for (const [i, one] of tables.trackPoints.entries()) add('trackPoints', i, one.id, 'id', 'tracks', one.id);
+  for (const name of ['runForecasts', 'runLessons'] as const)
+    for (const [i, one] of tables[name].entries()) {
+      add(name, i, one.id, 'id', 'runs', one.id);
+      add(name, i, one.id, 'dogId', 'dogs', one.dogId);
+    }
+  for (const [i, one] of tables.practices.entries()) add('practices', i, one.id, 'id', 'runs', one.id);
+  for (const [i, one] of tables.legs.entries()) {
+    add('legs', i, one.id, 'dogId', 'dogs', one.dogId);
+    add('legs', i, one.id, 'book', 'ruleBooks', one.book);
+    add('legs', i, one.id, 'result', 'results', one.result);
+    for (const judge of one.judges) add('legs', i, one.id, 'judges', 'people', judge);
+  }
+  for (const [i, one] of tables.held.entries()) add('held', i, one.id, 'dogId', 'dogs', one.dogId);
+  for (const [i, one] of tables.titleAims.entries()) {
+    add('titleAims', i, one.id, 'dogId', 'dogs', one.dogId);
+    add('titleAims', i, one.id, 'book', 'ruleBooks', one.book);
+  }
   for (const [i, one] of tables.bearings.entries()) add('bearings', i, one.id, 'id', 'dogs', one.id);
   for (const [i, one] of tables.trials.entries()) {
     add('trials', i, one.id, 'dogId', 'dogs', one.dogId);

@@ -18,12 +18,14 @@ import { outingSchema } from './outing';
 import { personSchema } from './person';
 import { ruleBookRecordSchema } from './rule-book';
 import { runSchema } from './run';
+import { practiceSchema, runForecastSchema, runLessonSchema } from './run-learning';
 import { seasonSchema } from './season';
 import { seasonEventSchema } from './season-event';
 import { setOutSchema } from './set-out';
 import { signalSchema } from './signal';
 import { slotSchema } from './slot';
 import { stopSchema } from './stop';
+import { heldSchema, legSchema, titleAimSchema } from './title-work';
 import { trackPointsSchema, trackSchema } from './track';
 import { trialSchema } from './trial';
 import { usualSchema } from './usual';
@@ -64,6 +66,12 @@ export const tablesSchema = v.strictObject({
   clipMarks: v.array(clipMarkSchema),
   tracks: v.array(trackSchema),
   trackPoints: v.array(trackPointsSchema),
+  runForecasts: v.array(runForecastSchema),
+  runLessons: v.array(runLessonSchema),
+  practices: v.array(practiceSchema),
+  legs: v.array(legSchema),
+  held: v.array(heldSchema),
+  titleAims: v.array(titleAimSchema),
   gone: v.array(goneSchema),
   apart: v.array(apartSchema),
 });

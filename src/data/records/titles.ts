@@ -35,6 +35,12 @@ export const RECORD_TITLES: Readonly<Record<TableName, Sentence>> = {
   clipMarks: say('data.titles.mark-of-a-clip'),
   tracks: say('data.titles.track'),
   trackPoints: say('data.titles.track-points'),
+  runForecasts: say('data.titles.run-forecast'),
+  runLessons: say('data.titles.run-lesson'),
+  practices: say('data.titles.practice'),
+  legs: say('data.titles.leg'),
+  held: say('data.titles.held'),
+  titleAims: say('data.titles.title-aim'),
   gone: say('data.titles.what-was-removed'),
   apart: say('data.titles.what-waits-for-a-decision'),
 };

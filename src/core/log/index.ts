@@ -14,6 +14,7 @@ export {
   type Crooked,
   type Entry,
   EYE_WORDS,
+  type FromSheet,
   HANDLED,
   HANDLER_ACTIONS,
   HANDLER_CHIP,

@@ -106,6 +106,17 @@ export {
 export { type GraphNode, prerequisiteGraph, waitingOf } from './prerequisites';
 export { inUse, type PutAway, putAwayOf } from './put-away';
 export {
+  changesOf,
+  type LessonSaid,
+  placeText,
+  type RunChange,
+  type RunRep,
+  type RunTeaching,
+  runTeaching,
+  usualLesson,
+  type WrittenRep,
+} from './run-teaching';
+export {
   bearingOf,
   callingOf,
   listMeetings,

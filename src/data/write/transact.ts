@@ -90,8 +90,11 @@ export type Write = {
 /** Rows added at once: after each piece it can be said how far it is. */
 const PIECE = 2_000;
 
-/** When something happened, and whether that was timed or only keeps an order. */
-export type When = { readonly at: number; readonly timed: boolean };
+/**
+ * When something happened, and whether that was timed or only keeps an order. `id`: of what is the same thing
+ * on whatever device it is written; a new one where nothing is said.
+ */
+export type When = { readonly at: number; readonly timed: boolean; readonly id?: EntryId };
 
 /** Ends a command with a failure and writes nothing. */
 class Refused extends Error {
@@ -211,7 +214,7 @@ function writing(kennel: Kennel, rows: RowChange[], entries: Undo['entries'][num
       const last = await boutRange(boutId).last();
       const entry: Entry = {
         ...said,
-        id: newId<EntryId>(),
+        id: when?.id ?? newId<EntryId>(),
         boutId,
         dogId,
         seq: last ? last.seq + 1 : 0,

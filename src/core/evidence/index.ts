@@ -36,6 +36,7 @@ export { type Beliefs, EVIDENCE } from './settings';
 export { type Studied, type StudyQuestion, studyElement, timesOf } from './study';
 export {
   type Cell,
+  cellsWithCold,
   type FaultCounts,
   type Grounds,
   groundsOf,

@@ -10,6 +10,7 @@ import { type Help, helpRanking } from './help';
 import { type OutlookPoint, outlookOf, sessionsPerWeek } from './outlook';
 import { type Proof, proofsOf } from './proof';
 import { type Rehearsals, rehearsalsOf } from './rehearsals';
+import type { LearnedDay } from './run-days';
 import { share } from './share';
 import { simulateTrials } from './simulate';
 import { FULL_SIZE, type SimulationSize, type TrialClass } from './trial-class';
@@ -31,6 +32,8 @@ export type Readiness = {
   readonly ifSelected: Interval | null;
   /** Faults that clean reps never judged: what the trial charges for them is not known. */
   readonly unproven: readonly Unproven[];
+  /** What the runs have taught of its trial days, which stands in for what is assumed; null before any. */
+  readonly learned: LearnedDay | null;
   /** How many counted reps each element's figure rests on. */
   readonly grounds: readonly {
     readonly element: ElementId;
@@ -71,16 +74,15 @@ export function* assessClass(
       floor.untouched[0] ?? '',
       say('readiness.assess.too-little', { untouched: floor.untouched.length, counted: floor.counted }),
     );
-  const beliefs = { away: assumptions.place, cold: assumptions.cold };
   const labels = prepareRules(input.book).exercises.map(faultSteps);
   if (first) {
     // With the usual swing alone: a third of the fitting.
-    const coarse = yield* share(fitClass(input, beliefs, fit, [EVIDENCE.swing.middle]), 0, 0.05);
+    const coarse = yield* share(fitClass(input, assumptions, fit, [EVIDENCE.swing.middle]), 0, 0.05);
     if (!coarse.ok) return coarse;
     const quick = drawn(coarse.value, FIRST_SIZE.groups);
     yield { first: forecastOf(quick, simulateTrials(quick, assumptions, seed, FIRST_SIZE), labels) };
   }
-  const fitted = yield* share(fitClass(input, beliefs, fit), 0.05, 0.2);
+  const fitted = yield* share(fitClass(input, assumptions, fit), 0.05, 0.2);
   if (!fitted.ok) return fitted;
   const trial = drawn(fitted.value, size.groups);
   yield 0.25;
@@ -112,6 +114,7 @@ export function* assessClass(
         ? null
         : passOf(simulateTrials(trial, assumptions, seed, size, { lift: unlogged(trial) })),
     unproven: unprovenIn(fitted.value),
+    learned: fitted.value.learned,
     grounds: [...fitted.value.fits].map(([element, { summary }]) => {
       const { counted, sessions, awayReps, coldReps, lastDay } = groundsOf(summary);
       return { element, counted, sessions, away: awayReps, cold: coldReps, lastDay };

@@ -1,7 +1,7 @@
 import type { Criteria } from '@/core/breakdown';
 import type { ElementEvidence } from '@/core/evidence';
 import type { ScoredBook } from '@/core/rulebooks';
-import type { Day, ElementId, ExerciseKey, PartKey } from '@/core/shared';
+import type { BoutId, Day, ElementId, ExerciseKey, PartKey } from '@/core/shared';
 
 /**
  * A class, who trains each link of it, and the reps: all that a forecast depends on, besides
@@ -26,6 +26,8 @@ export type ClassEvidence = {
    */
   readonly trialDay: Day | null;
   readonly closes: Day | null;
+  /** The bouts of each run, mock or real, that was judged: what is learned of its trial days comes from them. */
+  readonly runs?: readonly (readonly BoutId[])[];
   /** Minutes of a usual session on each element, where the log shows them. */
   readonly minutes: readonly (readonly [ElementId, number])[];
 };

@@ -18,7 +18,6 @@ export function* classModel(
   fit: FitWith = fitElement,
   coarse = false,
 ): Steps<Result<TrialClass>> {
-  const beliefs = { away: assumptions.place, cold: assumptions.cold };
-  const fitted = yield* fitClass(input, beliefs, fit, coarse ? [EVIDENCE.swing.middle] : undefined);
+  const fitted = yield* fitClass(input, assumptions, fit, coarse ? [EVIDENCE.swing.middle] : undefined);
   return fitted.ok ? ok(drawn(fitted.value, draws)) : fitted;
 }

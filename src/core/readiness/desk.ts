@@ -120,7 +120,7 @@ export function deskOf(
     slots,
     order: Int32Array.from(input.exercises, (_, e) => e),
     days,
-    nerves: assumptions.nervesSd,
+    nerves: input.nerves ?? assumptions.nervesSd,
     uniforms: new Float64Array(slots * size.runs),
     runs: emptyRuns(compiled, width, size),
     ledger: emptyLedger(compiled, most),

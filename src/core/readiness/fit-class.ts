@@ -21,15 +21,20 @@ import {
   seeded,
   seedFromText,
 } from '@/core/shared';
+import type { Assumptions } from './assumptions';
 import type { ClassEvidence } from './class-evidence';
 import { type MeasuredFault, measuredFaults } from './measured';
 import type { TrialElement } from './posterior';
+import { type LearnedDay, type RunsTaught, runsTaught } from './run-days';
+import { share } from './share';
 import type { TrialClass } from './trial-class';
 
 /** How an element is fitted; a caller that keeps fits gives its own. */
 export type FitWith = typeof fitElement;
 
 export type FittedClass = {
+  /** What the runs have taught of its trial days; null before any. */
+  readonly learned: LearnedDay | null;
   readonly rules: TrialClass['rules'];
   readonly fits: ReadonlyMap<ElementId, { readonly fit: Fit; readonly summary: Summary }>;
   readonly exercises: readonly {
@@ -44,13 +49,27 @@ export type FittedClass = {
   }[];
 };
 
-/** Fits every element once and lays the rule book's demands on its axes. */
+const NOTHING_TAUGHT: { readonly placeOf: RunsTaught['placeOf']; readonly all: LearnedDay | null } = {
+  placeOf: new Map(),
+  all: null,
+};
+
+/**
+ * Fits every element once and lays the rule book's demands on its axes. What a strange place does, and how
+ * nerves spread, is what the runs have taught of it, where there were any.
+ */
 export function* fitClass(
   input: ClassEvidence,
-  beliefs: Beliefs,
+  assumptions: Assumptions,
   fitWith: FitWith,
   swings?: readonly number[],
 ): Steps<Result<FittedClass>> {
+  const beliefs: Beliefs = { away: assumptions.place, cold: assumptions.cold };
+  // A coarse look goes by what is assumed.
+  const taught = swings ? null : yield* share(runsTaught(input, assumptions, beliefs, fitWith), 0, 0.5);
+  if (taught && !taught.ok) return taught;
+  const done = taught ? 0.5 : 0;
+  const { placeOf, all: learned } = taught?.value ?? NOTHING_TAUGHT;
   const fits = new Map<ElementId, { fit: Fit; summary: Summary }>();
   const exercises: FittedClass['exercises'][number][] = [];
   const rules = prepareRules(input.book);
@@ -79,10 +98,16 @@ export function* fitClass(
       if (!fits.has(element)) {
         const summary = summarise(evidence.bouts, input.today);
         if (!summary.ok) return summary;
-        const fit = fitWith(evidence.axes, summary.value, input.today, beliefs, swings);
+        const fit = fitWith(
+          evidence.axes,
+          summary.value,
+          input.today,
+          { ...beliefs, away: placeOf.get(element) ?? beliefs.away },
+          swings,
+        );
         if (!fit.ok) return fit;
         fits.set(element, { fit: fit.value, summary: summary.value });
-        yield fits.size / Math.max(1, input.elements.length);
+        yield done + ((1 - done) * fits.size) / Math.max(1, input.elements.length);
       }
       // A coarse look goes by the faults that were named.
       const measured = swings ? [] : measuredFaults(rule, part, evidence.bouts, input.today);
@@ -91,14 +116,14 @@ export function* fitClass(
     }
     exercises.push({ exercise: rule.exercise, parts });
   }
-  return ok({ rules, fits, exercises });
+  return ok({ rules, fits, exercises, learned: learned && learned.runs > 0 ? learned : null });
 }
 
 /** Three proposals for each draw that is kept. */
 const PROPOSALS_PER_DRAW = 3;
 
 /** Draws of every element of a fitted class, so many of each. */
-export function drawn({ rules, fits, exercises }: FittedClass, draws: number): TrialClass {
+export function drawn({ rules, fits, exercises, learned }: FittedClass, draws: number): TrialClass {
   const posteriors = new Map(
     [...fits].map(
       ([id, { fit }]) =>
@@ -107,6 +132,7 @@ export function drawn({ rules, fits, exercises }: FittedClass, draws: number): T
   );
   return {
     rules,
+    ...(learned ? { nerves: learned.nerves } : {}),
     exercises: exercises.map(({ exercise, parts }) => ({
       exercise,
       elements: parts.flatMap(({ part, element, times, target, measured }): TrialElement[] => {

@@ -11,6 +11,7 @@ export { type Advice as EntryAdvice, entryAdvice, type OutlookPoint, readyBy } f
 export type { TrialElement } from './posterior';
 export type { Proof } from './proof';
 export { missingRehearsals, type Rehearsals } from './rehearsals';
+export type { LearnedDay } from './run-days';
 export { share } from './share';
 export { preparedTrials, simulateTrials } from './simulate';
 export { FULL_SIZE, type Runs, type SimulationSize, type TrialClass } from './trial-class';

@@ -4,6 +4,8 @@ import type { TrialElement } from './posterior';
 
 export type TrialClass = {
   readonly rules: PreparedRules;
+  /** SD of trial nerves as the runs have taught it; as it is assumed where none has. */
+  readonly nerves?: number;
   /** In running order, each with its elements in performing order. Must match `rules.exercises`. */
   readonly exercises: readonly {
     readonly exercise: ExerciseKey;

@@ -33,8 +33,7 @@ export function* whatIf(
   fit: FitWith = fitElement,
   size: SimulationSize = FULL_SIZE,
 ): Steps<Result<WhatIf>> {
-  const beliefs = { away: assumptions.place, cold: assumptions.cold };
-  const fitted = yield* share(fitClass(input, beliefs, fit), 0, 0.3);
+  const fitted = yield* share(fitClass(input, assumptions, fit), 0, 0.3);
   if (!fitted.ok) return fitted;
   const trial = drawn(fitted.value, size.groups);
   const elements = trial.exercises.flatMap((exercise) => exercise.elements);

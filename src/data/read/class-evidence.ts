@@ -7,6 +7,7 @@ import { quantile } from '@/core/statistics';
 import type { Kennel } from '@/data/kennel';
 import type { Dog, ElementRecord, Trial } from '@/data/records';
 import { evidenceByElement, keptOfDog, type StandsByElement } from './evidence';
+import { boutsByRun } from './run-bouts';
 import { activeElements, type DogWork, listDogs, placesOf, trialsOf, workOf } from './work';
 
 /**
@@ -235,6 +236,7 @@ export function classEvidence(
     book: scoredPart(book),
     exercises,
     elements: elements.filter((element) => used.has(element.id)),
+    runs: boutsByRun(elements.filter((element) => used.has(element.id))),
     today,
     trialDay: trial.day >= today ? trial.day : null,
     closes: trial.entryCloses,

@@ -13,16 +13,21 @@ export type {
   ElementRecord,
   ForecastRecord,
   Ground,
+  Held,
   Kit,
+  Leg,
   MarkRecord,
   Meeting,
   New,
   OtherWork,
   Outing,
   Person,
+  Practice,
   ResultRecord,
   RuleBookRecord,
   Run,
+  RunForecast,
+  RunLesson,
   ScriptRecord,
   SeasonEvent,
   SetOut,
@@ -30,6 +35,7 @@ export type {
   Slot,
   Starter,
   Tables,
+  TitleAim,
   Track,
   Trial,
   Usual,
@@ -105,6 +111,7 @@ export {
 } from './plan-question';
 export { type GraphNode, prerequisiteGraph, waitingOf } from './prerequisites';
 export { inUse, type PutAway, putAwayOf } from './put-away';
+export { type RunOutlook, runForecastOf, runLessonOf, runOutlook } from './run-outlook';
 export {
   changesOf,
   type LessonSaid,

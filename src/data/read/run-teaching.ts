@@ -9,7 +9,7 @@ import {
   type StandingRep,
 } from '@/core/log';
 import { bookForSize, type FaultRef, type RuleBook } from '@/core/rulebooks';
-import type { BoutId, DogId, ElementId } from '@/core/shared';
+import type { DogId, ElementId } from '@/core/shared';
 import {
   foldSheet,
   type JudgeSheet,
@@ -22,6 +22,7 @@ import {
 } from '@/core/trials';
 import type { Kennel } from '@/data/kennel';
 import type { Bout, ElementRecord, MarkRecord, Run, RunLesson } from '@/data/records';
+import { boutOfRun } from './run-bouts';
 import { type DogWork, namedFaults, workOf } from './work';
 
 /** What somebody confirms of a run besides what stands on its sheets. */
@@ -54,9 +55,6 @@ export type RunTeaching = {
   readonly untold: readonly Untold[];
   readonly written: readonly WrittenRep[];
 };
-
-/** Ids of what a run writes: the same wherever it is confirmed, so that two devices write one thing. */
-export const boutOfRun = (run: Run['id'], element: ElementId): BoutId => `run-${run}-${element}` as BoutId;
 
 /**
  * What a run says as reps, by its closed sheets and what was confirmed; null where it teaches nothing: a

@@ -55,6 +55,7 @@ export {
   splitElement,
 } from './reshape';
 export { putRuleBook, putRuleBookAway, renameRuleBook } from './rule-books';
+export { keepRunForecast } from './run-forecasts';
 export {
   emptyTry,
   type NewRun,

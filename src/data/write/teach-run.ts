@@ -1,8 +1,8 @@
 import { asId, type EntryId, type OutingId, type Result, say } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import { standsAt } from '@/data/read/evidence';
+import { boutOfRun } from '@/data/read/run-bouts';
 import {
-  boutOfRun,
   boutsOfRun,
   changesOf,
   type LessonSaid,

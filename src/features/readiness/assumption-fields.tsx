@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { EVIDENCE } from '@/core/evidence';
-import { type Assumptions, DEFAULT_ASSUMPTIONS } from '@/core/readiness';
+import { type Assumptions, DEFAULT_ASSUMPTIONS, type LearnedDay } from '@/core/readiness';
 import { useKennel } from '@/data/live';
 import type { Trial } from '@/data/read';
 import { changeTrial } from '@/data/write';
@@ -121,7 +121,14 @@ const ASKED: readonly {
 /**
  * What no rep at home can tell, with its default and why; changed here, and the forecast follows.
  */
-export function AssumptionFields({ trial }: { readonly trial: Trial }) {
+export function AssumptionFields({
+  trial,
+  learned,
+}: {
+  readonly trial: Trial;
+  /** What its runs have taught; null before any, or while it is worked out. */
+  readonly learned: LearnedDay | null;
+}) {
   const { kennel, done } = useKennel();
   const { assumptions } = trial;
   const take = async (change: (stored: Assumptions) => Assumptions, words: string): Promise<void> => {
@@ -141,6 +148,17 @@ export function AssumptionFields({ trial }: { readonly trial: Trial }) {
         </Button>
       }
     >
+      {learned && (
+        <p role="status" className="mb-3 leading-snug">
+          {tell('assumption-fields.learned', {
+            runs: learned.runs,
+            goes: learned.goes,
+            place: shiftInWords(learned.place.mean),
+            low: shiftInWords(-learned.nerves),
+            high: shiftInWords(learned.nerves),
+          })}
+        </p>
+      )}
       <div className="grid gap-3">
         {FIELDS.map((field) => (
           <div key={field.label}>

@@ -307,7 +307,7 @@ function Answer({ readiness, forecasting, book, trial, state, fresh }: AnswerPro
           <OutlookSheet readiness={readiness} trial={trial} today={today} reduced={missing.length > 0} />
           <ResultsSheet trial={trial} />
         </div>
-        <AssumptionFields trial={trial} />
+        <AssumptionFields trial={trial} learned={readiness.learned} />
       </div>
     </div>
   );

@@ -6,6 +6,7 @@ import { type Joined, joinSheets } from '@/core/trials';
 import { useKennel } from '@/data/live';
 import { Button, buttonClass, Notice, PageHead, Sheet, saveText, TextField } from '@/ui';
 import { wordsOf, writeDay, writeNumber } from '@/words';
+import { AfterRun } from './after-run';
 import { BesideBar } from './beside-bar';
 import { HandOver } from './hand-over';
 import { KeepResult } from './keep-result';
@@ -60,6 +61,7 @@ export function ClosedSheet({ state, judge, sheet, pen, view }: JudgingProps) {
             </Notice>
           )}
           {joined?.ok && <KeepResult run={run} joined={joined.value} />}
+          {joined?.ok && <AfterRun state={state} joined={joined.value} />}
           {joined?.ok && judges.length === 1 && joined.value.asked > 1 && (
             <Notice>{tell('by-judge.fewer', { judges: 1, asked: joined.value.asked })}</Notice>
           )}

@@ -13,6 +13,7 @@ import { usePen } from './pen';
 import type { RunState } from './run-state';
 import { useScreen } from './screen-store';
 import { sheetView } from './sheet-view';
+import { useFrozen } from './use-frozen';
 import { tell } from './words';
 
 /** The judge’s sheet of one run. */
@@ -28,6 +29,7 @@ function JudgedRun({ state }: { readonly state: RunState }) {
   const [params, setParams] = useSearchParams();
   const [whole, setWhole] = useState(isWide);
   useWakeLock();
+  useFrozen(state);
   const { run, book, judges, marks } = state;
   const { writesAs, writeAs } = useScreen();
   // Whoever wrote as a judge here goes on as that one, at the next dog too.

@@ -35,6 +35,7 @@ export async function startedRun(
   book: RuleBook,
   judges: readonly string[] = [],
   size: string | null = null,
+  dogId: Run['dogId'] = null,
 ): Promise<Run> {
   const started = await startRun(
     kennel,
@@ -42,7 +43,7 @@ export async function startedRun(
       meeting: null,
       starter: null,
       trial: null,
-      dogId: null,
+      dogId,
       name: 'Wren',
       number: null,
       book: book.id,

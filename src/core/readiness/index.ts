@@ -14,6 +14,18 @@ export { missingRehearsals, type Rehearsals } from './rehearsals';
 export type { LearnedDay } from './run-days';
 export { share } from './share';
 export { preparedTrials, simulateTrials } from './simulate';
+export {
+  completedOn,
+  type Leg as TitleLeg,
+  MOST_ENTRIES,
+  type TitleEntry,
+  type TitlePlan,
+  type TitleRule,
+  type TitleStanding,
+  titleChance,
+  titlePlans,
+  titleStanding,
+} from './titles';
 export { FULL_SIZE, type Runs, type SimulationSize, type TrialClass } from './trial-class';
 export type { Unproven } from './unproven';
 export { type WhatIf, whatIf } from './what-if';

@@ -52,6 +52,20 @@ export function addDays(day: Day, count: number): Day {
 }
 
 /**
+ * The same day so many months later, or the last of that month where it has no such day.
+ * `addMonths('2024-02-29', 12)` → '2025-02-28'; `addMonths('2026-01-31', 1)` → '2026-02-28'.
+ */
+export function addMonths(day: Day, count: number): Day {
+  const match = FORM.exec(day);
+  if (!match) throw new Error(`not a day: ${day}`);
+  const months = Number(match[1]) * 12 + Number(match[2]) - 1 + count;
+  const [year, month] = [Math.floor(months / 12), (months % 12) + 1];
+  const text = (date: number): string =>
+    `${String(year).padStart(4, '0')}-${String(month).padStart(2, '0')}-${String(date).padStart(2, '0')}`;
+  for (let date = Number(match[3]); ; date--) if (isDay(text(date))) return text(date) as Day;
+}
+
+/**
  * Whole days from `from` to `to`; negative when `to` is earlier. `daysBetween('2026-02-27',
  * '2026-03-01')` → 2.
  */

@@ -12,6 +12,7 @@ export {
   type Mark,
   type MarkSaid,
 } from './mark';
+export { type Placing, placings, type ToPlace } from './placings';
 export { drawOrder, expectedTimes, leastBetween, type Starting } from './run-sheet';
 export { type Beyond, beyondLimits, jumpsIn } from './safety';
 export { type Joined, joinSheets, type OneScore, scoreOne } from './score-sheets';

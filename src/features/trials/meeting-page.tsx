@@ -19,6 +19,9 @@ import { Button, buttonClass, PageHead, Sheet, saveText } from '@/ui';
 import { writeDay } from '@/words';
 import { MeetingForm } from './meeting-form';
 import { type ClassView, classView, runSheetRows, type StartLine } from './meeting-view';
+import { ResultsList } from './results-list';
+import { type ResultsView, resultRows, resultsView } from './results-view';
+import { tell as tellResults } from './results-words';
 import { AddStarter, StarterTools } from './starters';
 import { tell } from './words';
 
@@ -92,6 +95,16 @@ function Opened({ meeting, books, runs, judgeNames, nameOf }: OpenedProps) {
       'text/csv',
     );
   };
+  const results = classes.flatMap((one) => {
+    const found = resultsView(one, runs);
+    return found ? [{ book: one.book, found }] : [];
+  });
+  const saveResults = (): void => {
+    const rows = results.flatMap(({ book, found }, i) =>
+      resultRows(book.title, found).slice(i === 0 ? 0 : 1),
+    );
+    saveText(`results-${meeting.day}.csv`, Papa.unparse(rows, { escapeFormulae: true }), 'text/csv');
+  };
   return (
     <>
       <PageHead title={meeting.title}>
@@ -107,6 +120,7 @@ function Opened({ meeting, books, runs, judgeNames, nameOf }: OpenedProps) {
           {tell('meeting-page.change')}
         </Button>
         <Button onClick={save}>{tell('sheet-page.save-as-csv')}</Button>
+        {results.length > 0 && <Button onClick={saveResults}>{tellResults('trials-results.save')}</Button>}
         <Link className={buttonClass('plain')} to="print">
           {tell('meeting-page.to-print')}
         </Link>
@@ -137,14 +151,25 @@ function Opened({ meeting, books, runs, judgeNames, nameOf }: OpenedProps) {
       )}
       <div className="grid gap-5">
         {classes.map((one) => (
-          <ClassSheet key={one.book.id} meeting={meeting} view={one} />
+          <ClassSheet
+            key={one.book.id}
+            meeting={meeting}
+            view={one}
+            results={results.find(({ book }) => book.id === one.book.id)?.found ?? null}
+          />
         ))}
       </div>
     </>
   );
 }
 
-function ClassSheet({ meeting, view }: { readonly meeting: Meeting; readonly view: ClassView }) {
+type ClassProps = {
+  readonly meeting: Meeting;
+  readonly view: ClassView;
+  readonly results: ResultsView | null;
+};
+
+function ClassSheet({ meeting, view, results }: ClassProps) {
   const { kennel, done } = useKennel();
   const { book, lines, judges } = view;
   const draw = (): void => {
@@ -186,6 +211,7 @@ function ClassSheet({ meeting, view }: { readonly meeting: Meeting; readonly vie
         {running > 1 && <Button onClick={() => void openAll()}>{tell('meeting-page.open-all')}</Button>}
         {view.about && <span className="text-sm text-ink-soft">{view.about}</span>}
       </p>
+      {results && <ResultsList view={results} />}
       <AddStarter meeting={meeting} book={book} />
     </Sheet>
   );

@@ -7,6 +7,8 @@ import { listPeople, listRuleBooks, type Meeting, meetingOf, runsOfMeeting } fro
 import { Button, buttonClass, PageHead } from '@/ui';
 import { wordsOf, writeDay } from '@/words';
 import { type ClassView, classView } from './meeting-view';
+import { ResultsList } from './results-list';
+import { resultsView } from './results-view';
 import { NOTHING, sheetView } from './sheet-view';
 import { tell } from './words';
 
@@ -45,6 +47,17 @@ export function PrintMeeting() {
       {classes.map((view) => (
         <RunSheet key={view.book.id} view={view} />
       ))}
+      {classes.map((view) => {
+        const results = resultsView(view, runs);
+        return (
+          results && (
+            <div key={view.book.id} className="break-after-page">
+              <h2 className="text-xl font-bold">{view.book.title}</h2>
+              <ResultsList view={results} />
+            </div>
+          )
+        );
+      })}
       {classes.flatMap((view) => {
         const judges = view.judges.length > 0 ? view.judges : [''];
         return view.lines

@@ -68,6 +68,7 @@ export const router = createBrowserRouter([
       {
         element: <DogGate />,
         children: [
+          { path: 'trials/titles', lazy: async () => ({ Component: (await trials()).TitlesPage }) },
           { path: 'today', lazy: async () => ({ Component: (await import('@/features/today')).TodayRoom }) },
           {
             path: 'breakdown',

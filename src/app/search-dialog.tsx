@@ -30,6 +30,8 @@ const PAGES: readonly Findable[] = (
     ['tracks/walk', tell('search-dialog.page-walk'), 'phone position mark fall'],
     ['readiness', tell('search-dialog.page-readiness'), 'trial forecast pass points'],
     ['trials', tell('search-dialog.page-trials'), 'judge sheet steward mock meeting run order'],
+    ['trials/titles', tell('search-dialog.page-titles'), 'leg pass judge entry cost'],
+    ['trials/practice', tell('search-dialog.page-practice'), 'judge learn leniency score'],
     ['plan', tell('search-dialog.page-plan'), 'weeks calendar days time print other work'],
     ['rule-books', tell('search-dialog.page-rule-books'), 'class score sheet fault'],
     ['kennel', tell('search-dialog.page-kennel'), 'dog kit words signals vet limits'],

@@ -1,7 +1,7 @@
 import { assessElement, studyElement } from '@/core/evidence';
 import { comparePolicies } from '@/core/learner';
 import { planWeeks } from '@/core/planning';
-import { assessClass, whatIf } from '@/core/readiness';
+import { assessClass, entryChances, whatIf } from '@/core/readiness';
 import { ok, type Result, type Steps } from '@/core/shared';
 import { type KeptFits, keepFits } from './fits';
 import type { Answers, Said, Task, Weighed } from './protocol';
@@ -22,6 +22,8 @@ export function answer(task: Task, fits: KeptFits = keepFits()): Steps<Result<An
       return assessClass(task.input, task.assumptions, task.seed, task.size, task.first, fits.fit, task.want);
     case 'what-if':
       return whatIf(task.input, task.assumptions, task.seed, task.element, fits.fit);
+    case 'entry-chances':
+      return entryChances(task.input, task.assumptions, task.seed, task.days, fits.fit);
     case 'plan-weeks':
       return planWeeks(task.question, fits.fit, task.first);
   }

@@ -31,6 +31,14 @@ export type Task =
       readonly element: ElementId;
     }
   | {
+      /** The chance of passing on each of these days, draw by draw. */
+      readonly kind: 'entry-chances';
+      readonly input: ClassEvidence;
+      readonly assumptions: Assumptions;
+      readonly seed: number;
+      readonly days: readonly Day[];
+    }
+  | {
       readonly kind: 'plan-weeks';
       readonly question: PlanQuestion;
       /** A coarse plan is wanted before the fine one. */
@@ -47,6 +55,7 @@ export type Answers = {
   'compare-policies': readonly PolicyOutcome[];
   'what-if': WhatIf;
   'study-element': Studied;
+  'entry-chances': readonly (readonly number[])[];
   'plan-weeks': WeeksPlan;
 };
 

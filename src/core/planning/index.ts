@@ -30,6 +30,7 @@ export {
   type Late,
   type PlanAim,
   type PlanQuestion,
+  type PlanTitle,
   trialPieces,
   type WeeksPlan,
 } from './plan-question';

@@ -16,6 +16,7 @@ import { logit, shrinkage } from '@/core/statistics';
 import type { Growth, GrowthAim, Middles } from './growth';
 import type { PlanFrame, PlanPiece } from './plan-frame';
 import type { PlanAim, PlanQuestion } from './plan-question';
+import { weighedForTitles } from './title-weights';
 
 /** Draws of a dog by which its plan is made. */
 const PLAN_DRAWS = 100;
@@ -107,7 +108,8 @@ export function* modelsOf(
       });
     }
   }
-  return ok({ growths, trials, due, said });
+  const weighed = weighedForTitles(trials, draws);
+  return weighed.ok ? ok({ growths, trials: weighed.value, due, said }) : weighed;
 }
 
 /** Days since a piece was worked, in the log or outside of it: what was used at home is not forgotten. */

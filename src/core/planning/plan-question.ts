@@ -1,5 +1,5 @@
 import type { ElementEvidence, Interval } from '@/core/evidence';
-import type { Assumptions, ClassEvidence } from '@/core/readiness';
+import type { Assumptions, ClassEvidence, TitleLeg, TitleRule } from '@/core/readiness';
 import type { Day, DogId, ElementId, TrialId } from '@/core/shared';
 import type { PlanFrame, PlannedBout } from './plan-frame';
 
@@ -16,6 +16,8 @@ export type PlanAim =
       readonly input: ClassEvidence;
       readonly assumptions: Assumptions;
       readonly seed: number;
+      /** Where it is an entry for a title that is planned for: its weight is then what a pass is worth for that. */
+      readonly title?: PlanTitle;
     }
   | {
       readonly kind: 'demand';
@@ -23,6 +25,15 @@ export type PlanAim =
       /** What a clean go at the demand is worth, by element. */
       readonly weights: readonly (readonly [ElementId, number])[];
     };
+
+/** A title that several entries are made for; `key` is the same for all of them. */
+export type PlanTitle = {
+  readonly key: string;
+  readonly rule: TitleRule;
+  readonly legs: readonly TitleLeg[];
+  readonly judges: readonly string[];
+  readonly by: Day | null;
+};
 
 /**
  * The pieces that a trial asks which is really aimed at: one that is only told as what to enter instead (its

@@ -3,6 +3,7 @@ export { type Assumptions, assumptionsSchema, DEFAULT_ASSUMPTIONS, trialOf } fro
 export { type Calibration, calibrate, calibrationInWords, type Outcome } from './calibration';
 export type { ClassEvidence } from './class-evidence';
 export { classModel } from './class-model';
+export { entryChances } from './entry-chances';
 export type { FitWith } from './fit-class';
 export { FEWEST, type Floor, floorOf } from './floor';
 export { type Forecast, passOf } from './forecast';
@@ -25,6 +26,7 @@ export {
   titleChance,
   titlePlans,
   titleStanding,
+  titleWeights,
 } from './titles';
 export { FULL_SIZE, type Runs, type SimulationSize, type TrialClass } from './trial-class';
 export type { Unproven } from './unproven';

@@ -21,7 +21,7 @@ import { type Change, FULL_SIZE, type Runs, type SimulationSize, type TrialClass
  *
  * Random numbers sit in fixed slots per group, run, element and go, so that two simulations with the
  * same seed differ only by what was changed between them. `change` says what. Same seed, same bytes
- * on one engine.
+ * on one engine. `dice`: other throws for the same draws of the dog, for trials that have nothing in common but it.
  */
 export function simulateTrials(
   input: TrialClass,
@@ -29,11 +29,12 @@ export function simulateTrials(
   seed: number,
   size: SimulationSize = FULL_SIZE,
   change: Change = {},
+  dice: number = seed,
 ): Runs {
   const desk = deskOf(input, assumptions, seed, size);
   for (let group = 0; group < size.groups; group++) {
     const drawn = drawnOf(desk, group, seed);
-    seeded(mixSeed(seed, group, 0)).fill(desk.uniforms);
+    seeded(mixSeed(dice, group, 0)).fill(desk.uniforms);
     runGroup(desk, group, drawn, change, assumptions);
   }
   return desk.runs;

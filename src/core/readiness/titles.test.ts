@@ -9,6 +9,7 @@ import {
   titleChance,
   titlePlans,
   titleStanding,
+  titleWeights,
 } from './titles';
 
 const START = '2026-03-01' as Day;
@@ -97,6 +98,15 @@ describe('the chance of a title', () => {
     expect(must(titleChance(rule(2, 1, 2), [], far, null))).toBe(0);
     expect(must(titleChance(rule(2), [], far, addDays(START, 50)))).toBe(0);
     expect(must(titleChance(rule(2), [], far, addDays(START, 100)))).toBe(1);
+  });
+
+  it('a pass is worth what it adds: nothing where the judge has passed it already', () => {
+    const both = [entry('x', 1, [0.6]), entry('y', 2, [0.5])];
+    const [x = 0, y = 0] = must(titleWeights(rule(2), [], both, null));
+    expect(x).toBeCloseTo(0.5, 12);
+    expect(y).toBeCloseTo(0.6, 12);
+    const list = [entry('same', 1, [0.6], ['a']), entry('other', 2, [0.5], ['b'])];
+    expect(must(titleWeights(rule(2, 2), [on(0, 'a')], list, null))).toEqual([0, 1]);
   });
 
   it('refuses what it cannot weigh, in words', () => {

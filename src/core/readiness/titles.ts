@@ -131,6 +131,28 @@ function chanceOf(wins: Uint8Array, entries: readonly TitleEntry[]): number {
   return sum / draws;
 }
 
+/**
+ * What one more pass at each entry is worth for the title: how much likelier it is where that one is passed than
+ * where it is not, all else left open. 0 for an entry that cannot bring it nearer. Two that must both be passed,
+ * .6 and .5 → .5 and .6. Fails with `many`.
+ */
+export function titleWeights(
+  rule: TitleRule,
+  legs: readonly Leg[],
+  entries: readonly TitleEntry[],
+  by: Day | null,
+): Result<readonly number[]> {
+  if (entries.length > MOST_ENTRIES)
+    return fail('many', 'entries', say('readiness.titles.many', { most: MOST_ENTRIES }));
+  const wins = winning(rule, legs, entries, by);
+  const surely = (at: number, passed: number): number =>
+    chanceOf(
+      wins,
+      entries.map((one, i) => (i === at ? { ...one, chances: one.chances.map(() => passed) } : one)),
+    );
+  return ok(entries.map((_, i) => surely(i, 1) - surely(i, 0)));
+}
+
 /** A set of entries, what they cost together, and the chance of the title with them. */
 export type TitlePlan = {
   readonly entries: readonly string[];

@@ -160,6 +160,7 @@ export { cuesOf, listSignals, ownCuesOf } from './signals';
 export { type StandingSign, signsAgainst, standingSigns } from './signs';
 export { type PlannedSlot, pieceOf, plannedWork, type SlotState, slotsBetween } from './slots';
 export { type Gap, gapOf, isOffWork, probeStart, startToday } from './start';
+export { type DogTitle, judgesOf, type TitlePass, type TitleTrial, titlesOf } from './titles';
 export {
   ENOUGH_RUNS,
   isReal,

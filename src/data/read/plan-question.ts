@@ -5,6 +5,7 @@ import {
   type PlannedBout,
   type PlanPiece,
   type PlanQuestion,
+  type PlanTitle,
   trialPieces,
 } from '@/core/planning';
 import {
@@ -38,6 +39,7 @@ import { prerequisiteGraph } from './prerequisites';
 import { signsAgainst } from './signs';
 import { type PlannedSlot, pieceOf, slotsBetween } from './slots';
 import { isOffWork } from './start';
+import { type DogTitle, judgesOf, plannedTitles } from './titles';
 import { activeElements, type DogWork, listDogs, trialsOf, workOf } from './work';
 
 /** Weeks that are planned at least, and at most. */
@@ -188,6 +190,7 @@ async function dogQuestion(
   const byDay = loadsByDay(bouts, other, work.elements);
   const mine = trials.filter((one) => one.dogId === dog.id);
   const aims: PlanAim[] = [];
+  const titles = await plannedTitles(kennel, dog.id, today);
   for (const trial of mine) {
     const input = classEvidence(trial, work, evidence, today);
     if (!input.ok) left.push({ dog: dog.id, kind: 'class', trial, reason: input.message });
@@ -200,6 +203,7 @@ async function dogQuestion(
         input: { ...input.value, trialDay: null, closes: null },
         assumptions: trial.assumptions,
         seed: trial.seed,
+        ...titleOfEntry(titles, trial),
       });
   }
   const [first] = mine;
@@ -232,6 +236,24 @@ async function dogQuestion(
     left,
     minutesToday: bouts.filter((one) => one.day === today).reduce((sum, one) => sum + (one.minutes ?? 0), 0),
   };
+}
+
+/** The title that a trial is an entry for, where the weeks are planned for one. */
+function titleOfEntry(titles: readonly DogTitle[], { id }: Trial): { readonly title?: PlanTitle } {
+  for (const { title, rule, passes, trials, aim, book } of titles) {
+    const entry = trials.find(({ trial }) => trial.id === id);
+    if (entry)
+      return {
+        title: {
+          key: `${book.id} ${title}`,
+          rule,
+          legs: passes.map(({ day, judges }) => ({ day, judges })),
+          judges: judgesOf(entry),
+          by: aim?.by ?? null,
+        },
+      };
+  }
+  return {};
 }
 
 /** So many of the last bouts with somebody who helped: without one it is not planned. */

@@ -128,6 +128,10 @@ export function linksOf(tables: Omit<Tables, 'entries'>): Link[] {
   for (const [i, one] of tables.titleAims.entries()) {
     add('titleAims', i, one.id, 'dogId', 'dogs', one.dogId);
     add('titleAims', i, one.id, 'book', 'ruleBooks', one.book);
+    for (const entry of one.judges) {
+      add('titleAims', i, one.id, 'judges', 'trials', entry.trial);
+      for (const judge of entry.judges) add('titleAims', i, one.id, 'judges', 'people', judge);
+    }
   }
   for (const [i, one] of tables.bearings.entries()) add('bearings', i, one.id, 'id', 'dogs', one.id);
   for (const [i, one] of tables.trials.entries()) {

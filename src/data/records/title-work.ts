@@ -1,5 +1,14 @@
 import * as v from 'valibot';
-import type { DogId, HeldId, LegId, PersonId, ResultId, RuleBookId, TitleAimId } from '@/core/shared';
+import type {
+  DogId,
+  HeldId,
+  LegId,
+  PersonId,
+  ResultId,
+  RuleBookId,
+  TitleAimId,
+  TrialId,
+} from '@/core/shared';
 import { changedSchema, dayField, finiteField, idField, words } from './fields';
 
 /**
@@ -39,6 +48,8 @@ export const titleAimSchema = v.strictObject({
   by: v.nullable(dayField),
   worth: v.nullable(v.pipe(finiteField, v.gtValue(0))),
   plans: v.boolean(),
+  /** Under whom its entries are, where no meeting says it. */
+  judges: v.array(v.strictObject({ trial: idField<TrialId>(), judges: v.array(idField<PersonId>()) })),
   changed: changedSchema,
 });
 export type TitleAim = v.InferOutput<typeof titleAimSchema>;

@@ -91,6 +91,7 @@ export { putSignal, removeSignal, type SignalSaid } from './signals';
 export { markStop, unmarkStop } from './stops';
 export { type TakenRun, takeRun } from './take-run';
 export { type Confirmed, confirmRun } from './teach-run';
+export { enterTrials, removeLeg, sayEntryJudges, sayHeld, sayLeg, sayTitleAim } from './titles';
 export { addTracks, changeTrack, removeTrack, type TrackChange, type TrackSaid } from './tracks';
 export type { Undo } from './transact';
 export { addResult, addTrial, changeTrial, keepForecast, removeResult, withdrawTrial } from './trials';

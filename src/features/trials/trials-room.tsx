@@ -31,6 +31,16 @@ export function TrialsRoom() {
   return (
     <>
       <PageHead title={tell('trials-room.trials')}>{tell('trials-room.what-for')}</PageHead>
+      <p className="mb-5 flex flex-wrap gap-3">
+        {dog && (
+          <Link className={buttonClass('plain')} to={`/${kennel.name}/trials/titles`}>
+            {tell('trials-room.titles', { name: dog.name })}
+          </Link>
+        )}
+        <Link className={buttonClass('plain')} to={`/${kennel.name}/trials/practice`}>
+          {tell('trials-room.practice')}
+        </Link>
+      </p>
       {books.length === 0 ? (
         <Sheet title={tell('trials-room.no-book')}>
           <p className="leading-snug">{tell('trials-room.no-book-why')}</p>

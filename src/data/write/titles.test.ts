@@ -1,0 +1,169 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import { DEFAULT_ASSUMPTIONS } from '@/core/readiness';
+import type { RuleBook } from '@/core/rulebooks';
+import { bookNamed } from '@/core/rulebooks/sample-books.test-helper';
+import { addDays, type Day, must } from '@/core/shared';
+import type { Kennel } from '@/data/kennel';
+import { DOG, kennelWithDog } from '@/data/kennel.test-helper';
+import { judgesOf, listPeople, titlesOf } from '@/data/read';
+import {
+  addResult,
+  addTrial,
+  enterTrials,
+  putRuleBook,
+  removeLeg,
+  sayEntryJudges,
+  sayHeld,
+  sayLeg,
+  sayTitleAim,
+  startRun,
+  withdrawTrial,
+} from '.';
+
+const book: RuleBook = bookNamed('brackwater-working-test');
+const TODAY = '2026-06-01' as Day;
+
+let kennel: Kennel;
+beforeEach(async () => {
+  kennel = await kennelWithDog();
+  must(await putRuleBook(kennel, book, 0));
+});
+const title = async () => (await titlesOf(kennel, { id: DOG }, TODAY))[0];
+const trial = async (name: string, days: number) =>
+  must(
+    await addTrial(kennel, {
+      dogId: DOG,
+      ruleBookId: book.id,
+      title: name,
+      day: addDays(TODAY, days),
+      entryCloses: null,
+      seed: 1,
+      assumptions: DEFAULT_ASSUMPTIONS,
+    }),
+  ).made;
+const result = async (
+  of: Awaited<ReturnType<typeof trial>>,
+  passed: boolean,
+  kind: 'trial' | 'mock' = 'trial',
+  run: never | null = null,
+) =>
+  must(
+    await addResult(
+      kennel,
+      { dogId: DOG, trialId: of.id, kind, day: of.day, passed, points: 120, note: '' },
+      TODAY,
+      run,
+    ),
+  ).made;
+
+describe('a title of a dog', () => {
+  it('is none of a dog that has nothing to do with the class; then it asks what the book asks', async () => {
+    expect(await title()).toBeUndefined();
+    await trial('Spring', 20);
+    expect(await title()).toMatchObject({
+      title: 'Brackwater open dog',
+      rule: { passes: 3, judges: 2, months: 36 },
+      fromAge: 18,
+      before: [{ what: 'passed the Brackwater novice test', held: null }],
+      standing: { legs: 0, passesLeft: 3, judgesLeft: 2 },
+    });
+  });
+
+  it('counts passes of real trials; under whom is said by name, once, and can be said otherwise', async () => {
+    const won = await result(await trial('One', -200), true);
+    await result(await trial('Two', -150), false);
+    await result(await trial('Three', -100), true, 'mock');
+    expect((await title())?.passes.map((one) => one.judges)).toEqual([[]]);
+    const say = (judges: string[]) =>
+      sayLeg(kennel, { dogId: DOG, book: book.id, result: won.id, day: won.day, judges }, TODAY);
+    must(await say(['Ada Fenn']));
+    must(await say(['ada fenn ', ' Bo Lark']));
+    const found = await title();
+    expect(found?.passes).toHaveLength(1);
+    expect(found?.standing).toMatchObject({ legs: 1, judges: 2, passesLeft: 2, judgesLeft: 0 });
+    expect((await listPeople(kennel)).map((one) => one.name).sort()).toEqual(['Ada Fenn', 'Bo Lark']);
+  });
+
+  it('takes the judges of a sheet without asking', async () => {
+    const entered = await trial('One', -30);
+    const run = must(
+      await startRun(
+        kennel,
+        {
+          meeting: null,
+          starter: null,
+          trial: entered.id,
+          dogId: DOG,
+          name: 'Wren',
+          number: null,
+          book: book.id,
+          kind: 'trial',
+          turn: 0,
+          size: null,
+          day: entered.day,
+        },
+        ['Ada Fenn'],
+      ),
+    ).made;
+    must(
+      await addResult(
+        kennel,
+        {
+          dogId: DOG,
+          trialId: entered.id,
+          kind: 'trial',
+          day: entered.day,
+          passed: true,
+          points: 1,
+          note: '',
+        },
+        TODAY,
+        run.id,
+      ),
+    );
+    expect((await title())?.passes).toMatchObject([{ judged: true, judges: run.judges }]);
+  });
+
+  it('a pass from before the log counts, is taken out again, and cannot lie ahead', async () => {
+    await trial('Spring', 20);
+    const said = { dogId: DOG, book: book.id, result: null, judges: ['Ada Fenn'] };
+    const leg = must(await sayLeg(kennel, { ...said, day: addDays(TODAY, -40) }, TODAY)).made;
+    expect((await title())?.standing.legs).toBe(1);
+    expect(await sayLeg(kennel, { ...said, day: addDays(TODAY, 1) }, TODAY)).toMatchObject({
+      ok: false,
+      code: 'ahead',
+    });
+    must(await removeLeg(kennel, leg.id));
+    expect((await title())?.standing.legs).toBe(0);
+  });
+
+  it('what was held before is said and unsaid; said twice it stands once', async () => {
+    await trial('Spring', 20);
+    const what = 'passed the Brackwater novice test';
+    must(await sayHeld(kennel, DOG, what, true));
+    must(await sayHeld(kennel, DOG, what, true));
+    expect(await kennel.database.of('held').count()).toBe(1);
+    expect((await title())?.before[0]?.held?.what).toBe(what);
+    must(await sayHeld(kennel, DOG, what, false));
+    expect((await title())?.before[0]?.held).toBeNull();
+  });
+
+  it('entries: under whom, which are made; one that is withdrawn is none', async () => {
+    const [near, far, off] = [await trial('Near', 20), await trial('Far', 60), await trial('Off', 30)];
+    must(await withdrawTrial(kennel, off.id, true));
+    must(await sayEntryJudges(kennel, DOG, book.id, near.id, ['Ada Fenn']));
+    must(await sayTitleAim(kennel, DOG, book.id, { worth: 200, by: addDays(TODAY, 90) }));
+    must(await enterTrials(kennel, [near.id, far.id, off.id], [far.id]));
+    const found = await title();
+    expect(found?.trials.map((one) => [one.trial.title, one.trial.status, one.judges.length])).toEqual([
+      ['Near', 'thinking', 1],
+      ['Far', 'entered', 0],
+    ]);
+    expect(found?.aim).toMatchObject({ worth: 200, plans: false, judges: [{ trial: near.id }] });
+    // A judge of whom nobody has said anything is one of its own.
+    expect(found?.trials.map((one) => judgesOf(one)[0])).toEqual([expect.anything(), `of ${far.id}`]);
+    must(await sayEntryJudges(kennel, DOG, book.id, near.id, ['']));
+    expect((await title())?.aim?.judges).toEqual([]);
+    expect((await kennel.database.of('trials').get(off.id))?.status).toBe('withdrawn');
+  });
+});

@@ -13,6 +13,16 @@ export {
   type MarkSaid,
 } from './mark';
 export { type Placing, placings, type ToPlace } from './placings';
+export {
+  comparePractice,
+  ENOUGH_TIMES,
+  type Leniency,
+  leniencyOf,
+  type PracticeResult,
+  type PracticeRun,
+  practiceRunSchema,
+  shownIn,
+} from './practice';
 export { drawOrder, expectedTimes, leastBetween, type Starting } from './run-sheet';
 export { type Beyond, beyondLimits, jumpsIn } from './safety';
 export { type Joined, joinSheets, type OneScore, scoreOne } from './score-sheets';

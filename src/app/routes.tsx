@@ -8,6 +8,13 @@ import { LostPage, TroublePage } from './trouble';
 
 const element = () => import('@/features/element');
 const trials = () => import('@/features/trials');
+
+/** A page of the runs that ship to learn judging, which only the application knows. */
+const practising = (page: 'PracticePage' | 'PracticeRunPage') => async () => {
+  const [rooms, { PRACTICE }] = await Promise.all([trials(), import('@/demo/practice')]);
+  const Page = rooms[page];
+  return { Component: () => <Page shelf={PRACTICE} /> };
+};
 const clips = () => import('@/features/clips');
 const tracks = () => import('@/features/tracks');
 const setOuts = () => import('@/features/set-outs');
@@ -52,6 +59,8 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await trials()).SheetPage }),
       },
       { path: 'trials', lazy: async () => ({ Component: (await trials()).TrialsRoom }) },
+      { path: 'trials/practice', lazy: practising('PracticePage') },
+      { path: 'trials/practice/:run', lazy: practising('PracticeRunPage') },
       { path: 'trials/runs/:run', lazy: async () => ({ Component: (await trials()).RunPage }) },
       { path: 'trials/runs/:run/steward', lazy: async () => ({ Component: (await trials()).StewardPage }) },
       { path: 'trials/meetings/new', lazy: async () => ({ Component: (await trials()).MeetingPage }) },

@@ -22,7 +22,7 @@ export function otherDifferences(before: RuleBook, after: RuleBook): Change[] {
 
 /** Lists whose entries have no id are said as sentences, each whole. */
 const IN_SENTENCES =
-  /^(?:sizes|phases|across|runs|drawn|ties|entry|earns)\b|^rules\.(?:pass|awards|levels|overall|family)\b/;
+  /^(?:sizes|phases|across|runs|drawn|ties|series|entry|earns)\b|^rules\.(?:pass|awards|levels|overall|family)\b/;
 const SAID =
   /^(?:exercises\.[^.]+\.(?:title|text|id)|exercises\.[^.]+\.parts\.[^.]+\.(?:title|id)|exercises\.[^.]+\.parts\.[^.]+\.demands\.[^.]+\.(?:value|unit|axis)|rules\.exercises\.[^.]+\.(?:exercise|maximum|most)|rules\.exercises\.[^.]+\.faults\.[^.]+\.(?:title|part|stops|id|warnings|again|across|nth\..*)|rules\.exercises\.[^.]+\.faults\.[^.]+\.cost\.(?:kind|points|beyond|cap|low|high|unit|acts\..*|bands\..*))$/;
 /** These differ from file to file and say nothing about the rules. */

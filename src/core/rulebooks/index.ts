@@ -36,6 +36,7 @@ export {
   ruleBookSchema,
 } from './schema';
 export { type Deduction, type ExerciseScore, type Reason, type Score, scoreRuns, scoreSheet } from './score';
+export { classesAround } from './series';
 export { bookForSize, sizeOf } from './sizes';
 export { type PartStake, partStakes, stakesOfClass } from './stakes';
 export { faultRulesInWords, structuresInWords } from './structure-words';

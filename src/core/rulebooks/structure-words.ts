@@ -21,6 +21,7 @@ export function structuresInWords(book: RuleBook): Sentence[] {
     ...(book.runs ? [say('rulebooks.structures.runs', book.runs)] : []),
     ...(book.drawn ?? []).map((what) => say('rulebooks.structures.drawn', { what })),
     ...(book.ties ? [tiesInWords(book, book.ties)] : []),
+    ...(book.series ? [say('rulebooks.structures.series', book.series)] : []),
     ...entryInWords(book.entry),
     ...(book.earns ? [earnsInWords(book.earns)] : []),
   ];

@@ -62,6 +62,8 @@ export const structureEntries = {
       ]),
     ),
   ),
+  /** Of a row of classes, each harder than the one before: the name of the row, and this one’s place in it, from 1. */
+  series: v.optional(v.strictObject({ of: text, place: count(1, 50) })),
   /** Who may enter. */
   entry: v.optional(
     v.strictObject({

@@ -109,6 +109,7 @@ export {
   type Planning,
   planQuestion,
 } from './plan-question';
+export { type JudgedPractice, listPractice, practiceOf } from './practice';
 export { type GraphNode, prerequisiteGraph, waitingOf } from './prerequisites';
 export { inUse, type PutAway, putAwayOf } from './put-away';
 export { type RunOutlook, runForecastOf, runLessonOf, runOutlook } from './run-outlook';
@@ -160,7 +161,14 @@ export { cuesOf, listSignals, ownCuesOf } from './signals';
 export { type StandingSign, signsAgainst, standingSigns } from './signs';
 export { type PlannedSlot, pieceOf, plannedWork, type SlotState, slotsBetween } from './slots';
 export { type Gap, gapOf, isOffWork, probeStart, startToday } from './start';
-export { type DogTitle, judgesOf, type TitlePass, type TitleTrial, titlesOf } from './titles';
+export {
+  type DogTitle,
+  judgesOf,
+  type TitlePass,
+  type TitleTrial,
+  titlesOf,
+  untitledClasses,
+} from './titles';
 export {
   ENOUGH_RUNS,
   isReal,

@@ -8,6 +8,7 @@ import {
   type PlanTitle,
   trialPieces,
 } from '@/core/planning';
+import { classesAround } from '@/core/rulebooks';
 import {
   addDays,
   asId,
@@ -279,14 +280,20 @@ async function alwaysHelped(kennel: Kennel, kept: readonly KeptEvidence[]): Prom
   );
 }
 
-/** Other classes that are wholly broken down: what could be entered in place of a trial, on its day. */
+/**
+ * Other classes that are wholly broken down: what could be entered in place of a trial, on its day. Where the
+ * class stands in a row, those that come before it; else any.
+ */
 function insteadOf(
   trial: Trial,
   work: DogWork,
   evidence: Parameters<typeof classEvidence>[2],
   today: Day,
 ): PlanAim[] {
-  return work.ruleBooks.flatMap(({ id }): PlanAim[] => {
+  const books = work.ruleBooks.map(({ book }) => book);
+  const mine = books.find(({ id }) => id === trial.ruleBookId);
+  const before = mine?.series ? classesAround(mine, books).below : books;
+  return before.flatMap(({ id }): PlanAim[] => {
     if (id === trial.ruleBookId || !work.breakdowns.some((one) => one.ruleBookId === id)) return [];
     const input = classEvidence({ ...trial, ruleBookId: id }, work, evidence, today);
     if (!input.ok) return [];

@@ -25,7 +25,11 @@ export async function triesOf(kennel: Kennel, book: RuleBookId): Promise<RunWith
 
 /** All runs but those that try costs, the last first; those put away left out. */
 export async function listRuns({ database }: Kennel): Promise<Run[]> {
-  const runs = (await database.of('runs').toArray()).filter((run) => run.kind !== 'try' && !run.putAway);
+  // Written-out runs stand in their own room.
+  const scripts = new Set<string>(await database.of('practices').toCollection().primaryKeys());
+  const runs = (await database.of('runs').toArray()).filter(
+    (run) => run.kind !== 'try' && !run.putAway && !scripts.has(run.id),
+  );
   return runs.sort((a, b) => (a.day === b.day ? b.changed.at - a.changed.at : a.day < b.day ? 1 : -1));
 }
 

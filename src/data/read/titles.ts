@@ -132,3 +132,17 @@ export async function plannedTitles(kennel: Kennel, dog: DogId, today: Day): Pro
     (one) => one.aim?.plans === true && one.standing.done === null,
   );
 }
+
+/** The classes that a dog trains for or is entered in, and whose book says of no title. */
+export async function untitledClasses({ database }: Kennel, dog: Pick<Dog, 'id'>): Promise<RuleBook[]> {
+  const [books, breakdowns, trials] = await Promise.all([
+    database.of('ruleBooks').toArray(),
+    database.of('breakdowns').where('dogId').equals(dog.id).toArray(),
+    database.of('trials').where('dogId').equals(dog.id).toArray(),
+  ]);
+  const its = new Set<string | null>([
+    ...breakdowns.map((one) => one.ruleBookId),
+    ...trials.map((one) => one.ruleBookId),
+  ]);
+  return books.filter((one) => !one.putAway && !one.book.earns && its.has(one.id)).map(({ book }) => book);
+}

@@ -41,6 +41,7 @@ export {
   removeUsual,
   takePlan,
 } from './plan';
+export { startPractice } from './practice';
 export { putElementAway, putExerciseAway } from './put-away';
 export {
   assignBout,
@@ -54,7 +55,7 @@ export {
   type Portion,
   splitElement,
 } from './reshape';
-export { putRuleBook, putRuleBookAway, renameRuleBook } from './rule-books';
+export { putRuleBook, putRuleBookAway, renameRuleBook, sayClassBefore, sayEarns } from './rule-books';
 export { keepRunForecast } from './run-forecasts';
 export {
   emptyTry,

@@ -37,6 +37,42 @@ export function renameRuleBook(kennel: Kennel, id: RuleBookId, title: string): P
   });
 }
 
+/** What passes of a class earn; null: nothing. Its rules, and what was scored by them, stay. Fails with `gone`. */
+export function sayEarns(
+  kennel: Kennel,
+  id: RuleBookId,
+  earns: NonNullable<RuleBook['earns']> | null,
+): Promise<Result<Undo>> {
+  return transact(kennel, ['ruleBooks'], async (write) => {
+    const record = await stored(write, id);
+    const { earns: _before, ...book } = record.book;
+    return write.put('ruleBooks', { ...record, book: earns ? { ...book, earns } : book });
+  });
+}
+
+/**
+ * Which class comes before another one: both stand in one row then, named by the one below where it has none
+ * yet. Null: none does, and the class leaves its row. Fails with `gone`.
+ */
+export function sayClassBefore(
+  kennel: Kennel,
+  id: RuleBookId,
+  before: RuleBookId | null,
+): Promise<Result<Undo>> {
+  return transact(kennel, ['ruleBooks'], async (write) => {
+    const record = await stored(write, id);
+    const { series: _was, ...book } = record.book;
+    if (before === null) return write.put('ruleBooks', { ...record, book });
+    const below = await stored(write, before);
+    const series = below.book.series ?? { of: below.book.title, place: 1 };
+    if (!below.book.series) await write.put('ruleBooks', { ...below, book: { ...below.book, series } });
+    return write.put('ruleBooks', {
+      ...record,
+      book: { ...book, series: { of: series.of, place: series.place + 1 } },
+    });
+  });
+}
+
 const stored = async (write: Write, id: RuleBookId): Promise<RuleBookRecord> =>
   (await write.get('ruleBooks', id)) ??
   refuse('gone', id, say('data.rule-books.this-rule-book-is-not-there-any-more'));

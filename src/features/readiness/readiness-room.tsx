@@ -9,6 +9,7 @@ import { Button, buttonClass, Histogram, Notice, PageHead, SelectField, Sheet } 
 import { writeDay, writeDigits, writeShare } from '@/words';
 import { AssumptionFields } from './assumption-fields';
 import { HelpList } from './help-list';
+import { InsteadSheet } from './instead-sheet';
 import { Ledger } from './ledger';
 import { NewTrial } from './new-trial';
 import { OutlookSheet } from './outlook-sheet';
@@ -305,6 +306,7 @@ function Answer({ readiness, forecasting, book, trial, state, fresh }: AnswerPro
       <div className="grid items-start gap-6 lg:grid-cols-[5fr_4fr]">
         <div className="grid gap-6">
           <OutlookSheet readiness={readiness} trial={trial} today={today} reduced={missing.length > 0} />
+          <InsteadSheet trial={trial} state={state} book={book} />
           <ResultsSheet trial={trial} />
         </div>
         <AssumptionFields trial={trial} learned={readiness.learned} />

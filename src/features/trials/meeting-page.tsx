@@ -19,9 +19,8 @@ import { Button, buttonClass, PageHead, Sheet, saveText } from '@/ui';
 import { writeDay } from '@/words';
 import { MeetingForm } from './meeting-form';
 import { type ClassView, classView, runSheetRows, type StartLine } from './meeting-view';
-import { ResultsList } from './results-list';
+import { ResultsList, SaveResults } from './results-list';
 import { type ResultsView, resultRows, resultsView } from './results-view';
-import { tell as tellResults } from './results-words';
 import { AddStarter, StarterTools } from './starters';
 import { tell } from './words';
 
@@ -120,7 +119,7 @@ function Opened({ meeting, books, runs, judgeNames, nameOf }: OpenedProps) {
           {tell('meeting-page.change')}
         </Button>
         <Button onClick={save}>{tell('sheet-page.save-as-csv')}</Button>
-        {results.length > 0 && <Button onClick={saveResults}>{tellResults('trials-results.save')}</Button>}
+        {results.length > 0 && <SaveResults onSave={saveResults} />}
         <Link className={buttonClass('plain')} to="print">
           {tell('meeting-page.to-print')}
         </Link>

@@ -1,4 +1,5 @@
 import { Fragment } from 'react';
+import { Button } from '@/ui';
 import type { ResultsView } from './results-view';
 import { tell } from './results-words';
 
@@ -51,3 +52,7 @@ export function ResultsList({ view }: { readonly view: ResultsView }) {
     </section>
   );
 }
+
+export const SaveResults = ({ onSave }: { readonly onSave: () => void }) => (
+  <Button onClick={onSave}>{tell('trials-results.save')}</Button>
+);

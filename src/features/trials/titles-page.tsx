@@ -1,9 +1,10 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Link } from 'react-router';
 import { useKennelWithDog } from '@/data/live';
-import { type DogTitle, titlesOf } from '@/data/read';
+import { type DogTitle, titlesOf, untitledClasses } from '@/data/read';
 import { sayHeld } from '@/data/write';
 import { buttonClass, Notice, PageHead, Sheet } from '@/ui';
+import { SayEarns } from './title-earns';
 import { TitleEntries } from './title-entries';
 import { TitleLegs } from './title-legs';
 import { ageWords, standingWords } from './title-view';
@@ -13,6 +14,7 @@ import { tell } from './title-words';
 export function TitlesPage() {
   const { kennel, dog, today } = useKennelWithDog();
   const titles = useLiveQuery(async () => titlesOf(kennel, dog, today), [kennel, dog, today]);
+  const books = useLiveQuery(async () => untitledClasses(kennel, dog), [kennel, dog]);
   if (!titles) return null;
   return (
     <>
@@ -31,6 +33,7 @@ export function TitlesPage() {
         {titles.map((title) => (
           <OneTitle key={title.book.id} title={title} />
         ))}
+        {books && books.length > 0 && <SayEarns books={books} />}
       </div>
     </>
   );

@@ -1,0 +1,24 @@
+import { expect, test } from './fixtures';
+test.setTimeout(200000);
+test('look', async ({ page }) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto('/sample/today');
+  await page.waitForTimeout(2500);
+  const choose = page.getByRole('combobox').first();
+  console.log(await page.getByRole('banner').innerText());
+  await page.goto('/sample/trials/practice');
+  await page.getByRole('heading', { name: 'Learn to judge' }).waitFor();
+  await page.screenshot({ path: '/tmp/p1.png' });
+  await page.getByRole('button', { name: 'Judge “Square and hurdle, a keen dog”' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'What comes next' }).click();
+  await page.screenshot({ path: '/tmp/p2.png', fullPage: false });
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.reload();
+  await page.waitForTimeout(800);
+  await page.screenshot({ path: '/tmp/p3.png' });
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto('/sample/trials/titles');
+  await page.waitForTimeout(4000);
+  await page.screenshot({ path: '/tmp/p4.png', fullPage: true });
+});

@@ -164,10 +164,10 @@ export { type Gap, gapOf, isOffWork, probeStart, startToday } from './start';
 export {
   type DogTitle,
   judgesOf,
+  otherClasses,
   type TitlePass,
   type TitleTrial,
   titlesOf,
-  untitledClasses,
 } from './titles';
 export {
   ENOUGH_RUNS,

@@ -133,16 +133,24 @@ export async function plannedTitles(kennel: Kennel, dog: DogId, today: Day): Pro
   );
 }
 
-/** The classes that a dog trains for or is entered in, and whose book says of no title. */
-export async function untitledClasses({ database }: Kennel, dog: Pick<Dog, 'id'>): Promise<RuleBook[]> {
-  const [books, breakdowns, trials] = await Promise.all([
+/** Classes beside the titles of a dog: its own whose book says of no title, and others that earn one. */
+export type OtherClasses = { readonly untitled: readonly RuleBook[]; readonly earning: readonly RuleBook[] };
+
+export async function otherClasses(kennel: Kennel, dog: Pick<Dog, 'id'>, today: Day): Promise<OtherClasses> {
+  const { database } = kennel;
+  const [all, breakdowns, trials, titles] = await Promise.all([
     database.of('ruleBooks').toArray(),
     database.of('breakdowns').where('dogId').equals(dog.id).toArray(),
     database.of('trials').where('dogId').equals(dog.id).toArray(),
+    titlesOf(kennel, dog, today),
   ]);
   const its = new Set<string | null>([
     ...breakdowns.map((one) => one.ruleBookId),
     ...trials.map((one) => one.ruleBookId),
   ]);
-  return books.filter((one) => !one.putAway && !one.book.earns && its.has(one.id)).map(({ book }) => book);
+  const books = all.filter((one) => !one.putAway).map(({ book }) => book);
+  return {
+    untitled: books.filter((book) => !book.earns && its.has(book.id)),
+    earning: books.filter((book) => book.earns && !titles.some((one) => one.book.id === book.id)),
+  };
 }

@@ -125,6 +125,8 @@ describe('a run becomes rehearsal reps', () => {
     // The log before it stays: taken back, nothing of the run is left.
     must(await takeBack(kennel, made));
     expect(await repsOf(front)).toEqual([]);
+    expect((await confirm()).made.written).toBe(2);
+    expect(await repsOf(front)).toEqual(['flawed dog crooked home none']);
   });
 
   it('confirming twice writes nothing; the facts and a mark mended amend the same rep', async () => {

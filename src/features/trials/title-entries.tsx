@@ -69,6 +69,7 @@ export function TitleEntries({ title }: { readonly title: DogTitle }) {
       {view?.ok && (
         <div role="status" className="mt-3 leading-snug">
           <p className="text-lg font-bold">{view.value.now}</p>
+          {view.value.ever && <p>{view.value.ever}</p>}
           {view.value.best && <p>{view.value.best}</p>}
           {aim?.worth == null && view.value.lines.length > 0 && <p>{tell('titles.say-worth')}</p>}
           <ul>

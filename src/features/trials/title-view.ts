@@ -60,6 +60,8 @@ export type PlanLine = {
 export type ChanceView = {
   /** With what is entered now. */
   readonly now: string;
+  /** That it cannot be complete with all that lie ahead; null where it can. */
+  readonly ever: string | null;
   /** What would be best; with a worth one line, without it one for each number of entries. */
   readonly lines: readonly PlanLine[];
   readonly best: string | null;
@@ -71,6 +73,7 @@ export function chanceView(title: DogTitle, chances: readonly (readonly number[]
   const entries = entriesOf(trials, chances);
   const by = aim?.by ?? null;
   const worth = aim?.worth ?? null;
+  const byWords = by === null ? null : writeDay(by);
   const entered = entries.filter(
     ({ key }) => trials.find(({ trial }) => trial.id === key)?.trial.status === 'entered',
   );
@@ -78,6 +81,8 @@ export function chanceView(title: DogTitle, chances: readonly (readonly number[]
   if (!now.ok) return now;
   const plans = titlePlans(rule, passes, entries, by, worth);
   if (!plans.ok) return plans;
+  const all = titleChance(rule, passes, entries, by);
+  const possible = all.ok && all.value > 0;
   const names = (keys: readonly string[]) =>
     keys.map((key) => {
       const found = trials.find(({ trial }) => trial.id === key)?.trial;
@@ -88,13 +93,13 @@ export function chanceView(title: DogTitle, chances: readonly (readonly number[]
     plan.entries.every((key) => entered.some((one) => one.key === key));
   const [best] = plans.value;
   return ok({
-    now: tell('titles.chance', {
-      n: entered.length,
-      share: writeShare(now.value),
-      by: by === null ? null : writeDay(by),
-    }),
+    now:
+      now.value === 0
+        ? tell('titles.cannot', { n: entered.length, by: byWords })
+        : tell('titles.chance', { n: entered.length, share: writeShare(now.value), by: byWords }),
+    ever: possible ? null : tell('titles.cannot-at-all'),
     best:
-      worth === null || !best
+      worth === null || !best || !possible
         ? null
         : isNow(best)
           ? tell('titles.best-now')

@@ -1,0 +1,192 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { expect, storedCount, test } from './fixtures';
+
+const OWN = 'regulon-own';
+
+/** A dog of one's own, typed key by key, from an empty kennel, and a rule book broken down for it. */
+async function dogWith(page: Page, name: string, book: string): Promise<void> {
+  await page.goto('/own/start');
+  await page.getByRole('textbox', { name: 'Name' }).click();
+  await page.keyboard.type(name);
+  await page.getByRole('radio', { name: 'Only the name for now' }).click();
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(page.getByRole('heading', { name: `${name} has nothing to train yet` })).toBeVisible();
+  await page.goto('/own/rule-books');
+  await page.getByLabel('Rule-book file').setInputFiles({
+    name: 'book.json',
+    mimeType: 'application/json',
+    buffer: readFileSync(`src/demo/rule-books/${book}.json`),
+  });
+  await expect(page.getByRole('link', { name: 'What does it cost?' })).toBeVisible();
+}
+
+const allDone = async (page: Page): Promise<void> => {
+  const left = page.getByRole('region', { name: 'Close the sheet' }).getByRole('button', { name: /: done$/ });
+  for (let more = await left.count(); more > 0; more--) {
+    await left.first().click();
+    await expect(left).toHaveCount(more - 1);
+  }
+};
+
+test('a run is confirmed into reps once, a mark that is mended amends the same rep, and all is taken back', async ({
+  page,
+}) => {
+  await page.goto('/sample/trials');
+  await page.getByRole('button', { name: 'Open the sheet' }).click();
+  await expect(page.getByRole('heading', { name: 'Judge’s sheet: Quill' })).toBeVisible();
+  // What is thought of the run is worked out before it can be known how it went.
+  await expect.poll(() => storedCount(page, 'regulon-sample', 'runForecasts'), { timeout: 60_000 }).toBe(1);
+  const before = await storedCount(page, 'regulon-sample', 'entries');
+  await page.getByRole('button', { name: 'Slow on the way out: Add' }).click();
+  await page.getByRole('button', { name: 'Extra cue: Add' }).first().click();
+  await allDone(page);
+  await page.getByRole('button', { name: 'Close it' }).click();
+  const teaches = page.getByRole('region', { name: 'What this run teaches' });
+  await expect(teaches.getByText('flawed: Slow on the way out')).toBeVisible();
+  const expected = page.getByRole('region', { name: 'Expected and lost' });
+  await expect(expected.getByText(/^Before it: .* to pass/)).toBeVisible();
+  await expect(expected.getByRole('row', { name: /^Send-away to the square/ })).toContainText('4.5');
+  // The extra cue was at the wait: it is the handler's slip there.
+  await teaches.getByLabel('Extra cue: of which part').selectOption({ label: 'Wait for the steward' });
+  await expect(teaches.getByText('clean; an extra cue slipped')).toBeVisible();
+  await teaches.getByRole('button', { name: 'Write 11 reps into the log' }).click();
+  await expect(teaches.getByText('11 reps of this run stand in the log of Quill.')).toBeVisible();
+  expect(await storedCount(page, 'regulon-sample', 'entries')).toBe(before + 11);
+  await expect(expected.getByText(/With this run among the reps|said what the reps had said/)).toBeVisible({
+    timeout: 60_000,
+  });
+  await page.reload();
+  await expect(teaches.getByText('11 reps of this run stand in the log of Quill.')).toBeVisible();
+  await expect(teaches.getByRole('button', { name: /^Write|^Put/ })).toHaveCount(0);
+  // Reopened and mended: the same reps, put right.
+  await page.getByLabel('Reopen it because').click();
+  await page.keyboard.type('it was not slow');
+  await page.getByRole('button', { name: 'Reopen' }).click();
+  await page.getByRole('button', { name: /^Slow on the way out: take off/ }).click();
+  await page.getByRole('button', { name: 'Close it' }).click();
+  await expect(
+    teaches.getByText(/Run out straight: clean; in the log: flawed: Slow on the way out/),
+  ).toBeVisible();
+  await teaches.getByRole('button', { name: 'Put 1 rep right' }).click();
+  await expect(teaches.getByRole('button', { name: /^Put/ })).toHaveCount(0);
+  expect(await storedCount(page, 'regulon-sample', 'entries')).toBe(before + 12);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(teaches.getByRole('button', { name: 'Put 1 rep right' })).toBeVisible();
+  // Nothing goes out of a log: what takes it back is an entry, too.
+  expect(await storedCount(page, 'regulon-sample', 'entries')).toBe(before + 13);
+});
+
+test('a title from nothing to complete: legs from before, a judge who is said, an entry that is passed', async ({
+  page,
+}) => {
+  await dogWith(page, 'Wren', 'brackwater-working-test');
+  await page.goto('/own/trials/titles');
+  await expect(page.getByRole('heading', { name: 'No class of Wren earns a title' })).toBeVisible();
+  await page.getByRole('button', { name: 'Aim at Brackwater open dog' }).click();
+  const title = page.getByRole('region', { name: 'Brackwater open dog' });
+  await expect(title.getByText('No leg yet: 3 passes are missing.')).toBeVisible();
+  await expect(title.getByText(/say in the kennel when Wren was born/)).toBeVisible();
+  await expect(title.getByText(/asks for passed the Brackwater novice test first/)).toBeVisible();
+  await title.getByLabel('passed the Brackwater novice test').click();
+  await expect(title.getByText(/asks for passed/)).toHaveCount(0);
+  // Two passes from before, under the same judge; a day that is none is said.
+  await title.getByText('A pass from before the log').click();
+  await title.getByRole('button', { name: 'Keep it' }).click();
+  await expect(title.getByText('On which day was it?')).toBeVisible();
+  for (const day of ['2026-01-10', '2026-03-14']) {
+    await title.getByLabel('Day of the pass').fill(day);
+    await title.getByRole('region', { name: 'Passes so far' }).getByLabel('Judge').click();
+    await page.keyboard.type('Ada Fenn');
+    await title.getByRole('button', { name: 'Keep it' }).click();
+    await expect(title.getByLabel('Day of the pass')).toHaveValue('');
+  }
+  await expect(
+    title.getByText(
+      /^Leg 2 of 3 is there; 1 pass is missing, under another judge\. The first leg runs out on/,
+    ),
+  ).toBeVisible();
+  // A trial, under a judge who is said; nothing is known of the dog, so no chance is given.
+  const entries = title.getByRole('region', { name: 'Entries ahead' });
+  await entries.getByRole('button', { name: 'Add a trial' }).click();
+  await expect(entries.getByText('What is it called?')).toBeVisible();
+  await entries.getByLabel('Name of the trial').click();
+  await page.keyboard.type('Summer test');
+  await entries.getByLabel('Its day').fill('2026-06-15');
+  await entries.getByRole('button', { name: 'Add a trial' }).click();
+  await entries.getByRole('checkbox', { name: /^Enter Summer test on/ }).click();
+  await entries.getByLabel('Judge of Summer test').click();
+  await page.keyboard.type('Bo Lark');
+  await page.keyboard.press('Enter');
+  await entries.getByLabel('What Summer test costs').click();
+  await page.keyboard.type('2x');
+  await expect(entries.getByText('That is no amount.')).toBeVisible();
+  await page.keyboard.press('Backspace');
+  await page.keyboard.type('5,50');
+  await page.keyboard.press('Enter');
+  await expect(entries.getByText(/^No chance can be given: /)).toBeVisible();
+  // Judged that day under that judge, and passed: the title is complete, and nothing was typed twice.
+  await page.goto('/own/trials');
+  await page.getByLabel('Kind').selectOption({ label: 'Trial' });
+  await page.getByLabel('Judges, if not you').click();
+  await page.keyboard.type('Bo Lark');
+  await page.getByRole('button', { name: 'Open the sheet' }).click();
+  await expect(page.getByRole('heading', { name: 'Judge’s sheet: Wren' })).toBeVisible();
+  await allDone(page);
+  await page.getByRole('button', { name: 'Close it' }).click();
+  await page.getByRole('button', { name: 'Keep as the result for Summer test' }).click();
+  await expect(page.getByText('This run is kept as a result', { exact: false })).toBeVisible();
+  // The class is not broken down: it is said that nothing can learn from it, and where to go on.
+  await expect(page.getByRole('link', { name: 'Break the class down' })).toBeVisible();
+  await page.goto('/own/trials/titles');
+  await expect(title.getByText('Complete since', { exact: false })).toBeVisible();
+  await expect(title.getByText('under Bo Lark')).toBeVisible();
+  await expect(title.getByRole('region', { name: 'Entries ahead' })).toHaveCount(0);
+  expect(await storedCount(page, OWN, 'people')).toBe(2);
+});
+
+test('a practice run is judged on the phone and held against its key; a second one says how one judges', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await dogWith(page, 'Wren', 'thistlemere-trick-title');
+  await page.goto('/own/trials');
+  await page.getByRole('link', { name: 'Learn to judge' }).click();
+  for (const round of [1, 2]) {
+    await page.getByRole('button', { name: 'Judge “Square and hurdle, a keen dog”' }).click();
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await expect(page.getByText(/its hindquarters turned out by about 20°/)).toBeVisible();
+    await page.getByRole('button', { name: 'Crooked at heel: 10–30°' }).click();
+    for (let scene = 2; scene <= 7; scene++)
+      await page.getByRole('button', { name: 'What comes next' }).click();
+    if (round === 1) {
+      // A reload in the middle loses neither the scene nor what is written.
+      await page.reload();
+      await expect(page.getByText('It ends at heel, straight.')).toBeVisible();
+    }
+    await page.getByRole('button', { name: 'Gets up before the steward speaks: Add' }).click();
+    await page.getByRole('button', { name: 'Done', exact: true }).click();
+    await page.getByRole('button', { name: 'What comes next' }).click();
+    await expect(page.getByText('Retrieve over the hurdle', { exact: true }).first()).toBeVisible();
+    for (let scene = 9; scene <= 14; scene++)
+      await page.getByRole('button', { name: 'What comes next' }).click();
+    await expect(page.getByText('That was all.', { exact: false })).toBeVisible();
+    await page.getByRole('button', { name: 'Done', exact: true }).click();
+    await page.getByRole('button', { name: 'Close it' }).click();
+    await expect(page.getByRole('region', { name: 'Beside the key' })).toBeVisible();
+    await expect(page.getByText(/^1 of 6 faults as the key has them, 1 without cause; /)).toBeVisible();
+    await expect(page.getByText('A foot touched the bar on the way back.')).toBeVisible();
+    await page.getByRole('link', { name: 'To all runs' }).click();
+  }
+  const hand = page.getByRole('region', { name: 'Your own hand' });
+  await expect(
+    hand.getByText('Gets up before the steward speaks: you take 10 points more', { exact: false }),
+  ).toBeVisible();
+  await expect(
+    hand.getByText('So: look for “Gets up before the steward speaks” first in the next run.'),
+  ).toBeVisible();
+  // The book came along and stands among no books to train for.
+  expect(await storedCount(page, OWN, 'ruleBooks')).toBe(2);
+  await page.goto('/own/trials');
+  await expect(page.getByRole('heading', { name: 'Runs' })).toHaveCount(0);
+});

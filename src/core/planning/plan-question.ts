@@ -29,6 +29,7 @@ export type PlanAim =
 /** A title that several entries are made for; `key` is the same for all of them. */
 export type PlanTitle = {
   readonly key: string;
+  readonly title: string;
   readonly rule: TitleRule;
   readonly legs: readonly TitleLeg[];
   readonly judges: readonly string[];

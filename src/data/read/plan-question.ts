@@ -247,6 +247,7 @@ function titleOfEntry(titles: readonly DogTitle[], { id }: Trial): { readonly ti
       return {
         title: {
           key: `${book.id} ${title}`,
+          title,
           rule,
           legs: passes.map(({ day, judges }) => ({ day, judges })),
           judges: judgesOf(entry),

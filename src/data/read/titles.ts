@@ -58,6 +58,7 @@ export async function titlesOf({ database }: Kennel, dog: Pick<Dog, 'id'>, today
     const entered = trials.filter((one) => one.ruleBookId === book.id);
     const ids = new Set(entered.map(({ id }) => id));
     const trained = breakdowns.some((one) => one.ruleBookId === book.id);
+    const ran = new Set(results.filter((one) => one.kind === 'trial').map((one) => one.trialId));
     const own = legs.filter((one) => one.book === book.id);
     const aim = aims.find((one) => one.book === book.id) ?? null;
     if (!trained && entered.length === 0 && own.length === 0 && !aim) return [];
@@ -105,7 +106,7 @@ export async function titlesOf({ database }: Kennel, dog: Pick<Dog, 'id'>, today
         })),
         fromAge: book.entry?.months ?? null,
         trials: entered
-          .filter((one) => one.day >= today && one.status !== 'withdrawn')
+          .filter((one) => one.day >= today && one.status !== 'withdrawn' && !ran.has(one.id))
           .toSorted((a, b) => (a.day < b.day ? -1 : 1))
           .map((trial) => ({
             trial,

@@ -2,16 +2,19 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { DEFAULT_ASSUMPTIONS } from '@/core/readiness';
 import type { RuleBook } from '@/core/rulebooks';
 import { bookNamed } from '@/core/rulebooks/sample-books.test-helper';
-import { addDays, type Day, must } from '@/core/shared';
+import { addDays, asId, type Day, must, type RuleBookId } from '@/core/shared';
+import { breakDown } from '@/data/broken-down.test-helper';
 import type { Kennel } from '@/data/kennel';
 import { DOG, kennelWithDog } from '@/data/kennel.test-helper';
-import { judgesOf, listPeople, titlesOf } from '@/data/read';
+import { judgesOf, listPeople, otherClasses, planQuestion, titlesOf } from '@/data/read';
 import {
   addResult,
   addTrial,
   enterTrials,
   putRuleBook,
   removeLeg,
+  sayClassBefore,
+  sayEarns,
   sayEntryJudges,
   sayHeld,
   sayLeg,
@@ -165,5 +168,69 @@ describe('a title of a dog', () => {
     must(await sayEntryJudges(kennel, DOG, book.id, near.id, ['']));
     expect((await title())?.aim?.judges).toEqual([]);
     expect((await kennel.database.of('trials').get(off.id))?.status).toBe('withdrawn');
+  });
+
+  it('the weeks are planned for it only where somebody said so, with what each entry can add', async () => {
+    await breakDown(kennel, book, DOG);
+    const [near, far] = [await trial('Near', 20), await trial('Far', 60)];
+    must(
+      await sayLeg(
+        kennel,
+        { dogId: DOG, book: book.id, result: null, day: addDays(TODAY, -40), judges: ['Ada Fenn'] },
+        TODAY,
+      ),
+    );
+    must(await sayEntryJudges(kennel, DOG, book.id, near.id, ['Ada Fenn']));
+    const aims = async () =>
+      (await planQuestion(kennel, TODAY)).question.dogs
+        .flatMap((one) => one.aims)
+        .filter((one) => one.kind === 'trial');
+    expect((await aims()).map((one) => one.title)).toEqual([undefined, undefined]);
+    must(await sayTitleAim(kennel, DOG, book.id, { plans: true, by: addDays(TODAY, 90) }));
+    const [first, second] = (await aims()).map((one) => one.title);
+    expect(first).toMatchObject({
+      title: 'Brackwater open dog',
+      rule: { passes: 3 },
+      by: addDays(TODAY, 90),
+    });
+    expect(first?.legs.map((one) => one.judges)).toEqual([first?.judges]);
+    expect([second?.key, second?.judges]).toEqual([first?.key, [`of ${far.id}`]]);
+  });
+
+  it('a trial that was run is no entry any more, also on its day', async () => {
+    const today = await trial('Today', 0);
+    expect((await title())?.trials).toHaveLength(1);
+    await result(today, false);
+    expect((await title())?.trials).toHaveLength(0);
+  });
+
+  it('classes beside: those that earn one and are nobody’s, and own ones of which no book says it', async () => {
+    const other = bookNamed('ravenholt-course');
+    must(await putRuleBook(kennel, other, 0));
+    expect((await otherClasses(kennel, { id: DOG }, TODAY)).earning.map(({ id }) => id)).toEqual([book.id]);
+    must(await sayTitleAim(kennel, DOG, book.id, {}));
+    await breakDown(kennel, other, DOG);
+    const beside = await otherClasses(kennel, { id: DOG }, TODAY);
+    expect([beside.earning, beside.untitled.map(({ id }) => id)]).toEqual([[], [other.id]]);
+    must(await sayEarns(kennel, other.id, { title: 'Ravenholt dog', passes: 2, judges: 1 }));
+    expect((await titlesOf(kennel, { id: DOG }, TODAY)).map((one) => one.title)).toContain('Ravenholt dog');
+    must(await sayEarns(kennel, other.id, null));
+    expect((await titlesOf(kennel, { id: DOG }, TODAY)).map((one) => one.title)).not.toContain(
+      'Ravenholt dog',
+    );
+  });
+
+  it('which class comes before another is said once for both, and taken back', async () => {
+    const [low, high] = [{ ...book, id: asId<RuleBookId>('low') }, bookNamed('ravenholt-course')];
+    for (const one of [low, high]) must(await putRuleBook(kennel, one, 0));
+    must(await sayClassBefore(kennel, high.id, low.id));
+    const series = async (id: string) => (await kennel.database.of('ruleBooks').get(id))?.book.series;
+    expect([await series(low.id), await series(high.id)]).toEqual([
+      { of: low.title, place: 1 },
+      { of: low.title, place: 2 },
+    ]);
+    must(await sayClassBefore(kennel, high.id, null));
+    expect(await series(high.id)).toBeUndefined();
+    expect(await sayClassBefore(kennel, asId('ghost'), low.id)).toMatchObject({ ok: false });
   });
 });

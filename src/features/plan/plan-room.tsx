@@ -11,7 +11,7 @@ import { OutSheet } from './out-sheet';
 import { PiecesSheet } from './pieces-sheet';
 import { blocksOf, titlesOf, weeksOf } from './plan-view';
 import { type PlanState, usePlanning } from './use-planning';
-import { changeInWords, lateInWords, lateSummary, verdicts } from './verdict';
+import { changeInWords, lateInWords, lateSummary, titleLines, verdicts } from './verdict';
 import { WeekSheet } from './week-sheet';
 import { Weeks } from './weeks';
 import { WishesSheet } from './wishes-sheet';
@@ -43,6 +43,11 @@ export function PlanRoom() {
       </PageHead>
       {latest.state === 'failed' && <Notice tone="alert">{wordsOf(latest.failure.message)}</Notice>}
       <TakeLine state={state} stopped={stopped} onStop={setStopped} />
+      {titleLines(planning).map((line) => (
+        <p key={line} className="mb-3 leading-snug">
+          {line}
+        </p>
+      ))}
       <LeftLines planning={planning} />
       {plan && plan.late.length > 0 && (
         <details className="mb-4 border-l-[6px] border-signal bg-paper px-3 py-2">

@@ -25,6 +25,16 @@ export function verdicts(planning: Planning, plan: WeeksPlan): Verdict[] {
   });
 }
 
+/** The titles that the weeks are planned for, and what that means for their entries. */
+export function titleLines({ question }: Pick<Planning, 'question'>): string[] {
+  const titles = question.dogs.flatMap(({ aims }) =>
+    aims.flatMap((aim) => (aim.kind === 'trial' && aim.title ? [aim.title.title] : [])),
+  );
+  return [...new Set(titles)].map((title) =>
+    tell('verdict.for-a-title', { title, n: titles.filter((one) => one === title).length }),
+  );
+}
+
 /** What is not ready in time, with the day on which it could be, and what to enter instead. */
 export function lateInWords(planning: Planning, plan: WeeksPlan): string[] {
   const titles = titlesOf(planning);

@@ -22,7 +22,13 @@ export function KeepResult({ run, joined }: { readonly run: Run; readonly joined
     [kennel, dogId],
   );
   if (!found || dogId === null || run.kind === 'practice') return null;
-  const trial = found.trials.find((one) => one.id === run.trial || one.ruleBookId === run.book);
+  // The trial that it was run at; of several of this class the one of that day.
+  const ofClass = found.trials.filter((one) => one.ruleBookId === run.book);
+  const trial =
+    found.trials.find((one) => one.id === run.trial) ??
+    ofClass.find((one) => one.day === run.day) ??
+    ofClass.find((one) => one.day > run.day) ??
+    ofClass.at(-1);
   if (found.kept.results.some((result) => result.run === run.id))
     return <Notice role="status">{tell('keep-result.is-kept')}</Notice>;
   if (!trial) return <Notice>{tell('keep-result.no-trial', { name: run.name })}</Notice>;

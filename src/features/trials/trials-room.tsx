@@ -3,7 +3,15 @@ import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { foldSheet } from '@/core/trials';
 import { useKennel } from '@/data/live';
-import { listMeetings, listRuleBooks, listRuns, type Run, runWithMarks, trialsOf } from '@/data/read';
+import {
+  listMeetings,
+  listRuleBooks,
+  listRuns,
+  type Run,
+  runLessonOf,
+  runWithMarks,
+  trialsOf,
+} from '@/data/read';
 import { putRunAway } from '@/data/write';
 import { Button, buttonClass, PageHead, Sheet } from '@/ui';
 import { writeDay } from '@/words';
@@ -125,6 +133,8 @@ function RunLine({ run }: { readonly run: Run }) {
       closed: sheets.filter(({ is }) => is !== 'open').length,
       of: sheets.length,
       marks: found?.marks.length ?? 0,
+      unlearned:
+        run.dogId !== null && sheets.every(({ is }) => is !== 'open') && !(await runLessonOf(kennel, run.id)),
     };
   }, [kennel, run]);
   return (
@@ -135,7 +145,10 @@ function RunLine({ run }: { readonly run: Run }) {
       >
         {tell('trials-room.run', { name: run.name, kind: run.kind, day: writeDay(run.day) })}
       </Link>
-      <span className="text-sm text-ink-soft">{state && tell('trials-room.run-state', state)}</span>
+      <span className="text-sm text-ink-soft">
+        {state && tell('trials-room.run-state', state)}
+        {state?.unlearned && ` ${tell('trials-room.not-in-the-log')}`}
+      </span>
       <Button
         look="quiet"
         aria-label={tell('trials-room.put-away-whose', { name: run.name, day: writeDay(run.day) })}

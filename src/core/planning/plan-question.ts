@@ -34,6 +34,8 @@ export type PlanTitle = {
   readonly legs: readonly TitleLeg[];
   readonly judges: readonly string[];
   readonly by: Day | null;
+  /** Entries for it after the weeks that are planned, of the same class. */
+  readonly later: readonly { readonly day: Day; readonly judges: readonly string[] }[];
 };
 
 /**

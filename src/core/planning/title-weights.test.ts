@@ -42,6 +42,7 @@ const title = (judges: readonly string[], change: Partial<PlanTitle> = {}): Plan
   rule: { passes: 2, judges: 2, months: null },
   legs: [{ day: '2026-01-01' as Day, judges: ['a'] }],
   by: null,
+  later: [],
   judges,
   ...change,
 });
@@ -84,6 +85,16 @@ describe('entries for a title in the weeks', () => {
     }
     const surer = weights([trial('x', 5, title(['b'])), trial('y', 12, title(['c']), 6)]);
     expect(surer[0]).toBeLessThan(both[0] as number);
+  });
+
+  it('entries after the weeks count: where two more are needed, the one within the weeks is not in vain', () => {
+    const needs = { rule: { passes: 3, judges: 2, months: null } };
+    expect(weights([trial('x', 5, title(['b'], needs))])).toEqual([2]);
+    const [with_] = weights([
+      trial('x', 5, title(['b'], { ...needs, later: [{ day: '2026-09-01' as Day, judges: ['c'] }] })),
+    ]);
+    expect(with_).toBeGreaterThan(0);
+    expect(with_).toBeLessThan(2);
   });
 
   it('a title that none of them brings nearer leaves them as they are', () => {

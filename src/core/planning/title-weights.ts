@@ -1,5 +1,5 @@
 import { simulateTrials, type TitleEntry, titleWeights } from '@/core/readiness';
-import { mixSeed, ok, type Result } from '@/core/shared';
+import { daysBetween, mixSeed, ok, type Result } from '@/core/shared';
 import type { TrialModel } from './plan-models';
 import type { PlanTitle } from './plan-question';
 
@@ -18,20 +18,20 @@ export function weighedForTitles(trials: readonly TrialModel[], draws: number): 
   const weights = new Map<TrialModel, number>();
   for (const title of titles.values()) {
     const mine = trials.filter(({ aim }) => aim.title?.key === title.key);
-    const entries = mine.map((trial, i): TitleEntry => {
-      const { aim, model, on } = trial;
-      const found = simulateTrials(
-        model,
-        aim.assumptions,
-        aim.seed,
-        { groups: draws, runs: RUNS },
-        { days: on },
-        mixSeed(aim.seed, i + 1),
-      );
+    const [first] = mine;
+    if (!first) continue;
+    const ahead = mine.map(({ aim, on }) => ({ day: aim.day, judges: aim.title?.judges ?? [], on }));
+    const later = title.later.map((one) => ({ ...one, on: first.on + daysBetween(first.aim.day, one.day) }));
+    const entries = [...ahead, ...later].map(({ day, judges, on }, i): TitleEntry => {
+      // One class, one model: what differs is the day.
+      const { aim, model } = mine[i] ?? first;
+      const size = { groups: draws, runs: RUNS };
+      const dice = mixSeed(aim.seed, i + 1);
+      const found = simulateTrials(model, aim.assumptions, aim.seed, size, { days: on }, dice);
       return {
-        key: aim.trial,
-        day: aim.day,
-        judges: aim.title?.judges ?? [],
+        key: `${i}`,
+        day,
+        judges,
         cost: 0,
         chances: Array.from(found.passesByGroup, (passes) => passes / RUNS),
       };

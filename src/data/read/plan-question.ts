@@ -204,7 +204,7 @@ async function dogQuestion(
         input: { ...input.value, trialDay: null, closes: null },
         assumptions: trial.assumptions,
         seed: trial.seed,
-        ...titleOfEntry(titles, trial),
+        ...titleOfEntry(titles, mine, trial),
       });
   }
   const [first] = mine;
@@ -240,7 +240,11 @@ async function dogQuestion(
 }
 
 /** The title that a trial is an entry for, where the weeks are planned for one. */
-function titleOfEntry(titles: readonly DogTitle[], { id }: Trial): { readonly title?: PlanTitle } {
+function titleOfEntry(
+  titles: readonly DogTitle[],
+  mine: readonly Trial[],
+  { id }: Trial,
+): { readonly title?: PlanTitle } {
   for (const { title, rule, passes, trials, aim, book } of titles) {
     const entry = trials.find(({ trial }) => trial.id === id);
     if (entry)
@@ -252,6 +256,9 @@ function titleOfEntry(titles: readonly DogTitle[], { id }: Trial): { readonly ti
           legs: passes.map(({ day, judges }) => ({ day, judges })),
           judges: judgesOf(entry),
           by: aim?.by ?? null,
+          later: trials
+            .filter(({ trial }) => !mine.some((one) => one.id === trial.id))
+            .map((one) => ({ day: one.trial.day, judges: judgesOf(one) })),
         },
       };
   }

@@ -172,7 +172,8 @@ describe('a title of a dog', () => {
 
   it('the weeks are planned for it only where somebody said so, with what each entry can add', async () => {
     await breakDown(kennel, book, DOG);
-    const [near, far] = [await trial('Near', 20), await trial('Far', 60)];
+    const [near, far] = [await trial('Near', 20), await trial('Far', 40)];
+    const later = await trial('Later', 90);
     must(
       await sayLeg(
         kennel,
@@ -194,6 +195,7 @@ describe('a title of a dog', () => {
       by: addDays(TODAY, 90),
     });
     expect(first?.legs.map((one) => one.judges)).toEqual([first?.judges]);
+    expect(first?.later).toEqual([{ day: later.day, judges: [`of ${later.id}`] }]);
     expect([second?.key, second?.judges]).toEqual([first?.key, [`of ${far.id}`]]);
   });
 

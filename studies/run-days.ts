@@ -128,7 +128,7 @@ export function season(seed: number, runs: number, ask: readonly number[], forec
       levels[i] = (levels[i] as number) + Math.sqrt(HOME.drift * days) * random.normal();
   };
   for (let s = 0; s < HOME.sessions; s++) {
-    PIECES.forEach((_, i) => train(i, `home-${String(s).padStart(2, '0')}`));
+    for (const i of PIECES.keys()) train(i, `home-${String(s).padStart(2, '0')}`);
     pass(3);
   }
   const evidence = (): ClassEvidence => ({
@@ -157,7 +157,7 @@ export function season(seed: number, runs: number, ask: readonly number[], forec
   const thought: Season['thought'][number][] = [];
   const said: Season['said'][number][] = [];
   for (let run = 0; run < runs; run++) {
-    PIECES.forEach((_, i) => train(i, `week-${run}`));
+    for (const i of PIECES.keys()) train(i, `week-${run}`);
     pass(3);
     const input = forecasts && run > 0 ? evidence() : null;
     const chances = input && { taught: chance(input), assumed: chance({ ...input, runs: [] }) };

@@ -77,7 +77,10 @@ export const router = createBrowserRouter([
       {
         element: <DogGate />,
         children: [
-          { path: 'trials/titles', lazy: async () => ({ Component: (await trials()).TitlesPage }) },
+          {
+            path: 'trials/titles',
+            lazy: async () => ({ Component: (await import('@/features/titles')).TitlesPage }),
+          },
           { path: 'today', lazy: async () => ({ Component: (await import('@/features/today')).TodayRoom }) },
           {
             path: 'breakdown',

@@ -16,7 +16,6 @@ export type { LearnedDay } from './run-days';
 export { share } from './share';
 export { preparedTrials, simulateTrials } from './simulate';
 export {
-  completedOn,
   type Leg as TitleLeg,
   MOST_ENTRIES,
   type TitleEntry,

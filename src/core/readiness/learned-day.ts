@@ -25,7 +25,10 @@ export type DayBelief = {
 /** Before any run, ln of the nerves’ SD is spread by so much. */
 const NERVES_SPREAD = 0.6;
 
-/** Nerves so many spreads off their middle, which is laid so that their mean square is what is assumed. */
+/**
+ * Nerves so many spreads off their middle, which is laid so that their mean square is what is assumed.
+ * @internal
+ */
 export const nervesAt = ({ nerves }: Pick<DayBelief, 'nerves'>, w: number): number =>
   nerves * Math.exp(NERVES_SPREAD * w - NERVES_SPREAD ** 2);
 

@@ -50,6 +50,7 @@ const judgesOf = (legs: readonly Leg[]): number => new Set(legs.flatMap(({ judge
 /**
  * The first day on which passes make a title: so many of them, under so many judges, none older then than the
  * window. Null where they do not.
+ * @internal
  */
 export function completedOn({ passes, judges, months }: TitleRule, sorted: readonly Leg[]): Day | null {
   for (const [i, { day }] of sorted.entries()) {

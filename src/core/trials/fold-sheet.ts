@@ -114,3 +114,18 @@ function exerciseSheet(exercise: ExerciseKey, standing: readonly Mark[]): Exerci
 /** Of two numbers for one slot the later one counts. */
 const latestBySlot = (given: readonly Of<'given'>[]): Of<'given'>[] =>
   given.filter((one, i) => !given.slice(i + 1).some((later) => later.slot === one.slot));
+
+/** An exercise of which nothing is written. */
+export const emptyExercise = (exercise: ExerciseKey): ExerciseSheet => ({
+  exercise,
+  state: 'open',
+  said: null,
+  faults: [],
+  given: [],
+  watches: [],
+  notes: [],
+  signs: [],
+  moments: [],
+  warnings: [],
+  reRuns: [],
+});

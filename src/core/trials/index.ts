@@ -1,5 +1,6 @@
 export {
   type ExerciseSheet,
+  emptyExercise,
   foldSheet,
   type JudgeSheet,
   type Traced,
@@ -12,10 +13,10 @@ export {
   type Mark,
   type MarkSaid,
 } from './mark';
+export type { PartPlace, TaughtPart } from './part-taught';
 export { type Placing, placings, type ToPlace } from './placings';
 export {
   comparePractice,
-  ENOUGH_TIMES,
   type Leniency,
   leniencyOf,
   type PracticeResult,
@@ -40,11 +41,4 @@ export {
   usualScript,
   type Withheld,
 } from './steward';
-export {
-  type LooseFault,
-  type PartPlace,
-  type Taught,
-  type TaughtPart,
-  taughtBy,
-  type Untold,
-} from './taught';
+export { type LooseFault, type Taught, taughtBy, type Untold } from './taught';

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { faultSteps, type PreparedRules, pointsOf, prepareRules, type RuleBook } from '@/core/rulebooks';
 import { asId, type ExerciseKey, type FaultKey, must, type Result, type RuleBookId } from '@/core/shared';
-import type { JudgeSheet } from './fold-sheet';
+import { emptyExercise, type JudgeSheet } from './fold-sheet';
 import { scoreOne } from './score-sheets';
 
 const text = v.pipe(v.string(), v.trim(), v.minLength(1));
@@ -115,20 +115,9 @@ export function comparePractice(
 
 /** The key as a sheet on which everything that was shown is done. */
 function keySheet(run: PracticeRun): Pick<JudgeSheet, 'exercises'> {
-  const none = {
-    said: null,
-    given: [],
-    watches: [],
-    notes: [],
-    signs: [],
-    moments: [],
-    warnings: [],
-    reRuns: [],
-  };
   return {
     exercises: shownIn(run).map((id) => ({
-      ...none,
-      exercise: id,
+      ...emptyExercise(id),
       state: 'done',
       faults: run.key
         .filter((one) => one.exercise === id)
@@ -217,7 +206,7 @@ export type Leniency = {
 };
 
 /** So often a fault must have come before anything is said of one’s hand with it. */
-export const ENOUGH_TIMES = 2;
+const ENOUGH_TIMES = 2;
 
 /**
  * What one tends to with each fault: missed, written without cause, priced low or high, over practice runs of

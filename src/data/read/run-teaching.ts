@@ -107,8 +107,8 @@ type Known = {
   readonly written: readonly WrittenRep[];
 };
 
-/** The same from what has been read, for a command that stands in a transaction. */
-export function taughtReps({ run, book, marks, work, lesson, said, written }: Known): RunTeaching | null {
+/** The same from what has been read. */
+function taughtReps({ run, book, marks, work, lesson, said, written }: Known): RunTeaching | null {
   const judges = run.judges.length > 0 ? run.judges : [null];
   const sheets = judges.map((judge) => foldSheet(marks, judge));
   if (sheets.some((sheet) => sheet.is === 'open')) return null;

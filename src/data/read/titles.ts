@@ -31,7 +31,7 @@ export type DogTitle = {
 };
 
 /** What a class earns, as a title’s rule; null where it earns none. */
-export const titleRule = ({ earns }: Pick<RuleBook, 'earns'>): TitleRule | null =>
+const titleRule = ({ earns }: Pick<RuleBook, 'earns'>): TitleRule | null =>
   earns ? { passes: earns.passes, judges: earns.judges, months: earns.months ?? null } : null;
 
 /**

@@ -11,9 +11,9 @@ import {
   type TrialId,
 } from '@/core/shared';
 import { type Kennel, newId } from '@/data/kennel';
-import type { Leg, TitleAim } from '@/data/records';
+import type { Leg, New, TitleAim } from '@/data/records';
 import { judgesNamed } from './meetings';
-import { refuse, transact, type Undo } from './transact';
+import { refuse, transact, type Undo, type Write } from './transact';
 
 /**
  * A leg of a title: under whom a result was, by name, or a pass from before there was a log. Said again, it takes
@@ -63,6 +63,12 @@ export function sayHeld(kennel: Kennel, dogId: DogId, what: string, holds: boole
   });
 }
 
+/** What is said of a title so far; nothing yet. */
+async function storedAim(write: Write, dogId: DogId, book: RuleBookId): Promise<New<TitleAim>> {
+  const known = (await write.all('titleAims')).find((one) => one.dogId === dogId && one.book === book);
+  return known ?? { id: newId<TitleAimId>(), dogId, book, by: null, worth: null, plans: false, judges: [] };
+}
+
 type AimSaid = Partial<Pick<TitleAim, 'by' | 'worth' | 'plans'>>;
 
 /** What a dog is meant for: by when, what it is worth, whether the weeks are planned for it. */
@@ -73,16 +79,7 @@ export function sayTitleAim(
   said: AimSaid,
 ): Promise<Result<Undo<TitleAim>>> {
   return transact(kennel, ['titleAims'], async (write) => {
-    const known = (await write.all('titleAims')).find((one) => one.dogId === dogId && one.book === book);
-    const base = known ?? {
-      id: newId<TitleAimId>(),
-      dogId,
-      book,
-      by: null,
-      worth: null,
-      plans: false,
-      judges: [],
-    };
+    const base = await storedAim(write, dogId, book);
     return write.put('titleAims', { ...base, ...said });
   });
 }
@@ -112,16 +109,7 @@ export function sayEntryJudges(
   names: readonly string[],
 ): Promise<Result<Undo<TitleAim>>> {
   return transact(kennel, ['titleAims', 'people'], async (write) => {
-    const known = (await write.all('titleAims')).find((one) => one.dogId === dogId && one.book === book);
-    const base = known ?? {
-      id: newId<TitleAimId>(),
-      dogId,
-      book,
-      by: null,
-      worth: null,
-      plans: false,
-      judges: [],
-    };
+    const base = await storedAim(write, dogId, book);
     const judges = await judgesNamed(write, names);
     return write.put('titleAims', {
       ...base,

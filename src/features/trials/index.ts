@@ -5,5 +5,4 @@ export { PrintMeeting } from './print-meeting';
 export { RunPage } from './run-page';
 export { SheetPage } from './sheet-page';
 export { StewardPage } from './steward-page';
-export { TitlesPage } from './titles-page';
 export { TrialsRoom } from './trials-room';

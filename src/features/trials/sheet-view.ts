@@ -28,6 +28,7 @@ import {
 } from '@/core/shared';
 import {
   type ExerciseSheet,
+  emptyExercise,
   type GivenSlot,
   type Joined,
   type JudgeSheet,
@@ -244,21 +245,6 @@ function sheetExercise(
     written: onSheet,
   };
 }
-
-/** An exercise of which nothing is written. */
-const emptyExercise = (exercise: ExerciseKey): ExerciseSheet => ({
-  exercise,
-  state: 'open',
-  said: null,
-  faults: [],
-  given: [],
-  watches: [],
-  notes: [],
-  signs: [],
-  moments: [],
-  warnings: [],
-  reRuns: [],
-});
 
 function faultButton(
   book: RuleBook,

@@ -8,7 +8,7 @@ import { useLatest } from '@/ui';
 import { wordsOf } from '@/words';
 import { ask } from '@/workers/client';
 import { weighable } from './title-view';
-import { tell } from './title-words';
+import { tell } from './words';
 
 export type EntryChances =
   | { readonly is: 'working' }

@@ -8,7 +8,7 @@ import { SayEarns } from './title-earns';
 import { TitleEntries } from './title-entries';
 import { TitleLegs } from './title-legs';
 import { ageWords, standingWords } from './title-view';
-import { tell } from './title-words';
+import { tell } from './words';
 
 /** The titles that a dog can earn: what each asks, what there is of it, and which entries bring it nearer. */
 export function TitlesPage() {

@@ -5,7 +5,7 @@ import { type Day, isDay, seedFromText } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import { addTrial } from '@/data/write';
 import { Button, TextField } from '@/ui';
-import { tell } from './title-words';
+import { tell } from './words';
 
 /** A trial of this class that could be entered: its name and its day are enough. */
 export function AddEntry({ book }: { readonly book: RuleBook }) {

@@ -6,7 +6,7 @@ import { type DogTitle, listPeople, type TitlePass } from '@/data/read';
 import { removeLeg, sayLeg } from '@/data/write';
 import { Button, TextField } from '@/ui';
 import { writeDay } from '@/words';
-import { tell } from './title-words';
+import { tell } from './words';
 
 /** The passes of a title, under whom each was, and those from before the log. */
 export function TitleLegs({ title }: { readonly title: DogTitle }) {

@@ -9,8 +9,8 @@ import { Button, TextField } from '@/ui';
 import { wordsOf, writeDay, writeNumber, writeShare } from '@/words';
 import { AddEntry } from './title-add-entry';
 import { chanceView, meanOf, readAmount, weighable } from './title-view';
-import { tell } from './title-words';
 import { useEntryChances } from './use-entry-chances';
+import { tell } from './words';
 
 /** The entries that lie ahead: which are made, what they cost, the chance with them, and which would be best. */
 export function TitleEntries({ title }: { readonly title: DogTitle }) {

@@ -3,7 +3,7 @@ import type { RuleBook } from '@/core/rulebooks';
 import { useKennelWithDog } from '@/data/live';
 import { sayEarns } from '@/data/write';
 import { Button, SelectField, Sheet, TextField } from '@/ui';
-import { tell } from './title-words';
+import { tell } from './words';
 
 /** Where no book says it: what passes of a class earn, in the words and numbers of the event’s own rules. */
 export function SayEarns({ books }: { readonly books: readonly RuleBook[] }) {

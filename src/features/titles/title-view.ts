@@ -2,7 +2,7 @@ import { MOST_ENTRIES, type TitleEntry, type TitlePlan, titleChance, titlePlans 
 import { addMonths, type Day, ok, type Result } from '@/core/shared';
 import { type Dog, type DogTitle, judgesOf, type TitleTrial } from '@/data/read';
 import { writeDay, writeShare } from '@/words';
-import { tell } from './title-words';
+import { tell } from './words';
 
 /** Where a title stands, in a sentence or two: what there is, what is missing, what runs out. */
 export function standingWords({ rule, standing }: Pick<DogTitle, 'rule' | 'standing'>): string {
@@ -35,10 +35,7 @@ export function ageWords(
 export const weighable = (trials: readonly TitleTrial[]): readonly TitleTrial[] =>
   trials.slice(0, MOST_ENTRIES);
 
-export const entriesOf = (
-  trials: readonly TitleTrial[],
-  chances: readonly (readonly number[])[],
-): TitleEntry[] =>
+const entriesOf = (trials: readonly TitleTrial[], chances: readonly (readonly number[])[]): TitleEntry[] =>
   weighable(trials).map((one, i) => ({
     key: one.trial.id,
     day: one.trial.day,

@@ -37,6 +37,8 @@ const VIEWS = [
   '/sample/trials/runs/sample-mock',
   '/sample/trials/runs/sample-mock/steward',
   '/sample/trials/meetings/sample-meeting',
+  '/sample/trials/titles',
+  '/sample/trials/practice',
   '/sample/breakdown/sample-present/evidence',
   '/sample/files',
   '/sample/plan',

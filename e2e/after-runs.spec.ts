@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, storedCount, test } from './fixtures';
 
@@ -20,6 +21,12 @@ async function dogWith(page: Page, name: string, book: string): Promise<void> {
   });
   await expect(page.getByRole('link', { name: 'What does it cost?' })).toBeVisible();
 }
+
+/** Nothing for a reader of screens to stumble over, at this state of the page. */
+const accessible = async (page: Page): Promise<void> => {
+  const found = await new AxeBuilder({ page }).analyze();
+  expect(found.violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+};
 
 const allDone = async (page: Page): Promise<void> => {
   const left = page.getByRole('region', { name: 'Close the sheet' }).getByRole('button', { name: /: done$/ });
@@ -44,6 +51,7 @@ test('a run is confirmed into reps once, a mark that is mended amends the same r
   await page.getByRole('button', { name: 'Close it' }).click();
   const teaches = page.getByRole('region', { name: 'What this run teaches' });
   await expect(teaches.getByText('flawed: Slow on the way out')).toBeVisible();
+  await accessible(page);
   const expected = page.getByRole('region', { name: 'Expected and lost' });
   await expect(expected.getByText(/^Before it: .* to pass/)).toBeVisible();
   await expect(expected.getByRole('row', { name: /^Send-away to the square/ })).toContainText('4.5');
@@ -125,6 +133,7 @@ test('a title from nothing to complete: legs from before, a judge who is said, a
   await page.keyboard.type('5,50');
   await page.keyboard.press('Enter');
   await expect(entries.getByText(/^No chance can be given: /)).toBeVisible();
+  await accessible(page);
   // Judged that day under that judge, and passed: the title is complete, and nothing was typed twice.
   await page.goto('/own/trials');
   await page.getByLabel('Kind').selectOption({ label: 'Trial' });
@@ -156,6 +165,7 @@ test('a practice run is judged on the phone and held against its key; a second o
     await page.getByRole('button', { name: 'Judge “Square and hurdle, a keen dog”' }).click();
     await page.getByRole('button', { name: 'Begin' }).click();
     await expect(page.getByText(/its hindquarters turned out by about 20°/)).toBeVisible();
+    if (round === 1) await accessible(page);
     await page.getByRole('button', { name: 'Crooked at heel: 10–30°' }).click();
     for (let scene = 2; scene <= 7; scene++)
       await page.getByRole('button', { name: 'What comes next' }).click();
@@ -174,6 +184,7 @@ test('a practice run is judged on the phone and held against its key; a second o
     await page.getByRole('button', { name: 'Done', exact: true }).click();
     await page.getByRole('button', { name: 'Close it' }).click();
     await expect(page.getByRole('region', { name: 'Beside the key' })).toBeVisible();
+    await accessible(page);
     await expect(page.getByText(/^1 of 6 faults as the key has them, 1 without cause; /)).toBeVisible();
     await expect(page.getByText('A foot touched the bar on the way back.')).toBeVisible();
     await page.getByRole('link', { name: 'To all runs' }).click();

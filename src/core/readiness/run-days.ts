@@ -48,12 +48,12 @@ export function* runsTaught(
   { runs = [], elements, today }: Pick<ClassEvidence, 'runs' | 'elements' | 'today'>,
   assumptions: Assumptions,
   beliefs: Beliefs,
-  fit: FitWith,
+  fitWith: FitWith,
 ): Steps<Result<RunsTaught>> {
   const ofRun = new Map(runs.flatMap((bouts, run) => bouts.map((bout) => [bout, run] as const)));
   const days = new Map<string, { away: boolean; run: number; goes: RunGoes[] }>();
   for (const [i, element] of elements.entries()) {
-    const found = goesOf(element, ofRun, today, beliefs, fit);
+    const found = goesOf(element, ofRun, today, beliefs, fitWith);
     if (!found.ok) return found;
     for (const { run, away, goes } of found.value) {
       const key = `${run} ${away}`;
@@ -88,7 +88,7 @@ function goesOf(
   ofRun: ReadonlyMap<BoutId, number>,
   today: ClassEvidence['today'],
   beliefs: Beliefs,
-  fit: FitWith,
+  fitWith: FitWith,
 ): Result<Found[]> {
   const { id, axes, bouts } = element;
   const isRun = ({ bout }: { readonly bout: BoutId }): boolean => ofRun.has(bout);
@@ -102,7 +102,7 @@ function goesOf(
     today,
   );
   if (!before.ok) return before;
-  const fitted = fit(axes, before.value, today, beliefs);
+  const fitted = fitWith(axes, before.value, today, beliefs);
   if (!fitted.ok) return fitted;
   const posterior = drawPosterior(fitted.value, seeded(seedFromText(id)), DRAWS, 3 * DRAWS);
   const found: Found[] = [];

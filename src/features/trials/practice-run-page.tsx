@@ -52,9 +52,9 @@ function Practising({ state, shelf, script }: Props & { readonly script: Practic
   const judge = { id: null, name: null };
   return (
     <>
-      <h1 className="mb-2 text-xl font-extrabold leading-tight">
+      <p className="mb-2 text-xl font-extrabold leading-tight">
         {tell('practice.title', { title: script.title, dog: script.dog })}
-      </h1>
+      </p>
       <PracticeScenes run={run.id} script={script} book={book} />
       {pen.trouble && (
         <Notice tone="alert" role="alert">

@@ -43,7 +43,7 @@ export function PracticeScenes({ run, script, book }: Props) {
   const title = book.exercises.find(({ id }) => id === last?.exercise)?.title;
   return (
     <section aria-label={tell('practice.seen')} className="mb-4 border-2 border-ink bg-sheet p-3">
-      {title && <h2 className="font-bold">{tell('practice.exercise', { title })}</h2>}
+      {title && <p className="font-bold">{tell('practice.exercise', { title })}</p>}
       <ol aria-live="polite" className="leading-snug">
         {scenes.map((one, i) => (
           <li key={one.at} className={i === scenes.length - 1 ? 'text-lg font-semibold' : 'text-ink-soft'}>

@@ -81,15 +81,15 @@ export function OneExercise({
           >
             ‹
           </Button>
-          <p className="flex-1 text-center leading-tight">
-            <span className="block font-bold">{over ? tell('one-exercise.the-end') : exercise.title}</span>
+          <div className="flex-1 text-center leading-tight">
+            <h2 className="font-bold">{over ? tell('one-exercise.the-end') : exercise.title}</h2>
             {!over && (
               <span className="block text-sm text-ink-soft">
                 {tell('one-exercise.place', { place: place + 1, count: view.exercises.length })}
                 {score && ` · ${keptWords(exercise)}`}
               </span>
             )}
-          </p>
+          </div>
           <Button aria-label={tell('one-exercise.next')} disabled={over} onClick={() => goTo(place + 1)}>
             ›
           </Button>

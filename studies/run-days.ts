@@ -10,6 +10,7 @@ import {
   asId,
   type BoutId,
   type Day,
+  daysBetween,
   type ElementId,
   type EntryId,
   type ExerciseKey,
@@ -87,6 +88,7 @@ const rep = (
   at: number,
   clean: boolean,
   run: boolean,
+  unpaid: boolean,
 ): EvidenceRep => ({
   id: asId<EntryId>(`${bout}-${name}-${at}`),
   bout: asId<BoutId>(`${bout}-${name}`),
@@ -98,28 +100,48 @@ const rep = (
   cause: 'dog',
   aided: false,
   criteria: {},
-  pay: run ? 'none' : 'small',
+  pay: unpaid ? 'none' : 'small',
 });
 
 /**
  * One dog through a season: eight pieces trained at home, then a run a week with a session of each before it.
  * `ask` says after how many runs what is thought is asked, and before which ones a chance is given.
  */
-export function season(seed: number, runs: number, ask: readonly number[], forecasts: boolean): Season {
+export function season(
+  seed: number,
+  runs: number,
+  ask: readonly number[],
+  {
+    forecasts = false,
+    unpaidAtHome = 0,
+  }: { readonly forecasts?: boolean; readonly unpaidAtHome?: number } = {},
+): Season {
   const random = seeded(mixSeed(seed, 0x5ea));
   const place = PLACE[0] + PLACE[1] * random.normal();
   const nerves = nervesOf(random);
   const cold = HOME.cold[0] + HOME.cold[1] * random.normal();
   const unpaid = HOME.unpaid[0] + HOME.unpaid[1] * random.normal();
   const levels = PIECES.map(() => 1.6 + 0.8 * random.normal());
+  const gains = PIECES.map(() => 0.05 + 0.08 * random.normal());
+  const tiring = PIECES.map(() => Math.abs(0.1 * random.normal()));
+  const loss = PIECES.map(() => Math.abs(0.8 * random.normal()));
+  const lasting = PIECES.map(() => 30 * Math.exp(0.8 * random.normal()));
+  const last: Day[] = PIECES.map(() => FIRST);
+  /** What so many days since its last session take off a piece. */
+  const forgotten = (i: number): number =>
+    (loss[i] as number) * (1 - Math.exp(-daysBetween(last[i] as Day, day) / (lasting[i] as number)));
   const reps = PIECES.map((): EvidenceRep[] => []);
   const ofRun: BoutId[][] = [];
   let day = FIRST;
   const train = (i: number, name: string): void => {
-    const eta = (levels[i] as number) + HOME.swing * random.normal();
+    const isUnpaid = random.uniform() < unpaidAtHome;
+    const eta = (levels[i] as number) - forgotten(i) + HOME.swing * random.normal() + (isUnpaid ? unpaid : 0);
+    last[i] = day;
+    levels[i] = (levels[i] as number) + (gains[i] as number);
     for (let r = 0; r < HOME.reps; r++) {
-      const clean = random.uniform() < 1 / (1 + Math.exp(-(eta + (r === 0 ? cold : 0))));
-      (reps[i] as EvidenceRep[]).push(rep(PIECES[i] as string, name, day, r, clean, false));
+      const clean =
+        random.uniform() < 1 / (1 + Math.exp(-(eta - r * (tiring[i] as number) + (r === 0 ? cold : 0))));
+      (reps[i] as EvidenceRep[]).push(rep(PIECES[i] as string, name, day, r, clean, false, isUnpaid));
     }
   };
   const pass = (days: number): void => {
@@ -165,10 +187,10 @@ export function season(seed: number, runs: number, ask: readonly number[], forec
     let done = 0;
     PIECES.forEach((name, i) => {
       const own = Math.sqrt(0.5) * HOME.swing * random.normal();
-      const eta = (levels[i] as number) + place + cold + unpaid + shared + own;
+      const eta = (levels[i] as number) - forgotten(i) + place + cold + unpaid + shared + own;
       const clean = random.uniform() < 1 / (1 + Math.exp(-eta));
       if (clean) done += 1;
-      (reps[i] as EvidenceRep[]).push(rep(name, `run-${run}`, day, 0, clean, true));
+      (reps[i] as EvidenceRep[]).push(rep(name, `run-${run}`, day, 0, clean, true, true));
     });
     ofRun.push(PIECES.map((name) => asId<BoutId>(`run-${run}-${name}`)));
     if (chances) said.push({ run, ...chances, passed: done >= PASSES });
@@ -182,7 +204,7 @@ export function season(seed: number, runs: number, ask: readonly number[], forec
   return { place, nerves, thought, said };
 }
 
-/** Mean distances from the truth, of what was assumed and of what was thought after so many runs. */
+/** Root mean squares of how far what was assumed, and what was thought after so many runs, is from the truth. */
 export function distances(seasons: readonly Season[], after: number) {
   const of = (distance: (one: Season, thought: Season['thought'][number]) => number): number => {
     const all = seasons.flatMap((one) =>
@@ -190,11 +212,13 @@ export function distances(seasons: readonly Season[], after: number) {
     );
     return all.reduce((sum, one) => sum + one, 0) / all.length;
   };
+  const root = (distance: (one: Season, thought: Season['thought'][number]) => number): number =>
+    Math.sqrt(of((one, thought) => distance(one, thought) ** 2));
   return {
-    place: of((one, { place }) => Math.abs(place - one.place)),
-    placeAssumed: of((one) => Math.abs(PLACE[0] - one.place)),
-    nerves: of((one, { nerves }) => Math.abs(nerves - one.nerves)),
-    nervesAssumed: of((one) => Math.abs(0.4 - one.nerves)),
+    place: root((one, { place }) => place - one.place),
+    placeAssumed: root((one) => PLACE[0] - one.place),
+    nerves: root((one, { nerves }) => nerves - one.nerves),
+    nervesAssumed: root((one) => 0.4 - one.nerves),
     covered: of((one, { place, placeSd }) => (Math.abs(place - one.place) <= 1.2816 * placeSd ? 1 : 0)),
   };
 }

@@ -30,7 +30,7 @@ export function priorsFor(axes: number, columns: number, beliefs: Beliefs): Shif
     beliefs.away,
     beliefs.cold,
     EVIDENCE.shift,
-    EVIDENCE.shift,
+    beliefs.unpaid ?? EVIDENCE.shift,
     EVIDENCE.shift,
     EVIDENCE.level,
     EVIDENCE.gain,

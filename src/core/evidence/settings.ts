@@ -75,7 +75,7 @@ export const EVIDENCE = {
 export type Shift = { readonly mean: number; readonly sd: number };
 /**
  * What a person may change about the model: what a strange place and a first try are thought to
- * cost before reps have told.
+ * cost before reps have told; and what runs have taught of going unpaid.
  */
-export type Beliefs = { readonly away: Shift; readonly cold: Shift };
+export type Beliefs = { readonly away: Shift; readonly cold: Shift; readonly unpaid?: Shift };
 export const USUAL_BELIEFS: Beliefs = { away: EVIDENCE.away, cold: EVIDENCE.cold };

@@ -49,8 +49,8 @@ export type FittedClass = {
   }[];
 };
 
-const NOTHING_TAUGHT: { readonly placeOf: RunsTaught['placeOf']; readonly all: LearnedDay | null } = {
-  placeOf: new Map(),
+const NOTHING_TAUGHT: { readonly beliefsOf: RunsTaught['beliefsOf']; readonly all: LearnedDay | null } = {
+  beliefsOf: new Map(),
   all: null,
 };
 
@@ -69,7 +69,7 @@ export function* fitClass(
   const taught = swings ? null : yield* share(runsTaught(input, assumptions, beliefs, fitWith), 0, 0.5);
   if (taught && !taught.ok) return taught;
   const done = taught ? 0.5 : 0;
-  const { placeOf, all: learned } = taught?.value ?? NOTHING_TAUGHT;
+  const { beliefsOf, all: learned } = taught?.value ?? NOTHING_TAUGHT;
   const fits = new Map<ElementId, { fit: Fit; summary: Summary }>();
   const exercises: FittedClass['exercises'][number][] = [];
   const rules = prepareRules(input.book);
@@ -102,7 +102,7 @@ export function* fitClass(
           evidence.axes,
           summary.value,
           input.today,
-          { ...beliefs, away: placeOf.get(element) ?? beliefs.away },
+          beliefsOf.get(element) ?? beliefs,
           swings,
         );
         if (!fit.ok) return fit;

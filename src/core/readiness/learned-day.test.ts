@@ -21,8 +21,9 @@ const day = (clean: number, notClean: number, away = true): RunDay => ({
 
 describe('what runs teach of trial days', () => {
   it('without a run, and by runs without a go, is what is assumed', () => {
-    expect(learnDay([], PRIOR, 0.5)).toEqual({ ...PRIOR, runs: 0, goes: 0 });
-    expect(learnDay([{ away: true, goes: [] }], PRIOR, 0.5)).toEqual({ ...PRIOR, runs: 0, goes: 0 });
+    const nothing = { ...PRIOR, besides: { mean: 0, sd: 0 }, runs: 0, goes: 0 };
+    expect(learnDay([], PRIOR, 0.5)).toEqual(nothing);
+    expect(learnDay([{ away: true, goes: [] }], PRIOR, 0.5)).toEqual(nothing);
   });
 
   it('the example of its description: a run that an 80 % dog half missed', () => {
@@ -46,6 +47,20 @@ describe('what runs teach of trial days', () => {
     const found = learnDay(runs, PRIOR, 0.5);
     const moved = what === 'place' ? found.place.mean - PRIOR.place.mean : found.nerves - PRIOR.nerves;
     expect(Math.sign(moved)).toBe(sign);
+  });
+
+  it('what else a run asks and nobody knows takes its share, and is found where runs were at home', () => {
+    const bad = [day(4, 16), day(5, 15), day(4, 16), day(6, 14)];
+    const sure = learnDay(bad, PRIOR, 0.5);
+    const open = learnDay(bad, PRIOR, 0.5, 0.5);
+    // Half of it may be the missing pay: the place moves less, and less is known of it.
+    expect(open.place.mean).toBeGreaterThan(sure.place.mean + 0.1);
+    expect(open.place.sd).toBeGreaterThan(sure.place.sd);
+    expect(open.besides.mean).toBeLessThan(-0.2);
+    const home = learnDay([...bad, ...bad.map((one) => ({ ...one, away: false }))], PRIOR, 0.5, 0.5);
+    // At home as bad as away: it is not the place.
+    expect(home.place.mean).toBeGreaterThan(open.place.mean + 0.1);
+    expect(home.besides.mean).toBeLessThan(open.besides.mean);
   });
 
   it('a run at home says nothing of a strange place', () => {

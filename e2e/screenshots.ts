@@ -96,12 +96,41 @@ test('plan', async ({ page }) => {
   await page.screenshot({ path: `${FOLDER}/plan.png` });
 });
 
-test('trials, at dusk', async ({ page }) => {
+test('trials: a meeting at dusk, what a run teaches, a title, practice in the hand', async ({
+  page,
+  context,
+  baseURL,
+}) => {
   await themed(page, 'dusk');
-  await page.setViewportSize({ width: 1280, height: 720 });
+  await page.setViewportSize({ width: 1280, height: 800 });
   await page.goto('/sample/trials/meetings/sample-meeting');
   await page.getByRole('button', { name: 'Sheet of Tansy' }).waitFor();
-  await page.screenshot({ path: `${FOLDER}/trials.png` });
+  const meeting = await page.screenshot();
+  await themed(page, 'light');
+  await page.goto('/sample/trials/runs/sample-mock');
+  await page.getByRole('region', { name: 'What this run teaches' }).evaluate((one) => one.scrollIntoView());
+  const after = await page.screenshot();
+  await page.getByRole('banner').getByRole('combobox').selectOption({ label: 'Juniper' });
+  await page.goto('/sample/trials/titles');
+  const title = page.getByRole('region', { name: 'Brackwater open dog' });
+  await title.getByText('A pass from before the log').click();
+  for (const day of ['2026-01-10', '2026-03-14']) {
+    await title.getByLabel('Day of the pass').fill(day);
+    await title.getByRole('region', { name: 'Passes so far' }).getByLabel('Judge').fill('Ada Fenn');
+    await title.getByRole('button', { name: 'Keep it' }).click();
+    await expect(title.getByLabel('Day of the pass')).toHaveValue('');
+  }
+  await title.getByRole('checkbox', { name: /^Enter / }).click();
+  await expect(title.getByText(/to have the title/)).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Put this line away' }).click();
+  const titles = await page.screenshot();
+  await page.setViewportSize(phone);
+  await page.goto('/sample/trials/practice');
+  await page.getByRole('button', { name: 'Judge “Square and hurdle, a keen dog”' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  for (let scene = 0; scene < 3; scene++) await page.getByRole('button', { name: 'What comes next' }).click();
+  const practice = await page.screenshot();
+  await beside(await context.newPage(), baseURL, 'trials', [meeting, after, titles, practice], 600);
 });
 
 test('judging and calling in the hand', async ({ page, context }) => {

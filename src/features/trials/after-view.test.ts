@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest';
+import { asAtTrial, predictorOf } from '@/core/evidence';
 import { plainRep } from '@/core/log';
 import { type ClassEvidence, classModel, DEFAULT_ASSUMPTIONS, simulateTrials } from '@/core/readiness';
 import { prepareRules, type RuleBook } from '@/core/rulebooks';
@@ -27,15 +28,32 @@ const NOON = Date.UTC(2026, 5, 1, 12);
 let kennel: Kennel;
 let run: Run;
 
-async function judged(book: RuleBook, taps: readonly Tap[]): Promise<void> {
+async function judged(book: RuleBook, taps: readonly Tap[]): Promise<string> {
   kennel = await kennelWithDog();
   await breakDown(kennel, book, DOG);
   run = await startedRun(kennel, book, [], null, DOG);
-  await tapped(kennel, book, run, [...taps, ['close']]);
+  return (await tapped(kennel, book, run, [...taps, ['close']])).said;
 }
 const teaching = async (book: RuleBook) =>
   runTeaching(kennel, run, (await runWithMarks(kennel, run.id))?.marks ?? [], book);
 const confirm = async () => must(await confirmRun(kennel, run, usualLesson(run), () => NOON)).made;
+
+/** The logit of a clean go of each element at a trial, as the forecast has it. */
+async function levels(when: 'before' | 'after'): Promise<Map<string, number>> {
+  const outlook = await runOutlook(kennel, run, when, run.day);
+  if (!outlook?.ok) throw new Error('the class is broken down');
+  const model = must(finish(classModel(outlook.value.input, DEFAULT_ASSUMPTIONS, 400)));
+  return new Map(
+    model.exercises
+      .flatMap((one) => one.elements)
+      .map(({ id, posterior, target }) => {
+        const when = asAtTrial(posterior);
+        let sum = 0;
+        for (let i = 0; i < posterior.count; i++) sum += predictorOf(posterior, i, target, when);
+        return [id as string, sum / posterior.count] as const;
+      }),
+  );
+}
 
 /** Family by family: taps in; what the page says of some goes; reps written; evidence of one element, worked by hand. */
 type Worked = readonly [
@@ -44,6 +62,9 @@ type Worked = readonly [
   words: readonly string[],
   reps: number,
   of: readonly [element: string, clean: number, notClean: number],
+  /** The score, of what was judged and all that was not; what the run makes surer, and less sure. */
+  score: string,
+  moves: readonly [falls: string, rises: string],
 ];
 const all = (name: string, but: readonly string[] = []): Tap[] =>
   bookNamed(name)
@@ -56,6 +77,8 @@ const WORKED: readonly Worked[] = [
     ['flawed: Slow on the way out'],
     11,
     ['square-run-out', 0, 1],
+    '78.5 points',
+    ['square-run-out', 'square-wait'],
   ],
   [
     'harrowmere-ring-grade-b',
@@ -67,6 +90,8 @@ const WORKED: readonly Worked[] = [
     ['clean', 'flawed: Crooked'],
     5,
     ['heel-follow', 3, 0],
+    '242 points',
+    ['recall-lane-front', 'heel-follow'],
   ],
   [
     'saltfen-field-assessment',
@@ -79,6 +104,8 @@ const WORKED: readonly Worked[] = [
     ['clean', 'missed: Forgets the second fall'],
     2,
     ['double-mark-memory', 0, 1],
+    '131 marks in all',
+    ['double-mark-memory', 'double-mark-first'],
   ],
   [
     'brackwater-working-test',
@@ -89,6 +116,8 @@ const WORKED: readonly Worked[] = [
     ['clean', 'missed: ', 'not reached'],
     2,
     ['memory-find', 0, 1],
+    '140 points',
+    ['memory-find', 'memory-go'],
   ],
   [
     'thistlemere-trick-title',
@@ -99,6 +128,8 @@ const WORKED: readonly Worked[] = [
     ['missed', 'clean'],
     2,
     ['beg-do', 1, 1],
+    '12 items',
+    ['', ''],
   ],
   [
     'ravenholt-course',
@@ -110,13 +141,19 @@ const WORKED: readonly Worked[] = [
     ['missed: Refusal', 'flawed', 'clean'],
     5,
     ['hurdles-jump', 3, 2],
+    '10 faults',
+    ['', ''],
   ],
 ];
 
 describe('six runs, one a family: taps in, what is said, written and known out', () => {
-  it.each(WORKED)('%s', async (name, taps, words, reps, [element, clean, notClean]) => {
+  it.each(WORKED)('%s', async (name, taps, words, reps, [element, clean, notClean], score, [
+    falls,
+    rises,
+  ]) => {
     const book = bookNamed(name);
-    await judged(book, taps);
+    expect(await judged(book, taps)).toBe(score);
+    const known = await levels('before');
     const before = await teaching(book);
     if (!before) throw new Error('it teaches');
     const view = afterView(before);
@@ -138,6 +175,10 @@ describe('six runs, one a family: taps in, what is said, written and known out',
     expect(cells.every((cell) => cell.unpaid)).toBe(true);
     const after = await teaching(book);
     expect(after && afterView(after)).toMatchObject({ fresh: false, standing: reps, changes: [] });
+    // The forecast goes by it: what failed is less sure at the next trial, what went well is surer.
+    const now = await levels('after');
+    if (falls !== '') expect(now.get(falls)).toBeLessThan(known.get(falls) as number);
+    if (rises !== '') expect(now.get(rises)).toBeGreaterThan(known.get(rises) as number);
   });
 });
 

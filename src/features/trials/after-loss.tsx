@@ -45,7 +45,11 @@ export function AfterLoss({ state, joined, forecast }: Props) {
   return (
     <Sheet
       title={tell('trials-after.said-and-happened')}
-      aside={tell('trials-after.frozen-on', { reps: forecast.reps })}
+      aside={tell('trials-after.frozen-on', {
+        reps: forecast.reps,
+        // A sheet that is typed in from paper, days later.
+        late: forecast.at > new Date(`${run.day}T23:59:59`).getTime(),
+      })}
       label={tell('trials-after.said-and-happened')}
     >
       <p className="leading-snug">{tell('trials-after.before', shares(forecast.pass))}</p>

@@ -1,14 +1,14 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { type Day, isDay, type TrialId } from '@/core/shared';
+import { type Day, isDay } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import { type DogTitle, listPeople, type TitleTrial } from '@/data/read';
-import { changeTrial, enterTrials, sayEntryJudges, sayTitleAim } from '@/data/write';
-import { Button, TextField } from '@/ui';
-import { wordsOf, writeDay, writeNumber, writeShare } from '@/words';
+import { changeTrial, sayEntryJudges, sayTitleAim } from '@/data/write';
+import { writeDay, writeNumber, writeShare } from '@/words';
+import { amountProblem, Said } from './said';
 import { AddEntry } from './title-add-entry';
-import { chanceView, meanOf, readAmount, weighable } from './title-view';
+import { TitleChance } from './title-chance';
+import { meanOf, readAmount, weighable } from './title-view';
 import { useEntryChances } from './use-entry-chances';
 import { tell } from './words';
 
@@ -18,7 +18,6 @@ export function TitleEntries({ title }: { readonly title: DogTitle }) {
   const people = useLiveQuery(async () => listPeople(kennel), [kennel]) ?? [];
   const found = useEntryChances(title);
   const chances = found.is === 'known' ? found.chances : null;
-  const view = useMemo(() => (chances ? chanceView(title, chances) : null), [title, chances]);
   const { aim, trials } = title;
   const say = (said: Parameters<typeof sayTitleAim>[3], words = tell('titles.said')): void =>
     void done(words, sayTitleAim(kennel, dog.id, title.book.id, said));
@@ -26,6 +25,10 @@ export function TitleEntries({ title }: { readonly title: DogTitle }) {
     <section aria-label={tell('titles.entries')}>
       <h3 className="text-lg font-bold">{tell('titles.entries')}</h3>
       {trials.length === 0 && <p className="mb-2 leading-snug">{tell('titles.no-entry')}</p>}
+      {found.is === 'none' && trials.length > 0 && (
+        <p className="mb-2 leading-snug">{tell('titles.no-chance', { why: found.why })}</p>
+      )}
+      {chances && <TitleChance title={title} chances={chances} />}
       <ul>
         {weighable(trials).map((entry, i) => (
           <EntryLine
@@ -44,9 +47,6 @@ export function TitleEntries({ title }: { readonly title: DogTitle }) {
         ))}
       </ul>
       <AddEntry book={title.book} />
-      {found.is === 'none' && trials.length > 0 && (
-        <p className="mt-2 leading-snug">{tell('titles.no-chance', { why: found.why })}</p>
-      )}
       {trials.length > 0 && (
         <div className="mt-3 grid gap-3 sm:grid-cols-2">
           <Said
@@ -66,38 +66,6 @@ export function TitleEntries({ title }: { readonly title: DogTitle }) {
           />
         </div>
       )}
-      {view?.ok && (
-        <div role="status" className="mt-3 leading-snug">
-          <p className="text-lg font-bold">{view.value.now}</p>
-          {view.value.ever && <p>{view.value.ever}</p>}
-          {view.value.best && <p>{view.value.best}</p>}
-          {aim?.worth == null && view.value.lines.length > 0 && <p>{tell('titles.say-worth')}</p>}
-          <ul>
-            {view.value.lines.map((line) => (
-              <li key={line.key} className="flex flex-wrap items-center gap-x-3 border-b border-hair py-1">
-                <span className="flex-1">{line.words}</span>
-                <Button
-                  aria-label={tell('titles.choose-of', { titles: line.words })}
-                  onClick={() =>
-                    void done(
-                      tell('titles.chosen'),
-                      enterTrials(
-                        kennel,
-                        weighable(trials).map(({ trial }) => trial.id),
-                        line.entries as readonly TrialId[],
-                      ),
-                    )
-                  }
-                >
-                  {tell('titles.choose')}
-                </Button>
-              </li>
-            ))}
-          </ul>
-          <p className="mt-1 text-sm text-ink-soft">{tell('titles.rests-on')}</p>
-        </div>
-      )}
-      {view && !view.ok && <p className="mt-2 leading-snug">{wordsOf(view.message)}</p>}
       {trials.length > 0 && (
         <div className="mt-3">
           <label className="flex min-h-11 items-center gap-3 font-semibold leading-snug">
@@ -182,41 +150,5 @@ function EntryLine({ title, entry: { trial }, judges, share }: LineProps) {
         />
       </div>
     </li>
-  );
-}
-
-type SaidProps = {
-  readonly label: string;
-  readonly name?: string;
-  readonly hint?: string | undefined;
-  readonly type?: 'date';
-  readonly kept: string;
-  /** What is wrong with what was typed; it stays as typed, and is not taken. */
-  readonly problemOf?: (text: string) => string | undefined;
-  readonly onTake: (text: string) => void;
-};
-
-const amountProblem = (text: string): string | undefined =>
-  readAmount(text) === undefined ? tell('titles.no-amount') : undefined;
-
-/** A field that is taken when it is left, or with Enter; typed key by key, nothing happens before. */
-function Said({ label, name, hint, type, kept, problemOf, onTake }: SaidProps) {
-  const [text, setText] = useState(kept);
-  const problem = problemOf?.(text);
-  const take = (): void => {
-    if (text.trim() !== kept && problem === undefined) onTake(text.trim());
-  };
-  return (
-    <TextField
-      label={label}
-      aria-label={name}
-      hint={hint}
-      type={type}
-      problem={problem}
-      value={text}
-      onChange={(event) => setText(event.target.value)}
-      onBlur={take}
-      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-    />
   );
 }

@@ -25,7 +25,7 @@ export function pointsWords({ judged, key }: Pick<PracticeResult, 'judged' | 'ke
   const off = Math.round((judged - key) * 100) / 100;
   return tell('practice.points', {
     side: off === 0 ? 'same' : off > 0 ? 'more' : 'fewer',
-    n: writeNumber(Math.abs(off)),
+    n: Math.abs(off),
   });
 }
 
@@ -83,7 +83,7 @@ export function handView(lines: readonly PracticeLine[]): HandView {
       tell('practice.spares', {
         title: one.title,
         side: side(one),
-        n: writeNumber(Math.round(Math.abs(one.spared) * 10) / 10),
+        n: Math.round(Math.abs(one.spared) * 10) / 10,
         missed: one.missed,
         key: one.key,
         extra: one.extra,

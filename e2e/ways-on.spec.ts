@@ -77,6 +77,7 @@ test('an empty kennel', async ({ page }) => {
     '/own/rule-books/write',
     '/own/today',
     '/own/trials',
+    '/own/trials/practice',
   ]);
 });
 

@@ -13,6 +13,6 @@ export function keepRunForecast(kennel: Kennel, said: New<RunForecast>): Promise
     if (!(await write.get('runs', said.id)))
       refuse('gone', said.id, say('data.runs.this-run-is-not-there-any-more'));
     const known = (await write.get('runForecasts', said.id)) ?? (await write.get('runLessons', said.id));
-    if (!known) await write.put('runForecasts', said);
+    if (!known) await write.put('runForecasts', said, { from: 'run', at: said.at });
   });
 }

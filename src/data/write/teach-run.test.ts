@@ -4,8 +4,16 @@ import { bookText } from '@/core/rulebooks/sample-books.test-helper';
 import { asId, type ElementId, type ExerciseKey, type FaultKey, must, type PartKey } from '@/core/shared';
 import type { ExerciseState, MarkSaid } from '@/core/trials';
 import { breakDown, pieceId } from '@/data/broken-down.test-helper';
+import { mergeTables } from '@/data/files/merge';
 import type { Kennel } from '@/data/kennel';
-import { DOG, evidenceStored, kennelWithDog, repsStored } from '@/data/kennel.test-helper';
+import {
+  DOG,
+  emptyKennel,
+  evidenceStored,
+  exportTables,
+  kennelWithDog,
+  repsStored,
+} from '@/data/kennel.test-helper';
 import {
   changesOf,
   type LessonSaid,
@@ -15,7 +23,7 @@ import {
   standsAt,
   usualLesson,
 } from '@/data/read';
-import { confirmRun, record, startBout, startRun, takeBack, writeMark } from '.';
+import { confirmRun, record, replaceTables, startBout, startRun, takeBack, writeMark } from '.';
 
 const book: RuleBook = (() => {
   const read = readRuleBook(bookText('harrowmere-ring-grade-b'));
@@ -226,12 +234,25 @@ describe('a run becomes rehearsal reps', () => {
     expect((await confirm()).made.written).toBe(2);
   });
 
-  it('the same run confirmed on two devices is the same reps', async () => {
+  it('the same run confirmed on two devices is the same reps, and nothing waits to be decided', async () => {
     await write(is('recall-lane', 'done'), { kind: 'close' });
+    const before = await exportTables(kennel);
     await confirm();
-    const ids = (await kennel.database.of('entries').toArray()).map((one) => one.id).sort();
+    const one = await exportTables(kennel);
+    const ids = one.entries.map((entry) => entry.id).sort();
     expect(ids).toEqual(
       ['come', 'front'].map((part) => `run-${run.id}-recall-lane-${part}/recall-lane/${part}/0`).sort(),
     );
+    // Another device that had the run, and confirms it by itself.
+    const other = await emptyKennel(5_000_000);
+    must(await replaceTables(other, before));
+    must(await confirmRun(other, run, usualLesson(run), () => NOON));
+    const merged = must(mergeTables(one, await exportTables(other)));
+    expect([merged.apart, merged.tables.entries.length, merged.tables.bouts.length]).toEqual([[], 2, 2]);
+    // Otherwise confirmed, it is for somebody to decide.
+    const third = await emptyKennel(9_000_000);
+    must(await replaceTables(third, before));
+    must(await confirmRun(third, run, { ...usualLesson(run), another: true }, () => NOON));
+    expect(must(mergeTables(one, await exportTables(third))).apart).toEqual([`runLessons/${run.id}`]);
   });
 });

@@ -53,13 +53,18 @@ export async function confirmRun(
         : null;
       if (!teaching || stored.dogId === null)
         return refuse('open', run.id, say('data.teach-run.close-the-sheet-first'));
-      await write.put('runLessons', { ...said, id: stored.id, dogId: stored.dogId });
+      const marks = await write.marksOf(stored.id);
+      const when = timesOf(marks, stored, noonOf);
+      await write.put(
+        'runLessons',
+        { ...said, id: stored.id, dogId: stored.dogId },
+        { from: 'run', at: when(0).at },
+      );
       for (const bout of await boutsOfRun(kennel, stored.id, stored.dogId))
         if (bout.away !== said.away) await write.put('bouts', { ...bout, away: said.away });
-      const times = timesOf(await write.marksOf(stored.id), stored, noonOf);
       const changes = changesOf(teaching);
       for (const [i, change] of changes.entries())
-        await carryOut(write, kennel, stored, said, change, times(i));
+        await carryOut(write, kennel, stored, said, change, when(i));
       const count = (kind: RunChange['kind']): number => changes.filter((one) => one.kind === kind).length;
       return { written: count('new'), amended: count('other'), takenBack: count('gone') };
     },
@@ -134,34 +139,42 @@ async function boutFor(
   const outing = asId<OutingId>(`run-${run.id}`);
   const there = await write.get('outings', outing);
   if (!there)
-    await write.put('outings', {
-      id: outing,
-      kind: run.kind === 'trial' ? 'trial' : 'mock',
-      day: run.day,
+    await write.put(
+      'outings',
+      {
+        id: outing,
+        kind: run.kind === 'trial' ? 'trial' : 'mock',
+        day: run.day,
+        startedAt: at,
+        endedAt: at,
+        ground: null,
+        weather: null,
+        helpers: '',
+        dogs: [element.dogId],
+        meeting: run.meeting,
+        note: '',
+      },
+      { from: 'run', at },
+    );
+  const stands = await standsAt(kennel, element.id);
+  return write.put(
+    'bouts',
+    {
+      id,
+      outingId: outing,
+      dogId: element.dogId,
+      on: { kind: 'element', element: element.id },
       startedAt: at,
       endedAt: at,
-      ground: null,
-      weather: null,
-      helpers: '',
-      dogs: [element.dogId],
-      meeting: run.meeting,
-      note: '',
-    });
-  const stands = await standsAt(kennel, element.id);
-  return write.put('bouts', {
-    id,
-    outingId: outing,
-    dogId: element.dogId,
-    on: { kind: 'element', element: element.id },
-    startedAt: at,
-    endedAt: at,
-    start: stands ?? startToday(element, null, true),
-    away: said.away,
-    conditions: {},
-    handler: null,
-    runsFixed: null,
-    setOut: null,
-    slot: null,
-    debrief: null,
-  });
+      start: stands ?? startToday(element, null, true),
+      away: said.away,
+      conditions: {},
+      handler: null,
+      runsFixed: null,
+      setOut: null,
+      slot: null,
+      debrief: null,
+    },
+    { from: 'run', at },
+  );
 }

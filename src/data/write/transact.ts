@@ -1,12 +1,15 @@
 import { type Entry, inOrder, type Said } from '@/core/log';
 import {
+  asId,
   type BoutId,
   type ClipId,
   type Day,
+  type DeviceId,
   type EntryId,
   type Failure,
   fail,
   ok,
+  printOf,
   type Result,
   type RunId,
   type Sentence,
@@ -78,6 +81,7 @@ export type Write = {
   readonly put: <N extends KeptName>(
     table: N,
     row: New<RowOf<N> & { changed: Changed }>,
+    born?: Born,
   ) => Promise<RowOf<N>>;
   readonly remove: (table: KeptName, id: string) => Promise<void>;
   /** Appends to the log of a bout, after all that this device has seen of it. */
@@ -86,6 +90,19 @@ export type Write = {
   /** Replaces rows as they are, unstamped: for files and for taking back. */
   readonly raw: (changes: readonly RowChange[], onPiece?: (rows: number) => void) => Promise<void>;
 };
+
+/**
+ * Of a record that any device makes alike from what all of them have: two that make it apart must find nothing
+ * to decide. No clock and no device is in its stamp; where they made it otherwise the prints differ, and it is
+ * decided as ever.
+ */
+export type Born = { readonly from: 'run'; readonly at: number };
+
+const bornOf = (row: unknown, { from, at }: Born): Changed => ({
+  at,
+  by: asId<DeviceId>(from),
+  seen: { [`${from}-${printOf(row)}`]: 1 },
+});
 
 /** Rows added at once: after each piece it can be said how far it is. */
 const PIECE = 2_000;
@@ -193,11 +210,12 @@ function writing(kennel: Kennel, rows: RowChange[], entries: Undo['entries'][num
       database.of('marks').where('[runId+seq]').between([run, 0], [run, Number.POSITIVE_INFINITY]).toArray(),
     marksOfClip: (clip) => database.of('clipMarks').where('clipId').equals(clip).toArray(),
     all: (table) => database.of(table).toArray(),
-    put: async (table, row) => {
+    put: async (table, row, born) => {
       const id = row.id as string;
       const gone = await database.of('gone').get(ownId(table, id));
       const before = (await database.of(table).get(id)) as { changed: Changed } | undefined;
-      const changed = stamped(kennel, before?.changed ?? gone?.changed ?? null);
+      const known = before?.changed ?? gone?.changed ?? null;
+      const changed = born && !known ? bornOf(row, born) : stamped(kennel, known);
       const next = { ...row, changed };
       mustBeSound(table, next);
       await set(table, id, next);

@@ -15,14 +15,14 @@ import { sheetsOf } from './run-state';
  * the sheet is closed.
  */
 export function useFrozen(state: RunState): void {
-  const { kennel, today, now } = useKennel();
+  const { kennel, today } = useKennel();
   const { run, book } = state;
   const open = !sheetsOf(state).allClosed && (run.kind === 'mock' || run.kind === 'trial');
   // biome-ignore lint/correctness/useExhaustiveDependencies: once for a run, whatever is written on its sheet
   useEffect(() => {
     if (!open || run.dogId === null) return;
     const stop = new AbortController();
-    void freeze(kennel, run, book, today, now(), stop.signal);
+    void freeze(kennel, run, book, today, stop.signal);
     return () => stop.abort();
   }, [run.id, open]);
 }
@@ -32,7 +32,6 @@ async function freeze(
   run: Run,
   book: RuleBook,
   today: Day,
-  at: number,
   signal: AbortSignal,
 ): Promise<void> {
   if (run.dogId === null || (await runForecastOf(kennel, run.id))) return;
@@ -50,7 +49,8 @@ async function freeze(
   await keepRunForecast(kennel, {
     id: run.id,
     dogId: run.dogId,
-    at,
+    // As of the run, by whichever device: two that work it out apart from the same log keep the same.
+    at: run.changed.at,
     pass: forecast.pass,
     points: forecast.expectedUnits * rules.pointsPerUnit,
     lost: lostByExercise(found.value, rules.pointsPerUnit),

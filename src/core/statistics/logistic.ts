@@ -19,7 +19,6 @@ export function logit(p: number): number {
 
 /**
  * log(1 + e^x) without overflow. `softplus(0)` → 0.693….
- * @internal
  */
 export function softplus(x: number): number {
   return x > 0 ? x + Math.log1p(Math.exp(-x)) : Math.log1p(Math.exp(x));

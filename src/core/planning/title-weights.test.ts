@@ -97,6 +97,13 @@ describe('entries for a title in the weeks', () => {
     expect(with_).toBeLessThan(2);
   });
 
+  it('more entries than can be weighed leave a plan: the rest keep their own weight', () => {
+    const many = Array.from({ length: 10 }, (_, i) => trial(`t${i}`, i + 1, title([`j${i}`])));
+    const found = weights(many);
+    expect(found.slice(8)).toEqual([2, 2]);
+    expect(found.slice(0, 8).every((one) => one >= 0 && one < 1)).toBe(true);
+  });
+
   it('a title that none of them brings nearer leaves them as they are', () => {
     expect(weights([trial('x', 5, title(['a'], { by: '2026-01-02' as Day }))])).toEqual([2]);
   });

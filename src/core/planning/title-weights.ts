@@ -1,4 +1,4 @@
-import { simulateTrials, type TitleEntry, titleWeights } from '@/core/readiness';
+import { MOST_ENTRIES, simulateTrials, type TitleEntry, titleWeights } from '@/core/readiness';
 import { daysBetween, mixSeed, ok, type Result } from '@/core/shared';
 import type { TrialModel } from './plan-models';
 import type { PlanTitle } from './plan-question';
@@ -22,7 +22,8 @@ export function weighedForTitles(trials: readonly TrialModel[], draws: number): 
     if (!first) continue;
     const ahead = mine.map(({ aim, on }) => ({ day: aim.day, judges: aim.title?.judges ?? [], on }));
     const later = title.later.map((one) => ({ ...one, on: first.on + daysBetween(first.aim.day, one.day) }));
-    const entries = [...ahead, ...later].map(({ day, judges, on }, i): TitleEntry => {
+    // Those beyond what can be weighed keep the weight of a trial for itself.
+    const entries = [...ahead, ...later].slice(0, MOST_ENTRIES).map(({ day, judges, on }, i): TitleEntry => {
       // One class, one model: what differs is the day.
       const { aim, model } = mine[i] ?? first;
       const size = { groups: draws, runs: RUNS };
@@ -40,9 +41,10 @@ export function weighedForTitles(trials: readonly TrialModel[], draws: number): 
     if (!found.ok) return found;
     // A title that none of them can bring nearer says nothing of how to train.
     if (found.value.every((one) => one === 0)) continue;
-    mine.forEach((trial, i) => {
-      weights.set(trial, trial.aim.weight * (found.value[i] ?? 0));
-    });
+    for (const [i, weight] of found.value.entries()) {
+      const trial = mine[i];
+      if (trial) weights.set(trial, trial.aim.weight * weight);
+    }
   }
   return ok(
     trials.map((trial) => {

@@ -63,6 +63,16 @@ describe('what runs teach of trial days', () => {
     expect(home.besides.mean).toBeLessThan(open.besides.mean);
   });
 
+  it('a hundred runs leave a spread by which a fit can be done, and no number that is none', () => {
+    const runs = Array.from({ length: 100 }, (_, i) => day(15, 5, i % 2 === 0));
+    const found = learnDay(runs, PRIOR, 0.5, 0.5);
+    expect(found.place.sd).toBeGreaterThan(0.05);
+    expect(found.besides.sd).toBeGreaterThan(0.05);
+    expect([found.place.mean, found.besides.mean, found.nerves].every(Number.isFinite)).toBe(true);
+    // As clean in a strange place as at home: that costs it next to nothing.
+    expect(Math.abs(found.place.mean)).toBeLessThan(0.3);
+  });
+
   it('a run at home says nothing of a strange place', () => {
     const { place } = learnDay([day(3, 17, false)], PRIOR, 0.5);
     expect(place.mean).toBeCloseTo(PRIOR.place.mean, 6);

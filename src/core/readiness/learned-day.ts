@@ -81,21 +81,16 @@ export function learnDay(
   const total = weights.reduce((sum, one) => sum + one, 0);
   const mean = (of: (point: Point) => number): number =>
     points.reduce((sum, point, i) => sum + (weights[i] as number) * of(point), 0) / total;
-  const normal = (of: (point: Point) => number): Normal => {
+  // Points that lie apart know nothing finer than what is between them: without that many runs would leave a
+  // spread of 0, by which no fit could be done.
+  const normal = (of: (point: Point) => number, prior: number, points: number): Normal => {
     const middle = mean(of);
-    return {
-      mean: middle,
-      sd: Math.sqrt(
-        Math.max(
-          0,
-          mean((point) => (of(point) - middle) ** 2),
-        ),
-      ),
-    };
+    const apart = (prior * 2 * REACH) / (points - 1);
+    return { mean: middle, sd: Math.sqrt(mean((point) => (of(point) - middle) ** 2) + apart ** 2 / 12) };
   };
   return {
-    place: normal((point) => point.place),
-    besides: normal((point) => point.besides),
+    place: normal((point) => point.place, prior.place.sd, POINTS.place),
+    besides: normal((point) => point.besides, besides, POINTS.besides),
     nerves: Math.sqrt(mean((point) => point.squared)),
     runs: heard.length,
     goes: count,

@@ -73,13 +73,13 @@ export type TitleEntry = {
 };
 
 /** More entries than these are not weighed: every further one doubles the outcomes. */
-export const MOST_ENTRIES = 10;
+export const MOST_ENTRIES = 8;
 
 /**
  * The chance that a title is complete by a day, if these entries are made: in each draw the entries pass or
  * not by themselves, and every outcome is weighed exactly; over draws the dog’s own talent is common to all,
  * which makes “all of them” likelier and “one of them” less likely than if it were not. Fails with `many` for
- * more than ten entries. .3 or .7 evenly, two of two → .29; at least one of two → .71.
+ * more than eight entries. .3 or .7 evenly, two of two → .29; at least one of two → .71.
  */
 export function titleChance(
   rule: TitleRule,
@@ -166,7 +166,7 @@ export type TitlePlan = {
 /**
  * Which entries to make. With a worth: the set of greatest worth × chance − cost, none where every one costs
  * more than it brings. Without one: for each number of entries the set of greatest chance, the cheapest of
- * equals, as far as one more entry adds to it. Every set is weighed, up to ten entries; all fees are paid
+ * equals, as far as one more entry adds to it. Every set is weighed, up to eight entries; all fees are paid
  * beforehand, also of an entry that proves not to be needed. Fails with `many`.
  */
 export function titlePlans(

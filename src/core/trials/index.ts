@@ -13,7 +13,7 @@ export {
   type Mark,
   type MarkSaid,
 } from './mark';
-export type { PartPlace, TaughtPart } from './part-taught';
+export { NOTHING_CHARGED, type PartPlace, type TaughtPart } from './part-taught';
 export { type Placing, placings, type ToPlace } from './placings';
 export {
   comparePractice,

@@ -112,7 +112,7 @@ export {
 export { type JudgedPractice, listPractice, practiceOf } from './practice';
 export { type GraphNode, prerequisiteGraph, waitingOf } from './prerequisites';
 export { inUse, type PutAway, putAwayOf } from './put-away';
-export { type RunOutlook, runForecastOf, runLessonOf, runOutlook } from './run-outlook';
+export { classBefore, classToday, runForecastOf, runLessonOf } from './run-outlook';
 export {
   changesOf,
   type LessonSaid,

@@ -1,7 +1,8 @@
 import { type Assumptions, type ClassEvidence, DEFAULT_ASSUMPTIONS } from '@/core/readiness';
-import type { Day, Result } from '@/core/shared';
+import { type Day, type DogId, ok, type Result } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import type { Run, RunForecast, RunLesson } from '@/data/records';
+import type { KeptEvidence } from '@/data/records/kept-evidence';
 import { classEvidence } from './class-evidence';
 import { evidenceByElement, keptOfDog } from './evidence';
 import { runOfBout } from './run-bouts';
@@ -17,50 +18,52 @@ export type RunOutlook = {
   readonly seed: number;
 };
 
+type OfClass = Pick<Run, 'book' | 'trial'> & { readonly dogId: DogId };
+
+/** The class of a dog by all that is logged today; fails as `classEvidence` does. */
+export const classToday = (kennel: Kennel, of: OfClass, today: Day): Promise<Result<RunOutlook>> =>
+  classBy(kennel, of, today, (bout) => bout.day <= today);
+
 /**
- * The class of a run as the log had it. `before`: without what came of the run itself, and of a run of an
- * earlier day without what was logged from that day on; `after`: with all there is today. Null for a
- * stranger’s dog; fails as `classEvidence` does, where the class is not broken down.
+ * The class of a run as the log had it before: without what came of the run itself, and of a run of an earlier
+ * day without what was logged from that day on. Fails as `classEvidence` does, where the class is not broken down.
  */
-export async function runOutlook(
+export function classBefore(
   kennel: Kennel,
-  run: Pick<Run, 'id' | 'dogId' | 'book' | 'trial' | 'day'>,
-  when: 'before' | 'after',
+  run: OfClass & Pick<Run, 'id' | 'day'>,
   today: Day,
-): Promise<Result<RunOutlook> | null> {
-  const { dogId } = run;
-  if (dogId === null) return null;
+): Promise<Result<RunOutlook>> {
+  const past = run.day < today;
+  return classBy(kennel, run, run.day, (bout) => {
+    const mine = bout.element !== null && runOfBout(bout.bout, bout.element) === run.id;
+    return !mine && (past ? bout.day < run.day : bout.day <= run.day);
+  });
+}
+
+/** The class on a day by the bouts that count, and by the assumptions of the trial that the dog is meant for in it. */
+async function classBy(
+  kennel: Kennel,
+  { dogId, book, trial: id }: OfClass,
+  on: Day,
+  counts: (bout: KeptEvidence) => boolean,
+): Promise<Result<RunOutlook>> {
   const [work, kept, trials] = await Promise.all([
     workOf(kennel, dogId),
     keptOfDog(kennel, dogId),
     trialsOf(kennel, dogId),
   ]);
-  const past = run.day < today;
-  const then = kept.filter((bout) => {
-    if (when === 'after') return bout.day <= today;
-    const mine = bout.element !== null && runOfBout(bout.bout, bout.element) === run.id;
-    return !mine && (past ? bout.day < run.day : bout.day <= run.day);
-  });
   const trial =
-    trials.find((one) => one.id === run.trial) ??
-    trials.find((one) => one.ruleBookId === run.book && one.day >= run.day) ??
-    trials.findLast((one) => one.ruleBookId === run.book);
-  const on = when === 'before' ? run.day : today;
-  const input = classEvidence(
-    { ruleBookId: run.book, day: on, entryCloses: null },
-    work,
-    evidenceByElement(then, work.elements),
-    on,
-  );
+    trials.find((one) => one.id === id) ??
+    trials.find((one) => one.ruleBookId === book && one.day >= on) ??
+    trials.findLast((one) => one.ruleBookId === book);
+  const evidence = evidenceByElement(kept.filter(counts), work.elements);
+  const input = classEvidence({ ruleBookId: book, day: on, entryCloses: null }, work, evidence, on);
   if (!input.ok) return input;
-  return {
-    ok: true,
-    value: {
-      input: { ...input.value, trialDay: null },
-      assumptions: trial?.assumptions ?? DEFAULT_ASSUMPTIONS,
-      seed: trial?.seed ?? SEED,
-    },
-  };
+  return ok({
+    input: { ...input.value, trialDay: null },
+    assumptions: trial?.assumptions ?? DEFAULT_ASSUMPTIONS,
+    seed: trial?.seed ?? SEED,
+  });
 }
 
 /** What was thought of a run before it began; null where nothing was. */

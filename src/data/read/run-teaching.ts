@@ -14,6 +14,7 @@ import {
   foldSheet,
   type JudgeSheet,
   joinSheets,
+  NOTHING_CHARGED,
   type PartPlace,
   type Taught,
   type TaughtPart,
@@ -130,7 +131,7 @@ function taughtReps({ run, book, marks, work, lesson, said, written }: Known): R
     ...taught.parts,
     ...taught.untold.flatMap((one) => {
       const outcome = byHand.get(placeText(one));
-      return outcome === undefined || outcome === 'none' ? [] : [{ ...one, ...UNNAMED, outcome }];
+      return outcome === undefined || outcome === 'none' ? [] : [{ ...one, ...NOTHING_CHARGED, outcome }];
     }),
   ];
   for (const one of taught.untold) {
@@ -154,8 +155,6 @@ function taughtReps({ run, book, marks, work, lesson, said, written }: Known): R
   }
   return { run, book: sized, taught, lesson, reps, untrained, untold, written };
 }
-
-const UNNAMED = { faults: [], handler: [], cues: { needed: 0, slip: 0 } } as const;
 
 /** A text that is the same for the same go of a part. */
 export const placeText = ({ exercise, part, time }: PartPlace): string =>

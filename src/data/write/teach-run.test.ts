@@ -23,6 +23,7 @@ import {
   standsAt,
   usualLesson,
 } from '@/data/read';
+import { checkReferences } from '@/data/records/references';
 import { confirmRun, record, replaceTables, startBout, startRun, takeBack, writeMark } from '.';
 
 const book: RuleBook = (() => {
@@ -133,6 +134,9 @@ describe('a run becomes rehearsal reps', () => {
     // The log before it stays: taken back, nothing of the run is left.
     must(await takeBack(kennel, made));
     expect(await repsOf(front)).toEqual([]);
+    // And what is left is a kennel that can be saved and read again.
+    const saved = await exportTables(kennel);
+    expect([checkReferences(saved), saved.runLessons]).toEqual([null, []]);
     expect((await confirm()).made.written).toBe(2);
     expect(await repsOf(front)).toEqual(['flawed dog crooked home none']);
   });

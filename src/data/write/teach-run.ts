@@ -48,12 +48,10 @@ export async function confirmRun(
         (await write.get('runs', run.id)) ??
         refuse('gone', run.id, say('data.runs.this-run-is-not-there-any-more'));
       const book = (await write.get('ruleBooks', stored.book))?.book;
-      const teaching = book
-        ? await runTeaching(kennel, stored, await write.marksOf(stored.id), book, said)
-        : null;
+      const marks = await write.marksOf(stored.id);
+      const teaching = book ? await runTeaching(kennel, stored, marks, book, said) : null;
       if (!teaching || stored.dogId === null)
         return refuse('open', run.id, say('data.teach-run.close-the-sheet-first'));
-      const marks = await write.marksOf(stored.id);
       const when = timesOf(marks, stored, noonOf);
       await write.put(
         'runLessons',

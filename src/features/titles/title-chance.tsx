@@ -8,10 +8,15 @@ import { wordsOf } from '@/words';
 import { chanceView, weighable } from './title-view';
 import { tell } from './words';
 
-type Props = { readonly title: DogTitle; readonly chances: readonly (readonly number[])[] };
+type Props = {
+  readonly title: DogTitle;
+  readonly chances: readonly (readonly number[])[];
+  /** So many counted reps they rest on. */
+  readonly reps: number;
+};
 
 /** The chance of a title with what is entered, and which entries would be best, each to be taken. */
-export function TitleChance({ title, chances }: Props) {
+export function TitleChance({ title, chances, reps }: Props) {
   const { kennel, done } = useKennelWithDog();
   const view = useMemo(() => chanceView(title, chances), [title, chances]);
   if (!view.ok) return <p className="mb-2 leading-snug">{wordsOf(view.message)}</p>;
@@ -44,7 +49,7 @@ export function TitleChance({ title, chances }: Props) {
           </li>
         ))}
       </ul>
-      <p className="mt-1 text-sm text-ink-soft">{tell('titles.rests-on')}</p>
+      <p className="mt-1 text-sm text-ink-soft">{tell('titles.rests-on', { reps })}</p>
     </div>
   );
 }

@@ -1,5 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Link } from 'react-router';
+import { MOST_ENTRIES } from '@/core/readiness';
 import { type Day, isDay } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
 import { type DogTitle, listPeople, type TitleTrial } from '@/data/read';
@@ -8,7 +9,7 @@ import { writeDay, writeNumber, writeShare } from '@/words';
 import { amountProblem, Said } from './said';
 import { AddEntry } from './title-add-entry';
 import { TitleChance } from './title-chance';
-import { meanOf, readAmount, weighable } from './title-view';
+import { meanOf, readAmount } from './title-view';
 import { useEntryChances } from './use-entry-chances';
 import { tell } from './words';
 
@@ -28,16 +29,16 @@ export function TitleEntries({ title }: { readonly title: DogTitle }) {
       {found.is === 'none' && trials.length > 0 && (
         <p className="mb-2 leading-snug">{tell('titles.no-chance', { why: found.why })}</p>
       )}
-      {chances && <TitleChance title={title} chances={chances} />}
+      {found.is === 'known' && <TitleChance title={title} chances={found.chances} reps={found.reps} />}
       <ul>
-        {weighable(trials).map((entry, i) => (
+        {trials.map((entry, i) => (
           <EntryLine
             key={entry.trial.id}
             title={title}
             entry={entry}
             judges={entry.judges.map((id) => people.find((one) => one.id === id)?.name ?? '').join(', ')}
             share={
-              chances
+              chances?.[i]
                 ? tell('titles.pass-there', { share: writeShare(meanOf(chances[i] ?? [])) })
                 : found.is === 'working'
                   ? tell('titles.working')
@@ -46,6 +47,9 @@ export function TitleEntries({ title }: { readonly title: DogTitle }) {
           />
         ))}
       </ul>
+      {trials.length > MOST_ENTRIES && (
+        <p className="mt-2 leading-snug">{tell('titles.further', { n: trials.length - MOST_ENTRIES })}</p>
+      )}
       <AddEntry book={title.book} />
       {trials.length > 0 && (
         <div className="mt-3 grid gap-3 sm:grid-cols-2">

@@ -88,6 +88,11 @@ describe('where a title stands, in words', () => {
       [pass(-400, 'a'), pass(-300, 'a'), pass(-200, 'a')],
       /^3 of 3 passes are there, and one more under another judge is needed\./,
     ],
+    [
+      'one of three, two judges asked',
+      [pass(-400, 'a')],
+      /^Leg 1 of 3 is there; 2 passes are missing, one of them under another judge\./,
+    ],
     ['complete', [pass(-400, 'a'), pass(-300, 'a'), pass(-200, 'b')], /^Complete since .*2025\.$/],
   ] as const)('%s', (_, passes, words) => {
     const said = standingWords(title(passes));

@@ -31,7 +31,7 @@ export function ageWords(
     : { words: tell('titles.too-young', { months: fromAge, day: writeDay(from) }), stops: true };
 }
 
-/** The entries of a title that are weighed: the first ten, each with its chance draw by draw. */
+/** The entries of a title that are weighed: the first of them, each with its chance draw by draw. */
 export const weighable = (trials: readonly TitleTrial[]): readonly TitleTrial[] =>
   trials.slice(0, MOST_ENTRIES);
 

@@ -1,9 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
-import { floorOf } from '@/core/readiness';
-import { asId, type Day, type DogId, type RunId } from '@/core/shared';
+import { type ClassEvidence, floorOf } from '@/core/readiness';
 import { useKennelWithDog } from '@/data/live';
-import { type DogTitle, type Kennel, runOutlook } from '@/data/read';
+import { classToday, type DogTitle } from '@/data/read';
 import { useLatest } from '@/ui';
 import { wordsOf } from '@/words';
 import { ask } from '@/workers/client';
@@ -13,16 +12,17 @@ import { tell } from './words';
 export type EntryChances =
   | { readonly is: 'working' }
   | { readonly is: 'none'; readonly why: string }
-  | { readonly is: 'known'; readonly chances: readonly (readonly number[])[] };
+  | { readonly is: 'known'; readonly chances: readonly (readonly number[])[]; readonly reps: number };
 
 /** The chance at each entry of a title, draw by draw, by all that is logged today. */
 export function useEntryChances(title: DogTitle): EntryChances {
   const { kennel, dog, today } = useKennelWithDog();
   const days = weighable(title.trials).map(({ trial }) => trial.day);
   const text = days.join();
+  const first = title.trials[0]?.trial.id ?? null;
   const outlook = useLiveQuery(
-    async () => outlookOf(kennel, dog.id, title, today),
-    [kennel, dog.id, title.book.id, text, today],
+    async () => classToday(kennel, { dogId: dog.id, book: title.book.id, trial: first }, today),
+    [kennel, dog.id, title.book.id, first, today],
   );
   const floor = useMemo(() => (outlook?.ok ? floorOf(outlook.value.input) : null), [outlook]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: days by their text
@@ -37,17 +37,9 @@ export function useEntryChances(title: DogTitle): EntryChances {
   if (floor) return { is: 'none', why: tell('titles.too-little') };
   if (latest.state === 'failed') return { is: 'none', why: wordsOf(latest.failure.message) };
   return latest.state === 'ready' && latest.value.length === days.length
-    ? { is: 'known', chances: latest.value }
+    ? { is: 'known', chances: latest.value, reps: outlook?.ok ? countedIn(outlook.value.input) : 0 }
     : { is: 'working' };
 }
 
-/** As of a run that is still to come: everything that is logged. */
-const NO_RUN = asId<RunId>('to-come');
-
-const outlookOf = (kennel: Kennel, dogId: DogId, { book, trials }: DogTitle, today: Day) =>
-  runOutlook(
-    kennel,
-    { id: NO_RUN, dogId, book: book.id, trial: trials[0]?.trial.id ?? null, day: today },
-    'after',
-    today,
-  );
+const countedIn = ({ elements }: ClassEvidence): number =>
+  elements.flatMap(({ bouts }) => bouts).reduce((sum, one) => sum + one.counted, 0);

@@ -4,9 +4,9 @@ import { Link } from 'react-router';
 import { FULL_SIZE, type Readiness } from '@/core/readiness';
 import type { Joined } from '@/core/trials';
 import { useKennel } from '@/data/live';
-import { type RunForecast, runLessonOf, runOutlook } from '@/data/read';
+import { classToday, type RunForecast, runLessonOf } from '@/data/read';
 import { Notice, newestOf, Sheet, useLatest } from '@/ui';
-import { writeNumber, writeShare } from '@/words';
+import { wordsOf, writeNumber, writeShare } from '@/words';
 import { ask } from '@/workers/client';
 import { lossView } from './after-view';
 import { tell } from './after-words';
@@ -20,7 +20,7 @@ export function AfterLoss({ state, joined, forecast }: Props) {
   const { run, book } = state;
   const lesson = useLiveQuery(async () => runLessonOf(kennel, run.id), [kennel, run.id]);
   const outlook = useLiveQuery(
-    async () => (lesson ? await runOutlook(kennel, run, 'after', today) : null),
+    async () => (lesson && run.dogId ? classToday(kennel, { ...run, dogId: run.dogId }, today) : null),
     [kennel, run, today, lesson],
   );
   const job = useMemo(() => {
@@ -55,11 +55,13 @@ export function AfterLoss({ state, joined, forecast }: Props) {
       <p className="leading-snug">{tell('trials-after.before', shares(forecast.pass))}</p>
       {lesson && (
         <p role="status" className="leading-snug">
-          {now === null
-            ? tell('trials-after.working')
-            : writeShare(now.mid) === writeShare(forecast.pass.mid)
-              ? tell('trials-after.unchanged')
-              : tell('trials-after.after', shares(now))}
+          {latest.state === 'failed'
+            ? wordsOf(latest.failure.message)
+            : now === null
+              ? tell('trials-after.working')
+              : writeShare(now.mid) === writeShare(forecast.pass.mid)
+                ? tell('trials-after.unchanged')
+                : tell('trials-after.after', shares(now))}
         </p>
       )}
       <table className="mt-2 w-full text-left leading-snug">

@@ -10,10 +10,11 @@ import { foldSheet, joinSheets } from '@/core/trials';
 import { breakDown } from '@/data/broken-down.test-helper';
 import { DOG, evidenceStored, kennelWithDog } from '@/data/kennel.test-helper';
 import {
+  classBefore,
+  classToday,
   type Kennel,
   type Run,
   type RunForecast,
-  runOutlook,
   runTeaching,
   runWithMarks,
   usualLesson,
@@ -38,10 +39,15 @@ const teaching = async (book: RuleBook) =>
   runTeaching(kennel, run, (await runWithMarks(kennel, run.id))?.marks ?? [], book);
 const confirm = async () => must(await confirmRun(kennel, run, usualLesson(run), () => NOON)).made;
 
+const outlookOf = (when: 'before' | 'after') => {
+  const of = { ...run, dogId: DOG };
+  return when === 'before' ? classBefore(kennel, of, run.day) : classToday(kennel, of, run.day);
+};
+
 /** The logit of a clean go of each element at a trial, as the forecast has it. */
 async function levels(when: 'before' | 'after'): Promise<Map<string, number>> {
-  const outlook = await runOutlook(kennel, run, when, run.day);
-  if (!outlook?.ok) throw new Error('the class is broken down');
+  const outlook = await outlookOf(when);
+  if (!outlook.ok) throw new Error('the class is broken down');
   const model = must(finish(classModel(outlook.value.input, DEFAULT_ASSUMPTIONS, 400)));
   return new Map(
     model.exercises
@@ -206,10 +212,7 @@ describe('what is thought of a run', () => {
   });
 
   it('rests on what was logged before it; afterwards a bad run is among the reps, and lowers it', async () => {
-    const today = run.day;
-    const before = must((await runOutlook(kennel, run, 'before', today)) as never) as {
-      input: ClassEvidence;
-    };
+    const before = must(await outlookOf('before'));
     const found = await teaching(book);
     const said = found?.taught.untold.map((one) => ({ ...one, outcome: 'miss' as const })) ?? [];
     must(
@@ -224,9 +227,9 @@ describe('what is thought of a run', () => {
         () => NOON,
       ),
     );
-    const again = must((await runOutlook(kennel, run, 'before', today)) as never) as { input: ClassEvidence };
+    const again = must(await outlookOf('before'));
     expect(again.input).toEqual(before.input);
-    const after = must((await runOutlook(kennel, run, 'after', today)) as never) as { input: ClassEvidence };
+    const after = must(await outlookOf('after'));
     expect(after.input.runs).toHaveLength(1);
     expect(passes(after.input)).toBeLessThan(passes(before.input));
     // What is thought of a strange place now comes from this run.

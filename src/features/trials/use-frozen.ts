@@ -3,11 +3,10 @@ import { FULL_SIZE, floorOf, type Readiness } from '@/core/readiness';
 import { prepareRules, type RuleBook } from '@/core/rulebooks';
 import type { Day } from '@/core/shared';
 import { useKennel } from '@/data/live';
-import { type Kennel, type Run, runForecastOf, runOutlook } from '@/data/read';
+import { classBefore, type Kennel, type Run, runForecastOf } from '@/data/read';
 import { keepRunForecast } from '@/data/write';
 import { ask } from '@/workers/client';
-import type { RunState } from './run-state';
-import { sheetsOf } from './run-state';
+import { type RunState, sheetsOf } from './run-state';
 
 /**
  * What is thought of a run is worked out and kept when its sheet is opened, before it can be known how it
@@ -21,34 +20,33 @@ export function useFrozen(state: RunState): void {
   // biome-ignore lint/correctness/useExhaustiveDependencies: once for a run, whatever is written on its sheet
   useEffect(() => {
     if (!open || run.dogId === null) return;
-    const stop = new AbortController();
-    void freeze(kennel, run, book, today, stop.signal);
-    return () => stop.abort();
+    // It goes on when the page is left or the sheet is closed: what it rests on was there before.
+    void freeze(kennel, run, book, today);
   }, [run.id, open]);
 }
 
-async function freeze(
-  kennel: Kennel,
-  run: Run,
-  book: RuleBook,
-  today: Day,
-  signal: AbortSignal,
-): Promise<void> {
-  if (run.dogId === null || (await runForecastOf(kennel, run.id))) return;
-  const outlook = await runOutlook(kennel, run, 'before', today);
-  if (!outlook?.ok || floorOf(outlook.value.input)) return;
+async function freeze(kennel: Kennel, run: Run, book: RuleBook, today: Day): Promise<void> {
+  const { dogId } = run;
+  if (dogId === null || (await runForecastOf(kennel, run.id))) return;
+  const outlook = await classBefore(kennel, { ...run, dogId }, today);
+  if (!outlook.ok || floorOf(outlook.value.input)) return;
   const { input, assumptions, seed } = outlook.value;
-  const found = await ask(
-    { kind: 'assess-class', input, assumptions, seed, size: FULL_SIZE, first: false, want: 'forecast' },
-    { signal },
-  );
+  const found = await ask({
+    kind: 'assess-class',
+    input,
+    assumptions,
+    seed,
+    size: FULL_SIZE,
+    first: false,
+    want: 'forecast',
+  });
   // Without it there is nothing to hold the run against, which is then said.
-  if (!found.ok || signal.aborted) return;
+  if (!found.ok) return;
   const { grounds, forecast } = found.value;
   const rules = prepareRules(book, run.size);
   await keepRunForecast(kennel, {
     id: run.id,
-    dogId: run.dogId,
+    dogId,
     // As of the run, by whichever device: two that work it out apart from the same log keep the same.
     at: run.changed.at,
     pass: forecast.pass,

@@ -1,39 +1,14 @@
-import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, storedCount, test } from './fixtures';
+import { allDone, ownDogWith } from './own-dog';
 
 const OWN = 'regulon-own';
-
-/** A dog of one's own, typed key by key, from an empty kennel, and a rule book broken down for it. */
-async function dogWith(page: Page, name: string, book: string): Promise<void> {
-  await page.goto('/own/start');
-  await page.getByRole('textbox', { name: 'Name' }).click();
-  await page.keyboard.type(name);
-  await page.getByRole('radio', { name: 'Only the name for now' }).click();
-  await page.getByRole('button', { name: 'Go on' }).click();
-  await expect(page.getByRole('heading', { name: `${name} has nothing to train yet` })).toBeVisible();
-  await page.goto('/own/rule-books');
-  await page.getByLabel('Rule-book file').setInputFiles({
-    name: 'book.json',
-    mimeType: 'application/json',
-    buffer: readFileSync(`src/demo/rule-books/${book}.json`),
-  });
-  await expect(page.getByRole('link', { name: 'What does it cost?' })).toBeVisible();
-}
 
 /** Nothing for a reader of screens to stumble over, at this state of the page. */
 const accessible = async (page: Page): Promise<void> => {
   const found = await new AxeBuilder({ page }).analyze();
   expect(found.violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
-};
-
-const allDone = async (page: Page): Promise<void> => {
-  const left = page.getByRole('region', { name: 'Close the sheet' }).getByRole('button', { name: /: done$/ });
-  for (let more = await left.count(); more > 0; more--) {
-    await left.first().click();
-    await expect(left).toHaveCount(more - 1);
-  }
 };
 
 test('a run is confirmed into reps once, a mark that is mended amends the same rep, and all is taken back', async ({
@@ -93,7 +68,7 @@ test('a run is confirmed into reps once, a mark that is mended amends the same r
 test('a title from nothing to complete: legs from before, a judge who is said, an entry that is passed', async ({
   page,
 }) => {
-  await dogWith(page, 'Wren', 'brackwater-working-test');
+  await ownDogWith(page, 'Wren', 'brackwater-working-test');
   await page.goto('/own/trials/titles');
   await expect(page.getByRole('heading', { name: 'No class of Wren earns a title' })).toBeVisible();
   await page.getByRole('button', { name: 'Aim at Brackwater open dog' }).click();
@@ -163,7 +138,7 @@ test('a practice run is judged on the phone and held against its key; a second o
   page,
 }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  await dogWith(page, 'Wren', 'thistlemere-trick-title');
+  await ownDogWith(page, 'Wren', 'thistlemere-trick-title');
   await page.goto('/own/trials');
   await page.getByRole('link', { name: 'Learn to judge' }).click();
   for (const round of [1, 2]) {

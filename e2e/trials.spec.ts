@@ -1,25 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Browser, Page } from '@playwright/test';
 import { expect, fakeWaits, guard, storedCount, test } from './fixtures';
-
-const bookFile = (name: string) => ({
-  name: 'book.json',
-  mimeType: 'application/json',
-  buffer: readFileSync(`src/demo/rule-books/${name}.json`),
-});
-
-/** A dog of one's own and a rule book, from an empty kennel. */
-async function kennelWith(page: Page, dog: string, book: string): Promise<void> {
-  await page.goto('/own/start');
-  await page.getByRole('textbox', { name: 'Name' }).click();
-  await page.keyboard.type(dog);
-  await page.getByRole('radio', { name: 'Only the name for now' }).click();
-  await page.getByRole('button', { name: 'Go on' }).click();
-  await expect(page.getByRole('heading', { name: `${dog} has nothing to train yet` })).toBeVisible();
-  await page.goto('/own/rule-books');
-  await page.getByLabel('Rule-book file').setInputFiles(bookFile(book));
-  await expect(page.getByRole('link', { name: 'What does it cost?' })).toBeVisible();
-}
+import { allDone, ownDogWith } from './own-dog';
 
 /** A second device: a storage of its own, phone size. */
 async function phone(browser: Browser, baseURL: string | undefined): Promise<Page> {
@@ -35,15 +17,6 @@ async function phone(browser: Browser, baseURL: string | undefined): Promise<Pag
   return page;
 }
 
-/** Says of every exercise that is not over yet that it is done. */
-async function allDone(page: Page): Promise<void> {
-  const left = page.getByRole('region', { name: 'Close the sheet' }).getByRole('button', { name: /: done$/ });
-  for (let more = await left.count(); more > 0; more--) {
-    await left.first().click();
-    await expect(left).toHaveCount(more - 1);
-  }
-}
-
 const score = (page: Page) => page.getByRole('button', { name: /, hide the score$/ });
 
 test.describe('in the hand', () => {
@@ -52,7 +25,7 @@ test.describe('in the hand', () => {
   test('a sheet on the phone: no Enter, no scrolling to the score, a stamp named afterwards, closed, reopened', async ({
     page,
   }) => {
-    await kennelWith(page, 'Wren', 'vellmoor-obedience-two');
+    await ownDogWith(page, 'Wren', 'vellmoor-obedience-two');
     await page.goto('/own/trials');
     await page.getByRole('button', { name: 'Open the sheet' }).click();
     await expect(score(page)).toHaveText('80 points');
@@ -118,7 +91,7 @@ test.describe('in the hand', () => {
       speechSynthesis.getVoices = () => [{ name: 'a voice' } as SpeechSynthesisVoice];
     });
     const heard = () => page.evaluate(() => (globalThis as unknown as { heard: string[] }).heard);
-    await kennelWith(page, 'Wren', 'vellmoor-obedience-two');
+    await ownDogWith(page, 'Wren', 'vellmoor-obedience-two');
     await page.goto('/own/trials');
     await page.getByRole('button', { name: 'With a steward' }).click();
     await expect(page.getByRole('heading', { name: 'Steward: Wren' })).toBeVisible();
@@ -172,7 +145,7 @@ test('two judges: the run goes over by codes read from a screen, each is blind t
   browser,
   baseURL,
 }, info) => {
-  await kennelWith(page, 'Wren', 'harrowmere-ring-grade-b');
+  await ownDogWith(page, 'Wren', 'harrowmere-ring-grade-b');
   await page.goto('/own/trials');
   await page.getByLabel('Judges, if not you').click();
   await page.keyboard.type('Ada Fenn, Ben Marl');
@@ -237,7 +210,7 @@ test('two judges: the run goes over by codes read from a screen, each is blind t
 test('a meeting: dogs entered, an order drawn, one withdrawn, a sheet from paper with a number each, printed', async ({
   page,
 }, info) => {
-  await kennelWith(page, 'Wren', 'vellmoor-obedience-two');
+  await ownDogWith(page, 'Wren', 'vellmoor-obedience-two');
   await page.goto('/own/trials');
   await page.getByRole('link', { name: 'A new meeting' }).click();
   await page.getByRole('button', { name: 'Save the meeting' }).click();
@@ -308,7 +281,7 @@ test('a helper calls from a file: the draw is made there, and comes back with wh
   browser,
   baseURL,
 }, info) => {
-  await kennelWith(page, 'Wren', 'fennside-throws');
+  await ownDogWith(page, 'Wren', 'fennside-throws');
   await page.goto('/own/trials');
   await page.getByRole('button', { name: 'With a steward' }).click();
   await page.getByRole('region', { name: 'How it is called' }).locator('summary').first().click();

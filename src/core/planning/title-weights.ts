@@ -39,7 +39,7 @@ export function weighedForTitles(trials: readonly TrialModel[], draws: number): 
     });
     const found = titleWeights(title.rule, title.legs, entries, title.by);
     if (!found.ok) return found;
-    // A title that none of them can bring nearer says nothing of how to train.
+    // A title that is sure, or that none of them can bring nearer, says nothing of how to train.
     if (found.value.every((one) => one === 0)) continue;
     for (const [i, weight] of found.value.entries()) {
       const trial = mine[i];

@@ -2,7 +2,7 @@ export { type Change, compareBooks } from './compare';
 export { type CompiledRules, compileRules } from './compile';
 export { doubtsOf } from './doubts';
 export { familyOf, type Rules } from './families';
-export { describeCost } from './families/cost';
+export { countInWords, describeCost } from './families/cost';
 export {
   cellTotal,
   type Mark,

@@ -98,13 +98,13 @@ export {
 export { keptSince, loadsIn, loadsOf, stillWork } from './loads';
 export { type LookBack, lookBack, type MarkBeside, marksBeside } from './look-back';
 export { daysUsed, otherWorkOf } from './other-work';
+export { insteadBook } from './plan-aims';
 export { dayAsSaid, listUsuals, minutesOn, weekdayOf, weekFromLog } from './plan-days';
 export { isEmptyMatch, matchPlan, type PlanMatch, type SlotSaid } from './plan-match';
 export {
   asPlanned,
   asSaid,
   type DogWishes,
-  insteadBook,
   type LeftOut,
   type Planning,
   planQuestion,

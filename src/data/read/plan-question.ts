@@ -5,21 +5,9 @@ import {
   type PlannedBout,
   type PlanPiece,
   type PlanQuestion,
-  type PlanTitle,
   trialPieces,
 } from '@/core/planning';
-import { classesAround } from '@/core/rulebooks';
-import {
-  addDays,
-  asId,
-  type Day,
-  type DogId,
-  daysBetween,
-  type ElementId,
-  type RuleBookId,
-  type Sentence,
-  type TrialId,
-} from '@/core/shared';
+import { addDays, type Day, type DogId, daysBetween, type ElementId, type Sentence } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import {
   type Dog,
@@ -33,6 +21,7 @@ import type { KeptEvidence } from '@/data/records/kept-evidence';
 import { classEvidence, elementQuestion } from './class-evidence';
 import { type EvidenceByElement, evidenceByElement, keptOfDog, standsOf } from './evidence';
 import { otherWorkOf } from './other-work';
+import { insteadOf, titleOfEntry } from './plan-aims';
 import { listUsuals, planDays } from './plan-days';
 import type { SlotSaid } from './plan-match';
 import { elementPiece, heaviestWeek, loadsByDay, wholePiece } from './plan-pieces';
@@ -40,7 +29,7 @@ import { prerequisiteGraph } from './prerequisites';
 import { signsAgainst } from './signs';
 import { type PlannedSlot, pieceOf, slotsBetween } from './slots';
 import { isOffWork } from './start';
-import { type DogTitle, judgesOf, plannedTitles } from './titles';
+import { plannedTitles } from './titles';
 import { activeElements, type DogWork, listDogs, trialsOf, workOf } from './work';
 
 /** Weeks that are planned at least, and at most. */
@@ -239,32 +228,6 @@ async function dogQuestion(
   };
 }
 
-/** The title that a trial is an entry for, where the weeks are planned for one. */
-function titleOfEntry(
-  titles: readonly DogTitle[],
-  mine: readonly Trial[],
-  { id }: Trial,
-): { readonly title?: PlanTitle } {
-  for (const { title, rule, passes, trials, aim, book } of titles) {
-    const entry = trials.find(({ trial }) => trial.id === id);
-    if (entry)
-      return {
-        title: {
-          key: `${book.id} ${title}`,
-          title,
-          rule,
-          legs: passes.map(({ day, judges }) => ({ day, judges })),
-          judges: judgesOf(entry),
-          by: aim?.by ?? null,
-          later: trials
-            .filter(({ trial }) => !mine.some((one) => one.id === trial.id))
-            .map((one) => ({ day: one.trial.day, judges: judgesOf(one) })),
-        },
-      };
-  }
-  return {};
-}
-
 /** So many of the last bouts with somebody who helped: without one it is not planned. */
 const HELPED = 3;
 
@@ -287,43 +250,6 @@ async function alwaysHelped(kennel: Kennel, kept: readonly KeptEvidence[]): Prom
     ),
   );
 }
-
-/**
- * Other classes that are wholly broken down: what could be entered in place of a trial, on its day. Where the
- * class stands in a row, those that come before it; else any.
- */
-function insteadOf(
-  trial: Trial,
-  work: DogWork,
-  evidence: Parameters<typeof classEvidence>[2],
-  today: Day,
-): PlanAim[] {
-  const books = work.ruleBooks.map(({ book }) => book);
-  const mine = books.find(({ id }) => id === trial.ruleBookId);
-  const before = mine?.series ? classesAround(mine, books).below : books;
-  return before.flatMap(({ id }): PlanAim[] => {
-    if (id === trial.ruleBookId || !work.breakdowns.some((one) => one.ruleBookId === id)) return [];
-    const input = classEvidence({ ...trial, ruleBookId: id }, work, evidence, today);
-    if (!input.ok) return [];
-    const { day, assumptions, seed } = trial;
-    const other = asId<TrialId>(`${INSTEAD}${id}`);
-    return [
-      {
-        kind: 'trial',
-        trial: other,
-        day,
-        weight: 0,
-        input: { ...input.value, trialDay: null, closes: null },
-        assumptions,
-        seed,
-      },
-    ];
-  });
-}
-const INSTEAD = 'instead-';
-/** The rule book of a class that is only looked at in place of a trial; null for a trial. */
-export const insteadBook = (trial: TrialId): RuleBookId | null =>
-  trial.startsWith(INSTEAD) ? asId<RuleBookId>(trial.slice(INSTEAD.length)) : null;
 
 /** A slot that was set by hand, from today on and not begun yet, as the planner takes it. */
 const pinnedBout = (

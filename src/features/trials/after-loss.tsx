@@ -2,6 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { FULL_SIZE, type Readiness } from '@/core/readiness';
+import { countInWords } from '@/core/rulebooks';
 import type { Joined } from '@/core/trials';
 import { useKennel } from '@/data/live';
 import { classToday, type RunForecast, runLessonOf } from '@/data/read';
@@ -41,7 +42,9 @@ export function AfterLoss({ state, joined, forecast }: Props) {
     mid: writeShare(mid),
     high: writeShare(high),
   });
-  const figure = (value: number): string => writeNumber(Math.round(value * 10) / 10);
+  const rounded = (value: number): number => Math.round(value * 10) / 10;
+  const figure = (value: number): string => writeNumber(rounded(value));
+  const counted = (value: number): string => wordsOf(countInWords(rounded(value), joined.rules.word));
   return (
     <Sheet
       title={tell('trials-after.said-and-happened')}
@@ -92,8 +95,8 @@ export function AfterLoss({ state, joined, forecast }: Props) {
             <th scope="row" className="py-1">
               {tell('trials-after.in-all')}
             </th>
-            <td className="text-right tabular-nums">{figure(loss.expected)}</td>
-            <td className="text-right tabular-nums">{figure(loss.lost)}</td>
+            <td className="text-right tabular-nums">{counted(loss.expected)}</td>
+            <td className="text-right tabular-nums">{counted(loss.lost)}</td>
           </tr>
         </tbody>
       </table>
@@ -101,7 +104,7 @@ export function AfterLoss({ state, joined, forecast }: Props) {
         {loss.worst
           ? tell('trials-after.most-worse', {
               title: loss.worst.title,
-              more: { number: loss.worst.lost - loss.worst.expected, digits: 1 },
+              more: counted(loss.worst.lost - loss.worst.expected),
             })
           : tell('trials-after.as-expected')}{' '}
         <Link className="underline underline-offset-4" to={`/${kennel.name}/readiness`}>

@@ -65,13 +65,17 @@ export function amountFits(cost: Cost, amount: number): boolean {
   return Number.isInteger(amount) && amount >= 1;
 }
 
+/** So many of what a family counts: “2.5 points”, “1 fault”. */
+export const countInWords = (count: number, word: Word): Sentence =>
+  say('rulebooks.cost.points', { count, word });
+
 /**
  * The price in words, the same wherever a fault is shown: "2.5 points each, at most 5". `word` is
  * the family's measure.
  */
 export function describeCost(cost: Cost, word: Word): Sentence {
   const cap = 'cap' in cost && cost.cap !== undefined ? say('rulebooks.cost.at-most', { cap: cost.cap }) : '';
-  const many = (count: number): Sentence => say('rulebooks.cost.points', { count, word });
+  const many = (count: number): Sentence => countInWords(count, word);
   const acts = 'acts' in cost && cost.acts ? limitActs(cost, cost.acts) : null;
   switch (cost.kind) {
     case 'each':

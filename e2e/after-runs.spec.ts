@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, storedCount, test } from './fixtures';
@@ -180,4 +181,114 @@ test('a practice run is judged on the phone and held against its key; a second o
   expect(await storedCount(page, OWN, 'ruleBooks')).toBe(2);
   await page.goto('/own/trials');
   await expect(page.getByRole('heading', { name: 'Runs' })).toHaveCount(0);
+});
+
+test('which entries pay, and the weeks planned for a title: a chance from real reps, a set that is taken, the plan that says so', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  await page.goto('/sample/trials/titles');
+  await page.getByRole('banner').getByRole('combobox').selectOption({ label: 'Juniper' });
+  const title = page.getByRole('region', { name: 'Brackwater open dog' });
+  const entries = title.getByRole('region', { name: 'Entries ahead' });
+  await expect(entries.getByText(/^With no entry made it cannot be complete\./)).toBeVisible({
+    timeout: 60_000,
+  });
+  await expect(entries.getByText(/^Nor with all that lie ahead/)).toBeVisible();
+  await title.getByText('A pass from before the log').click();
+  for (const day of ['2026-01-10', '2026-03-14']) {
+    await title.getByLabel('Day of the pass').fill(day);
+    await title.getByRole('region', { name: 'Passes so far' }).getByLabel('Judge').fill('Ada Fenn');
+    await title.getByRole('button', { name: 'Keep it' }).click();
+    await expect(title.getByLabel('Day of the pass')).toHaveValue('');
+  }
+  // One more under the judge who has passed it: it can add nothing, and is not chosen.
+  await entries.getByLabel('Name of the trial').fill('Summer test');
+  await entries.getByLabel('Its day').fill('2026-07-10');
+  await entries.getByRole('button', { name: 'Add a trial' }).click();
+  await entries.getByLabel('Judge of Summer test').fill('Ada Fenn');
+  await entries.getByLabel('Judge of Summer test').blur();
+  await entries.getByLabel('What the title is worth').fill('200');
+  await entries.getByLabel('What the title is worth').blur();
+  await entries.getByLabel('What Brackwater open test costs').fill('10');
+  await entries.getByLabel('What Brackwater open test costs').blur();
+  await expect(
+    entries.getByText(/^Best for what it is worth: enter Brackwater open test, .* for 10\.$/),
+  ).toBeVisible({
+    timeout: 60_000,
+  });
+  await expect(entries.getByText(/^From [\d,]+ reps\. /)).toBeVisible();
+  await entries.getByRole('button', { name: /^Enter With one entry: Brackwater open test/ }).click();
+  await expect(entries.getByText(/^With the one entry that is made: \d+\s% to have the title/)).toBeVisible();
+  await expect(entries.getByText('What is entered is already the best for what it is worth.')).toBeVisible();
+  await entries.getByRole('checkbox', { name: 'Plan the weeks for this title' }).click();
+  await expect(page.getByText('The weeks are planned for this title.')).toBeVisible();
+  await page.goto('/sample/plan');
+  await expect(page.getByText(/^Planned for the title Brackwater open dog: /)).toBeVisible({
+    timeout: 120_000,
+  });
+  await expect(page.getByRole('button', { name: 'Take this plan' })).toBeVisible({ timeout: 120_000 });
+});
+
+test('the class that comes before is offered on the same day: not broken down, too little logged, then its chance', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  await page.goto('/sample/readiness');
+  const around = page.getByRole('region', { name: 'Classes around this one' });
+  await expect(around.getByText('After this class comes Vellmoor Obedience, Class Three.')).toBeVisible({
+    timeout: 60_000,
+  });
+  await around.getByLabel('The class before Vellmoor Obedience, Class Two').selectOption('fennside-throws');
+  await expect(around.getByText(/comes before this class and is not broken down for Quill/)).toBeVisible();
+  await around.getByRole('link', { name: 'Break it down' }).click();
+  await page.getByRole('textbox', { name: /^Start, / }).fill('20 m');
+  await page.getByRole('button', { name: 'Break it all down' }).click();
+  const piece = page.getByRole('link', { name: 'Runs out and catches' }).first();
+  const address = (await piece.getAttribute('href')) ?? '';
+  await page.goto('/sample/readiness');
+  await expect(around.getByText(/too little is logged for a chance there/)).toBeVisible({ timeout: 60_000 });
+  // A dozen goes from paper: now there is a chance, and it is said whether one would go for it.
+  await page.goto(`${address.replace('/breakdown/', '/field/')}/log`);
+  await page.getByLabel('Day', { exact: true }).fill('2026-06-12');
+  await page.getByLabel(/^Reps in order/).click();
+  await page.keyboard.type('c c c f c c m c c c c c');
+  await page.getByRole('button', { name: 'Put it in the log' }).click();
+  await expect(page.getByText(/12 reps of .* are in the log/)).toBeVisible();
+  await page.goto('/sample/readiness');
+  await expect(
+    around.getByText(/^Fennside Long Throws comes before this class: .*% to pass it on the same day\. /),
+  ).toBeVisible({ timeout: 60_000 });
+});
+
+test('results of a class stand on the page, in print and in a table file, with what the judge wrote', async ({
+  page,
+}) => {
+  await page.goto('/sample/trials/meetings/sample-meeting');
+  for (const [dog, faults] of [
+    ['Tansy', 1],
+    ['Bracken', 0],
+  ] as const) {
+    await page.getByRole('button', { name: `Sheet of ${dog}` }).click();
+    await expect(page.getByRole('heading', { name: `Judge’s sheet: ${dog}` })).toBeVisible();
+    for (let i = 0; i < faults; i++)
+      await page.getByRole('button', { name: 'Slow on the way out: Add' }).click();
+    await allDone(page);
+    await page.getByRole('button', { name: 'Close it' }).click();
+    await page.getByRole('link', { name: 'To the meeting' }).click();
+  }
+  const results = page.getByRole('region', { name: 'Results' });
+  await expect(results.getByRole('listitem')).toHaveCount(2);
+  await expect(results.getByRole('listitem').first()).toContainText('3. Bracken');
+  await expect(results.getByRole('listitem').nth(1)).toContainText('78.5 points');
+  await expect(results.getByText('2 dogs to come')).toBeVisible();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the results (CSV)' }).click(),
+  ]);
+  const rows = readFileSync(await file.path(), 'utf8').split('\r\n');
+  expect(rows[0]).toBe('class,size,place,number,dog,handler,points,passed,award,told apart by,critique');
+  expect(rows[1]).toContain(',1,3,Bracken,a helper,80,1,');
+  await page.getByRole('link', { name: 'To print' }).click();
+  await expect(page.getByRole('region', { name: 'Results' }).getByRole('listitem')).toHaveCount(2);
 });

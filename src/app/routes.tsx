@@ -47,6 +47,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('@/features/rule-books')).EditorPage }),
       },
       {
+        path: 'rule-books/paste',
+        lazy: async () => ({ Component: (await import('@/features/rule-books')).PastePage }),
+      },
+      {
         path: 'rule-books/:book',
         lazy: async () => ({ Component: (await import('@/features/rule-books')).RuleBooksRoom }),
       },

@@ -1,7 +1,6 @@
-import { demandCriteria } from '@/core/breakdown';
 import { testAxis } from '@/core/breakdown/axis.test-helper';
 import type { RuleBook } from '@/core/rulebooks';
-import { asId, type DogId, type ElementId, must } from '@/core/shared';
+import { asId, type DogId, type ElementId, must, toBase } from '@/core/shared';
 import type { Kennel } from './kennel';
 import { PLAIN_ELEMENT } from './records';
 import { makeExercises, putRuleBook } from './write';
@@ -26,7 +25,7 @@ export async function breakDown(kennel: Kennel, book: RuleBook, dogId: DogId): P
             dogId,
             title: `${exercise.title}: ${part.title}`,
             axes: part.demands.map((demand) => {
-              const value = demandCriteria(part)[demand.axis] ?? 1;
+              const value = must(toBase(demand.quantity, demand.value, demand.unit));
               return testAxis({
                 key: demand.axis,
                 title: demand.title,

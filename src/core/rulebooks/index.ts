@@ -24,6 +24,7 @@ export {
   sameFault,
 } from './fault-ref';
 export { type FaultStep, faultSteps } from './fault-steps';
+export { upgraded } from './older-files';
 export { prepareRules, type ScoredBook } from './prepare';
 export { checkRuleBook, type ReadRuleBook, readRuleBook } from './read';
 export {
@@ -43,3 +44,19 @@ export { faultRulesInWords, structuresInWords } from './structure-words';
 export type { Structures } from './structures';
 export type { Tally } from './tally';
 export { type WatchFault, watchFaults } from './watch';
+export {
+  LINE_KINDS,
+  type LineKind,
+  type PastedLine,
+  pastedLines,
+  type ReadLine,
+  readCost,
+  readDemand,
+  readSheet,
+  type SheetReading,
+  smallestIn,
+  type WrittenCost,
+  type WrittenDemand,
+  writeCost,
+  writeDemand,
+} from './written';

@@ -1,4 +1,4 @@
-import { buildLadder, type Criteria, completed, demandCriteria, demandOf } from '@/core/breakdown';
+import { buildLadder, type Criteria, completed, demandOf, joinDemands } from '@/core/breakdown';
 import { type BoutEvidence, EYE, type Question, type StudyQuestion } from '@/core/evidence';
 import type { ClassEvidence } from '@/core/readiness';
 import { prepareRules, type RuleBook } from '@/core/rulebooks';
@@ -216,7 +216,10 @@ export function classEvidence(
       // A part that was split is trained by several elements; each of them has to hold at the
       // trial.
       const links = breakdown.links.filter((candidate) => candidate.part === part.id);
-      return links.map((link) => ({ part: part.id, element: link.element, demands: demandCriteria(part) }));
+      return links.map((link) => {
+        const axes = work.elements.find((one) => one.id === link.element)?.axes ?? [];
+        return { part: part.id, element: link.element, demands: joinDemands(part.demands, axes).criteria };
+      });
     });
     if (exercise.parts.some((part) => !parts.some((found) => found.part === part.id)))
       return fail(

@@ -1,4 +1,4 @@
-import { demandCriteria } from '@/core/breakdown';
+import { joinDemands } from '@/core/breakdown';
 import {
   type FromSheet,
   foldLog,
@@ -184,7 +184,7 @@ function repSaid(
   const part = book.exercises
     .find((one) => one.id === taught.exercise)
     ?.parts.find((one) => one.id === taught.part);
-  const demands = part ? demandCriteria(part) : {};
+  const demands = part ? joinDemands(part.demands, element.axes).criteria : {};
   const criteria = Object.fromEntries(
     element.axes.map((axis) => [axis.key, demands[axis.key] ?? axis.demand]),
   );

@@ -55,7 +55,15 @@ export {
   type Portion,
   splitElement,
 } from './reshape';
-export { putRuleBook, putRuleBookAway, renameRuleBook, sayClassBefore, sayEarns } from './rule-books';
+export {
+  type Corrected,
+  correctRuleBook,
+  putRuleBook,
+  putRuleBookAway,
+  renameRuleBook,
+  sayClassBefore,
+  sayEarns,
+} from './rule-books';
 export { keepRunForecast } from './run-forecasts';
 export {
   emptyTry,

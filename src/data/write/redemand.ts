@@ -1,4 +1,4 @@
-import { demandCriteria } from '@/core/breakdown';
+import { joinDemands } from '@/core/breakdown';
 import type { RuleBook } from '@/core/rulebooks';
 import type { Breakdown, ElementRecord } from '@/data/records';
 
@@ -20,7 +20,7 @@ export function redemanded(
   const demandsIn = (book: RuleBook) =>
     places.map(({ exercise, part }) => {
       const found = book.exercises.find((one) => one.id === exercise)?.parts.find((one) => one.id === part);
-      return found ? demandCriteria(found) : {};
+      return found ? joinDemands(found.demands, element.axes).criteria : {};
     });
   const [old, now] = [demandsIn(from), demandsIn(to)];
   const axes = element.axes.map((axis) => {

@@ -1,7 +1,8 @@
-import type { RuleBook } from '@/core/rulebooks';
+import { bookForSize, type RuleBook, sizeOf } from '@/core/rulebooks';
 import { type Result, type RuleBookId, say } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import type { RuleBookRecord } from '@/data/records';
+import { redemanded } from './redemand';
 import { refuse, transact, type Undo, type Write } from './transact';
 
 /** Adds or replaces a rule book. `made` tells whether one was replaced. */
@@ -15,6 +16,74 @@ export function putRuleBook(
     await write.put('ruleBooks', { id: book.id, book, addedAt, putAway: before?.putAway ?? false });
     return { replaced: before !== null };
   });
+}
+
+/** What a correction of a book did to dogs' work. */
+export type Corrected = {
+  /** How many ladders go on to another demand. */
+  readonly ladders: number;
+  /** Exercises that some dog has broken down and that have a part now which nothing trains. */
+  readonly open: readonly string[];
+};
+
+/**
+ * Corrects a saved rule book in place: dogs keep their work, and ladders whose demand was the book's follow it;
+ * one that a person set otherwise stays. Fails with `gone`, and with `judged` where a judged sheet has a mark
+ * of a fault or an exercise that the corrected book does not have: such a change is another edition.
+ */
+export function correctRuleBook(kennel: Kennel, book: RuleBook): Promise<Result<Undo<Corrected>>> {
+  const tables = ['ruleBooks', 'dogs', 'breakdowns', 'elements', 'runs', 'marks'] as const;
+  return transact(kennel, [...tables], async (write) => {
+    const record = await stored(write, book.id);
+    const lost = lostOnSheets(record.book, book, await marksUnder(write, book.id));
+    if (lost !== null) refuse('judged', book.id, say('data.rule-books.judged', { lost }));
+    await write.put('ruleBooks', { ...record, book });
+    let ladders = 0;
+    const open = new Set<string>();
+    for (const dog of await write.all('dogs')) {
+      const breakdowns = (await write.ofDog('breakdowns', dog.id)).filter(
+        (one) => one.ruleBookId === book.id,
+      );
+      if (breakdowns.length === 0) continue;
+      const [old, now] = [record.book, book].map((one) => bookForSize(one, sizeOf(one, dog.height)));
+      for (const element of await write.ofDog('elements', dog.id)) {
+        const changed = redemanded(element, breakdowns, old as RuleBook, now as RuleBook);
+        if (changed === element) continue;
+        await write.put('elements', changed);
+        ladders += 1;
+      }
+      for (const exercise of book.exercises) {
+        const links = breakdowns.find((one) => one.exercise === exercise.id)?.links;
+        if (links && exercise.parts.some((part) => !links.some((link) => link.part === part.id)))
+          open.add(exercise.title);
+      }
+    }
+    return { ladders, open: [...open] };
+  });
+}
+
+type Written = { readonly exercise: string; readonly fault: string | null };
+
+/** What stands on the judges' sheets of a book: in which exercise, and of which fault. */
+async function marksUnder(write: Write, id: RuleBookId): Promise<Written[]> {
+  const runs = (await write.all('runs')).filter((run) => run.book === id && !run.putAway);
+  const marks = await Promise.all(runs.map((run) => write.marksOf(run.id)));
+  return marks.flat().flatMap((mark): Written[] => {
+    if (mark.kind === 'fault') return [{ exercise: mark.exercise, fault: mark.fault }];
+    return mark.kind === 'given' || mark.kind === 'state' ? [{ exercise: mark.exercise, fault: null }] : [];
+  });
+}
+
+/** The first thing on a sheet that the book had and has no more; null where all is still there. */
+function lostOnSheets(before: RuleBook, after: RuleBook, marks: readonly Written[]): string | null {
+  const titleIn = (book: RuleBook, { exercise, fault }: Written): string | null => {
+    const outline = book.exercises.find((one) => one.id === exercise);
+    const scored = book.rules.exercises.find((one) => one.exercise === exercise);
+    if (!outline || !scored) return null;
+    return fault === null ? outline.title : (scored.faults.find((one) => one.id === fault)?.title ?? null);
+  };
+  const lost = marks.find((mark) => titleIn(before, mark) !== null && titleIn(after, mark) === null);
+  return lost ? titleIn(before, lost) : null;
 }
 
 /**

@@ -50,3 +50,31 @@ const wordsIn = (title: string): string[] =>
     .split(/[^\p{L}]+/u)
     .filter((word) => word.length > 3);
 const sharesWord = (a: string, b: string): boolean => wordsIn(a).some((word) => wordsIn(b).includes(word));
+
+/** An axis whose own goal is nearer than what is asked of it: from there to there, base units. */
+export type Raised = { readonly axis: Axis; readonly from: number; readonly to: number };
+
+/**
+ * Goals that a rule book asks further than they are: an element that trains a part with 50 m and has a goal
+ * of 5 m of its own climbs on to 50 m. What is further already stays. `raisedBy([{ quantity: 'distance',
+ * value: 50, … }], [{ key: 'far', demand: 5, … }])` → from 5 to 50.
+ */
+export function raisedBy(demands: RulePart['demands'], axes: readonly Axis[]): Raised[] {
+  const { criteria } = joinDemands(demands, axes);
+  return axes.flatMap((axis) => {
+    const asked = criteria[axis.key];
+    if (asked === undefined || axis.levels !== null) return [];
+    const further = axis.harder === 'less' ? asked < axis.demand : Math.abs(asked) > Math.abs(axis.demand);
+    return further ? [{ axis, from: axis.demand, to: axis.harder === 'both' ? Math.abs(asked) : asked }] : [];
+  });
+}
+
+/** The axes with their goals as a rule book asks them; the same array where none is further. */
+export function withRaised(axes: readonly Axis[], demands: RulePart['demands']): readonly Axis[] {
+  const raised = raisedBy(demands, axes);
+  if (raised.length === 0) return axes;
+  return axes.map((axis) => {
+    const found = raised.find((one) => one.axis === axis);
+    return found ? { ...axis, demand: found.to } : axis;
+  });
+}

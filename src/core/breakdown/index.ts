@@ -14,7 +14,7 @@ export {
   unitTyped,
 } from './axis-text';
 export { askedOf, axisInWords, parseValue, writeValue } from './axis-values';
-export { joinDemands } from './demands';
+export { joinDemands, raisedBy, withRaised } from './demands';
 export {
   buildLadder,
   type CellEdit,

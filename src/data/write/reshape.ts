@@ -1,4 +1,5 @@
-import { type Axis, type Criteria, findCircle } from '@/core/breakdown';
+import { type Axis, type Criteria, findCircle, withRaised } from '@/core/breakdown';
+import type { RulePart } from '@/core/rulebooks';
 import {
   asId,
   type BoutId,
@@ -19,6 +20,8 @@ import { refuse, transact, type Undo, type Write } from './transact';
 export type LinkPlan = {
   readonly part: PartKey | null;
   readonly element: ElementId | New<ElementRecord>;
+  /** What the rule book asks of it: a goal of an element that the dog has goes on to that where it is nearer. */
+  readonly asked?: RulePart['demands'] | undefined;
 };
 export type ExercisePlan = {
   readonly dogId: DogId;
@@ -28,6 +31,8 @@ export type ExercisePlan = {
   readonly links: readonly LinkPlan[];
   /** Elements that come along: the links build on them, and they are no links themselves. */
   readonly besides?: readonly New<ElementRecord>[];
+  /** Of an exercise that is broken down already: its new parts, in the order of all parts. */
+  readonly onto?: { readonly breakdown: BreakdownId; readonly order: readonly PartKey[] } | undefined;
 };
 
 /**
@@ -57,6 +62,7 @@ async function make(write: Write, plan: ExercisePlan): Promise<Breakdown> {
   const known = (await write.ofDog('breakdowns', dogId)).filter((one) => !one.putAway);
   if (
     'exercise' in source &&
+    !plan.onto &&
     known.some((one) => one.ruleBookId === source.ruleBookId && one.exercise === source.exercise)
   )
     refuse('exists', 'source', say('data.reshape.this-exercise-is-broken-down-for'));
@@ -67,6 +73,9 @@ async function make(write: Write, plan: ExercisePlan): Promise<Breakdown> {
   const id = newId<BreakdownId>();
   const own = 'title' in source;
   for (const element of made) await write.put('elements', element);
+  for (const { element, asked } of plan.links)
+    if (typeof element === 'string' && asked) await raise(write, element, asked);
+  if (plan.onto) return fill(write, plan.onto, plan.links);
   return write.put('breakdowns', {
     id,
     dogId,
@@ -78,6 +87,33 @@ async function make(write: Write, plan: ExercisePlan): Promise<Breakdown> {
       element: typeof link.element === 'string' ? link.element : link.element.id,
     })),
     putAway: false,
+  });
+}
+
+/** An element of the dog climbs on to what is asked of it. */
+async function raise(write: Write, id: ElementId, asked: RulePart['demands']): Promise<void> {
+  const element = await write.get('elements', id);
+  const axes = element ? withRaised(element.axes, asked) : [];
+  if (element && axes !== element.axes) await write.put('elements', { ...element, axes: [...axes] });
+}
+
+/** An exercise with links for parts that its rule book has got. */
+async function fill(
+  write: Write,
+  { breakdown, order }: NonNullable<ExercisePlan['onto']>,
+  links: readonly LinkPlan[],
+): Promise<Breakdown> {
+  const stored =
+    (await write.get('breakdowns', breakdown)) ??
+    refuse('gone', breakdown, say('data.reshape.this-exercise-is-not-there-any'));
+  const fresh = links.flatMap(({ part, element }) =>
+    part === null ? [] : [{ part, element: typeof element === 'string' ? element : element.id }],
+  );
+  const place = ({ part }: { readonly part: PartKey }): number =>
+    order.includes(part) ? order.indexOf(part) : order.length;
+  return write.put('breakdowns', {
+    ...stored,
+    links: [...stored.links, ...fresh].sort((a, b) => place(a) - place(b)),
   });
 }
 

@@ -1,11 +1,15 @@
 import type { RuleBook, RuleExercise, RulePart } from '@/core/rulebooks';
-import type { ElementId } from '@/core/shared';
+import type { BreakdownId, ElementId } from '@/core/shared';
 import { activeElements, type DogWork } from '@/data/read';
 import { type LinkDraft, linkFromPart, linkToExisting } from './exercise-draft';
-import { isDemanded, notYet } from './exercise-sources';
 
 /** One exercise of a class in the making. `trained` of a link: by an element of the dog, or by an earlier link. */
-export type ExerciseDraft = { readonly exercise: RuleExercise; readonly links: readonly LinkDraft[] };
+export type ExerciseDraft = {
+  readonly exercise: RuleExercise;
+  readonly links: readonly LinkDraft[];
+  /** Where it is broken down already and the book has got new parts: these go onto that. */
+  readonly onto?: BreakdownId | undefined;
+};
 
 /**
  * All exercises of a class that are not broken down for the dog yet, link by link. A piece that is called as
@@ -13,14 +17,14 @@ export type ExerciseDraft = { readonly exercise: RuleExercise; readonly links: r
  * for all of them: it asks nothing again.
  */
 export function classDraft(book: RuleBook, work: DogWork, newId: () => ElementId): ExerciseDraft[] {
-  const open = notYet(book, work).filter(isDemanded);
   const mine = activeElements(work);
   const begun = new Map<string, LinkDraft>();
-  return open.map((exercise) => ({
+  return opened(book, work).map(({ exercise, parts, onto }) => ({
     exercise,
-    links: exercise.parts.map((part): LinkDraft => {
+    onto,
+    links: parts.map((part): LinkDraft => {
       const has = mine.find((one) => one.title.toLowerCase() === part.title.toLowerCase());
-      if (has) return linkToExisting(has, newId(), part.id);
+      if (has) return linkToExisting(has, newId(), part.id, part.demands);
       const key = keyOf(part);
       const before = begun.get(key);
       if (before) return linkToExisting({ id: before.id, title: before.title }, newId(), part.id);
@@ -31,9 +35,17 @@ export function classDraft(book: RuleBook, work: DogWork, newId: () => ElementId
   }));
 }
 
-/** Exercises that are not broken down and cannot be: the rule book does not say what a piece of them asks. */
-export const withoutDemands = (book: RuleBook, work: DogWork): RuleExercise[] =>
-  notYet(book, work).filter((exercise) => !isDemanded(exercise));
+type Opened = Pick<ExerciseDraft, 'exercise' | 'onto'> & { readonly parts: readonly RulePart[] };
+
+/** Exercises that are not broken down yet, and new parts of those that are. */
+function opened(book: RuleBook, work: DogWork): Opened[] {
+  return book.exercises.flatMap((exercise): Opened[] => {
+    const done = work.breakdowns.find((one) => one.ruleBookId === book.id && one.exercise === exercise.id);
+    if (!done) return [{ exercise, parts: exercise.parts }];
+    const parts = exercise.parts.filter((part) => !done.links.some((link) => link.part === part.id));
+    return parts.length === 0 ? [] : [{ exercise, parts, onto: done.id }];
+  });
+}
 
 const keyOf = ({ title, demands }: RulePart): string => JSON.stringify([title.toLowerCase(), demands]);
 

@@ -7,9 +7,9 @@ import { type Breakdown, type Dog, workOf } from '@/data/read';
 import { copyExercises, makeExercises } from '@/data/write';
 import { Button, buttonClass, Notice, PageHead, Sheet } from '@/ui';
 import { wordsOf } from '@/words';
-import { askedLinks, classDraft, type ExerciseDraft, without, withoutDemands } from './class-draft';
+import { askedLinks, classDraft, type ExerciseDraft, without } from './class-draft';
+import { ClassLink } from './class-link';
 import { freshKey, type LinkDraft, type Problems, readLinks } from './exercise-draft';
-import { LinkFields } from './link-fields';
 import { tell } from './words';
 
 /** A whole class broken down in one go: every start on one page, or taken over from another dog. */
@@ -55,10 +55,15 @@ function Class({ book, state }: { readonly book: RuleBook; readonly state: DogSt
     setProblems(read.problems);
     if (Object.keys(read.problems).length > 0) return;
     let at = 0;
-    const plans = drafts.map(({ exercise, links }) => {
+    const plans = drafts.map(({ exercise, links, onto }) => {
       const mine = read.plans.slice(at, at + links.length);
       at += links.length;
-      return { dogId: dog.id, source: { ruleBookId: book.id, exercise: exercise.id }, links: mine };
+      return {
+        dogId: dog.id,
+        source: { ruleBookId: book.id, exercise: exercise.id },
+        links: mine,
+        ...(onto && { onto: { breakdown: onto, order: exercise.parts.map((part) => part.id) } }),
+      };
     });
     const made = await done(
       tell('class-page.is-broken-down', { title: book.title, n: plans.length }),
@@ -68,22 +73,13 @@ function Class({ book, state }: { readonly book: RuleBook; readonly state: DogSt
     await navigate(`/${kennel.name}/breakdown`);
   };
   const count = Object.keys(problems).length;
-  const bare = withoutDemands(book, state.work);
   return (
     <>
       <PageHead title={tell('class-page.break-down-all-of', { title: book.title, name: dog.name })}>
         {tell('class-page.the-demands-are-the-rule-books')}
       </PageHead>
-      {bare.length > 0 && (
-        <Notice tone="alert">
-          {tell('class-page.no-demand-in', { titles: bare.map((one) => one.title).join(', ') })}{' '}
-          <Link className="underline" to={`/${kennel.name}/rule-books/write`}>
-            {tell('class-page.write-them')}
-          </Link>
-        </Notice>
-      )}
       <TakeOver book={book} state={state} />
-      {drafts.length === 0 && bare.length > 0 ? null : drafts.length === 0 ? (
+      {drafts.length === 0 ? (
         <Notice>
           {tell('class-page.all-of-it-is-broken-down')}{' '}
           <Link className="underline" to={`/${kennel.name}/breakdown`}>
@@ -106,27 +102,18 @@ function Class({ book, state }: { readonly book: RuleBook; readonly state: DogSt
               }
             >
               <div className="grid gap-4">
-                {draft.links.map((link, i) =>
-                  link.existing === null ? (
-                    <LinkFields
-                      key={link.id}
-                      link={link}
-                      place={i}
-                      last={i === draft.links.length - 1}
-                      problems={problems}
-                      elements={[]}
-                      onChange={change}
-                      onMove={null}
-                      onRemove={null}
-                    />
-                  ) : (
-                    <p key={link.id} className="leading-snug">
-                      <span className="text-ink-soft">{i + 1}. </span>
-                      <span className="font-semibold">{link.title}</span>{' '}
-                      {tell('class-page.trained-once-for-all')}
-                    </p>
-                  ),
-                )}
+                {draft.links.map((link, i) => (
+                  <ClassLink
+                    key={link.id}
+                    link={link}
+                    place={i}
+                    last={i === draft.links.length - 1}
+                    part={draft.exercise.parts.find((one) => one.id === link.part)}
+                    work={state.work}
+                    problems={problems}
+                    onChange={change}
+                  />
+                ))}
               </div>
             </Sheet>
           ))}

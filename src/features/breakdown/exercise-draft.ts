@@ -4,6 +4,7 @@ import {
   GENERAL_STEP,
   heldAxes,
   isRatioAxis,
+  joinDemands,
   type Method,
   type MethodAxis,
   type MethodElement,
@@ -12,7 +13,7 @@ import {
   type Setting,
 } from '@/core/breakdown';
 import { fewestToTop } from '@/core/coaching';
-import type { RulePart } from '@/core/rulebooks';
+import type { Demand, RulePart } from '@/core/rulebooks';
 import { asId, type DogId, type ElementId, must, type PartKey, toBase } from '@/core/shared';
 import {
   criteriaAtShare,
@@ -24,7 +25,7 @@ import {
 } from '@/data/read';
 import type { LinkPlan } from '@/data/write';
 import { reading, wordsOf } from '@/words';
-import { type AxisDraft, axisDraft } from './axis-draft';
+import { type AxisDraft, axisDraft, furtherAxis } from './axis-draft';
 import { type BeforeDraft, comesAlong, elementOfSkill } from './befores';
 import { tell } from './words';
 
@@ -36,6 +37,8 @@ export type LinkDraft = {
   readonly existing: ElementId | null;
   readonly from: { readonly method: Method; readonly element: MethodElement } | null;
   readonly axes: readonly AxisDraft[];
+  /** What a rule book asks of it. */
+  readonly asked?: RulePart['demands'] | undefined;
 };
 
 /**
@@ -86,9 +89,41 @@ function linkFromMethod(
   };
 }
 
-/** An element that a rule book asks for: its demands are given, its starts are asked. */
+/**
+ * An element that a rule book asks for: its demands are given, its starts are asked. Where the book measures
+ * nothing, it climbs by less help.
+ */
 export function linkFromPart(part: RulePart, id: ElementId): LinkDraft {
-  const axes = part.demands.map((demand): AxisDraft => {
+  const axes = part.demands.length === 0 ? [furtherAxis('help', [])] : askedAxes(part.demands);
+  return { id, part: part.id, title: part.title, existing: null, from: null, axes, asked: part.demands };
+}
+
+/**
+ * A part of a rule book trained as an element of a method: the method's criteria go on to what the book asks of
+ * what they measure, and what the method does not measure stands beside them.
+ */
+export function linkByMethod(
+  part: RulePart,
+  method: Method,
+  element: MethodElement,
+  id: ElementId,
+): LinkDraft {
+  const link = linkFromMethod(method, element, id, part.id);
+  const { criteria, unmeasured } = joinDemands(
+    part.demands,
+    element.axes.map(({ axis }) => axis),
+  );
+  const joined = element.axes.map((spec) => {
+    const demand = criteria[spec.axis.key];
+    return axisDraft(demand === undefined ? spec : { ...spec, demand });
+  });
+  const taken = new Set<string>(element.axes.map(({ axis }) => axis.key));
+  const beside = askedAxes(unmeasured).filter(({ spec }) => !taken.has(spec.axis.key));
+  return { ...link, title: part.title, axes: [...joined, ...beside], asked: part.demands };
+}
+
+function askedAxes(demands: readonly Demand[]): AxisDraft[] {
+  return demands.map((demand): AxisDraft => {
     const shape = {
       key: demand.axis,
       title: demand.title,
@@ -111,7 +146,6 @@ export function linkFromPart(part: RulePart, id: ElementId): LinkDraft {
       askDemand: '',
     });
   });
-  return { id, part: part.id, title: part.title, existing: null, from: null, axes };
 }
 
 export function linkByHand(id: ElementId, spec: MethodAxis): LinkDraft {
@@ -122,8 +156,9 @@ export function linkToExisting(
   element: Pick<ElementRecord, 'id' | 'title'>,
   id: ElementId,
   part: PartKey | null = null,
+  asked?: RulePart['demands'],
 ): LinkDraft {
-  return { id, part, title: element.title, existing: element.id, from: null, axes: [] };
+  return { id, part, title: element.title, existing: element.id, from: null, axes: [], asked };
 }
 
 /** What is wrong, by field: `${link}.title` or `${link}.${axis}.${start|demand|step}`. */
@@ -188,7 +223,8 @@ export function readLinks(
   };
   const plans = links.map((link): LinkPlan => {
     const element = made.get(link);
-    return { part: link.part, element: element ? { ...element, needs: needsOf(link) } : keptBy(link) };
+    if (element) return { part: link.part, element: { ...element, needs: needsOf(link) } };
+    return { part: link.part, element: keptBy(link), asked: link.asked };
   });
   return { plans, besides: along.map(([, element]) => element), problems };
 }

@@ -35,10 +35,6 @@ export const notYet = (book: RuleBook, work: DogWork): RuleExercise[] =>
     (exercise) => !work.breakdowns.some((one) => one.ruleBookId === book.id && one.exercise === exercise.id),
   );
 
-/** Whether the rule book says of each piece what it asks. */
-export const isDemanded = ({ parts }: RuleExercise): boolean =>
-  parts.length > 0 && parts.every((part) => part.demands.length > 0);
-
 /**
  * Rule-book exercises that are not broken down yet, the methods, and the dog's own exercises;
  * groups without any are left out.
@@ -47,15 +43,13 @@ export function sourceGroups(work: DogWork, methods: readonly Method[]): SourceG
   const books = inUse(work.ruleBooks).map(
     ({ book }): SourceGroup => ({
       title: `${book.title}, ${book.edition}`,
-      sources: notYet(book, work)
-        .filter(isDemanded)
-        .map((exercise) => ({
-          kind: 'rule-book',
-          id: `book:${book.id}:${exercise.id}`,
-          title: exercise.title,
-          book,
-          exercise,
-        })),
+      sources: notYet(book, work).map((exercise) => ({
+        kind: 'rule-book',
+        id: `book:${book.id}:${exercise.id}`,
+        title: exercise.title,
+        book,
+        exercise,
+      })),
     }),
   );
   const like = work.breakdowns.map(

@@ -85,7 +85,7 @@ export function RuleBooksRoom() {
   );
 }
 
-/** A rule book under another name, or put away. */
+/** A rule book corrected, copied, under another name, or put away. */
 function Keeping({ book }: { readonly book: RuleBook }) {
   const { kennel, done } = useKennel();
   const [title, setTitle] = useState(book.title);
@@ -95,12 +95,17 @@ function Keeping({ book }: { readonly book: RuleBook }) {
     const kept = await done(tell('rule-books-room.name-changed'), renameRuleBook(kennel, book.id, title));
     setProblem(kept.ok ? undefined : wordsOf(kept.message));
   };
+  const writing = (how: 'correct' | 'copy'): string =>
+    `/${kennel.name}/rule-books/write?${how}=${encodeURIComponent(book.id)}`;
   return (
-    <details className="print:hidden">
-      <summary className="min-h-11 cursor-pointer py-2.5 underline decoration-rule underline-offset-4">
-        {tell('rule-books-room.call-it-otherwise-or-put-it-away')}
-      </summary>
+    <Sheet title={tell('rule-books-room.change-it')} className="print:hidden">
       <div className="flex flex-wrap items-end gap-3">
+        <Link className={buttonClass('plain')} to={writing('correct')}>
+          {tell('rule-books-room.correct-it')}
+        </Link>
+        <Link className={buttonClass('plain')} to={writing('copy')}>
+          {tell('rule-books-room.copy-it')}
+        </Link>
         <TextField
           label={tell('rule-books-room.name-of-the-rule-book')}
           className="w-full max-w-md"
@@ -122,7 +127,8 @@ function Keeping({ book }: { readonly book: RuleBook }) {
           {tell('rule-books-room.put-it-away')}
         </Button>
       </div>
-    </details>
+      <p className="mt-2 text-ink-soft text-sm">{tell('rule-books-room.what-correcting-is')}</p>
+    </Sheet>
   );
 }
 

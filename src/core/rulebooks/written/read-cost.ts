@@ -121,7 +121,7 @@ function discretion(
     cost: { kind: 'discretion', low, usual: taken, high },
     assumed: [
       ...(lowTaken ? [say('rulebooks.written.from-the-smallest-step', { low })] : []),
-      ...(usual ? [] : [say('rulebooks.written.usually', { usual: taken })]),
+      ...(usual ? [] : [say('rulebooks.written.usually')]),
     ],
   };
 }

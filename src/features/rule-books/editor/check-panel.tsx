@@ -28,63 +28,77 @@ export function CheckPanel({ draft, checked, books }: Props) {
     });
   };
   const file = made(draft, books).file;
+  const saving = useSaving(checked);
   return (
-    <Sheet
-      title={
-        checked.book ? tell('book-page.sound') : tell('book-page.to-mend', { n: checked.problems.length })
-      }
-      label={tell('book-page.check')}
-      className="self-start lg:sticky lg:top-4"
-    >
-      <div aria-live="polite" className="grid gap-1">
-        {checked.worked && <p className="text-lg leading-snug">{checked.worked}</p>}
-        {checked.book && <Doubts book={checked.book} />}
-        <ul className="grid max-h-[40vh] gap-1 overflow-auto">
-          {checked.problems.map((problem) => (
-            <li key={`${problem.where}${problem.words}`}>
-              <button
-                type="button"
-                className="min-h-11 w-full border-l-4 border-signal-ink bg-paper px-2 py-1 text-left leading-snug"
-                onClick={() => goTo(problem.at)}
+    <>
+      <PhoneBar checked={checked} saving={saving} />
+      <Sheet
+        title={
+          checked.book ? tell('book-page.sound') : tell('book-page.to-mend', { n: checked.problems.length })
+        }
+        label={tell('book-page.check')}
+        className="max-lg:hidden self-start lg:sticky lg:top-4"
+      >
+        <div aria-live="polite" className="grid gap-1">
+          {checked.worked && <p className="text-lg leading-snug">{checked.worked}</p>}
+          {checked.book && <Doubts book={checked.book} />}
+          <ul className="grid max-h-[40vh] gap-1 overflow-auto">
+            {checked.problems.map((problem) => (
+              <li key={`${problem.where}${problem.words}`}>
+                <button
+                  type="button"
+                  className="min-h-11 w-full border-l-4 border-signal-ink bg-paper px-2 py-1 text-left leading-snug"
+                  onClick={() => goTo(problem.at)}
+                >
+                  <span className="font-semibold underline decoration-rule underline-offset-4">
+                    {problem.where}
+                  </span>{' '}
+                  {problem.words}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </div>
+        <div className="mt-4 grid gap-2">
+          <Button look="signal" size="big" aria-disabled={!checked.book} onClick={() => void saving.save()}>
+            {saving.words}
+          </Button>
+          {saving.refused && (
+            <Notice tone="alert" role="alert">
+              {saving.refused}
+            </Notice>
+          )}
+          {origin !== null && <OtherEdition draft={draft} />}
+          <Button aria-disabled={past.length === 0} onClick={undo}>
+            {tell('book-page.undo')}
+          </Button>
+          <details>
+            <summary className="min-h-11 cursor-pointer py-2.5 underline decoration-rule underline-offset-4">
+              {tell('book-page.otherwise')}
+            </summary>
+            <div className="grid gap-2">
+              <Button
+                onClick={() =>
+                  saveText(
+                    `${textAt(file, ['id'])}.json`,
+                    `${JSON.stringify(file, null, 2)}\n`,
+                    'application/json',
+                  )
+                }
               >
-                <span className="font-semibold underline decoration-rule underline-offset-4">
-                  {problem.where}
-                </span>{' '}
-                {problem.words}
-              </button>
-            </li>
-          ))}
-        </ul>
-      </div>
-      <div className="mt-4 grid gap-2">
-        <SaveButtons checked={checked} />
-        <Button aria-disabled={past.length === 0} onClick={undo}>
-          {tell('book-page.undo')}
-        </Button>
-        <details>
-          <summary className="min-h-11 cursor-pointer py-2.5 underline decoration-rule underline-offset-4">
-            {tell('book-page.otherwise')}
-          </summary>
-          <div className="grid gap-2">
-            <Button
-              onClick={() =>
-                saveText(
-                  `${textAt(file, ['id'])}.json`,
-                  `${JSON.stringify(file, null, 2)}\n`,
-                  'application/json',
-                )
-              }
-            >
-              {tell('book-page.save-as-a-file')}
-            </Button>
-            <BackLink />
-            <Button look="quiet" onClick={putAway}>
-              {origin === null ? tell('book-page.put-the-draft-away') : tell('book-page.leave-it-as-it-was')}
-            </Button>
-          </div>
-        </details>
-      </div>
-    </Sheet>
+                {tell('book-page.save-as-a-file')}
+              </Button>
+              <BackLink />
+              <Button look="quiet" onClick={putAway}>
+                {origin === null
+                  ? tell('book-page.put-the-draft-away')
+                  : tell('book-page.leave-it-as-it-was')}
+              </Button>
+            </div>
+          </details>
+        </div>
+      </Sheet>
+    </>
   );
 }
 
@@ -97,67 +111,88 @@ function BackLink() {
   );
 }
 
-/** Saving: a new book, or a correction of a saved one, which can become an edition of its own instead. */
-function SaveButtons({ checked }: Pick<Props, 'checked'>) {
+/** On a phone the first thing to mend, undo and saving stay under the thumb. */
+function PhoneBar({ checked, saving }: Pick<Props, 'checked'> & { readonly saving: Saving }) {
+  const { undo, past, goTo } = useEditor();
+  const [first] = checked.problems;
+  return (
+    <div className="sticky bottom-[4.25rem] z-10 grid grid-cols-[1fr_auto] gap-2 border-2 border-ink bg-paper p-1.5 lg:hidden">
+      <button
+        type="button"
+        className="col-span-2 min-h-11 px-2 text-left leading-snug"
+        aria-disabled={!first}
+        onClick={() => first && goTo(first.at)}
+      >
+        {first ? (
+          <>
+            <span className="font-semibold underline decoration-rule underline-offset-4">{first.where}</span>{' '}
+            {first.words}
+          </>
+        ) : (
+          checked.worked
+        )}
+      </button>
+      <Button look="signal" size="big" aria-disabled={!checked.book} onClick={() => void saving.save()}>
+        {saving.words}
+      </Button>
+      <Button size="big" aria-disabled={past.length === 0} onClick={undo}>
+        {tell('book-page.undo')}
+      </Button>
+    </div>
+  );
+}
+
+type Saving = {
+  readonly save: () => Promise<void>;
+  readonly words: string;
+  readonly refused: string | null;
+};
+
+/** Saving: a new book, or a correction of a saved one. What is still wrong is gone to first. */
+function useSaving(checked: Checked): Saving {
   const { kennel, now, done } = useKennel();
-  const { close, origin, goTo, draft } = useEditor();
+  const { close, origin, goTo } = useEditor();
   const navigate = useNavigate();
   const [refused, setRefused] = useState<string | null>(null);
-  const toMend = (): boolean => {
+  const stored = async (book: RuleBook) =>
+    origin === null
+      ? done(tell('book-page.is-saved', { title: book.title }), putRuleBook(kennel, book, now()))
+      : done(
+          ({ ladders, open }) =>
+            tell('book-page.is-corrected', {
+              title: book.title,
+              ladders,
+              open: open.join(', '),
+              n: open.length,
+            }),
+          correctRuleBook(kennel, book),
+        );
+  const save = async (): Promise<void> => {
     const [first] = checked.problems;
     if (first) goTo(first.at);
-    return checked.book === null;
-  };
-  const leave = async (book: RuleBook): Promise<void> => {
+    if (!checked.book) return;
+    const saved = await stored(checked.book);
+    if (!saved.ok) return setRefused(wordsOf(saved.message));
     close();
-    await navigate(`/${kennel.name}/rule-books/${book.id}`);
+    await navigate(`/${kennel.name}/rule-books/${checked.book.id}`);
   };
-  const save = async (): Promise<void> => {
-    if (toMend() || !checked.book) return;
-    const { book } = checked;
-    const saved = await done(
-      tell('book-page.is-saved', { title: book.title }),
-      putRuleBook(kennel, book, now()),
-    );
-    if (saved.ok) await leave(book);
+  useSaveKey(save);
+  return {
+    save,
+    refused,
+    words: origin === null ? tell('book-page.save') : tell('book-page.save-correction'),
   };
-  const correct = async (): Promise<void> => {
-    if (toMend() || !checked.book) return;
-    const { book } = checked;
-    const saved = await done(
-      ({ ladders, open }) =>
-        tell('book-page.is-corrected', { title: book.title, ladders, open: open.join(', '), n: open.length }),
-      correctRuleBook(kennel, book),
-    );
-    if (saved.ok) await leave(book);
-    else setRefused(wordsOf(saved.message));
-  };
+}
+
+/** A correction that is none: the rules have changed, and the old ones stay beside them. */
+function OtherEdition({ draft }: { readonly draft: Draft }) {
+  const { start, goTo } = useEditor();
   const another = (): void => {
-    if (!draft) return;
     const edition = tell('book-starts.changed', { edition: textAt(draft, ['edition']) });
-    useEditor.getState().start(put(put(draft, ['id'], '~0'), ['edition'], edition), null);
+    start(put(put(draft, ['id'], '~0'), ['edition'], edition), null);
     goTo(['edition']);
   };
-  useSaveKey(origin === null ? save : correct);
-  if (origin === null)
-    return (
-      <Button look="signal" size="big" aria-disabled={!checked.book} onClick={() => void save()}>
-        {tell('book-page.save')}
-      </Button>
-    );
-  return (
-    <>
-      <Button look="signal" size="big" aria-disabled={!checked.book} onClick={() => void correct()}>
-        {tell('book-page.save-correction')}
-      </Button>
-      {refused && (
-        <Notice tone="alert" role="alert">
-          {refused}
-        </Notice>
-      )}
-      <Button onClick={another}>{tell('book-page.make-it-another-edition')}</Button>
-    </>
-  );
+  return <Button onClick={another}>{tell('book-page.make-it-another-edition')}</Button>;
 }
 
 /** Control and S save, wherever the cursor is. */

@@ -16,19 +16,22 @@ const NAMES: readonly FieldSpec[] = [
 const NOTE: FieldSpec = { kind: 'text', path: ['note'], label: tell('book-page.note'), wide: true };
 const isAward = ({ path }: FieldSpec): boolean => path[1] === 'awards';
 
-/** What is said of the whole class: its name and how it is passed; awards and what is seldom are folded. */
-export function ClassPart({ draft }: { readonly draft: Draft }) {
+/** What the class is called, over its exercises as on a judging sheet. */
+export function ClassNames({ draft }: { readonly draft: Draft }) {
+  return <SpecFields draft={draft} base={[]} specs={NAMES} context={tell('book-place.the-class')} />;
+}
+
+/** How the class is passed, below its exercises as on a judging sheet; awards and what is seldom are folded. */
+export function ClassRules({ draft }: { readonly draft: Draft }) {
   const family: Rules['family'] = familyIn(draft);
-  const context = tell('book-place.the-class');
   return (
-    <Sheet title={tell('book-page.the-class')} aside={FAMILY_WORDS[family].title}>
+    <Sheet title={tell('book-page.how-it-is-passed')} aside={FAMILY_WORDS[family].title}>
       <div className="grid gap-4">
-        <SpecFields draft={draft} base={[]} specs={NAMES} context={context} />
         <SpecFields
           draft={draft}
           base={[]}
           specs={CLASS_FIELDS[family].filter((one) => !isAward(one))}
-          context={context}
+          context={tell('book-place.the-class')}
         />
         <div className="flex flex-wrap gap-x-8">
           <Fold

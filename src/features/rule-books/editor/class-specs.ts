@@ -11,6 +11,7 @@ import {
   optionsOf,
   perhapsNumber,
   text,
+  unit,
 } from './specs';
 import { tell } from './words';
 
@@ -211,7 +212,7 @@ const height = (key: 'smallest' | 'tallest', label: string): FieldSpec => ({
   path: ['entry', key],
   label,
   start: () => ({ value: typed(''), unit: 'cm' }),
-  fields: [number(tell('book-class.height'), 'value'), text(tell('book-class.unit'), 'unit')],
+  fields: [number(tell('book-class.height'), 'value'), unit(tell('book-class.unit'), 'unit')],
 });
 
 /** What classes of any family have seldom: sizes, phases, what is counted over the run, titles and the like. */
@@ -229,7 +230,7 @@ const ANY_MORE: readonly FieldSpec[] = [
         nullable: true,
         label: tell('book-class.up-to-a-height'),
         start: () => ({ value: typed(''), unit: 'cm' }),
-        fields: [number(tell('book-class.lower-than'), 'value'), text(tell('book-class.unit'), 'unit')],
+        fields: [number(tell('book-class.lower-than'), 'value'), unit(tell('book-class.unit'), 'unit')],
       },
     ],
     starts: [[tell('book-class.add-size'), (draft) => ({ id: freshId(draft), title: '', under: null })]],

@@ -8,7 +8,7 @@ import { Button, Notice, PageHead, useUndo } from '@/ui';
 import { Beginnings } from './beginnings';
 import { checkDraft } from './check';
 import { CheckPanel } from './check-panel';
-import { ClassPart } from './class-part';
+import { ClassNames, ClassRules } from './class-part';
 import { type Draft, textAt } from './draft';
 import { useEditor } from './editor-store';
 import { copyDraft, correctDraft } from './starts';
@@ -107,8 +107,9 @@ function Editor({ draft, books }: { readonly draft: Draft; readonly books: reado
       </PageHead>
       <div className="grid grid-cols-1 gap-6 lg:grid-cols-[1fr_19rem]">
         <div className="grid min-w-0 content-start gap-6">
-          <ClassPart draft={draft} />
+          <ClassNames draft={draft} />
           <Table draft={draft} checked={checked} />
+          <ClassRules draft={draft} />
         </div>
         <CheckPanel draft={draft} checked={checked} books={others} />
       </div>

@@ -82,7 +82,7 @@ function idsOnTheWay(draft: Draft | null, path: Path): string[] {
   if (!draft) return [];
   const scored = path[0] === 'rules';
   const e = path[scored ? 2 : 1];
-  if (typeof e !== 'number') {
+  if (typeof e !== 'number' || (scored ? path[1] : path[0]) !== 'exercises') {
     const inSight = ['title', 'edition'].includes(String(path[0])) || (scored && path[1] !== 'awards');
     return inSight ? [] : [path[1] === 'awards' || path[0] === 'note' ? 'awards' : 'more'];
   }

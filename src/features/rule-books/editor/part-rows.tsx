@@ -117,6 +117,13 @@ function faultsOf(draft: Draft, exercise: number, part: string | null): Placed[]
 
 type PartProps = Props & { readonly part: number; readonly count: number; readonly of: string };
 
+/** What a cell of a part is, above it. */
+const Head = ({ children }: { readonly children: string }) => (
+  <span aria-hidden="true" className="block px-2 text-ink-soft text-sm">
+    {children}
+  </span>
+);
+
 /** One part: its name, what is asked of it, and what is charged when it is not done. */
 function PartRow({ draft, exercise, part, count, of }: PartProps) {
   const { change, goTo, unfolded: open, fold } = useEditor();
@@ -143,14 +150,8 @@ function PartRow({ draft, exercise, part, count, of }: PartProps) {
       className="border-b border-ink bg-paper/50 py-1"
     >
       <div className="grid grid-cols-1 items-start gap-x-2 gap-y-1 md:grid-cols-[minmax(0,4fr)_minmax(0,3fr)_minmax(0,2fr)_auto]">
-        {[tell('book-row.head-part'), tell('book-row.head-asked'), tell('book-row.head-not-done'), ''].map(
-          (head) => (
-            <span key={head} aria-hidden="true" className="hidden px-2 text-ink-soft text-sm md:block">
-              {head}
-            </span>
-          ),
-        )}
         <div data-col="title">
+          <Head>{tell('book-row.head-part')}</Head>
           <Cell
             path={[...path, 'title']}
             label={tell('book-row.part-of', { n: part + 1, of })}
@@ -164,7 +165,10 @@ function PartRow({ draft, exercise, part, count, of }: PartProps) {
         </div>
         <DemandCell draft={draft} path={path} node={node} label={tell('book-row.asked-of', { name })} />
         {miss >= 0 && (
-          <PriceCell draft={draft} path={missPath} label={tell('book-row.not-done-costs', { name })} />
+          <div className="min-w-0">
+            <Head>{tell('book-row.head-not-done')}</Head>
+            <PriceCell draft={draft} path={missPath} label={tell('book-row.not-done-costs', { name })} />
+          </div>
         )}
         <div data-col="more">
           <MoreButton id={id} name={tell('book-row.more-of-part', { name, of })} />
@@ -239,6 +243,7 @@ function DemandCell({ draft, path, node, label }: DemandProps) {
     );
   return (
     <div data-col="demands" className="min-w-0">
+      <Head>{tell('book-row.head-asked')}</Head>
       <Cell
         path={[...path, 'demands']}
         label={label}

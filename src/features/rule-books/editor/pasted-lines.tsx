@@ -50,13 +50,18 @@ function Line({ index, line, open }: LineProps) {
       {...(open ? { 'data-open-line': index } : {})}
       className={`grid gap-x-3 gap-y-1 py-1 md:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_11rem] ${open ? 'border-l-4 border-signal-ink pl-2' : 'border-b border-hair'}`}
     >
-      <input
-        aria-label={tell('book-paste.line', { n })}
-        aria-describedby={id}
-        value={line.text}
-        onChange={(event) => mend(index, event.target.value)}
-        className="min-h-11 w-full min-w-0 border-b border-rule bg-paper px-2"
-      />
+      <div className="flex items-center gap-2">
+        <span aria-hidden="true" className="w-6 text-right text-ink-soft text-sm">
+          {n}
+        </span>
+        <input
+          aria-label={tell('book-paste.line', { n })}
+          aria-describedby={id}
+          value={line.text}
+          onChange={(event) => mend(index, event.target.value)}
+          className="min-h-11 w-full min-w-0 border-b border-rule bg-paper px-2"
+        />
+      </div>
       <div id={id} className="self-center leading-snug">
         {words.map((one) => (
           <p key={one}>{one}</p>

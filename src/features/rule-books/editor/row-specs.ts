@@ -10,6 +10,7 @@ import {
   optionsOf,
   perhapsNumber,
   text,
+  unit,
 } from './specs';
 import { QUANTITIES, QUANTITY_WORDS } from './typed-values';
 import { tell } from './words';
@@ -94,7 +95,7 @@ export const PART_FIELDS: readonly FieldSpec[] = [
         ['less', tell('book-row.at-most')],
       ]),
       number(tell('book-row.value'), 'value'),
-      text(tell('book-row.unit'), 'unit'),
+      unit(tell('book-row.unit'), 'unit'),
       { kind: 'by-size', path: ['bySize'], label: tell('book-row.by-size') },
     ],
     starts: [],
@@ -173,7 +174,7 @@ export const COST_FIELDS: Readonly<Record<string, readonly FieldSpec[]>> = {
         (one): Option => [one, QUANTITY_WORDS[one]],
       ),
     ),
-    text(tell('book-cost.unit'), 'unit'),
+    unit(tell('book-cost.unit'), 'unit'),
     {
       kind: 'rows',
       path: ['bands'],

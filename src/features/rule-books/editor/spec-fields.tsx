@@ -77,8 +77,9 @@ function LineField({ draft, base, spec, context, before }: FieldProps) {
   const list = spec.kind === 'words' && Array.isArray(found) ? found.join(', ') : null;
   const take = (text: string): void => change((now) => taken(now, path, spec, text), written(path));
   const wide = 'wide' in spec && spec.wide;
+  const narrow = spec.kind === 'number' || ('narrow' in spec && spec.narrow);
   return (
-    <label className={`block ${wide ? 'w-full' : spec.kind === 'number' ? 'w-36' : 'min-w-44 flex-1'}`}>
+    <label className={`block ${wide ? 'w-full' : narrow ? 'w-36' : 'min-w-44 flex-1'}`}>
       <span className="block text-sm font-semibold leading-tight">{spec.label}</span>
       <input
         aria-label={`${spec.label}, ${context}`}

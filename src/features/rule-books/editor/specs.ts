@@ -15,6 +15,7 @@ export type FieldSpec =
       readonly optional?: boolean;
       readonly nullable?: boolean;
       readonly wide?: boolean;
+      readonly narrow?: boolean;
     })
   | (Base & { readonly kind: 'check' })
   | (Base & {
@@ -55,6 +56,12 @@ export const perhapsNumber = (label: string, ...path: Path): FieldSpec => ({
   optional: true,
 });
 export const text = (label: string, ...path: Path): FieldSpec => ({ kind: 'text', path, label });
+export const unit = (label: string, ...path: Path): FieldSpec => ({
+  kind: 'text',
+  path,
+  label,
+  narrow: true,
+});
 export const check = (label: string, ...path: Path): FieldSpec => ({ kind: 'check', path, label });
 export const choice = (
   label: string,

@@ -76,8 +76,11 @@ function told(failure: Failure, file: Draft): string {
 
 /** What the shape of a file wants, as somebody at a table would say it. */
 function shapeInWords(failure: Failure): string {
+  const said = failure.message.with?.message;
+  const empty =
+    typeof said === 'object' && said !== null && 'say' in said && said.say.endsWith('must-not-be-empty');
   const received = failure.message.with?.received;
-  if (received === '""' || received === 'undefined' || received === 'null')
+  if (empty || received === '""' || received === 'undefined' || received === 'null')
     return tell('book-check.not-filled-in');
   if (failure.message.with?.message) {
     const message = wordsOf(failure.message.with.message);

@@ -1,0 +1,455 @@
+import fc from 'fast-check';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { compareBooks, type RuleBook, readRuleBook } from '@/core/rulebooks';
+import { BOOK_NAMES, bookNamed } from '@/core/rulebooks/sample-books.test-helper';
+import { STRUCTURED_BOOKS } from '@/core/rulebooks/structured-books.test-helper';
+import { checkDraft } from './check';
+import { CLASS_FIELDS, classMore } from './class-specs';
+import { at, type Draft, type Json, listAt, type Path, put, textAt, typed } from './draft';
+import { useEditor } from './editor-store';
+import { made } from './made';
+import { placeInWords } from './place-words';
+import {
+  COST_FIELDS,
+  COST_STARTS,
+  costKinds,
+  faultFields,
+  MAIN_NUMBER,
+  OUTLINE_FIELDS,
+  PART_FIELDS,
+  SCORED_FIELDS,
+} from './row-specs';
+import type { FieldSpec } from './specs';
+import {
+  addExercise,
+  addFault,
+  addPart,
+  blankDraft,
+  copyDraft,
+  correctDraft,
+  draftFrom,
+  FAMILIES,
+  moveExercise,
+  removeExercise,
+  removePart,
+} from './starts';
+import { putCost, shownCost, shownDemands } from './typed-values';
+
+const books: readonly RuleBook[] = [
+  ...BOOK_NAMES.map(bookNamed),
+  ...Object.values(STRUCTURED_BOOKS).map((book) => {
+    const read = readRuleBook(JSON.stringify(book));
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    return read.value;
+  }),
+];
+const kept = new Map<string, string>();
+beforeEach(() => {
+  kept.clear();
+  globalThis.localStorage = {
+    getItem: (key: string) => kept.get(key) ?? null,
+    setItem: (key: string, text: string) => kept.set(key, text),
+    removeItem: (key: string) => kept.delete(key),
+  } as unknown as Storage;
+  useEditor.setState({ kennel: null, draft: null, origin: null, past: [], step: null });
+});
+
+const draft = (): Draft => useEditor.getState().draft ?? {};
+/** What a field does with each key: the cell as it shows after it. */
+function type(path: Path, text: string, write: (now: Draft, text: string) => Draft): void {
+  const { change, leave } = useEditor.getState();
+  for (let i = 1; i <= text.length; i++) change((now) => write(now, text.slice(0, i)), path.join('.'));
+  leave();
+}
+const typeNumber = (path: Path, text: string): void =>
+  type(path, text, (now, one) => put(now, path, typed(one)));
+const typeText = (path: Path, text: string): void => type(path, text, (now, one) => put(now, path, one));
+const typeCost = (fault: Path, text: string): void =>
+  type([...fault, 'cost'], text, (now, one) => putCost(now, fault, one));
+const faultsOf = (e: number): Path => ['rules', 'exercises', e, 'faults'];
+
+/** A book of one family with one exercise and one fault, as it is typed. */
+function small(family: (typeof FAMILIES)[number]): void {
+  const { start, change } = useEditor.getState();
+  start(blankDraft(family));
+  typeText(['title'], `A ${family} class`);
+  typeText(['exercises', 0, 'title'], 'Recall');
+  const main = MAIN_NUMBER[family];
+  if (main) typeNumber(['rules', 'exercises', 0, ...main.path], family === 'weighted-marks' ? '2' : '20');
+  const lines: Readonly<Record<string, readonly (readonly [Path, string])[]>> = {
+    'points-off': [[['rules', 'pass', 0, 'atLeast'], '10']],
+    'weighted-marks': [[['rules', 'pass', 'percent'], '70']],
+    abilities: [
+      [['rules', 'overall'], '6'],
+      [['rules', 'abilities', 0, 'atLeast'], '5'],
+    ],
+    retrieves: [
+      [['rules', 'maximum'], '20'],
+      [['rules', 'majorLeaves'], '8'],
+      [['rules', 'pass', 'atLeast'], '12'],
+    ],
+    checklist: [],
+    'time-and-faults': [[['rules', 'pass', 'atMost'], '10']],
+    measured: [[['rules', 'pass', 'line'], '10']],
+  };
+  for (const [path, text] of lines[family] ?? []) typeNumber(path, text);
+  change((now) => addFault(now, 0, textAt(now, ['exercises', 0, 'parts', 0, 'id'])));
+  const fault = [...faultsOf(0), listAt(draft(), faultsOf(0)).length - 1];
+  typeText([...fault, 'title'], 'Slow');
+  typeCost(fault, family === 'checklist' ? 'an attempt' : '1');
+}
+
+describe('key by key', () => {
+  it.each(
+    FAMILIES,
+  )('a book of %s is sound as soon as its cells are filled, and says what a usual run scores', (family) => {
+    useEditor.getState().start(blankDraft(family));
+    expect(checkDraft(draft()).problems.map((one) => one.words)).toContain('Not filled in yet.');
+    small(family);
+    const { problems, book, worked } = checkDraft(draft());
+    expect(problems).toEqual([]);
+    expect(book?.id).toBe(`a-${family}-class`);
+    expect(worked).toMatch(
+      /^A run with one small fault in each exercise scores .* (and passes|and does not pass: .*)\.$/,
+    );
+  });
+
+  it.each([
+    '2.5',
+    '1.05',
+    '2,5',
+    '0.5',
+    '.5',
+    '10',
+    '100.25',
+  ])('the number %s stays as it is typed', (text) => {
+    small('points-off');
+    const path = ['rules', 'exercises', 0, 'maximum'];
+    for (let i = 1; i <= text.length; i++) {
+      typeNumber(path, text.slice(0, i));
+      expect(textAt(draft(), path)).toBe(text.slice(0, i));
+    }
+    const file = made(draft(), []).file;
+    expect(at(file, path)).toBe(Number(text.replace(',', '.')));
+  });
+
+  it('what is no number is kept as it was typed, and said at its cell', () => {
+    small('points-off');
+    typeNumber(['rules', 'exercises', 0, 'maximum'], 'many');
+    const [problem] = checkDraft(draft()).problems;
+    expect(problem).toMatchObject({
+      at: ['rules', 'exercises', 0, 'maximum'],
+      where: 'Recall: Points',
+      words: '“many” is not a number. Write digits, with a point or a comma before a fraction.',
+    });
+  });
+
+  it('a price that is not understood is said at its cell, and what is typed stays', () => {
+    small('points-off');
+    typeCost([...faultsOf(0), 1], '2 pears');
+    const [problem] = checkDraft(draft()).problems;
+    expect([problem?.at, problem?.where]).toEqual([
+      [...faultsOf(0), 1, 'cost'],
+      'Recall, Slow: what it costs',
+    ]);
+    expect(shownCost(at(draft(), [...faultsOf(0), 1]) ?? null)).toBe('2 pears');
+  });
+
+  it('no sentence of the check has an id, a key or a word of a file', () => {
+    small('points-off');
+    const { change } = useEditor.getState();
+    change((now) => addPart(addExercise(now, 1), 0, 1));
+    typeText(['exercises', 1, 'title'], 'Recall');
+    typeNumber(['rules', 'pass', 0, 'atLeast'], '999');
+    const words = checkDraft(draft()).problems.map((one) => `${one.where} ${one.words}`);
+    expect(words.length).toBeGreaterThan(1);
+    for (const one of words)
+      expect(one).not.toMatch(/~\d|"|\bmiss\b|\bid\b|undefined|null|atLeast|exercises\[/);
+  });
+
+  it('what is typed in one field is one step to undo; another field is another', () => {
+    small('points-off');
+    const before = draft();
+    typeText(['title'], 'Barn class');
+    typeText(['edition'], 'Spring');
+    useEditor.getState().undo();
+    expect([textAt(draft(), ['title']), textAt(draft(), ['edition'])]).toEqual([
+      'Barn class',
+      'First edition',
+    ]);
+    useEditor.getState().undo();
+    expect(draft()).toEqual(before);
+  });
+
+  it('an empty row is no fault and no exercise; the rows that are wrong are still pointed to', () => {
+    small('points-off');
+    const { change } = useEditor.getState();
+    const part = textAt(draft(), ['exercises', 0, 'parts', 0, 'id']);
+    change((now) => addExercise(addFault(now, 0, part, 1), 0));
+    expect(checkDraft(draft()).problems).toEqual([]);
+    expect(checkDraft(draft()).book?.exercises).toHaveLength(1);
+    const slow = [...faultsOf(1), 2];
+    typeCost(slow, '999.999');
+    expect(checkDraft(draft()).problems.map((one) => one.at)).toEqual([[...slow, 'cost', 'points']]);
+  });
+
+  it('demands are read as they are said, and a part without one is fine', () => {
+    small('points-off');
+    const path = ['exercises', 0, 'parts', 0, 'demands'];
+    expect(checkDraft(draft()).book?.exercises[0]?.parts[0]?.demands).toEqual([]);
+    type(path, '20 m; answers within 1.5 s', (now, text) => put(now, path, typed(text, [])));
+    expect(checkDraft(draft()).book?.exercises[0]?.parts[0]?.demands).toEqual([
+      { axis: 'distance', title: 'Distance', quantity: 'distance', harder: 'more', value: 20, unit: 'm' },
+      { axis: 'latency', title: 'answers', quantity: 'latency', harder: 'less', value: 1.5, unit: 's' },
+    ]);
+    type(path, 'far away', (now, text) => put(now, path, typed(text, [])));
+    expect(checkDraft(draft()).problems.map((one) => one.where)).toEqual(['Recall: Asked']);
+  });
+});
+
+describe('a saved book in the table', () => {
+  it('is the same book when nothing is changed, whatever it has', () => {
+    for (const book of books) {
+      const again = checkDraft(correctDraft(book)).book;
+      expect([book.id, again && compareBooks(book, again), again]).toEqual([book.id, [], book]);
+    }
+  });
+
+  it('is the same book when every price and every demand is typed again as it stands', () => {
+    for (const book of books) {
+      let now = correctDraft(book);
+      for (const [e, scored] of listAt(now, ['rules', 'exercises']).entries())
+        for (const [f, fault] of listAt(scored, ['faults']).entries())
+          now = putCost(now, [...faultsOf(e), f], shownCost(fault));
+      for (const [e, exercise] of listAt(now, ['exercises']).entries())
+        for (const [p, part] of listAt(exercise, ['parts']).entries()) {
+          const path = ['exercises', e, 'parts', p, 'demands'];
+          now = put(now, path, typed(shownDemands(part), at(part, ['demands']) ?? []));
+        }
+      expect(checkDraft(now).book).toEqual(book);
+    }
+  });
+
+  it('keeps its ids when everything is called otherwise: dogs’ work is laid on them', () => {
+    for (const book of books) {
+      const titled = (node: Json): Json => {
+        if (Array.isArray(node)) return node.map(titled);
+        if (typeof node !== 'object' || node === null) return node;
+        return Object.fromEntries(
+          Object.entries(node).map(([key, value]) => [
+            key,
+            key === 'title' ? `${String(value)} anew` : titled(value),
+          ]),
+        );
+      };
+      const { phase: _p, ...rest } = { phase: null, ...(titled(correctDraft(book)) as Draft) };
+      const ids = (one: unknown) => JSON.stringify(one).match(/"(?:id|exercise|part|axis)":"[^"]*"/g);
+      const changed = made({ ...rest, ties: listAt(correctDraft(book), ['ties']) }, []).file;
+      expect(ids(changed.rules)).toEqual(ids(JSON.parse(JSON.stringify(book.rules))));
+      expect(ids(changed.exercises)).toEqual(ids(JSON.parse(JSON.stringify(book.exercises))));
+    }
+  });
+
+  it('as a copy has an id of its own that no other book has, and is invented no more', () => {
+    const book = bookNamed('vellmoor-obedience-two');
+    const copied = checkDraft(copyDraft(book), ['vellmoor-obedience-class-two']).book;
+    expect([copied?.id, copied?.sample]).toEqual(['vellmoor-obedience-class-two-2', false]);
+  });
+
+  it('every structure of the format has a field here', () => {
+    for (const book of books) {
+      const missing = untold(book);
+      expect([book.id, missing]).toEqual([book.id, []]);
+    }
+  });
+});
+
+/** What of a book no field of the table says. */
+function untold(book: RuleBook): string[] {
+  const family = book.rules.family;
+  const whole = JSON.parse(JSON.stringify(book)) as Draft;
+  const fixed = /^(format|version|id|sample|title|edition|rules\.family)$/;
+  const classKeys = flat([...CLASS_FIELDS[family], ...classMore(family)]);
+  const top = leaves(whole, [])
+    .filter((path) => path[0] !== 'exercises' && path[1] !== 'exercises')
+    .map(keysOf)
+    .filter((key) => !fixed.test(key) && !/(^|\.)id$/.test(key) && key !== 'note');
+  const found = [...new Set(top)].filter((key) => !classKeys.some((one) => covers(one, key)));
+  const rows = listAt(whole, ['exercises']).flatMap((exercise, e) => {
+    const scored = at(whole, ['rules', 'exercises', e]) ?? null;
+    const outline = leaves(exercise, [])
+      .filter((path) => path[0] !== 'parts')
+      .map(keysOf);
+    const parts = listAt(exercise, ['parts']).flatMap((part) => leaves(part, []).map(keysOf));
+    const main = MAIN_NUMBER[family];
+    const scoring = leaves(scored, [])
+      .filter((path) => path[0] !== 'faults')
+      .map(keysOf);
+    const faults = listAt(scored, ['faults']).flatMap((fault) => {
+      const kind = textAt(fault, ['cost', 'kind']);
+      const keys = [
+        ...flat(faultFields(whole, e)),
+        ...flat(COST_FIELDS[kind] ?? []).map((one) => `cost.${one}`),
+        'title',
+        'miss',
+        'cost.kind',
+        'id',
+      ];
+      return leaves(fault, [])
+        .map(keysOf)
+        .filter((key) => !keys.some((one) => covers(one, key)));
+    });
+    const known = (keys: readonly string[], specs: readonly FieldSpec[], more: readonly string[]) =>
+      keys.filter((key) => ![...flat(specs), ...more].some((one) => covers(one, key)));
+    return [
+      ...known(outline, OUTLINE_FIELDS, ['id', 'title']),
+      ...known(parts, PART_FIELDS, ['id', 'title', 'demands.axis']),
+      ...known(scoring, [...SCORED_FIELDS[family], ...(main ? [main] : [])], ['exercise']),
+      ...faults,
+    ];
+  });
+  return [...found, ...new Set(rows)];
+}
+const keysOf = (path: Path): string => path.filter((key) => typeof key === 'string').join('.');
+const covers = (spec: string, key: string): boolean => key === spec || key.startsWith(`${spec}.`);
+/** The keys of every value of a book. */
+function leaves(node: Json, path: Path): Path[] {
+  if (Array.isArray(node)) return node.flatMap((one, i) => leaves(one, [...path, i]));
+  if (typeof node !== 'object' || node === null) return [path];
+  return Object.entries(node).flatMap(([key, value]) => leaves(value, [...path, key]));
+}
+/** The keys that fields write; of values by size and picks the whole list. */
+function flat(specs: readonly FieldSpec[]): string[] {
+  const kinds: readonly Json[] = [
+    { kind: 'total', by: 'faults' },
+    { kind: 'share-of-each', by: 'exercise' },
+    { kind: 'share-of-some', by: 'phase' },
+  ];
+  return specs.flatMap((spec) => {
+    const own = spec.path.join('.');
+    if (spec.kind === 'rows')
+      return kinds
+        .flatMap((item) => [...flat(spec.fields(item)), 'kind', 'by'])
+        .map((one) => `${own}.${one}`);
+    if (spec.kind === 'perhaps')
+      return [own === 'sizes.under' ? own : `${own}`, ...flat(spec.fields).map((one) => `${own}.${one}`)];
+    return [own];
+  });
+}
+
+describe('rows', () => {
+  it('move in both lists, and back again to the same draft', () => {
+    const four = addExercise(addExercise(addExercise(blankDraft('points-off'), 1), 2), 3);
+    const ids = (now: Draft, path: Path, key: string) => listAt(now, path).map((one) => textAt(one, [key]));
+    fc.assert(
+      fc.property(fc.nat({ max: 3 }), fc.nat({ max: 3 }), (from, to) => {
+        const moved = moveExercise(four, from, to);
+        expect(ids(moved, ['exercises'], 'id')).toEqual(ids(moved, ['rules', 'exercises'], 'exercise'));
+        expect(moveExercise(moved, to, from)).toEqual(four);
+      }),
+    );
+    expect(listAt(removeExercise(four, 1), ['exercises'])).toHaveLength(3);
+  });
+
+  it('a part comes with what is charged when it is not done, and goes with its faults', () => {
+    const two = addPart(blankDraft('points-off'), 0, 1);
+    expect(listAt(two, faultsOf(0)).map((fault) => at(fault, ['miss']))).toEqual([true, true]);
+    const id = textAt(two, ['exercises', 0, 'parts', 1, 'id']);
+    const gone = removePart(addFault(two, 0, id), 0, 1);
+    expect(listAt(gone, faultsOf(0))).toHaveLength(1);
+  });
+
+  it('one piece of work in two exercises has one id by its name; unlike work has not', () => {
+    small('points-off');
+    const { change } = useEditor.getState();
+    change((now) => addExercise(now, 1));
+    typeText(['exercises', 1, 'title'], 'Retrieve');
+    typeNumber(['rules', 'exercises', 1, 'maximum'], '20');
+    for (const e of [0, 1]) {
+      change((now) => addPart(now, e, 1));
+      typeText(['exercises', e, 'parts', 0, 'title'], e === 0 ? 'Comes' : 'Fetches');
+      typeText(['exercises', e, 'parts', 1, 'title'], 'Finish at heel');
+    }
+    const parts = checkDraft(draft()).book?.exercises.map((one) =>
+      one.parts.map((part) => part.id as string),
+    );
+    expect(parts).toEqual([
+      ['comes', 'finish-at-heel'],
+      ['fetches', 'finish-at-heel'],
+    ]);
+  });
+
+  it('a new price of each kind is sound in its family', () => {
+    for (const family of FAMILIES)
+      for (const kind of costKinds(family)) {
+        small(family);
+        const path = [...faultsOf(0), 1, 'cost'];
+        const priced = put(
+          put(draft(), path, COST_STARTS[kind] ?? null),
+          ['rules', 'smallest'],
+          at(draft(), ['rules', 'smallest']) ?? null,
+        );
+        const clean = family === 'measured' ? priced : put(draft(), path, COST_STARTS[kind] ?? null);
+        expect([family, kind, checkDraft(clean).problems]).toEqual([family, kind, []]);
+      }
+  });
+
+  it('every place of a book can be said in words', () => {
+    const now = correctDraft(bookNamed('vellmoor-obedience-two'));
+    for (const path of leaves(now, [])) expect(placeInWords(now, path)).not.toMatch(/undefined|\[object/);
+  });
+});
+
+describe('a file', () => {
+  it('that is unsound is opened with its problems; one that is none is refused', () => {
+    const text = JSON.stringify(bookNamed('vellmoor-obedience-two')).replace('"atLeast":60', '"atLeast":600');
+    const read = draftFrom(text);
+    expect(read && checkDraft(read).problems.map((one) => one.where)).toEqual(['To pass 1: at least']);
+    expect(['{"rows": 1}', 'not a file', '[]', 'null', '""', '{"rules":null}'].map(draftFrom)).toEqual(
+      Array(6).fill(null),
+    );
+  });
+
+  it('never breaks the table, whatever is taken out of it', () => {
+    const whole = correctDraft(bookNamed('vellmoor-obedience-two'));
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...leaves(whole, [])),
+        fc.constantFrom<Json>(null, '', 'x', 3, [], {}),
+        (path, value) => {
+          for (let depth = 1; depth <= path.length; depth++) {
+            if (path[depth - 1] === 'family' || (depth === 1 && path[0] === 'rules')) continue;
+            const read = draftFrom(JSON.stringify(put(whole, path.slice(0, depth), value)));
+            if (read) expect(checkDraft(read).problems.every((one) => one.words !== '')).toBe(true);
+          }
+        },
+      ),
+      { numRuns: 300 },
+    );
+  });
+});
+
+describe('the draft in hand', () => {
+  it('survives a reload with what it corrects, and is gone when put away', () => {
+    useEditor.getState().open('own');
+    useEditor.getState().start(correctDraft(bookNamed('vellmoor-obedience-two')), 'vellmoor-obedience-two');
+    typeText(['title'], 'Other');
+    useEditor.setState({ kennel: null, draft: null, origin: null, past: [] });
+    useEditor.getState().open('own');
+    expect([textAt(draft(), ['title']), useEditor.getState().origin]).toEqual([
+      'Other',
+      'vellmoor-obedience-two',
+    ]);
+    useEditor.getState().close();
+    expect([kept.size, useEditor.getState().draft]).toEqual([0, null]);
+  });
+
+  it('takes no harm from a kept draft that is none', () => {
+    for (const text of ['{"half', '3', '{"draft":4}', '{"rules":{}}']) {
+      kept.set('regulon-draft-own', text);
+      useEditor.setState({ kennel: null });
+      useEditor.getState().open('own');
+      expect(useEditor.getState().draft).toBeNull();
+    }
+  });
+});

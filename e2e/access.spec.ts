@@ -8,6 +8,7 @@ const VIEWS = [
   '/sample/rule-books/saltfen-field-assessment/sheet',
   '/sample/rule-books/vellmoor-obedience-two/compare',
   '/sample/rule-books/write',
+  '/sample/rule-books/paste',
   '/sample/breakdown',
   '/sample/breakdown/sample-stop-down',
   '/sample/breakdown/sample-stop-down/rule',

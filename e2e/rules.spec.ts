@@ -99,32 +99,39 @@ test('write a small rule book by hand and score a run with it', async ({ page })
   await page.getByRole('link', { name: 'Write one' }).click();
   await page.getByRole('button', { name: /^Points off/ }).click();
   const check = page.getByRole('region', { name: 'Check' });
-  await expect(check).toContainText('Sound');
-  await page.getByLabel('Title, the class').fill('Barn class');
-  await page.getByLabel('Short id, the class').fill('barn-class');
-  await page.getByLabel('Exercise, 1').fill('Wait at the gate');
-  await page.getByLabel('New fault, Wait at the gate', { exact: true }).fill('Creeps');
-  await page.getByLabel('New fault, Wait at the gate', { exact: true }).press('Enter');
-  await page.getByLabel('Cost, Creeps, Wait at the gate').selectOption('per-metre');
-  await page.getByLabel('Points a metre, Creeps, Wait at the gate').fill('2');
+  await expect(check).toContainText('to mend');
+  await page.getByLabel('Name of the class, the class').fill('Barn class');
+  await page.getByRole('textbox', { name: 'Exercise 1', exact: true }).fill('Wait at the gate');
+  await page.getByLabel('Points of Wait at the gate', { exact: true }).fill('40');
+  await page.getByRole('button', { name: 'Faults of Wait at the gate: 0' }).click();
+  await page.keyboard.type('Creeps');
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('2 per metre over 1');
+  await page.getByLabel('Points in all, at least, To pass 1, the class').fill('30');
   await expect(check).toContainText('scores 38 points (a faultless one 40 points) and passes');
 
-  await page.getByLabel('Points a metre, Creeps, Wait at the gate').fill('42');
+  const cost = page.getByLabel('Cost of Creeps, Wait at the gate', { exact: true });
+  await cost.fill('42 per metre over 1');
   await expect(check).toContainText(
     '“Creeps” takes 42 points off “Wait at the gate”, which has 40: nobody can lose more than there is.',
   );
-  await page.getByLabel('Points a metre, Creeps, Wait at the gate').fill('2');
+  await cost.fill('2 per metre over 1');
   await expect(check).not.toContainText('nobody can lose more');
 
-  await page.getByLabel('Points in all, at least, condition 1').fill('50');
+  await page.getByLabel('Points in all, at least, To pass 1, the class').fill('50');
   await expect(check).toContainText('1 to mend');
+  await page.getByRole('button', { name: 'Save to this kennel' }).click();
+  // It is not saved: the cursor goes to what is wrong.
+  await expect(page.getByLabel('Points in all, at least, To pass 1, the class')).toBeFocused();
   await expect(check).toContainText('The pass line 50 is above the maximum of 40 points.');
-  await expect(page.getByRole('button', { name: 'Save to this kennel' })).toBeDisabled();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(check).toContainText('Sound');
 
   await page.getByRole('button', { name: 'Add an exercise' }).click();
-  await page.getByLabel('Exercise, 2').fill('Come in');
+  const second = page.getByRole('textbox', { name: 'Exercise 2', exact: true });
+  await expect(second).toBeFocused();
+  await page.keyboard.type('Come in');
+  await page.getByLabel('Points of Come in', { exact: true }).fill('40');
   await page.getByRole('button', { name: 'Move Come in', exact: true }).focus();
   await page.keyboard.press('Space');
   await expect(page.getByText('Come in is over place 2 of 2.')).toBeAttached();
@@ -133,11 +140,13 @@ test('write a small rule book by hand and score a run with it', async ({ page })
     await expect(page.getByText('Come in is over place 1 of 2.')).toBeAttached({ timeout: 1000 });
   }).toPass();
   await page.keyboard.press('Space');
-  await expect(page.getByLabel('Exercise, 1')).toHaveValue('Come in');
-  await page.getByRole('button', { name: 'Come in later' }).click();
-  await expect(page.getByLabel('Exercise, 1')).toHaveValue('Wait at the gate');
+  const first = page.getByRole('textbox', { name: 'Exercise 1', exact: true });
+  await expect(first).toHaveValue('Come in');
+  await first.focus();
+  await page.keyboard.press('Alt+ArrowDown');
+  await expect(first).toHaveValue('Wait at the gate');
   await page.reload();
-  await expect(page.getByLabel('Title, the class')).toHaveValue('Barn class');
+  await expect(page.getByLabel('Name of the class, the class')).toHaveValue('Barn class');
 
   await page.getByRole('button', { name: 'Save to this kennel' }).click();
   await expect(page.getByRole('heading', { name: 'Barn class' })).toBeVisible();
@@ -163,9 +172,10 @@ test('an unsound file is opened to be mended, and a foreign one is refused', asy
   await page.getByLabel('Rule-book file to change').setInputFiles(file(text));
   const check = page.getByRole('region', { name: 'Check' });
   await expect(check).toContainText('The pass line 100 is above the maximum of 80 points.');
-  await page.getByLabel('Points in all, at least, condition 1').fill('56');
+  await page.getByLabel('Points in all, at least, To pass 1, the class').fill('56');
   await expect(check).toContainText('Sound');
+  await page.getByText('A file, or later').click();
   await page.getByRole('button', { name: 'Put the draft away' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByLabel('Points in all, at least, condition 1')).toHaveValue('56');
+  await expect(page.getByLabel('Points in all, at least, To pass 1, the class')).toHaveValue('56');
 });

@@ -16,7 +16,7 @@ const kindOf = (path: string): string =>
     .replace(/methods\/[^/]+/, 'methods/:one')
     .replace(/runs\/[^/]+/, 'runs/:one')
     .replace(/meetings\/(?!new$)[^/]+/, 'meetings/:one')
-    .replace(/rule-books\/(?!write$)[^/]+/, 'rule-books/:one');
+    .replace(/rule-books\/(?!write$|paste$)[^/]+/, 'rule-books/:one');
 
 /** Waits until no link comes any more: a list is drawn a moment after its heading. */
 async function settled(page: Page): Promise<void> {
@@ -74,6 +74,7 @@ test('an empty kennel', async ({ page }) => {
   expect(seen).toEqual([
     '/own/files',
     '/own/rule-books',
+    '/own/rule-books/paste',
     '/own/rule-books/write',
     '/own/today',
     '/own/trials',

@@ -74,6 +74,7 @@ const ROUTES = [
   'rule-books/saltfen-field-assessment/sheet',
   'rule-books/vellmoor-obedience-two/compare',
   'rule-books/write',
+  'rule-books/paste',
   'breakdown',
   'breakdown/prerequisites',
   'breakdown/new',

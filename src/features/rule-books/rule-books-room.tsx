@@ -40,6 +40,9 @@ export function RuleBooksRoom() {
         <Link className={buttonClass('plain', 'big')} to={`/${kennel.name}/rule-books/write`}>
           {tell('rule-books-room.write-one')}
         </Link>
+        <Link className={buttonClass('plain', 'big')} to={`/${kennel.name}/rule-books/paste`}>
+          {tell('rule-books-room.paste-a-sheet')}
+        </Link>
         {open && (
           <>
             <Link className={buttonClass('ink', 'big')} to={`/${kennel.name}/rule-books/${open.id}/sheet`}>

@@ -60,7 +60,7 @@ export function CheckPanel({ draft, checked, books }: Props) {
           </ul>
         </div>
         <div className="mt-4 grid gap-2">
-          <Button look="signal" size="big" aria-disabled={!checked.book} onClick={() => void saving.save()}>
+          <Button look="signal" size="big" onClick={() => void saving.save()}>
             {saving.words}
           </Button>
           {saving.refused && (
@@ -132,7 +132,7 @@ function PhoneBar({ checked, saving }: Pick<Props, 'checked'> & { readonly savin
           checked.worked
         )}
       </button>
-      <Button look="signal" size="big" aria-disabled={!checked.book} onClick={() => void saving.save()}>
+      <Button look="signal" size="big" onClick={() => void saving.save()}>
         {saving.words}
       </Button>
       <Button size="big" aria-disabled={past.length === 0} onClick={undo}>

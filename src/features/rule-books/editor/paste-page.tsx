@@ -135,7 +135,7 @@ function Readings() {
           </Notice>
         )}
         <div className="grid gap-2 pt-2">
-          <Button look="signal" size="big" aria-disabled={openLines.length > 0} onClick={() => void make()}>
+          <Button look="signal" size="big" onClick={() => void make()}>
             {tell('book-paste.make-the-table', { n: read.length })}
           </Button>
           <Button onClick={again}>{tell('book-paste.back-to-the-text')}</Button>

@@ -254,6 +254,7 @@ test('a class of every family is written, saved, corrected, broken down and fore
     await page.getByRole('button', { name: 'Note the trial' }).click();
     await expect(page.getByText('The trial is noted.')).toBeVisible();
   }
+  await page.goto('/own/breakdown');
   // The piece is called alike in all seven, so it is trained once for all of them.
   const piece = page.getByRole('link', { name: 'Sit by the bench' }).first();
   const address = ((await piece.getAttribute('href')) ?? '').replace('/breakdown/', '/field/');
@@ -271,4 +272,41 @@ test('a class of every family is written, saved, corrected, broken down and fore
     await expect(page.getByRole('heading', { level: 1 })).toContainText(family);
     expect(await exactForecast(page)).toMatch(/"mid":0\.\d+/);
   }
+});
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+  test('a price is corrected under the thumb, key by key; nothing lies beside the page', async ({ page }) => {
+    await page.goto('/sample/rule-books/vellmoor-obedience-two');
+    await page.getByRole('link', { name: 'Correct it' }).tap();
+    await page.getByRole('button', { name: /^Faults of Send-away/ }).tap();
+    const cost = page.getByLabel('Cost of Slow on the way out, Send-away to the square', { exact: true });
+    await expect(cost).toHaveValue('1.5');
+    await cost.tap();
+    await page.keyboard.press('Control+a');
+    await page.keyboard.type('2.');
+    await expect(cost).toHaveValue('2.');
+    await page.keyboard.type('5');
+    await expect(cost).toHaveValue('2.5');
+    await page.keyboard.type('7');
+    // What is wrong stands over the button, and leads to its cell.
+    await page
+      .getByRole('button', {
+        name: /^Send-away to the square, Slow on the way out: what it costs 2.57 is not/,
+      })
+      .tap();
+    await expect(cost).toBeFocused();
+    await page.keyboard.press('End');
+    await page.keyboard.press('Backspace');
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+    expect(wide).toBeLessThanOrEqual(390);
+    const violations = (await new AxeBuilder({ page }).analyze()).violations;
+    expect(violations.map((one) => [one.id, one.nodes.map((node) => node.html)])).toEqual([]);
+    await page.getByRole('button', { name: 'Save the correction' }).tap();
+    await expect(page.getByText('Vellmoor Obedience, Class Two is corrected.')).toBeVisible();
+    await expect(page.getByRole('article').getByText('2.5 points each').first()).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).tap();
+    await expect(page.getByRole('article').getByText('1.5 points each').first()).toBeVisible();
+  });
 });

@@ -179,13 +179,42 @@ test('start', async ({ page }) => {
   await page.screenshot({ path: `${FOLDER}/start.png` });
 });
 
-test('writing a rule book', async ({ page }) => {
+test('writing a rule book: the table, a pasted sheet, a price in the hand', async ({
+  page,
+  context,
+  baseURL,
+}) => {
   await page.goto('/sample/rule-books/write');
-  await page.getByRole('button', { name: 'Vellmoor Obedience, Class Two, Sample edition 1' }).click();
-  await page.getByLabel('Points in all, at least, condition 1').fill('90');
-  await expect(page.getByText('above the maximum of 80 points')).toBeVisible();
-  await page.screenshot({ path: `${FOLDER}/rule-book-editor.png` });
+  await page.getByRole('button', { name: 'Copy Vellmoor Obedience, Class Two, Sample edition 1' }).click();
+  await page.getByLabel('Points in all, at least, To pass 1, the class').fill('90');
+  await expect(page.getByRole('region', { name: 'Check' })).toContainText('above the maximum of 80 points');
+  await page.getByRole('button', { name: /^Faults of Send-away/ }).click();
+  await page.evaluate(() => scrollTo(0, 0));
+  const table = await page.screenshot();
+  await page.setViewportSize(phone);
+  await page.getByLabel('Cost of Leaves the line, Send-away to the square').scrollIntoViewIfNeeded();
+  const hand = await page.screenshot();
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto('/sample/rule-books/paste');
+  await page.getByLabel('The sheet as you copied it').fill(PASTED);
+  await page.getByRole('button', { name: 'Read it line by line' }).click();
+  await expect(page.getByText('2 lines want a look first.')).toBeVisible();
+  const pasted = await page.screenshot();
+  await beside(await context.newPage(), baseURL, 'rule-book-editor', [table, pasted, hand], 600);
 });
+
+const PASTED = [
+  'Millbrook Novice Obedience',
+  '1. Heel on leash, 40 points',
+  '- Crooked sit 0.5–2',
+  '- 2 steps wide 1',
+  '- Extra command 2 each, at most 6',
+  '2. Recall, 30 points',
+  '- Slow to come 1 per second over 4',
+  '- Front: over 10° 0.5, over 30° 1.5',
+  'Total 80 points',
+  'To pass: at least 49 points',
+].join('\n');
 
 async function withOtto(page: Page): Promise<void> {
   await page.goto('/sample/today');

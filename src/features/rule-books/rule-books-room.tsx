@@ -62,9 +62,12 @@ export function RuleBooksRoom() {
                 {tell('rule-books-room.break-it-all-down-for', { name: dog.name })}
               </Link>
             )}
-            <Button size="big" onClick={() => window.print()}>
-              {tell('rule-books-room.print-this-digest')}
-            </Button>
+            <Link
+              className={buttonClass('plain', 'big')}
+              to={`/${kennel.name}/rule-books/write?correct=${encodeURIComponent(open.id)}`}
+            >
+              {tell('rule-books-room.correct-it')}
+            </Link>
           </>
         )}
       </div>
@@ -88,7 +91,7 @@ export function RuleBooksRoom() {
   );
 }
 
-/** A rule book corrected, copied, under another name, or put away. */
+/** A rule book copied, printed, under another name, or put away. */
 function Keeping({ book }: { readonly book: RuleBook }) {
   const { kennel, done } = useKennel();
   const [title, setTitle] = useState(book.title);
@@ -98,17 +101,16 @@ function Keeping({ book }: { readonly book: RuleBook }) {
     const kept = await done(tell('rule-books-room.name-changed'), renameRuleBook(kennel, book.id, title));
     setProblem(kept.ok ? undefined : wordsOf(kept.message));
   };
-  const writing = (how: 'correct' | 'copy'): string =>
-    `/${kennel.name}/rule-books/write?${how}=${encodeURIComponent(book.id)}`;
   return (
     <Sheet title={tell('rule-books-room.change-it')} className="print:hidden">
       <div className="flex flex-wrap items-end gap-3">
-        <Link className={buttonClass('plain')} to={writing('correct')}>
-          {tell('rule-books-room.correct-it')}
-        </Link>
-        <Link className={buttonClass('plain')} to={writing('copy')}>
+        <Link
+          className={buttonClass('plain')}
+          to={`/${kennel.name}/rule-books/write?copy=${encodeURIComponent(book.id)}`}
+        >
           {tell('rule-books-room.copy-it')}
         </Link>
+        <Button onClick={() => window.print()}>{tell('rule-books-room.print-this-digest')}</Button>
         <TextField
           label={tell('rule-books-room.name-of-the-rule-book')}
           className="w-full max-w-md"

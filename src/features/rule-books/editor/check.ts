@@ -36,7 +36,11 @@ export function checkDraft(draft: Draft, books: readonly string[] = []): Checked
     .filter((one) => !own.some((other) => isWithin(one.at, other.at)));
   const seen = new Set<string>();
   const problems = [...own, ...others].flatMap((failure): Problem[] => {
-    const problem = { at: failure.at, where: placeInWords(draft, failure.at), words: told(failure, file) };
+    const problem = {
+      at: cellOf(failure.at),
+      where: placeInWords(draft, failure.at),
+      words: told(failure, file),
+    };
     const key = `${problem.where} ${problem.words}`;
     if (seen.has(key)) return [];
     seen.add(key);
@@ -45,6 +49,12 @@ export function checkDraft(draft: Draft, books: readonly string[] = []): Checked
   return read.ok && problems.length === 0
     ? { problems, book: read.value, worked: workedScore(read.value) }
     : { problems, book: null, worked: null };
+}
+
+/** A price and demands stand in one cell each; only values by size have fields of their own. */
+function cellOf(path: Path): Path {
+  const i = path.findIndex((key) => key === 'cost' || key === 'demands');
+  return i < 0 || path.includes('bySize') ? path : path.slice(0, i + 1);
 }
 
 /** Whether a place is at or within another. */

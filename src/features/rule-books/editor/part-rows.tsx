@@ -56,7 +56,7 @@ export function PartRows({ draft, exercise }: Props) {
       <section aria-label={tell('book-row.anywhere-in', { of })}>
         {anywhere.length > 0 && (
           <>
-            <h4 className="border-b border-ink font-bold text-sm">{tell('book-row.anywhere')}</h4>
+            <p className="border-b border-ink font-bold text-sm">{tell('book-row.anywhere')}</p>
             <ul>
               {anywhere.map((fault, place) => (
                 <FaultRow

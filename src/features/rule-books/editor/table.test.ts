@@ -190,7 +190,7 @@ describe('key by key', () => {
     expect(checkDraft(draft()).book?.exercises).toHaveLength(1);
     const slow = [...faultsOf(1), 2];
     typeCost(slow, '999.999');
-    expect(checkDraft(draft()).problems.map((one) => one.at)).toEqual([[...slow, 'cost', 'points']]);
+    expect(checkDraft(draft()).problems.map((one) => one.at)).toEqual([[...slow, 'cost']]);
   });
 
   it('demands are read as they are said, and a part without one is fine', () => {

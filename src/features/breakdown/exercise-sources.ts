@@ -30,7 +30,7 @@ export type Source =
 export type SourceGroup = { readonly title: string; readonly sources: readonly Source[] };
 
 /** Exercises of a rule book that the dog has not broken down yet. */
-export const notYet = (book: RuleBook, work: DogWork): RuleExercise[] =>
+const notYet = (book: RuleBook, work: DogWork): RuleExercise[] =>
   book.exercises.filter(
     (exercise) => !work.breakdowns.some((one) => one.ruleBookId === book.id && one.exercise === exercise.id),
   );

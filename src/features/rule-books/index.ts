@@ -1,4 +1,4 @@
 export { ComparePage } from './compare-page';
 export { EditorPage } from './editor/editor-page';
-export { PastePage } from './editor/paste-page';
+export { PastePage } from './paste/paste-page';
 export { RuleBooksRoom } from './rule-books-room';

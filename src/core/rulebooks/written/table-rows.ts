@@ -18,7 +18,7 @@ export type Table = {
 };
 
 /** The cells of a row; a frame of bars is no cell. */
-export function cellsOf(line: string, separator: string): string[] {
+function cellsOf(line: string, separator: string): string[] {
   const inner = separator === '|' ? line.trim().replace(/^\||\|$/g, '') : line;
   return inner.split(separator).map((cell) => cell.trim());
 }

@@ -1,3 +1,4 @@
+import { useId } from 'react';
 import type { Path } from './draft';
 import { useEditor } from './editor-store';
 import { written } from './made';
@@ -44,5 +45,28 @@ export function Cell({
       onBlur={leave}
       className={`min-h-11 min-w-0 border-b-2 bg-paper px-2 placeholder:text-ink-soft ${wrong ? 'border-signal-ink' : 'border-rule'} ${className}`}
     />
+  );
+}
+
+type ReadProps = Omit<Props, 'wrong' | 'describedBy'> & {
+  /** How it is understood, or why it is not; empty where nothing is written yet. */
+  readonly understood: { readonly words: string; readonly wrong: boolean };
+};
+
+/** A cell that is written as one says it; below it stands how it is understood. */
+export function ReadCell({ understood: { words, wrong }, ...rest }: ReadProps) {
+  const id = useId();
+  return (
+    <>
+      <Cell {...rest} wrong={wrong} {...(words === '' ? {} : { describedBy: id })} />
+      {words !== '' && (
+        <p
+          id={id}
+          className={`px-2 text-sm leading-snug ${wrong ? 'font-semibold text-signal-ink' : 'text-ink-soft'}`}
+        >
+          {words}
+        </p>
+      )}
+    </>
   );
 }

@@ -154,19 +154,16 @@ function useSaving(checked: Checked): Saving {
   const { close, origin, goTo } = useEditor();
   const navigate = useNavigate();
   const [refused, setRefused] = useState<string | null>(null);
-  const stored = async (book: RuleBook) =>
-    origin === null
-      ? done(tell('book-page.is-saved', { title: book.title }), putRuleBook(kennel, book, now()))
-      : done(
-          ({ ladders, open }) =>
-            tell('book-page.is-corrected', {
-              title: book.title,
-              ladders,
-              open: open.join(', '),
-              n: open.length,
-            }),
-          correctRuleBook(kennel, book),
-        );
+  const stored = async (book: RuleBook) => {
+    if (origin === null)
+      return done(tell('book-page.is-saved', { title: book.title }), putRuleBook(kennel, book, now()));
+    const writing = correctRuleBook(kennel, book);
+    return done(
+      ({ ladders, open }) =>
+        tell('book-page.is-corrected', { title: book.title, ladders, open: open.join(', '), n: open.length }),
+      writing,
+    );
+  };
   const save = async (): Promise<void> => {
     const [first] = checked.problems;
     if (first) goTo(first.at);

@@ -1,6 +1,7 @@
 import type { Rules } from '@/core/rulebooks';
 import { Sheet } from '@/ui';
-import { CLASS_FIELDS, classMore } from './class-specs';
+import { classMore } from './class-more-specs';
+import { CLASS_FIELDS } from './class-specs';
 import type { Draft } from './draft';
 import { useEditor } from './editor-store';
 import { FAMILY_WORDS } from './family-words';

@@ -1,14 +1,13 @@
-import { type KeyboardEvent, useId } from 'react';
-import { Button, SelectField } from '@/ui';
-import { Cell } from './cell';
+import type { KeyboardEvent } from 'react';
+import { Button } from '@/ui';
+import { Cell, ReadCell } from './cell';
 import { at, type Draft, type Json, listAt, type Path, put, remove, textAt } from './draft';
 import { useEditor } from './editor-store';
+import { FaultMore } from './fault-more';
 import { isEmptyFault, written } from './made';
 import { priceInWords } from './price-words';
-import { COST_FIELDS, COST_STARTS, costOptions, faultFields } from './row-specs';
-import { SpecFields } from './spec-fields';
 import { addExercise, addFault } from './starts';
-import { familyIn, putCost, shownCost, smallestOf, unfolded } from './typed-values';
+import { putCost, shownCost } from './typed-values';
 import { tell } from './words';
 
 type Props = {
@@ -121,7 +120,7 @@ function before(draft: Draft, exercise: number, fault: number): Path {
   return ['exercises', exercise, 'parts', Math.max(0, place), 'title'];
 }
 
-/** What a fault costs, typed as one says it; below it how that is understood. */
+/** What a fault costs, typed as one says it. */
 export function PriceCell({
   draft,
   path,
@@ -132,29 +131,18 @@ export function PriceCell({
   readonly label: string;
 }) {
   const change = useEditor((state) => state.change);
-  const id = useId();
   const node = at(draft, path) ?? null;
-  const { words, wrong } = priceInWords(draft, node);
   return (
     <div data-col="cost" className="min-w-0">
-      <Cell
+      <ReadCell
         path={[...path, 'cost']}
         label={label}
         value={shownCost(node)}
         placeholder={tell('book-row.cost-examples')}
-        wrong={wrong}
-        {...(words === '' ? {} : { describedBy: id })}
+        understood={priceInWords(draft, node)}
         className="w-full"
         onText={(text) => change((now) => putCost(now, path, text), written([...path, 'cost']))}
       />
-      {words !== '' && (
-        <p
-          id={id}
-          className={`px-2 text-sm leading-snug ${wrong ? 'font-semibold text-signal-ink' : 'text-ink-soft'}`}
-        >
-          {words}
-        </p>
-      )}
     </div>
   );
 }
@@ -170,50 +158,5 @@ export function MoreButton({ id, name }: { readonly id: string; readonly name: s
     >
       {tell('book-row.more')}
     </Button>
-  );
-}
-
-/** What a fault says seldom, and its price number by number. */
-export function FaultMore({
-  draft,
-  exercise,
-  path,
-  context,
-}: {
-  readonly draft: Draft;
-  readonly exercise: number;
-  readonly path: Path;
-  readonly context: string;
-}) {
-  const change = useEditor((state) => state.change);
-  const opened = (now: Draft): Draft => {
-    const whole = unfolded(at(now, path) ?? null, smallestOf(now));
-    return whole === null ? now : put(now, path, whole);
-  };
-  const whole = opened(draft);
-  const miss = at(whole, [...path, 'miss']) === true;
-  const kind = textAt(whole, [...path, 'cost', 'kind']);
-  const specs = faultFields(draft, exercise).filter(
-    (spec) => !miss || ['ability', 'category', 'stops', 'across'].includes(String(spec.path[0])),
-  );
-  const fields = { draft: whole, context, before: opened };
-  return (
-    <div className="grid gap-3">
-      <div className="flex flex-wrap items-end gap-x-3 gap-y-2">
-        <SelectField
-          label={tell('book-cost.kind-of', { context })}
-          shown={tell('book-cost.kind')}
-          look="block min-h-11 max-w-56 bg-paper px-1"
-          value={kind}
-          options={[
-            ...costOptions(familyIn(draft)).map(([value, words]) => ({ value, words })),
-            ...(kind === '' ? [{ value: '', words: tell('book-specs.choose') }] : []),
-          ]}
-          onChange={(next) => change((now) => put(opened(now), [...path, 'cost'], COST_STARTS[next] ?? null))}
-        />
-        <SpecFields {...fields} base={[...path, 'cost']} specs={COST_FIELDS[kind] ?? []} />
-      </div>
-      <SpecFields {...fields} base={path} specs={specs} />
-    </div>
   );
 }

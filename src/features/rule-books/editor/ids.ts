@@ -5,7 +5,7 @@ import { type Draft, type Json, listAt, textAt } from './draft';
  * is made it becomes the name that the thing then has. A saved id stays for ever: dogs' work is laid on it.
  */
 const FRESH = /^~\d+$/;
-export const isFresh = (id: string): boolean => FRESH.test(id);
+const isFresh = (id: string): boolean => FRESH.test(id);
 
 /** An id that the draft does not have: `freshId(draft)` → "~7". */
 export function freshId(draft: Draft): string {
@@ -13,7 +13,7 @@ export function freshId(draft: Draft): string {
   return `~${taken.reduce((most, one) => Math.max(most, Number.parseInt(one.slice(2), 10)), 0) + 1}`;
 }
 
-export function slug(title: string): string {
+function slug(title: string): string {
   const plain = title
     .toLowerCase()
     .normalize('NFD')
@@ -22,7 +22,7 @@ export function slug(title: string): string {
   return plain === '' ? 'item' : plain;
 }
 
-export function freeId(wanted: string, taken: readonly string[]): string {
+function freeId(wanted: string, taken: readonly string[]): string {
   if (!taken.includes(wanted)) return wanted;
   for (let n = 2; ; n++) if (!taken.includes(`${wanted}-${n}`)) return `${wanted}-${n}`;
 }

@@ -1,15 +1,15 @@
-import { type KeyboardEvent, useId } from 'react';
+import type { KeyboardEvent } from 'react';
 import { Button } from '@/ui';
 import { Cell } from './cell';
-import { at, type Draft, type Json, listAt, put, textAt, typed } from './draft';
+import { DemandCell, Head, withDemands } from './demand-cell';
+import { at, type Draft, listAt, put, textAt } from './draft';
 import { useEditor } from './editor-store';
-import { FaultMore, FaultRow, MoreButton, PriceCell } from './fault-row';
+import { FaultMore } from './fault-more';
+import { FaultRow, MoreButton, PriceCell } from './fault-row';
 import { written } from './made';
-import { demandsInWords } from './price-words';
 import { PART_FIELDS } from './row-specs';
 import { SpecFields } from './spec-fields';
 import { addFault, addPart, missOf, removePart } from './starts';
-import { demandsOf, shownDemands } from './typed-values';
 import { tell } from './words';
 
 type Props = { readonly draft: Draft; readonly exercise: number };
@@ -117,13 +117,6 @@ function faultsOf(draft: Draft, exercise: number, part: string | null): Placed[]
 
 type PartProps = Props & { readonly part: number; readonly count: number; readonly of: string };
 
-/** What a cell of a part is, above it. */
-const Head = ({ children }: { readonly children: string }) => (
-  <span aria-hidden="true" className="block px-2 text-ink-soft text-sm">
-    {children}
-  </span>
-);
-
 /** One part: its name, what is asked of it, and what is charged when it is not done. */
 function PartRow({ draft, exercise, part, count, of }: PartProps) {
   const { change, goTo, unfolded: open, fold } = useEditor();
@@ -208,59 +201,6 @@ function PartRow({ draft, exercise, part, count, of }: PartProps) {
             </p>
           )}
         </div>
-      )}
-    </div>
-  );
-}
-
-/** The draft with a part's demands one by one, where they were typed in a line. */
-function withDemands(draft: Draft, path: readonly (string | number)[]): Draft {
-  const node = at(draft, path) ?? null;
-  const { demands, wrong } = demandsOf(node, draft);
-  return wrong ? draft : put(draft, [...path, 'demands'], demands);
-}
-
-type DemandProps = {
-  readonly draft: Draft;
-  readonly path: readonly (string | number)[];
-  readonly node: Json;
-  readonly label: string;
-};
-
-/** What the class asks of a part, as one would say it: "20 m; hold 10 s". May stay empty. */
-function DemandCell({ draft, path, node, label }: DemandProps) {
-  const change = useEditor((state) => state.change);
-  const id = useId();
-  const { words, wrong } = demandsInWords(draft, node);
-  const take = (text: string): void =>
-    change(
-      (now) => {
-        const stood = at(now, [...path, 'demands']) ?? [];
-        const was = typeof stood === 'object' && stood !== null && 'was' in stood ? (stood.was ?? []) : stood;
-        return put(now, [...path, 'demands'], typed(text, was));
-      },
-      written([...path, 'demands']),
-    );
-  return (
-    <div data-col="demands" className="min-w-0">
-      <Head>{tell('book-row.head-asked')}</Head>
-      <Cell
-        path={[...path, 'demands']}
-        label={label}
-        value={shownDemands(node)}
-        placeholder={tell('book-row.asked-examples')}
-        wrong={wrong}
-        {...(words === '' ? {} : { describedBy: id })}
-        className="w-full"
-        onText={take}
-      />
-      {words !== '' && (
-        <p
-          id={id}
-          className={`px-2 text-sm leading-snug ${wrong ? 'font-semibold text-signal-ink' : 'text-ink-soft'}`}
-        >
-          {words}
-        </p>
       )}
     </div>
   );

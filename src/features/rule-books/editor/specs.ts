@@ -88,3 +88,12 @@ export const ACTS = (): readonly Option[] => [
   ['zero', tell('book-specs.zeroes')],
   ['end-run', tell('book-specs.ends')],
 ];
+
+/** So many times that act: the n-th zeroes the exercise or ends the run. */
+export const NTH: FieldSpec = {
+  kind: 'perhaps',
+  path: ['nth'],
+  label: tell('book-specs.nth-acts'),
+  start: () => ({ at: 3, does: 'end-run' }),
+  fields: [number(tell('book-specs.the-so-manieth'), 'at'), choice(tell('book-specs.does'), ['does'], ACTS)],
+};

@@ -88,7 +88,7 @@ export function draftFrom(text: string): Draft | null {
 }
 
 /** Every part with what is charged when it is not done: that is a cell of its row, never a fault that is missing. */
-export function withMisses(draft: Draft): Draft {
+function withMisses(draft: Draft): Draft {
   return listAt(draft, ['exercises']).reduce<Draft>((now, exercise, e) => {
     const faults = ['rules', 'exercises', e, 'faults'];
     return listAt(exercise, ['parts']).reduce<Draft>((next, part) => {

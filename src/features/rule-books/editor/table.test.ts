@@ -1,31 +1,18 @@
 import fc from 'fast-check';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { compareBooks, type RuleBook, readRuleBook } from '@/core/rulebooks';
-import { BOOK_NAMES, bookNamed } from '@/core/rulebooks/sample-books.test-helper';
-import { STRUCTURED_BOOKS } from '@/core/rulebooks/structured-books.test-helper';
+import { bookNamed } from '@/core/rulebooks/sample-books.test-helper';
 import { checkDraft } from './check';
-import { CLASS_FIELDS, classMore } from './class-specs';
+import { COST_STARTS, costOptions } from './cost-specs';
 import { at, type Draft, type Json, listAt, type Path, put, textAt, typed } from './draft';
 import { useEditor } from './editor-store';
+import { kept } from './kept-storage.test-helper';
 import { made } from './made';
 import { placeInWords } from './place-words';
-import {
-  COST_FIELDS,
-  COST_STARTS,
-  costKinds,
-  faultFields,
-  MAIN_NUMBER,
-  OUTLINE_FIELDS,
-  PART_FIELDS,
-  SCORED_FIELDS,
-} from './row-specs';
-import type { FieldSpec } from './specs';
 import {
   addExercise,
   addFault,
   addPart,
   blankDraft,
-  copyDraft,
   correctDraft,
   draftFrom,
   FAMILIES,
@@ -33,71 +20,12 @@ import {
   removeExercise,
   removePart,
 } from './starts';
-import { putCost, shownCost, shownDemands } from './typed-values';
+import { shownCost } from './typed-values';
+import { draft, faultsOf, leaves, small, type, typeCost, typeNumber, typeText } from './typing.test-helper';
 
-const books: readonly RuleBook[] = [
-  ...BOOK_NAMES.map(bookNamed),
-  ...Object.values(STRUCTURED_BOOKS).map((book) => {
-    const read = readRuleBook(JSON.stringify(book));
-    if (!read.ok) throw new Error(JSON.stringify(read.problems));
-    return read.value;
-  }),
-];
-const kept = new Map<string, string>();
 beforeEach(() => {
-  kept.clear();
-  globalThis.localStorage = {
-    getItem: (key: string) => kept.get(key) ?? null,
-    setItem: (key: string, text: string) => kept.set(key, text),
-    removeItem: (key: string) => kept.delete(key),
-  } as unknown as Storage;
   useEditor.setState({ kennel: null, draft: null, origin: null, past: [], step: null });
 });
-
-const draft = (): Draft => useEditor.getState().draft ?? {};
-/** What a field does with each key: the cell as it shows after it. */
-function type(path: Path, text: string, write: (now: Draft, text: string) => Draft): void {
-  const { change, leave } = useEditor.getState();
-  for (let i = 1; i <= text.length; i++) change((now) => write(now, text.slice(0, i)), path.join('.'));
-  leave();
-}
-const typeNumber = (path: Path, text: string): void =>
-  type(path, text, (now, one) => put(now, path, typed(one)));
-const typeText = (path: Path, text: string): void => type(path, text, (now, one) => put(now, path, one));
-const typeCost = (fault: Path, text: string): void =>
-  type([...fault, 'cost'], text, (now, one) => putCost(now, fault, one));
-const faultsOf = (e: number): Path => ['rules', 'exercises', e, 'faults'];
-
-/** A book of one family with one exercise and one fault, as it is typed. */
-function small(family: (typeof FAMILIES)[number]): void {
-  const { start, change } = useEditor.getState();
-  start(blankDraft(family));
-  typeText(['title'], `A ${family} class`);
-  typeText(['exercises', 0, 'title'], 'Recall');
-  const main = MAIN_NUMBER[family];
-  if (main) typeNumber(['rules', 'exercises', 0, ...main.path], family === 'weighted-marks' ? '2' : '20');
-  const lines: Readonly<Record<string, readonly (readonly [Path, string])[]>> = {
-    'points-off': [[['rules', 'pass', 0, 'atLeast'], '10']],
-    'weighted-marks': [[['rules', 'pass', 'percent'], '70']],
-    abilities: [
-      [['rules', 'overall'], '6'],
-      [['rules', 'abilities', 0, 'atLeast'], '5'],
-    ],
-    retrieves: [
-      [['rules', 'maximum'], '20'],
-      [['rules', 'majorLeaves'], '8'],
-      [['rules', 'pass', 'atLeast'], '12'],
-    ],
-    checklist: [],
-    'time-and-faults': [[['rules', 'pass', 'atMost'], '10']],
-    measured: [[['rules', 'pass', 'line'], '10']],
-  };
-  for (const [path, text] of lines[family] ?? []) typeNumber(path, text);
-  change((now) => addFault(now, 0, textAt(now, ['exercises', 0, 'parts', 0, 'id'])));
-  const fault = [...faultsOf(0), listAt(draft(), faultsOf(0)).length - 1];
-  typeText([...fault, 'title'], 'Slow');
-  typeCost(fault, family === 'checklist' ? 'an attempt' : '1');
-}
 
 describe('key by key', () => {
   it.each(
@@ -207,136 +135,6 @@ describe('key by key', () => {
   });
 });
 
-describe('a saved book in the table', () => {
-  it('is the same book when nothing is changed, whatever it has', () => {
-    for (const book of books) {
-      const again = checkDraft(correctDraft(book)).book;
-      expect([book.id, again && compareBooks(book, again), again]).toEqual([book.id, [], book]);
-    }
-  });
-
-  it('is the same book when every price and every demand is typed again as it stands', () => {
-    for (const book of books) {
-      let now = correctDraft(book);
-      for (const [e, scored] of listAt(now, ['rules', 'exercises']).entries())
-        for (const [f, fault] of listAt(scored, ['faults']).entries())
-          now = putCost(now, [...faultsOf(e), f], shownCost(fault));
-      for (const [e, exercise] of listAt(now, ['exercises']).entries())
-        for (const [p, part] of listAt(exercise, ['parts']).entries()) {
-          const path = ['exercises', e, 'parts', p, 'demands'];
-          now = put(now, path, typed(shownDemands(part), at(part, ['demands']) ?? []));
-        }
-      expect(checkDraft(now).book).toEqual(book);
-    }
-  });
-
-  it('keeps its ids when everything is called otherwise: dogs’ work is laid on them', () => {
-    for (const book of books) {
-      const titled = (node: Json): Json => {
-        if (Array.isArray(node)) return node.map(titled);
-        if (typeof node !== 'object' || node === null) return node;
-        return Object.fromEntries(
-          Object.entries(node).map(([key, value]) => [
-            key,
-            key === 'title' ? `${String(value)} anew` : titled(value),
-          ]),
-        );
-      };
-      const { phase: _p, ...rest } = { phase: null, ...(titled(correctDraft(book)) as Draft) };
-      const ids = (one: unknown) => JSON.stringify(one).match(/"(?:id|exercise|part|axis)":"[^"]*"/g);
-      const changed = made({ ...rest, ties: listAt(correctDraft(book), ['ties']) }, []).file;
-      expect(ids(changed.rules)).toEqual(ids(JSON.parse(JSON.stringify(book.rules))));
-      expect(ids(changed.exercises)).toEqual(ids(JSON.parse(JSON.stringify(book.exercises))));
-    }
-  });
-
-  it('as a copy has an id of its own that no other book has, and is invented no more', () => {
-    const book = bookNamed('vellmoor-obedience-two');
-    const copied = checkDraft(copyDraft(book), ['vellmoor-obedience-class-two']).book;
-    expect([copied?.id, copied?.sample]).toEqual(['vellmoor-obedience-class-two-2', false]);
-  });
-
-  it('every structure of the format has a field here', () => {
-    for (const book of books) {
-      const missing = untold(book);
-      expect([book.id, missing]).toEqual([book.id, []]);
-    }
-  });
-});
-
-/** What of a book no field of the table says. */
-function untold(book: RuleBook): string[] {
-  const family = book.rules.family;
-  const whole = JSON.parse(JSON.stringify(book)) as Draft;
-  const fixed = /^(format|version|id|sample|title|edition|rules\.family)$/;
-  const classKeys = flat([...CLASS_FIELDS[family], ...classMore(family)]);
-  const top = leaves(whole, [])
-    .filter((path) => path[0] !== 'exercises' && path[1] !== 'exercises')
-    .map(keysOf)
-    .filter((key) => !fixed.test(key) && !/(^|\.)id$/.test(key) && key !== 'note');
-  const found = [...new Set(top)].filter((key) => !classKeys.some((one) => covers(one, key)));
-  const rows = listAt(whole, ['exercises']).flatMap((exercise, e) => {
-    const scored = at(whole, ['rules', 'exercises', e]) ?? null;
-    const outline = leaves(exercise, [])
-      .filter((path) => path[0] !== 'parts')
-      .map(keysOf);
-    const parts = listAt(exercise, ['parts']).flatMap((part) => leaves(part, []).map(keysOf));
-    const main = MAIN_NUMBER[family];
-    const scoring = leaves(scored, [])
-      .filter((path) => path[0] !== 'faults')
-      .map(keysOf);
-    const faults = listAt(scored, ['faults']).flatMap((fault) => {
-      const kind = textAt(fault, ['cost', 'kind']);
-      const keys = [
-        ...flat(faultFields(whole, e)),
-        ...flat(COST_FIELDS[kind] ?? []).map((one) => `cost.${one}`),
-        'title',
-        'miss',
-        'cost.kind',
-        'id',
-      ];
-      return leaves(fault, [])
-        .map(keysOf)
-        .filter((key) => !keys.some((one) => covers(one, key)));
-    });
-    const known = (keys: readonly string[], specs: readonly FieldSpec[], more: readonly string[]) =>
-      keys.filter((key) => ![...flat(specs), ...more].some((one) => covers(one, key)));
-    return [
-      ...known(outline, OUTLINE_FIELDS, ['id', 'title']),
-      ...known(parts, PART_FIELDS, ['id', 'title', 'demands.axis']),
-      ...known(scoring, [...SCORED_FIELDS[family], ...(main ? [main] : [])], ['exercise']),
-      ...faults,
-    ];
-  });
-  return [...found, ...new Set(rows)];
-}
-const keysOf = (path: Path): string => path.filter((key) => typeof key === 'string').join('.');
-const covers = (spec: string, key: string): boolean => key === spec || key.startsWith(`${spec}.`);
-/** The keys of every value of a book. */
-function leaves(node: Json, path: Path): Path[] {
-  if (Array.isArray(node)) return node.flatMap((one, i) => leaves(one, [...path, i]));
-  if (typeof node !== 'object' || node === null) return [path];
-  return Object.entries(node).flatMap(([key, value]) => leaves(value, [...path, key]));
-}
-/** The keys that fields write; of values by size and picks the whole list. */
-function flat(specs: readonly FieldSpec[]): string[] {
-  const kinds: readonly Json[] = [
-    { kind: 'total', by: 'faults' },
-    { kind: 'share-of-each', by: 'exercise' },
-    { kind: 'share-of-some', by: 'phase' },
-  ];
-  return specs.flatMap((spec) => {
-    const own = spec.path.join('.');
-    if (spec.kind === 'rows')
-      return kinds
-        .flatMap((item) => [...flat(spec.fields(item)), 'kind', 'by'])
-        .map((one) => `${own}.${one}`);
-    if (spec.kind === 'perhaps')
-      return [own === 'sizes.under' ? own : `${own}`, ...flat(spec.fields).map((one) => `${own}.${one}`)];
-    return [own];
-  });
-}
-
 describe('rows', () => {
   it('move in both lists, and back again to the same draft', () => {
     const four = addExercise(addExercise(addExercise(blankDraft('points-off'), 1), 2), 3);
@@ -381,7 +179,7 @@ describe('rows', () => {
 
   it('a new price of each kind is sound in its family', () => {
     for (const family of FAMILIES)
-      for (const kind of costKinds(family)) {
+      for (const [kind] of costOptions(family)) {
         small(family);
         const path = [...faultsOf(0), 1, 'cost'];
         const priced = put(

@@ -15,7 +15,7 @@ import { freshId } from './ids';
 import { tell } from './words';
 
 /** A number as it was typed, with a point or a comma; null where it is none. */
-export function numberOf(text: string): number | null {
+function numberOf(text: string): number | null {
   const clean = text.trim().replace(',', '.').replace(/^−/, '-');
   return /^-?(?:\d+\.?\d*|\.\d+)$/.test(clean) ? Number(clean) : null;
 }

@@ -2,9 +2,9 @@ import { useId, useState } from 'react';
 import type { LineKind, ReadLine } from '@/core/rulebooks';
 import { Button, SelectField, Sheet } from '@/ui';
 import { wordsOf } from '@/words';
+import { tell } from '../editor/words';
 import { usePaste } from './paste-store';
 import { KIND_OPTIONS, readingInWords } from './reading-words';
-import { tell } from './words';
 
 type Props = { readonly read: readonly ReadLine[]; readonly open: readonly number[] };
 

@@ -6,7 +6,7 @@ import {
   type SheetReading,
 } from '@/core/rulebooks';
 import { wordsOf, writeNumber } from '@/words';
-import { tell } from './words';
+import { tell } from '../editor/words';
 
 const KIND_WORDS: Readonly<Record<LineKind, string>> = {
   title: tell('book-kind.title'),

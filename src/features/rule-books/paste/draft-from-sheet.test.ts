@@ -3,9 +3,10 @@ import { familyOf, pastedLines, prepareRules, readSheet, rulesTotal, scoreSheet 
 import { SHEETS } from '@/core/rulebooks/written/judging-sheets.test-helper';
 import { asId, must } from '@/core/shared';
 import { wordsOf } from '@/words';
-import { checkDraft } from './check';
-import { put, textAt } from './draft';
+import { checkDraft } from '../editor/check';
+import { put, textAt } from '../editor/draft';
 import { draftFromSheet, familyOfSheet } from './draft-from-sheet';
+import '../editor/kept-storage.test-helper';
 import { usePaste } from './paste-store';
 import { readingInWords } from './reading-words';
 
@@ -111,14 +112,7 @@ describe('a sheet made a table of', () => {
 });
 
 describe('the pasted sheet in hand', () => {
-  const kept = new Map<string, string>();
   beforeEach(() => {
-    kept.clear();
-    globalThis.localStorage = {
-      getItem: (key: string) => kept.get(key) ?? null,
-      setItem: (key: string, text: string) => kept.set(key, text),
-      removeItem: (key: string) => kept.delete(key),
-    } as unknown as Storage;
     usePaste.setState({ kennel: null, lines: null, right: [], family: null, text: '' });
   });
 

@@ -1,9 +1,9 @@
 import { type ReadLine, type Rules, type SheetReading, smallestIn } from '@/core/rulebooks';
-import { at, type Draft, insert, type Json, listAt, put, textAt, typed } from './draft';
-import { freshId } from './ids';
-import { MAIN_NUMBER } from './row-specs';
-import { addExercise, addPart, blankDraft, missOf } from './starts';
-import { QUANTITY_WORDS, SMALLEST } from './typed-values';
+import { at, type Draft, insert, type Json, listAt, put, textAt, typed } from '../editor/draft';
+import { freshId } from '../editor/ids';
+import { MAIN_NUMBER } from '../editor/row-specs';
+import { addExercise, addPart, blankDraft, missOf } from '../editor/starts';
+import { QUANTITY_WORDS, SMALLEST } from '../editor/typed-values';
 
 /** How the sheet says that it is scored: by coefficients or by points. */
 export const familyOfSheet = (lines: readonly ReadLine[]): Rules['family'] =>

@@ -4,13 +4,13 @@ import { type ReadLine, readSheet } from '@/core/rulebooks';
 import { ok } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import { Button, Notice, PageHead, SelectField, Sheet, useUndo } from '@/ui';
+import { useEditor } from '../editor/editor-store';
+import { FAMILY_WORDS } from '../editor/family-words';
+import { FAMILIES } from '../editor/starts';
+import { tell } from '../editor/words';
 import { draftFromSheet, familyOfSheet } from './draft-from-sheet';
-import { useEditor } from './editor-store';
-import { FAMILY_WORDS } from './family-words';
 import { usePaste } from './paste-store';
 import { PastedLines } from './pasted-lines';
-import { FAMILIES } from './starts';
-import { tell } from './words';
 
 /** A judging sheet as it was copied: read line by line, settled where it is not clear, and made a table of. */
 export function PastePage() {
@@ -63,7 +63,7 @@ function TextIn() {
 }
 
 /** A line that somebody has to settle: nothing was read from it, or it can be meant otherwise. */
-export const isOpenLine = (line: ReadLine, index: number, right: readonly number[]): boolean =>
+const isOpenLine = (line: ReadLine, index: number, right: readonly number[]): boolean =>
   line.doubt !== null && !(right.includes(index) && line.readings.length > 0);
 
 function Readings() {

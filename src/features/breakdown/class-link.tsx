@@ -1,9 +1,10 @@
-import { axisInWords, joinDemands, methodsIn, raisedBy } from '@/core/breakdown';
+import { methodsIn } from '@/core/breakdown';
 import type { RulePart } from '@/core/rulebooks';
 import { activeElements, type DogWork } from '@/data/read';
 import { SelectField } from '@/ui';
-import { regionNow, wordsOf } from '@/words';
+import { regionNow } from '@/words';
 import { type LinkDraft, linkByMethod, linkFromPart, linkToExisting, type Problems } from './exercise-draft';
+import { Joined } from './joined';
 import { LinkFields } from './link-fields';
 import { methodPieces } from './method-pieces';
 import { tell } from './words';
@@ -83,34 +84,5 @@ export function ClassLink({ link, place, last, part, work, problems, onChange }:
         </p>
       )}
     </div>
-  );
-}
-
-/** What an element that the dog has makes of what is asked: goals that go on, and what it does not measure. */
-function Joined({
-  demands,
-  element,
-}: {
-  readonly demands: RulePart['demands'];
-  readonly element: DogWork['elements'][number];
-}) {
-  const raised = raisedBy(demands, element.axes);
-  const { unmeasured } = joinDemands(demands, element.axes);
-  return (
-    <>
-      {raised.map(({ axis, from, to }) => (
-        <span key={axis.key} className="block font-semibold">
-          {tell('class-link.goes-on', { from: axisInWords(axis, from), to: axisInWords(axis, to) })}
-        </span>
-      ))}
-      {unmeasured.length > 0 && (
-        <span className="block font-semibold">
-          {tell('class-link.unmeasured', {
-            titles: unmeasured.map((one) => one.title.toLowerCase()).join(', '),
-            element: wordsOf(element.title),
-          })}
-        </span>
-      )}
-    </>
   );
 }

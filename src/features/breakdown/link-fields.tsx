@@ -5,6 +5,7 @@ import { Button, SelectField, TextField } from '@/ui';
 import { furtherAxis } from './axis-draft';
 import { AxisFields } from './axis-fields';
 import { type LinkDraft, outlookOf, type Problems } from './exercise-draft';
+import { Joined } from './joined';
 import { tell } from './words';
 
 type Props = {
@@ -38,6 +39,7 @@ export function LinkFields({
   onRemove,
 }: Props) {
   const name = link.title || tell('link-fields.link', { place: place + 1 });
+  const had = elements.find((one) => one.id === link.existing);
   return (
     <fieldset className="border-2 border-ink bg-sheet px-4 py-3">
       <legend className="float-left text-lg font-bold">
@@ -126,7 +128,10 @@ export function LinkFields({
             <Outlook link={link} settings={settings} />
           </div>
         ) : (
-          <p className="self-center leading-snug">{tell('link-fields.one-element-serves-both-exercises')}</p>
+          <p className="self-center leading-snug">
+            {tell('link-fields.one-element-serves-both-exercises')}
+            {had && link.asked && <Joined demands={link.asked} element={had} />}
+          </p>
         )}
       </div>
     </fieldset>

@@ -68,7 +68,7 @@ const LETTER: Readonly<Partial<Record<Token['is'], string>>> = {
   ordinal: 'T',
   dash: '-',
   plus: '+',
-  to: '-',
+  to: 't',
   each: 'E',
   further: 'F',
   cue: 'C',
@@ -112,10 +112,11 @@ const per =
       : { is, points: a, beyond: first === 'limit' ? 0 : (b ?? 0) };
 const band =
   (first: 'limit' | 'points'): Reader =>
-  ([a = 0, b = 0], tokens) =>
-    first === 'limit'
-      ? { is: 'band', over: a, unit: unitIn(tokens), points: b }
-      : { is: 'band', over: b, unit: unitIn(tokens), points: a };
+  ([a = 0, b = 0], tokens) => {
+    const [over, points] = first === 'limit' ? [a, b] : [b, a];
+    // "over 3 m: 0" has its limit in its name; nothing is no price of a step.
+    return points === 0 ? null : { is: 'band', over, unit: unitIn(tokens), points };
+  };
 const acts: Reader = ([over = 0], tokens) => ({
   is: 'acts',
   over,
@@ -127,9 +128,9 @@ const acts: Reader = ([over = 0], tokens) => ({
 const PATTERNS: readonly (readonly [RegExp, Reader])[] = [
   [/^-?N$/, amount],
   [/^-?NE$|^E-?N$/, amount],
-  [/^N-N$/, ([low = 0, high = 0]) => (low < high ? { is: 'range', low, high } : null)],
+  [/^-?N(?:[-t]|t-)N$/, ([low = 0, high = 0]) => (low < high ? { is: 'range', low, high } : null)],
   [
-    /^[BA]NI?$|^I[BA]N$/,
+    /^[BA]-?NI?$|^I[BA]-?N$|^tN$/,
     ([points = 0], t) => ({ is: 'up-to', points, inAll: t.some((one) => one.is === 'in-all') }),
   ],
   [/^LN[SMU]?C?$|^LNFC$/, ([value = 0]) => ({ is: 'usually', value })],
@@ -146,7 +147,10 @@ const PATTERNS: readonly (readonly [RegExp, Reader])[] = [
   [/^ONMEF?M?-?N$|^ONMNEF?M?$/, per('per-metre', 'limit')],
   [/^ON[USM]-?N$/, band('limit')],
   [/^-?NON[USM]$/, band('points')],
-  [/^N-N[USM]-?N$/, ([over = 0, , points = 0], t) => ({ is: 'band', over, unit: unitIn(t), points })],
+  [
+    /^N[-t]N[USM]-?N$/,
+    ([over = 0, , points = 0], t) => (points === 0 ? null : { is: 'band', over, unit: unitIn(t), points }),
+  ],
   [/^ON[USM][ZX]$|^[ZX]ON[USM]$/, acts],
   [/^T[ZX]$|^[ZX]T$/, ([at = 0], t) => ({ is: 'nth', at, does: doesIn(t) })],
   [/^S[ZX]$|^[ZX]S$/, (_, t) => ({ is: 'nth', at: 2, does: doesIn(t) })],

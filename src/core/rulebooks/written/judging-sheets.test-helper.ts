@@ -1,3 +1,5 @@
+import { REVIEWED } from './other-sheets.test-helper';
+
 /**
  * Invented judging sheets in different manners of writing, each line with what a person would key in for it.
  * `E` exercise, `F` fault of the dog, `H` of the handler, `M` what is charged when it is not done, `P` passing,
@@ -9,7 +11,8 @@ export type JudgingSheet = {
   readonly lines: readonly (readonly [string, ...string[]])[];
 };
 
-export const SHEETS: readonly JudgingSheet[] = [
+/** Keyed by hand before they were read. */
+export const KEYED: readonly JudgingSheet[] = [
   {
     name: 'numbered, points last',
     lines: [
@@ -284,3 +287,5 @@ export const SHEETS: readonly JudgingSheet[] = [
     ],
   },
 ];
+
+export const SHEETS: readonly JudgingSheet[] = [...KEYED, ...REVIEWED];

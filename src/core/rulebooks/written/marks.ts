@@ -3,7 +3,7 @@ export type Mark = 'word' | 'roman' | 'number' | 'bullet' | 'plain';
 export type MarkedLine = { readonly mark: Mark; readonly indent: number; readonly body: string };
 
 const WORD =
-  /^(?:exercise|ex\.|übung|task|aufgabe)\s*(?:no\.?\s*|nr\.?\s*)?(?:\d{1,2}|[ivx]{1,5})?\s*[:.)–—-]+\s*(?=\S)|^(?:exercise|übung|task|aufgabe)\s+(?:\d{1,2}|[ivx]{1,5})\s+(?=\S)/iu;
+  /^(?:exercise|ex\.|übung|task|test|station|aufgabe)\s*(?:no\.?\s*|nr\.?\s*)?(?:\d{1,2}|[ivx]{1,5})?\s*[:.)–—-]+\s*(?=\S)|^(?:exercise|übung|task|test|station|aufgabe)\s+(?:\d{1,2}|[ivx]{1,5})\s+(?=\S)/iu;
 const ROMAN = /^[IVX]{1,5}\s*[.):–—-]\s*(?=\S)/u;
 const NUMBERED = /^\d{1,2}\s*[.)]\s*(?=[^\d\s])/u;
 const BULLET = /^(?:[-–—•*·▪‣]\s+|[a-z]\)\s*|\d{1,2}\.\d{1,2}\.?\s+|\(\d{1,2}\)\s+(?=\p{L}))/u;

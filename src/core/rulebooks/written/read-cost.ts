@@ -65,7 +65,10 @@ function costOf(clauses: readonly Clause[], smallest: number): Main | null {
         (simple && !usual ? sure({ kind: 'each', points: first.points, ...cap }) : null)
       );
     case 'range':
-      return simple && caps.length === 0 ? discretion(first.low, first.high, usual, smallest) : null;
+      // Nothing is no price: from 0 to 3 is up to 3.
+      return simple && caps.length === 0
+        ? discretion(first.low || smallest, first.high, usual, smallest, first.low === 0)
+        : null;
     case 'up-to':
       return simple && caps.length === 0 ? discretion(smallest, first.points, usual, smallest, true) : null;
     case 'per-cue':

@@ -1,10 +1,20 @@
 import { type Sentence, say } from '@/core/shared';
+import type { Cost } from '../families/fault-schema';
 import { exerciseMark, type MarkedLine, marked } from './marks';
 import { readCost } from './read-cost';
 import type { LineKind, PastedLine, ReadLine, SheetReading } from './sheet-reading';
 import { rowOf, type Table, tableOf } from './table-rows';
-import { faultOf, type SplitFault, splitFault, titledPoints, trimmed } from './titled-values';
-import { awardOf, demandOf, opensAwards, passOf, told, withoutLabel } from './told-lines';
+import { beginsWithName, faultOf, type SplitFault, splitFault, titledPoints, trimmed } from './titled-values';
+import {
+  awardOf,
+  demandOf,
+  NOWHERE,
+  opensAwards,
+  passOf,
+  type Rated,
+  told,
+  withoutLabel,
+} from './told-lines';
 
 /** The lines of a pasted text that hold anything. */
 export const pastedLines = (text: string): PastedLine[] =>
@@ -19,13 +29,20 @@ type Style = {
   readonly mark: 'word' | 'roman' | 'number' | null;
   /** Whether lines stand under others: indented, or as points of a list. */
   readonly nested: boolean;
+  /** Whether exercises are points of a list, and what can go wrong stands indented under them. */
+  readonly bullets: boolean;
   /** Whether most exercises end in a bare number: then a bare number is their points. */
   readonly bare: boolean;
   readonly table: Table | null;
   readonly smallest: number;
 };
 /** Where the reader is. */
-type Place = { readonly exercise: boolean; readonly awards: boolean; readonly titled: boolean };
+type Place = Rated & {
+  readonly exercise: boolean;
+  readonly titled: boolean;
+  /** The points of the exercise that is being read; null where none are known. */
+  readonly points: number | null;
+};
 
 /**
  * Reads a judging sheet as it was copied from a document or a table: a class, its exercises with points, their
@@ -35,9 +52,10 @@ type Place = { readonly exercise: boolean; readonly awards: boolean; readonly ti
  */
 export function readSheet(lines: readonly PastedLine[]): ReadLine[] {
   const style = styleOf(lines);
-  let place: Place = { exercise: false, awards: false, titled: false };
+  let place: Place = { ...NOWHERE, exercise: false, titled: false, points: null };
   const all = lines.map(({ text, as }, i) => {
-    const read = i === style.table?.heading && as === null ? NOTHING : readLine(text, as, style, place);
+    const line = i === style.table?.heading && as === null ? NOTHING : readLine(text, as, style, place);
+    const read = as === null ? withinPoints(line, place) : line;
     place = after(place, read, text);
     return { text, ...read };
   });
@@ -73,19 +91,48 @@ function after(place: Place, { readings }: Read, text: string): Place {
   const has = (is: LineKind): boolean => readings.some((one) => one.is === is);
   return {
     exercise: place.exercise || has('exercise'),
+    points: pointsAfter(place, readings),
     awards: opensAwards(text) || (place.awards && has('award')),
+    passed: place.passed || has('pass') || has('total'),
     titled: place.titled || has('title') || has('exercise'),
   };
 }
 
+function pointsAfter(place: Place, readings: readonly SheetReading[]): number | null {
+  const exercise = readings.findLast((one) => one.is === 'exercise');
+  return exercise === undefined ? place.points : exercise.coefficient ? null : exercise.points;
+}
+
+/** A price above all that the exercise has is more likely no price: the pass line, or an award. */
+function withinPoints(read: Read, place: Place): Read {
+  const most = pointsAfter(place, read.readings);
+  if (read.doubt !== null || most === null) return read;
+  const dear = read.readings.find((one) => one.is === 'fault' && dearest(one.cost) > most);
+  return dear ? unsure(say('rulebooks.written.dearer', { points: most }), ...read.readings) : read;
+}
+
+function dearest(cost: Cost): number {
+  if (cost.kind === 'discretion') return cost.high;
+  return 'points' in cost ? cost.points : 0;
+}
+
 function styleOf(lines: readonly PastedLine[]): Style {
   const texts = lines.map((line) => line.text);
-  const all = texts.filter((text) => told(text, false) === null).map(marked);
+  const all = texts.filter((text) => told(text, NOWHERE) === null).map(marked);
   const mark = exerciseMark(all);
   const numbered = all.filter((line) => line.mark === mark);
   const bare = numbered.filter((line) => !titledPoints(line.body).certain).length;
   return {
     mark,
+    bullets:
+      mark === null &&
+      all.some(
+        (line, i) =>
+          line.mark === 'plain' &&
+          line.indent > 1 &&
+          all[i - 1]?.mark === 'bullet' &&
+          line.indent > (all[i - 1]?.indent ?? 0),
+      ),
     nested: all.some((line) => line.mark === 'bullet' || line.indent > 1),
     bare: numbered.length > 1 && bare * 2 > numbered.length,
     table: tableOf(texts),
@@ -107,9 +154,9 @@ export function smallestIn(texts: readonly string[]): number {
 function readLine(text: string, as: LineKind | null, style: Style, place: Place): Read {
   if (as !== null) return readAs(as, text, style);
   const row = style.table && rowOf(text, style.table);
-  if (row && !told(text, false)) return readRow(row, style);
+  if (row && !isOfClass(text)) return readRow(row, style);
   const line = marked(text);
-  const known = line.mark === 'plain' || line.mark === 'bullet' ? told(line.body, place.awards) : null;
+  const known = line.mark === 'plain' || line.mark === 'bullet' ? told(line.body, place) : null;
   if (known)
     return known.left === '' && known.readings.length > 0
       ? sure(...known.readings)
@@ -121,6 +168,12 @@ function readLine(text: string, as: LineKind | null, style: Style, place: Place)
   return faults(body, style.smallest) ?? without(line);
 }
 
+/** Of a row of a table: the total, or how to pass. */
+const isOfClass = (text: string): boolean =>
+  told(text.trim(), NOWHERE)?.readings.some(
+    (one) => one.is === 'total' || one.is === 'pass' || one.is === 'nothing',
+  ) ?? false;
+
 /** Before the first exercise: the name of the class, then what is said of it as a whole. */
 function beforeExercises({ body }: MarkedLine, place: Place): Read {
   if (place.titled) return NOT_UNDERSTOOD;
@@ -131,6 +184,7 @@ function beforeExercises({ body }: MarkedLine, place: Place): Read {
 
 function isExercise(line: MarkedLine, style: Style, place: Place): boolean {
   if (style.mark !== null) return line.mark === style.mark;
+  if (style.bullets) return line.mark === 'bullet';
   if (line.mark === 'bullet' || line.indent > 1) return false;
   const { exercise: found, certain } = titledPoints(line.body);
   if (found.points === null || found.title === '') return false;
@@ -162,13 +216,15 @@ function faults(body: string, smallest: number): Read | null {
   return split && asRead(split);
 }
 
+/** A length of the work itself in a name ("moves more than 1 m") is no second price, unless the price is measured too. */
+const LENGTHS = /\d+(?:[.,]\d+)?\s*(?:m|cm|s|sec|seconds?|metres?|steps?|°|%)(?!\p{L})/giu;
+const MEASURED = new Set(['per-second', 'per-metre', 'band']);
+
 const asRead = ({ fault, unsure: open }: SplitFault): Read => {
-  const meant =
-    open ||
-    /\d/.test(
-      fault.title.replace(/\d+(?:[.,]\d+)?\s*(?:m|cm|s|sec|seconds?|metres?|steps?|°|%)(?!\p{L})/giu, ''),
-    );
-  return meant ? unsure(say('rulebooks.written.which-number', { title: fault.title }), fault) : sure(fault);
+  const name = MEASURED.has(fault.cost.kind) ? fault.title : fault.title.replace(LENGTHS, '');
+  return open || /\d/.test(name)
+    ? unsure(say('rulebooks.written.which-number', { title: fault.title }), fault)
+    : sure(fault);
 };
 
 /** The pieces of a line; one that is a price and no more belongs to the one before it: "slow 1, at most 3". */
@@ -186,6 +242,8 @@ const isPrice = (piece: string): boolean => readCost(piece, 1).ok || readCost(`1
 
 /** Every piece as a fault; null where one of them is none. */
 function apart(pieces: readonly string[], smallest: number): SheetReading[] | null {
+  // "from the third one on 5" goes on with what stands before it: that is no fault of its own.
+  if (pieces.some((piece) => !beginsWithName(piece))) return null;
   const all = pieces.map((piece) => splitFault(piece, smallest));
   return all.every((one): one is SplitFault => one !== null && !one.unsure)
     ? all.map((one) => one.fault)
@@ -195,7 +253,7 @@ function apart(pieces: readonly string[], smallest: number): SheetReading[] | nu
 /** A line of an exercise without a price: a sentence says what is asked; anything else is asked about. */
 function without({ body }: MarkedLine): Read {
   const words = body.split(/\s+/).length;
-  if (words >= 4 && /[.!]$/.test(body) && !/\bpoints?\b|\bpunkte?\b/iu.test(body))
+  if (words >= 4 && /[.!]$/.test(body) && !/\b(?:points?|punkte?|marks?|noten?)\b/iu.test(body))
     return sure({ is: 'asks', text: body });
   return words >= 7 && !/\d/.test(body)
     ? unsure(say('rulebooks.written.what-it-asks'), { is: 'asks', text: body })

@@ -17,10 +17,17 @@ export type Table = {
   readonly heading: number;
 };
 
-/** The cells of a row; a frame of bars is no cell. */
+/** The cells of a row; a frame of bars is no cell, and what stands in quotes is one cell. */
 function cellsOf(line: string, separator: string): string[] {
   const inner = separator === '|' ? line.trim().replace(/^\||\|$/g, '') : line;
-  return inner.split(separator).map((cell) => cell.trim());
+  const cells = [''];
+  let quoted = false;
+  for (const sign of inner) {
+    if (sign === '"' && separator !== '|') quoted = !quoted;
+    else if (sign === separator && !quoted) cells.push('');
+    else cells[cells.length - 1] += sign;
+  }
+  return cells.map((cell) => cell.trim());
 }
 
 /** The table of a sheet, told by its row of headings: which separator, which column is what. Null where there is none. */

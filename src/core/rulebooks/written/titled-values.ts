@@ -28,6 +28,22 @@ export type SplitFault = { readonly fault: Fault; readonly unsure: boolean };
 /** A line that is longer is no fault with its price. */
 const LONGEST = 300;
 
+/** What can name a fault: words that are not known, and the cue ("second command"). */
+const NAMES = new Set<Token['is']>(['unknown', 'cue', 'ordinal']);
+
+/** Whether a piece of a line begins with a name, or with its price. */
+export function beginsWithName(piece: string): boolean {
+  const first = tokensOf(piece)[0];
+  return (
+    first !== undefined &&
+    (NAMES.has(first.is) ||
+      first.is === 'number' ||
+      first.is === 'dash' ||
+      first.is === 'further' ||
+      first.is === 'second')
+  );
+}
+
 /** What a price can begin with: not with "in", "the" or the word for points. */
 const begins = ({ is }: Token): boolean =>
   is !== 'filler' && is !== 'points' && is !== 'break' && is !== 'unknown';
@@ -50,15 +66,17 @@ function atEnd(text: string, tokens: readonly Token[], smallest: number): SplitF
     const cost = costIn(tokens.slice(i), text.slice(token.at), smallest);
     if (!cost.ok) continue;
     const fault = named(text.slice(0, token.at), cost.value);
-    return fault.title === ''
-      ? nameless(text, fault)
-      : { fault, unsure: /^\s*-?\d+(?:[.,]\d+)?\s/.test(text) };
+    if (fault.title === '') return nameless(text, fault);
+    // Words of prices and nothing else are no name; a number at the beginning could be the price as well.
+    const wordless = !tokens.slice(0, i).some((one) => NAMES.has(one.is));
+    return { fault, unsure: wordless || /^\s*-?\d+(?:[.,]\d+)?\s/.test(text) };
   }
   return null;
 }
 
 function atBeginning(text: string, tokens: readonly Token[], smallest: number): SplitFault | null {
   const first = tokens.findIndex((token) => token.is === 'unknown');
+  if (tokens[0] && !begins(tokens[0])) return null;
   for (let i = first; i > 0; i--) {
     const at = (tokens[i] as Token).at;
     const cost = costIn(tokens.slice(0, i), text.slice(0, at), smallest);
@@ -94,7 +112,8 @@ export type TitledPoints = { readonly exercise: Exercise; readonly certain: bool
 export function titledPoints(text: string): TitledPoints {
   const end = VALUE.exec(text);
   const { digits, gap = '', factor, max, word } = end?.groups ?? {};
-  if (end && digits !== undefined && trimmed(text.slice(0, end.index)) !== '') {
+  const isRange = /\d\s*$/.test(text.slice(0, end?.index ?? 0)) && /[–—-]/.test(gap);
+  if (end && digits !== undefined && !isRange && trimmed(text.slice(0, end.index)) !== '') {
     const told =
       [factor, max, word].some((one) => one !== undefined) ||
       /[([:…|–—-]/.test(gap) ||

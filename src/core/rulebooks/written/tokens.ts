@@ -67,6 +67,7 @@ const numberIn = (number: string): number =>
 
 function wordAt(text: string, i: number, sign: string): Found {
   const word = at(WORD, text, i);
+  if (word === 'minus') return { token: { is: 'dash', at: i }, length: word.length };
   if (word === 'and' || word === 'und') return { token: { is: 'break', at: i }, length: word.length };
   if (word && Object.hasOwn(NUMBER_WORDS, word))
     return { token: { is: 'number', value: NUMBER_WORDS[word] as number, at: i }, length: word.length };

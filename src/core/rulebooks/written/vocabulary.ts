@@ -60,7 +60,7 @@ export const VOCABULARY: readonly Entry[] = [
   ],
   [
     'filler',
-    'costs|cost|deduct|deducted|deduction|deductions|minus|loses|lose|abzug|times?|mal|fault|started|begun|angefangene[rn]?|by|of|the|is|are|an|a|in|von|uses up|from|off|at|beim|der|die|das|den|then|it',
+    'costs|cost|deduct|deducted|deduction|deductions|loses|lose|abzug|times?|mal|fault|started|begun|angefangene[rn]?|by|of|the|is|are|an|a|in|von|uses up|from|off|at|beim|der|die|das|den|then|it',
   ],
 ];
 

@@ -100,12 +100,20 @@ const IN_THE_ROW = new Set(['maximum', 'coefficient', 'attempts', 'most']);
 
 function readKept(kennel: KennelName): Pick<EditorState, 'draft' | 'origin'> {
   try {
-    const kept = JSON.parse(localStorage.getItem(keyOf(kennel)) ?? 'null') as Kept | null;
-    const draft = kept?.draft;
-    return typeof draft === 'object' && draft !== null && 'rules' in draft
-      ? { draft, origin: kept?.origin ?? null }
-      : { draft: null, origin: null };
+    const kept = JSON.parse(localStorage.getItem(keyOf(kennel)) ?? 'null') as Partial<Kept> | Draft | null;
+    if (typeof kept !== 'object' || kept === null) return NO_DRAFT;
+    // Before a saved book could be corrected the draft was kept by itself.
+    const draft = ('rules' in kept ? kept : kept.draft) as Draft | undefined;
+    const origin = 'rules' in kept ? null : ((kept.origin ?? null) as Origin);
+    return isTable(draft) ? { draft, origin } : NO_DRAFT;
   } catch {
-    return { draft: null, origin: null };
+    return NO_DRAFT;
   }
 }
+
+const NO_DRAFT = { draft: null, origin: null };
+const isTable = (draft: Draft | undefined): draft is Draft =>
+  typeof draft === 'object' &&
+  draft !== null &&
+  Array.isArray(draft.exercises) &&
+  typeof draft.rules === 'object';

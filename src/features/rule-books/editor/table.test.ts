@@ -242,6 +242,16 @@ describe('the draft in hand', () => {
     expect([kept.size, useEditor.getState().draft]).toEqual([0, null]);
   });
 
+  it('takes over a draft that was kept before books could be corrected', () => {
+    kept.set('regulon-draft-own', JSON.stringify(correctDraft(bookNamed('vellmoor-obedience-two'))));
+    useEditor.setState({ kennel: null });
+    useEditor.getState().open('own');
+    expect([textAt(draft(), ['title']), useEditor.getState().origin]).toEqual([
+      'Vellmoor Obedience, Class Two',
+      null,
+    ]);
+  });
+
   it('takes no harm from a kept draft that is none', () => {
     for (const text of ['{"half', '3', '{"draft":4}', '{"rules":{}}']) {
       kept.set('regulon-draft-own', text);

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { familyOf, pastedLines, prepareRules, readSheet, rulesTotal, scoreSheet } from '@/core/rulebooks';
-import { SHEETS } from '@/core/rulebooks/written/judging-sheets.test-helper';
+import { KEYED } from '@/core/rulebooks/written/judging-sheets.test-helper';
 import { asId, must } from '@/core/shared';
 import { wordsOf } from '@/words';
 import { checkDraft } from '../editor/check';
@@ -11,7 +11,7 @@ import { usePaste } from './paste-store';
 import { readingInWords } from './reading-words';
 
 const textOf = (name: string): string =>
-  (SHEETS.find((one) => one.name === name)?.lines ?? []).map(([text]) => text).join('\n');
+  (KEYED.find((one) => one.name === name)?.lines ?? []).map(([text]) => text).join('\n');
 
 /** A sheet as somebody settles it who leaves out every line that is not clear. */
 function settledSheet(text: string) {
@@ -31,7 +31,7 @@ function bookOf(text: string) {
 
 describe('a sheet made a table of', () => {
   it.each(
-    SHEETS.map((sheet) => sheet.name),
+    KEYED.map((sheet) => sheet.name),
   )('“%s” is a sound book, with every exercise and fault that was read', (name) => {
     const read = settledSheet(textOf(name));
     const count = (is: string): number =>

@@ -94,6 +94,47 @@ test('seven exercises and forty faults are written by keyboard alone, in fewer t
   await expect(page.getByRole('article').getByText('at least 140 of 200 points')).toBeVisible();
 });
 
+test('arrows move between cells, Backspace takes an empty row out, undo goes back by field', async ({
+  page,
+}) => {
+  await page.goto('/sample/rule-books/write?copy=vellmoor-obedience-two');
+  const press = (...keys: readonly string[]) =>
+    keys.reduce(async (before, key) => {
+      await before;
+      await page.keyboard.press(key);
+    }, Promise.resolve());
+  const one = (name: string) => page.getByRole('textbox', { name, exact: true });
+  await one('Exercise 1').click();
+  await press('End', 'ArrowRight');
+  await expect(one('Points of Send-away to the square')).toBeFocused();
+  await press('ArrowDown');
+  await expect(page.getByLabel(/^Points of /).nth(1)).toBeFocused();
+  await press('ArrowUp', 'ArrowRight');
+  await expect(page.getByRole('button', { name: 'Faults of Send-away to the square: 13' })).toBeFocused();
+  await press('Enter');
+  await expect(page.getByLabel('Fault 1 of Send-away to the square').first()).toBeFocused();
+  await press('ArrowUp');
+  await expect(one('Part 1 of Send-away to the square')).toBeFocused();
+  await press('ArrowDown', 'End', 'ArrowRight');
+  await expect(one('Cost of Crooked at heel, Send-away to the square')).toBeFocused();
+  // A new row, a word and a price in it; each field is one step back.
+  await press('Enter');
+  await page.keyboard.type('Yawns');
+  await press('Tab');
+  await page.keyboard.type('1.5');
+  const undo = page.getByRole('region', { name: 'Check' }).getByRole('button', { name: 'Undo' });
+  await undo.click();
+  await expect(one('Cost of Yawns, Send-away to the square')).toHaveValue('');
+  await undo.click();
+  await expect(page.getByText('Yawns')).toHaveCount(0);
+  const empty = page.getByLabel('Fault 2 of Send-away to the square').first();
+  await expect(empty).toHaveValue('');
+  await empty.focus();
+  await press('Backspace');
+  await expect(page.getByLabel('Fault 1 of Send-away to the square').first()).toBeFocused();
+  await expect(page.getByRole('button', { name: 'Faults of Send-away to the square: 13' })).toBeVisible();
+});
+
 /** Seven exercises and forty faults, as a club keeps them in a document. */
 const SHEET = [
   'Barn class',

@@ -86,18 +86,27 @@ function told(failure: Failure, file: Draft): string {
 
 /** What the shape of a file wants, as somebody at a table would say it. */
 function shapeInWords(failure: Failure): string {
-  const said = failure.message.with?.message;
-  const empty =
-    typeof said === 'object' && said !== null && 'say' in said && said.say.endsWith('must-not-be-empty');
-  const received = failure.message.with?.received;
-  if (empty || received === '""' || received === 'undefined' || received === 'null')
+  const { message: said, received: found } = failure.message.with ?? {};
+  const received = String(found ?? '');
+  const sentence = typeof said === 'object' && said !== null && 'say' in said ? said : null;
+  if (sentence?.say.endsWith('must-not-be-empty') || ['""', 'undefined', 'null', ''].includes(received))
     return tell('book-check.not-filled-in');
-  if (failure.message.with?.message) {
-    const message = wordsOf(failure.message.with.message);
-    return tell('book-check.here', { message, received: String(received ?? '') });
-  }
-  return wordsOf(failure.message);
+  const expected = sentence?.with?.expected;
+  if (expected === undefined)
+    return tell('book-check.here', { message: sentence ? wordsOf(sentence) : '', received });
+  const bound = /^(>=|<=|>|<)(-?\d+(?:\.\d+)?)$/.exec(String(expected));
+  if (bound)
+    return tell('book-check.bound', {
+      sign: BOUNDS[bound[1] ?? ''] ?? '',
+      limit: Number(bound[2]),
+      received,
+    });
+  if (expected === '') return tell('book-check.whole', { received });
+  return expected === 'number'
+    ? tell('book-check.number', { received })
+    : tell('book-check.cannot-stand-here', { received });
 }
+const BOUNDS: Readonly<Record<string, string>> = { '>=': 'least', '<=': 'most', '>': 'over', '<': 'under' };
 
 /** A sentence with names of things where it has their hidden ids. */
 function withTitles(message: Failure['message'], titles: ReadonlyMap<string, string>): Failure['message'] {

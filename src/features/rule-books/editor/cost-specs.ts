@@ -34,6 +34,7 @@ const COST_WORDS: Readonly<Record<string, string>> = {
   bonus: tell('book-cost.bonus'),
 };
 
+/** The prices that a way of scoring has. */
 function costKinds(family: Rules['family']): readonly string[] {
   if (family === 'checklist') return ['attempt', 'cue', 'zero', 'end-run'];
   const usual = ['each', 'per-extra-cue', 'per-second', 'per-metre', 'band', 'discretion', 'zero', 'end-run'];

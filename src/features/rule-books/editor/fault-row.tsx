@@ -7,7 +7,7 @@ import { FaultMore } from './fault-more';
 import { isEmptyFault, written } from './made';
 import { priceInWords } from './price-words';
 import { addExercise, addFault } from './starts';
-import { putCost, shownCost } from './typed-values';
+import { familyIn, putCost, shownCost } from './typed-values';
 import { tell } from './words';
 
 type Props = {
@@ -138,7 +138,11 @@ export function PriceCell({
         path={[...path, 'cost']}
         label={label}
         value={shownCost(node)}
-        placeholder={tell('book-row.cost-examples')}
+        placeholder={
+          familyIn(draft) === 'checklist'
+            ? tell('book-row.cost-examples-checklist')
+            : tell('book-row.cost-examples')
+        }
         understood={priceInWords(draft, node)}
         className="w-full"
         onText={(text) => change((now) => putCost(now, path, text), written([...path, 'cost']))}

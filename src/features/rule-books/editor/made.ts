@@ -1,7 +1,9 @@
 import { type Failure, fail, say } from '@/core/shared';
+import { costOptions } from './cost-specs';
 import { at, type Draft, drop, isTyped, type Json, listAt, type Path, put, textAt } from './draft';
 import { settled } from './ids';
-import { demandsOf, numbersIn, readTypedCost, smallestOf, unfolded } from './typed-values';
+import { withoutStale } from './stale';
+import { demandsOf, familyIn, numbersIn, readTypedCost, smallestOf, unfolded } from './typed-values';
 import { tell } from './words';
 
 /**
@@ -40,7 +42,8 @@ export function isEmptyExercise(draft: Draft, e: number): boolean {
 }
 
 /** The file that a draft stands for. `books`: ids of the books that are there already. */
-export function made(draft: Draft, books: readonly string[]): Made {
+export function made(asWritten: Draft, books: readonly string[]): Made {
+  const draft = withoutStale(asWritten);
   const exercises = listAt(draft, ['exercises']).flatMap((_, e) => (isEmptyExercise(draft, e) ? [] : [e]));
   const kept = exercises.length > 0 ? exercises : [0];
   const faults = kept.map((e) =>
@@ -98,7 +101,17 @@ function scoredIn(draft: Draft, e: number, kept: readonly number[], problems: Fa
         });
         return drop(fault as Draft, ['cost']);
       }
-      return unfolded(fault, smallest) ?? fault;
+      const whole = unfolded(fault, smallest) ?? fault;
+      const kinds = costOptions(familyIn(draft));
+      if (kinds.some(([kind]) => kind === textAt(whole, ['cost', 'kind']))) return whole;
+      problems.push(
+        fail(
+          'kind',
+          `rules.exercises[${e}].faults[${f}].cost`,
+          say('book-made.no-such-price', { kinds: kinds.map(([, words]) => words).join(', ') }),
+        ),
+      );
+      return whole;
     }),
   };
 }

@@ -1,16 +1,16 @@
 import { describe, expect, it } from 'vitest';
-import { compareBooks, type RuleBook, readRuleBook } from '@/core/rulebooks';
+import { checkRuleBook, compareBooks, type RuleBook, readRuleBook } from '@/core/rulebooks';
 import { BOOK_NAMES, bookNamed } from '@/core/rulebooks/sample-books.test-helper';
 import { STRUCTURED_BOOKS } from '@/core/rulebooks/structured-books.test-helper';
 import { checkDraft } from './check';
 import { classMore } from './class-more-specs';
 import { CLASS_FIELDS } from './class-specs';
 import { COST_FIELDS } from './cost-specs';
-import { at, type Draft, type Json, listAt, type Path, put, textAt, typed } from './draft';
+import { at, type Draft, drop, type Json, listAt, type Path, put, textAt, typed } from './draft';
 import { made } from './made';
 import { faultFields, MAIN_NUMBER, OUTLINE_FIELDS, PART_FIELDS, SCORED_FIELDS } from './row-specs';
 import type { FieldSpec } from './specs';
-import { copyDraft, correctDraft } from './starts';
+import { copyDraft, correctDraft, removeExercise } from './starts';
 import { putCost, shownCost, shownDemands } from './typed-values';
 import { faultsOf, leaves } from './typing.test-helper';
 
@@ -69,6 +69,34 @@ describe('a saved book in the table', () => {
     const book = bookNamed('vellmoor-obedience-two');
     const copied = checkDraft(copyDraft(book), ['vellmoor-obedience-class-two']).book;
     expect([copied?.id, copied?.sample]).toEqual(['vellmoor-obedience-class-two-2', false]);
+  });
+
+  it('is sound without a size, an exercise, a count or an ability that others name; with it again it is as it was', () => {
+    const lists: readonly Path[] = [['sizes'], ['across'], ['rules', 'categories'], ['exercises']];
+    let tried = 0;
+    for (const book of books)
+      for (const path of lists) {
+        const whole = correctDraft(book);
+        const n = listAt(whole, path).length;
+        if (n < (path[0] === 'exercises' ? 2 : 1)) continue;
+        const last = n - 1;
+        const less = path[0] === 'exercises' ? removeExercise(whole, last) : drop(whole, path);
+        const named = new Set([
+          'unknown-size',
+          'unknown-across',
+          'unknown-exercise',
+          'unknown-category',
+          'unscored',
+        ]);
+        const read = checkRuleBook(JSON.parse(JSON.stringify(made(less, []).file)));
+        expect([book.id, path, read.ok ? [] : read.problems.filter((one) => named.has(one.code))]).toEqual([
+          book.id,
+          path,
+          [],
+        ]);
+        tried += 1;
+      }
+    expect(tried).toBeGreaterThan(8);
   });
 
   it('every structure of the format has a field here', () => {

@@ -83,6 +83,26 @@ describe('key by key', () => {
     expect(shownCost(at(draft(), [...faultsOf(0), 1]) ?? null)).toBe('2 pears');
   });
 
+  it('a price that the way of scoring does not have, a share that is no whole number and a limit are said in words', () => {
+    small('points-off');
+    typeCost([...faultsOf(0), 1], 'major fault');
+    expect(checkDraft(draft()).problems.map((one) => [one.where, one.words])).toEqual([
+      [
+        'Recall, Slow: what it costs',
+        'This way of scoring has no such price. It has: each time, per extra cue, per second, per metre, by steps of a measure, left to the judge, zeroes the exercise, ends the run, gives points on top.',
+      ],
+    ]);
+    typeCost([...faultsOf(0), 1], '1');
+    useEditor
+      .getState()
+      .change((now) => put(now, ['rules', 'pass', 0], { kind: 'share-of-each', percent: typed('70.5') }));
+    expect(checkDraft(draft()).problems.map((one) => one.words)).toEqual([
+      'A whole number is wanted; here stands 70.5.',
+    ]);
+    typeNumber(['rules', 'pass', 0, 'percent'], '700');
+    expect(checkDraft(draft()).problems.map((one) => one.words)).toEqual(['At most 100; here stands 700.']);
+  });
+
   it('no sentence of the check has an id, a key or a word of a file', () => {
     small('points-off');
     const { change } = useEditor.getState();

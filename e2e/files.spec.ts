@@ -226,3 +226,30 @@ test('a database that a newer Regulon wrote is refused in words', async ({ page 
   await page.reload();
   await expect(page.getByRole('alert')).toContainText('written by a newer Regulon (data version 99');
 });
+
+test('a table for a spreadsheet: every rep a row, with the separator and decimal that are wanted', async ({
+  page,
+}) => {
+  await page.goto('/sample/files');
+  const sheet = page.getByRole('region', { name: 'For a spreadsheet' });
+  await sheet.getByLabel('Between cells').selectOption({ label: 'a semicolon' });
+  await sheet.getByLabel('Before a fraction').selectOption({ label: 'a comma: 2,5' });
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    sheet.getByRole('button', { name: 'Save the table (CSV)' }).click(),
+  ]);
+  const rows = readFileSync(await file.path(), 'utf8').split('\r\n');
+  expect(rows[0]).toMatch(/^\uFEFFrep;lesson;day;dog;element;go;/);
+  expect(rows.length).toBeGreaterThan(500);
+  expect(rows.some((row) => /;\d+,\d+;/.test(row))).toBe(true);
+  await expect(sheet.getByRole('status')).toHaveText(
+    `The table is saved: ${(rows.length - 1).toLocaleString('en')} rows.`,
+  );
+  await page.goto('/own/files');
+  const [none] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the table (CSV)' }).click(),
+  ]);
+  expect(readFileSync(await none.path(), 'utf8')).toMatch(/^\uFEFFrep,lesson,[^\r]*$/);
+  await expect(page.getByText('The table is saved; it has no row yet.')).toBeVisible();
+});

@@ -1,5 +1,5 @@
 import type { Sentence } from '@/core/shared';
-import type { GpxRead } from '@/data/files';
+import type { GpxRead, SheetTableName, TableStyle } from '@/data/files';
 import type { KennelCounts, KennelName } from '@/data/read';
 
 /** What the file worker can be asked. `now` is the page's clock, milliseconds since 1970. */
@@ -9,6 +9,14 @@ export type FileTask =
   | {
       readonly kind: 'bring';
       readonly how: 'add' | 'replace';
+      readonly kennel: KennelName;
+      readonly now: number;
+    }
+  /** One table of the kennel, for a spreadsheet. */
+  | {
+      readonly kind: 'table';
+      readonly table: SheetTableName;
+      readonly style: TableStyle;
       readonly kennel: KennelName;
       readonly now: number;
     }
@@ -31,6 +39,7 @@ export type FileAnswers = {
   save: Saved;
   look: { readonly savedAt: string; readonly counts: KennelCounts };
   bring: Brought;
+  table: { readonly file: Blob; readonly rows: number };
   'read-track': GpxRead;
   'take-back': null;
 };

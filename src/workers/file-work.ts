@@ -8,7 +8,9 @@ import {
   kennelText,
   readGpx,
   readKennelFile,
+  sheetTable,
   soundTables,
+  tableText,
 } from '@/data/files';
 import { openKennel } from '@/data/kennel';
 import { countsOf, type Kennel, type KennelName, RECORD_TITLES, type Tables } from '@/data/read';
@@ -120,6 +122,13 @@ export function fileWork(open: Open = openKennel) {
         return withKennel(task, (kennel) => save(kennel, report));
       case 'look':
         return look(task.file, report);
+      case 'table':
+        return withKennel(task, async (kennel) => {
+          report({ doing: say('workers.file-work.writing-the-table'), share: null });
+          const table = sheetTable(task.table, await readTables(kennel.database));
+          const file = new Blob([`\uFEFF${tableText(table, task.style)}`], { type: 'text/csv' });
+          return ok({ file, rows: table.rows.length });
+        });
       case 'read-track':
         return readTrack(task.file);
       case 'bring':

@@ -8,3 +8,5 @@ export { kennelPieces } from './kennel-pieces';
 export type { Merged } from './merge';
 export { type RunFile, readRunFile, runText } from './run-file';
 export { soundTables } from './set-aside';
+export { SHEET_TABLES, type SheetTableName, sheetTable } from './spreadsheet/table-rows';
+export { type TableStyle, tableText } from './spreadsheet/table-text';

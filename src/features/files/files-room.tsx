@@ -7,6 +7,7 @@ import { Button, Dialog, FileButton, Notice, PageHead, Sheet, saveBlob } from '@
 import { wordsOf, writeInstant } from '@/words';
 import { type Brought, type FileAnswers, fileDesk } from '@/workers/client';
 import { ApartSheet } from './apart-sheet';
+import { TablesSheet } from './tables-sheet';
 import { type FileWork, useFileWork } from './use-file-work';
 import { tell } from './words';
 
@@ -99,6 +100,7 @@ export function FilesRoom() {
         </Sheet>
       </div>
       <ApartSheet />
+      <TablesSheet work={work} />
       <Sheet title={tell('files-room.what-is-in-the-file')} className="mt-6">
         <dl className="grid gap-x-8 gap-y-2 leading-snug md:grid-cols-[11rem_1fr]">
           {INSIDE.map(([name, words]) => (

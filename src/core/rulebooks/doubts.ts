@@ -1,5 +1,6 @@
 import { type Failure, fail, say } from '@/core/shared';
 import { familyOf } from './families';
+import { dearest } from './families/cost';
 import { rulesTotal } from './families/family';
 import type { Cost } from './families/fault-schema';
 import { prepareRules } from './prepare';
@@ -39,23 +40,6 @@ function priceDoubts({ rules, exercises }: RuleBook): Failure[] {
         : [];
     });
   });
-}
-
-/** The most that one mark of it costs by what is written; 0 where it has no price or adds one. */
-function dearest(cost: Cost): number {
-  switch (cost.kind) {
-    case 'each':
-    case 'per-extra-cue':
-    case 'per-second':
-    case 'per-metre':
-      return cost.points;
-    case 'band':
-      return Math.max(...cost.bands.map((band) => band.points));
-    case 'discretion':
-      return cost.high;
-    default:
-      return 0;
-  }
 }
 
 type Line = { readonly title: string; readonly at: number; readonly alsoBelow?: boolean | undefined };

@@ -6,7 +6,17 @@ import { breakDown, pieceId } from '@/data/broken-down.test-helper';
 import type { Kennel } from '@/data/kennel';
 import { CHANGED, DOG, kennelWithDog } from '@/data/kennel.test-helper';
 import { listRuleBooks, workOf } from '@/data/read';
-import { changeElement, correctRuleBook, makeExercises, putRuleBook, startRun, takeBack, writeMark } from '.';
+import {
+  changeElement,
+  correctRuleBook,
+  makeExercises,
+  putRuleBook,
+  putRunAway,
+  startRun,
+  takeBack,
+  takeMarkBack,
+  writeMark,
+} from '.';
 
 const book: RuleBook = bookNamed('vellmoor-obedience-two');
 const SQUARE = pieceId('square', 'run-out');
@@ -154,6 +164,12 @@ describe('a saved book corrected in place', () => {
     ]);
     expect((await listRuleBooks(kennel))[0]?.book).toEqual(book);
     expect((await correctRuleBook(kennel, without('breaks-down'))).ok).toBe(true);
+    // A run that is put away can come back; a mark that was taken back stands no more.
+    must(await putRunAway(kennel, run.id, true));
+    expect((await correctRuleBook(kennel, without('slow-out'))).ok).toBe(false);
+    must(await putRunAway(kennel, run.id, false));
+    must(await takeMarkBack(kennel, run, null));
+    expect((await correctRuleBook(kennel, without('slow-out'))).ok).toBe(true);
   });
 
   it('fails where the book is gone', async () => {

@@ -66,9 +66,13 @@ type Written = { readonly exercise: string; readonly fault: string | null };
 
 /** What stands on the judges' sheets of a book: in which exercise, and of which fault. */
 async function marksUnder(write: Write, id: RuleBookId): Promise<Written[]> {
-  const runs = (await write.all('runs')).filter((run) => run.book === id && !run.putAway);
+  // A run that is put away can come back, and has to be scored then.
+  const runs = (await write.all('runs')).filter((run) => run.book === id);
   const marks = await Promise.all(runs.map((run) => write.marksOf(run.id)));
-  return marks.flat().flatMap((mark): Written[] => {
+  const all = marks.flat();
+  const takenBack = new Set(all.flatMap((mark) => (mark.kind === 'take-back' ? [mark.of] : [])));
+  return all.flatMap((mark): Written[] => {
+    if (takenBack.has(mark.id)) return [];
     if (mark.kind === 'fault') return [{ exercise: mark.exercise, fault: mark.fault }];
     return mark.kind === 'given' || mark.kind === 'state' ? [{ exercise: mark.exercise, fault: null }] : [];
   });

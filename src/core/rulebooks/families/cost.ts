@@ -65,6 +65,23 @@ export function amountFits(cost: Cost, amount: number): boolean {
   return Number.isInteger(amount) && amount >= 1;
 }
 
+/** The most that one mark of it costs by what is written, in points; 0 where it has no price or adds one. */
+export function dearest(cost: Cost): number {
+  switch (cost.kind) {
+    case 'each':
+    case 'per-extra-cue':
+    case 'per-second':
+    case 'per-metre':
+      return cost.points;
+    case 'band':
+      return Math.max(...cost.bands.map((band) => band.points));
+    case 'discretion':
+      return cost.high;
+    default:
+      return 0;
+  }
+}
+
 /** So many of what a family counts: “2.5 points”, “1 fault”. */
 export const countInWords = (count: number, word: Word): Sentence =>
   say('rulebooks.cost.points', { count, word });

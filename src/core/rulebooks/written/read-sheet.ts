@@ -1,5 +1,5 @@
 import { type Sentence, say } from '@/core/shared';
-import type { Cost } from '../families/fault-schema';
+import { dearest } from '../families/cost';
 import { exerciseMark, type MarkedLine, marked } from './marks';
 import { readCost } from './read-cost';
 import type { LineKind, PastedLine, ReadLine, SheetReading } from './sheet-reading';
@@ -109,11 +109,6 @@ function withinPoints(read: Read, place: Place): Read {
   if (read.doubt !== null || most === null) return read;
   const dear = read.readings.find((one) => one.is === 'fault' && dearest(one.cost) > most);
   return dear ? unsure(say('rulebooks.written.dearer', { points: most }), ...read.readings) : read;
-}
-
-function dearest(cost: Cost): number {
-  if (cost.kind === 'discretion') return cost.high;
-  return 'points' in cost ? cost.points : 0;
 }
 
 function styleOf(lines: readonly PastedLine[]): Style {

@@ -1,7 +1,8 @@
 import { type Entry, foldLog, inOrder, PLACE_CHIP, type StandingRep } from '@/core/log';
-import { fromBase, type Name, type Quantity } from '@/core/shared';
+import { sameFault } from '@/core/rulebooks';
+import { fromBase, type Name } from '@/core/shared';
 import { type DogWork, exerciseTitle, namedFaults } from '@/data/read';
-import type { Bout, ElementRecord, Tables } from '@/data/records';
+import type { Bout, ElementRecord, Outing, Tables } from '@/data/records';
 
 /** A cell: a number is written with the decimal sign that is wanted, null is empty. */
 export type Cell = string | number | boolean | null;
@@ -35,7 +36,7 @@ export function sheetTable(name: SheetTableName, tables: Tables): SheetTable {
 
 type OpenBout = {
   readonly bout: Bout;
-  readonly day: string;
+  readonly outing: Outing | undefined;
   readonly dog: string;
   readonly title: string;
   readonly element: ElementRecord | null;
@@ -52,6 +53,7 @@ function boutsOf(tables: Tables): OpenBout[] {
     else logs.set(entry.boutId, [entry]);
   }
   const works = new Map(tables.dogs.map((dog) => [dog.id as string, workOf(tables, dog.id)]));
+  const outings = new Map(tables.outings.map((outing) => [outing.id, outing]));
   const names = new Map<string, ReturnType<typeof namedFaults>>();
   return [...tables.bouts]
     .sort((a, b) => a.startedAt - b.startedAt || (a.id < b.id ? -1 : 1))
@@ -66,12 +68,17 @@ function boutsOf(tables: Tables): OpenBout[] {
       if (element) names.set(element.id, known);
       return {
         bout,
-        day: tables.outings.find((one) => one.id === bout.outingId)?.day ?? '',
+        outing: outings.get(bout.outingId),
         dog: tables.dogs.find((one) => one.id === bout.dogId)?.name ?? '',
         title: element?.title ?? (breakdown ? exerciseTitle(breakdown, work) : ''),
         element,
         reps: foldLog(bout.start, inOrder(logs.get(bout.id) ?? [])).reps,
-        faultName: (ref) => nameOf(known.find((one) => one.ref.key === ref.key)?.label, ref.key),
+        faultName: (ref) =>
+          nameOf(
+            (known.find((one) => sameFault(one.ref, ref)) ?? known.find((one) => one.ref.key === ref.key))
+              ?.label,
+            ref.key,
+          ),
       };
     });
 }
@@ -109,11 +116,11 @@ const REP_COLUMNS = [
   'place',
 ] as const;
 
-function repRows({ bout, day, dog, title, reps, faultName }: OpenBout): Cell[][] {
+function repRows({ bout, outing, dog, title, reps, faultName }: OpenBout): Cell[][] {
   return reps.map((rep, i) => [
     rep.id,
     bout.id,
-    day,
+    outing?.day ?? '',
     dog,
     title,
     i + 1,
@@ -135,7 +142,7 @@ function repRows({ bout, day, dog, title, reps, faultName }: OpenBout): Cell[][]
 function valueIn(axis: ElementRecord['axes'][number], base: number): Cell {
   if (axis.levels)
     return axis.levels.find((level) => level.id === base)?.name ?? axis.levels[base]?.name ?? base;
-  const value = fromBase(axis.quantity as Quantity, base, axis.unit);
+  const value = fromBase(axis.quantity, base, axis.unit);
   return value.ok ? value.value : base;
 }
 
@@ -166,11 +173,10 @@ const LESSON_COLUMNS = [
   'next_time',
 ] as const;
 
-function lessonRow({ bout, day, dog, title, reps }: OpenBout, tables: Tables): Cell[] {
-  const outing = tables.outings.find((one) => one.id === bout.outingId);
+function lessonRow({ bout, outing, dog, title, reps }: OpenBout, tables: Tables): Cell[] {
   return [
     bout.id,
-    day,
+    outing?.day ?? '',
     dog,
     title,
     outing?.kind ?? null,

@@ -91,7 +91,7 @@ function InHand({
 }
 
 function Editor({ draft, books }: { readonly draft: Draft; readonly books: readonly string[] }) {
-  const origin = useEditor((state) => state.origin);
+  const { origin, kept } = useEditor();
   const others = useMemo(() => books.filter((id) => id !== origin), [books, origin]);
   const checked = useMemo(() => checkDraft(draft, others), [draft, others]);
   useTarget();
@@ -105,6 +105,13 @@ function Editor({ draft, books }: { readonly draft: Draft; readonly books: reado
       >
         {tell('book-page.what-you-type-is-checked-at-once')}
       </PageHead>
+      {!kept && (
+        <div className="mb-4">
+          <Notice tone="alert" role="alert">
+            {tell('book-page.not-kept')}
+          </Notice>
+        </div>
+      )}
       <div className="grid grid-cols-1 gap-6 lg:grid-cols-[1fr_19rem]">
         <div className="grid min-w-0 content-start gap-6">
           <ClassNames draft={draft} />

@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import type { KennelName } from '@/data/read';
 import { at, type Draft, type Path, textAt } from './draft';
+import { keepText } from './kept-text';
 
 /** The book that a draft corrects; null for one that is new. */
 export type Origin = string | null;
@@ -15,6 +16,8 @@ type EditorState = {
   readonly step: string | null;
   /** Ids of exercises, parts and faults that are unfolded. */
   readonly unfolded: ReadonlySet<string>;
+  /** Whether the draft would outlive a reload: not where the storage is full. */
+  readonly kept: boolean;
   /** Where the cursor goes next. */
   readonly target: Path | null;
   readonly open: (kennel: KennelName) => void;
@@ -38,15 +41,14 @@ const NEW = { past: [], step: null, unfolded: new Set<string>(), target: null };
 export const useEditor = create<EditorState>((set, get) => {
   const keep = (draft: Draft | null, more: Partial<EditorState>): void => {
     const { kennel, origin } = { ...get(), ...more };
-    if (kennel && draft)
-      localStorage.setItem(keyOf(kennel), JSON.stringify({ draft, origin } satisfies Kept));
-    else if (kennel) localStorage.removeItem(keyOf(kennel));
-    set({ draft, ...more });
+    const text = draft ? JSON.stringify({ draft, origin } satisfies Kept) : null;
+    set({ draft, ...more, kept: kennel === null || keepText(keyOf(kennel), text) });
   };
   return {
     kennel: null,
     draft: null,
     origin: null,
+    kept: true,
     ...NEW,
     open: (kennel) => {
       if (get().kennel !== kennel) set({ kennel, ...NEW, ...readKept(kennel) });

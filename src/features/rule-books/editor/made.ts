@@ -33,7 +33,7 @@ export function isEmptyExercise(draft: Draft, e: number): boolean {
   const parts = listAt(outline, ['parts']);
   return (
     isBlank(outline, ['title', 'text']) &&
-    isBlank(scored, ['maximum', 'coefficient']) &&
+    isBlank(scored, ['maximum', 'coefficient', 'most']) &&
     parts.every(
       (part) => isBlank(part, ['title', 'text', 'demands']) && listAt(part, ['demands']).length === 0,
     ) &&
@@ -120,8 +120,7 @@ function scoredIn(draft: Draft, e: number, kept: readonly number[], problems: Fa
 function untyped(node: Json, path: Path): Failure[] {
   if (isTyped(node)) {
     if (path.at(-1) === 'cost' || path.at(-1) === 'demands') return [];
-    const [read] = [numbersIn(node)];
-    if (typeof read === 'number') return [];
+    if (typeof numbersIn(node) === 'number') return [];
     const empty = node.typed.trim() === '';
     return [
       fail(

@@ -8,6 +8,7 @@ import { useEditor } from './editor-store';
 import { kept } from './kept-storage.test-helper';
 import { made } from './made';
 import { placeInWords } from './place-words';
+import { MAIN_NUMBER } from './row-specs';
 import {
   addExercise,
   addFault,
@@ -141,6 +142,17 @@ describe('key by key', () => {
     expect(checkDraft(draft()).problems.map((one) => one.at)).toEqual([[...slow, 'cost']]);
   });
 
+  it.each(
+    FAMILIES,
+  )('a row of %s with nothing but its number is no empty one: it is asked for its name', (family) => {
+    small(family);
+    const main = MAIN_NUMBER[family];
+    if (!main || family === 'checklist') return;
+    useEditor.getState().change((now) => addExercise(now, 1));
+    typeNumber(['rules', 'exercises', 1, ...main.path], '7');
+    expect(checkDraft(draft()).problems.map((one) => one.where)).toContain('Exercise 2: name');
+  });
+
   it('demands are read as they are said, and a part without one is fine', () => {
     small('points-off');
     const path = ['exercises', 0, 'parts', 0, 'demands'];
@@ -270,6 +282,16 @@ describe('the draft in hand', () => {
       'Vellmoor Obedience, Class Two',
       null,
     ]);
+  });
+
+  it('loses no letter where the storage is full, and says so', () => {
+    small('points-off');
+    useEditor.setState({ kennel: 'own' });
+    globalThis.localStorage.setItem = () => {
+      throw new Error('full');
+    };
+    typeText(['title'], 'Barn class');
+    expect([textAt(draft(), ['title']), useEditor.getState().kept]).toEqual(['Barn class', false]);
   });
 
   it('takes no harm from a kept draft that is none', () => {

@@ -155,7 +155,6 @@ export function demandsOf(part: Json, draft: Draft): ReadDemands {
   const before = Array.isArray(demands.was) ? demands.was : [];
   const found: Json[] = [];
   let wrong: Result<unknown> | null = null;
-  const taken = before.map((one) => textAt(one, ['axis']));
   let fresh = Number(freshId(draft).slice(1));
   for (const [i, piece] of demands.typed
     .split(';')
@@ -169,7 +168,6 @@ export function demandsOf(part: Json, draft: Draft): ReadDemands {
     }
     const same = old !== undefined && old.quantity === read.value.quantity;
     const axis = same ? old.axis : `~${fresh++}`;
-    if (!same) taken.push(axis);
     const title = read.value.title === '' ? QUANTITY_WORDS[read.value.quantity] : read.value.title;
     found.push({ ...read.value, title, axis, ...(same && old.bySize ? { bySize: { ...old.bySize } } : {}) });
   }

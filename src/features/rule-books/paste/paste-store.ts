@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import { type LineKind, type PastedLine, pastedLines, type Rules } from '@/core/rulebooks';
 import type { KennelName } from '@/data/read';
+import { keepText } from '../editor/kept-text';
 
 /** A sheet that was pasted: its lines as they stand now, and which doubtful ones somebody has found right. */
 type Pasted = {
@@ -32,9 +33,8 @@ const keyOf = (kennel: KennelName): string => `regulon-pasted-${kennel}`;
 export const usePaste = create<PasteState>((set, get) => {
   const keep = (next: Partial<Pasted>): void => {
     const { kennel, lines, right, family, text } = { ...get(), ...next };
-    if (kennel)
-      localStorage.setItem(keyOf(kennel), JSON.stringify({ lines, right, family, text } satisfies Pasted));
     set(next);
+    if (kennel) keepText(keyOf(kennel), JSON.stringify({ lines, right, family, text } satisfies Pasted));
   };
   const change = (index: number, line: Partial<PastedLine>): void =>
     keep({
@@ -57,7 +57,7 @@ export const usePaste = create<PasteState>((set, get) => {
     score: (family) => keep({ family }),
     close: () => {
       const { kennel } = get();
-      if (kennel) localStorage.removeItem(keyOf(kennel));
+      if (kennel) keepText(keyOf(kennel), null);
       set(EMPTY);
     },
   };

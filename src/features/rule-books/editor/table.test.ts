@@ -5,7 +5,7 @@ import { checkDraft } from './check';
 import { COST_STARTS, costOptions } from './cost-specs';
 import { at, type Draft, type Json, listAt, type Path, put, textAt, typed } from './draft';
 import { useEditor } from './editor-store';
-import { kept } from './kept-storage.test-helper';
+import { keptStorage } from './kept-storage.test-helper';
 import { made } from './made';
 import { placeInWords } from './place-words';
 import { MAIN_NUMBER } from './row-specs';
@@ -23,6 +23,8 @@ import {
 } from './starts';
 import { shownCost } from './typed-values';
 import { draft, faultsOf, leaves, small, type, typeCost, typeNumber, typeText } from './typing.test-helper';
+
+const kept = keptStorage();
 
 beforeEach(() => {
   useEditor.setState({ kennel: null, draft: null, origin: null, past: [], step: null });

@@ -5,10 +5,12 @@ import { asId, must } from '@/core/shared';
 import { wordsOf } from '@/words';
 import { checkDraft } from '../editor/check';
 import { put, textAt } from '../editor/draft';
+import { keptStorage } from '../editor/kept-storage.test-helper';
 import { draftFromSheet, familyOfSheet } from './draft-from-sheet';
-import '../editor/kept-storage.test-helper';
 import { usePaste } from './paste-store';
 import { readingInWords } from './reading-words';
+
+keptStorage();
 
 const textOf = (name: string): string =>
   (KEYED.find((one) => one.name === name)?.lines ?? []).map(([text]) => text).join('\n');

@@ -112,6 +112,16 @@ describe('work on whole kennels', () => {
     expect(text.setAside[0]?.record.id).toBe(outing?.id);
   });
 
+  it('brings in what was taken back before, as if it had never been there', async () => {
+    const { run, open } = desk();
+    must(await run({ kind: 'look', file }));
+    const once = must(await run({ kind: 'bring', how: 'add', ...to }));
+    must(await run({ kind: 'take-back', ...to }));
+    must(await run({ kind: 'look', file }));
+    expect(must(await run({ kind: 'bring', how: 'add', ...to }))).toEqual(once);
+    expect((await kennelCounts(await open())).dogs).toHaveLength(3);
+  });
+
   it('names a file in UTF-16 as what it is', async () => {
     const { run } = desk();
     const utf16 = new Blob([new Uint8Array([0xff, 0xfe, 0x7b, 0, 0x7d, 0])]);

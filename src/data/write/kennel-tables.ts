@@ -1,4 +1,4 @@
-import { type Result, say } from '@/core/shared';
+import { ok, type Result, say } from '@/core/shared';
 import { readTables } from '@/data/database';
 import { type Merged, mergeTables } from '@/data/files/merge';
 import type { Kennel } from '@/data/kennel';
@@ -10,33 +10,40 @@ import { type RowChange, refuse, stamped, transact, type Undo, type Write } from
 type OnProgress = (share: number) => void;
 
 /** Puts these tables in the place of all that is there, in one transaction. */
-export function replaceTables(
+export async function replaceTables(
   kennel: Kennel,
   tables: Tables,
   onProgress?: OnProgress,
 ): Promise<Result<Undo>> {
-  return transact(kennel, TABLE_NAMES, async (write) => {
-    await writeDifference(write, await readTables(kennel.database), tables, onProgress);
-  });
+  return asItWas(
+    await transact(kennel, TABLE_NAMES, async (write) => {
+      await writeDifference(write, await readTables(kennel.database), tables, onProgress);
+    }),
+  );
 }
 
 /**
  * Brings in what another kennel has and this one lacks, read and written in one transaction. Fails as
  * merging does.
  */
-export function addTables(
+export async function addTables(
   kennel: Kennel,
   theirs: Tables,
   onProgress?: OnProgress,
 ): Promise<Result<Undo<Merged>>> {
-  return transact(kennel, TABLE_NAMES, async (write) => {
-    const mine = await readTables(kennel.database);
-    const merged = mergeTables(mine, theirs);
-    if (!merged.ok) return refuse(merged.code, merged.path, merged.message);
-    await writeDifference(write, mine, merged.value.tables, onProgress);
-    return merged.value;
-  });
+  return asItWas(
+    await transact(kennel, TABLE_NAMES, async (write) => {
+      const mine = await readTables(kennel.database);
+      const merged = mergeTables(mine, theirs);
+      if (!merged.ok) return refuse(merged.code, merged.path, merged.message);
+      await writeDifference(write, mine, merged.value.tables, onProgress);
+      return merged.value;
+    }),
+  );
 }
+
+const asItWas = <T>(written: Result<Undo<T>>): Result<Undo<T>> =>
+  written.ok ? ok({ ...written.value, asItWas: true }) : written;
 
 async function writeDifference(
   write: Write,

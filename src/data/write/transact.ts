@@ -52,6 +52,11 @@ export type Undo<T = unknown> = {
     readonly dogId: Entry['dogId'];
     readonly id: EntryId;
   }[];
+  /**
+   * Of what came by a file: it goes as if it had never been there, with no tombstone and no new version, so that the
+   * same file brings it again.
+   */
+  readonly asItWas?: true;
   /** How it is taken back where that is kept elsewhere (in the worker that brought a file in). */
   readonly back?: () => Promise<Result<unknown>>;
 };

@@ -72,7 +72,7 @@ function takenBack(before: unknown, after: unknown, now: unknown): unknown {
  * difference. What was made and has been used since (a bout with newer reps, the dog and element of
  * such a bout) stays, so that nothing logged since is lost. Gives what takes the taking back back.
  */
-export async function takeBack(kennel: Kennel, undo: Pick<Undo, 'rows' | 'entries'>): Promise<Result<Undo>> {
+export async function takeBack(kennel: Kennel, undo: Pick<Undo, 'rows' | 'entries' | 'asItWas'>): Promise<Result<Undo>> {
   const byTables = new Set(undo.rows.map((row) => row.table));
   const removes = undo.rows.some(
     (row) => row.before === null && row.table !== 'gone' && row.table !== 'entries',
@@ -87,9 +87,13 @@ export async function takeBack(kennel: Kennel, undo: Pick<Undo, 'rows' | 'entrie
     const records = new Set(undo.rows.map(({ table, id }) => `${table}/${id}`));
     for (const change of [...undo.rows].reverse()) {
       // A tombstone goes and comes with its record; it is a change of its own only where it came alone.
-      if (change.table === 'gone' && records.has(change.id)) continue;
+      if (change.table === 'gone' && records.has(change.id) && !undo.asItWas) continue;
       if (keep.has(`${change.table}/${change.id}`)) continue;
       const now = ((await kennel.database.table(change.table).get(change.id)) as Row | undefined) ?? null;
+      if (undo.asItWas && same(now, change.after)) {
+        await write.raw([{ ...change, before: now, after: change.before }]);
+        continue;
+      }
       const next = withoutChange(now, change);
       if (next === undefined) continue;
       if (isKept(change.table)) await putBack(kennel, write.raw, change, now, next);

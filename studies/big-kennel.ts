@@ -78,6 +78,7 @@ export function makeBigKennel(today: Day, seed: number, reps: number = BIG.reps)
     legs: [],
     held: [],
     titleAims: [],
+    comments: [],
     meetings: [],
     runs: [],
     marks: [],

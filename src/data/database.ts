@@ -63,6 +63,7 @@ export class KennelDatabase extends Dexie {
       legs: 'id, dogId',
       held: 'id, dogId',
       titleAims: 'id, dogId',
+      comments: 'id, dogId',
       gone: 'id',
       apart: 'id',
       meta: 'key',

@@ -117,6 +117,7 @@ export function makeSampleKennel(today: Day, seed: number): Tables {
     legs: [],
     held: [],
     titleAims: [],
+    comments: [],
     people: [],
     ...sampleSetOuts(others.elements, all, [...others.entries], CHANGED),
     outings: outingsOf(all, today),

@@ -7,7 +7,7 @@ import {
   type Sentence,
   type Value,
 } from '@/core/shared';
-import { writeDay } from './days';
+import { writeDay, writeDayAndHour } from './days';
 import { numberLocale } from './locale';
 
 /** A space that no line breaks at, so that a number and its unit stay together. */
@@ -62,6 +62,7 @@ export function writeValue(value: Value, tell: (sentence: Sentence) => string): 
   if ('number' in value) return writeDigits(value.number, value.digits);
   if ('quantity' in value) return writeMeasured(value);
   if ('day' in value) return writeDay(value.day);
+  if ('instant' in value) return writeDayAndHour(value.instant);
   return value.list
     .map((one) => writeValue(one, tell))
     .filter((one) => one !== '')

@@ -1,10 +1,16 @@
-import type { Sentence } from '@/core/shared';
+import type { ExchangeId, Sentence } from '@/core/shared';
 import type { GpxRead, SheetTableName, TableStyle } from '@/data/files';
 import type { KennelCounts, KennelName } from '@/data/read';
 
 /** What the file worker can be asked. `now` is the page's clock, milliseconds since 1970. */
 export type FileTask =
-  | { readonly kind: 'save'; readonly kennel: KennelName; readonly now: number }
+  /** The kennel as a file; `since` leaves out what the named file told. */
+  | {
+      readonly kind: 'save';
+      readonly kennel: KennelName;
+      readonly now: number;
+      readonly since: ExchangeId | null;
+    }
   | { readonly kind: 'look'; readonly file: Blob }
   | {
       readonly kind: 'bring';
@@ -33,11 +39,22 @@ export type Brought = {
 } | null;
 
 /** A saved kennel; `aside` says of each record that could not be read back what it is, and why. */
-export type Saved = { readonly file: Blob; readonly aside: readonly Sentence[] };
+export type Saved = {
+  readonly file: Blob;
+  readonly aside: readonly Sentence[];
+  /** How many entries and other records are in it. */
+  readonly entries: number;
+  readonly records: number;
+};
 
 export type FileAnswers = {
   save: Saved;
-  look: { readonly savedAt: string; readonly counts: KennelCounts };
+  look: {
+    readonly savedAt: string;
+    readonly counts: KennelCounts;
+    /** When the file was saved from which this one goes on; null where all is in it. */
+    readonly after: number | null;
+  };
   bring: Brought;
   table: { readonly file: Blob; readonly rows: number };
   'read-track': GpxRead;

@@ -55,7 +55,7 @@ describe('work on whole kennels', () => {
     expect(shares).toEqual([...shares].sort((a, b) => a - b));
     expect(shares.at(-1)).toBeCloseTo(1, 9);
 
-    const saved = must(await run({ kind: 'save', ...to }));
+    const saved = must(await run({ kind: 'save', since: null, ...to }));
     expect(saved.aside).toEqual([]);
     const again = must(readKennelFile(await saved.file.text()));
     expect(again.savedAt).toBe('2026-06-30T12:00:00.000Z');
@@ -82,7 +82,9 @@ describe('work on whole kennels', () => {
     ).made;
     const twin = { ...first, id: 'twin' as typeof first.id, by: 'other' as typeof first.by };
     await kennel.database.of('entries').add(twin);
-    const saved = must(readKennelFile(await must(await run({ kind: 'save', ...to })).file.text()));
+    const saved = must(
+      readKennelFile(await must(await run({ kind: 'save', since: null, ...to })).file.text()),
+    );
     expect(saved.tables.entries.filter((entry) => entry.boutId === bout.id)).toHaveLength(2);
     expect(saved.tables.entries).toHaveLength(sample.entries.length + 2);
   });
@@ -100,7 +102,7 @@ describe('work on whole kennels', () => {
       .toArray();
     const weather = { temperature: 99, wind: null, words: '' };
     await database.of('outings').put({ ...outing, weather } as never);
-    const { file: whole, aside } = must(await run({ kind: 'save', ...to }));
+    const { file: whole, aside } = must(await run({ kind: 'save', since: null, ...to }));
     expect(wordsOf(aside[0])).toBe('Outing: weather.temperature is 99; a number of 60 at most is wanted.');
     const read = must(readKennelFile(await whole.text()));
     expect(read.tables.outings).toHaveLength(sample.outings.length - 1);

@@ -1,21 +1,30 @@
 import { foldLog, inOrder } from '@/core/log';
-import { type Failure, fail, ok, type Result, say } from '@/core/shared';
+import { type ExchangeId, type Failure, fail, ok, type Result, say } from '@/core/shared';
 import { readTables } from '@/data/database';
 import {
+  type Exchange,
   type GpxRead,
+  HOLDS_NOTHING,
   type KennelFile,
-  kennelPieces,
-  kennelText,
+  noting,
   readGpx,
   readKennelFile,
   sheetTable,
-  soundTables,
   tableText,
 } from '@/data/files';
 import { openKennel } from '@/data/kennel';
-import { countsOf, type Kennel, type KennelName, RECORD_TITLES, type Tables } from '@/data/read';
-import { addTables, replaceTables, takeBack, type Undo } from '@/data/write';
-import type { Brought, FileAnswers, FileSaid, FileTask, Saved } from './file-tasks';
+import { countsOf, type Kennel, type KennelName, listExchanges, type Tables } from '@/data/read';
+import {
+  addTables,
+  forgetExchanges,
+  holdingOf,
+  noteExchange,
+  replaceTables,
+  takeBack,
+  type Undo,
+} from '@/data/write';
+import { saveWork } from './file-save';
+import type { Brought, FileAnswers, FileSaid, FileTask } from './file-tasks';
 
 type Open = (name: KennelName, now: () => number) => Promise<Result<Kennel>>;
 
@@ -26,7 +35,7 @@ type Open = (name: KennelName, now: () => number) => Promise<Result<Kennel>>;
  */
 export function fileWork(open: Open = openKennel) {
   let looked: KennelFile | null = null;
-  let brought: Undo | null = null;
+  let brought: { readonly undo: Undo; readonly exchange: ExchangeId | null } | null = null;
 
   const withKennel = async <T>(
     { kennel, now }: { readonly kennel: KennelName; readonly now: number },
@@ -41,31 +50,6 @@ export function fileWork(open: Open = openKennel) {
     }
   };
 
-  const save = async (kennel: Kennel, report: (said: FileSaid) => void): Promise<Result<Saved>> => {
-    const pieces = await kennelPieces(kennel, new Date(kennel.now()).toISOString(), (share) =>
-      report({ doing: say('workers.file-work.writing-the-file'), share }),
-    );
-    const file = new Blob(pieces, { type: 'application/json' });
-    // Read back before it is offered: a backup that cannot be read is none.
-    report({ doing: say('workers.file-work.reading-it-back'), share: null });
-    if (readKennelFile(await file.text()).ok) return ok({ file, aside: [] });
-    return setAside(kennel);
-  };
-
-  const setAside = async (kennel: Kennel): Promise<Result<Saved>> => {
-    const { tables, aside } = soundTables(await readTables(kennel.database));
-    const text = kennelText(tables, new Date(kennel.now()).toISOString(), aside);
-    const read = readKennelFile(text);
-    if (!read.ok) return read;
-    const file = new Blob([text], { type: 'application/json' });
-    return ok({
-      file,
-      aside: aside.map(({ table, why }) =>
-        say('workers.file-work.aside', { record: RECORD_TITLES[table], why }),
-      ),
-    });
-  };
-
   const look = async (file: Blob, report: (said: FileSaid) => void): Promise<Result<FileAnswers['look']>> => {
     report({ doing: say('workers.file-work.reading-the-file'), share: null });
     const foreign = await encodingOf(file);
@@ -75,8 +59,12 @@ export function fileWork(open: Open = openKennel) {
     const read = readKennelFile(text);
     looked = read.ok ? read.value : null;
     if (!read.ok) return read;
-    const { savedAt, tables } = read.value;
-    return ok({ savedAt, counts: countsOf(tables, standingReps(tables)) });
+    const { savedAt, tables, exchange } = read.value;
+    return ok({
+      savedAt,
+      counts: countsOf(tables, standingReps(tables)),
+      after: exchange?.after?.at ?? null,
+    });
   };
 
   const bring = async (
@@ -90,25 +78,32 @@ export function fileWork(open: Open = openKennel) {
         ? say('workers.file-work.bringing-both-together')
         : say('workers.file-work.putting-it-in-the-place-of-what-is');
     report({ doing, share: null });
+    const { tables, exchange } = looked;
     const onProgress = (share: number): void => report({ doing, share });
     if (how === 'replace') {
-      const replaced = await replaceTables(kennel, looked.tables, onProgress);
+      if (exchange?.after) return fail('part', '', say('workers.file-work.part-of-a-kennel'));
+      const replaced = await replaceTables(kennel, tables, onProgress);
       if (!replaced.ok) return replaced;
-      [brought, looked] = [replaced.value, null];
+      await forgetExchanges(kennel, null);
+      [brought, looked] = [{ undo: replaced.value, exchange: null }, null];
       return ok(null);
     }
-    const added = await addTables(kennel, looked.tables, onProgress);
+    const missing = await missingBefore(kennel, exchange);
+    if (missing) return missing;
+    const added = await addTables(kennel, tables, onProgress);
     if (!added.ok) return added;
+    await noteBrought(kennel, looked);
     // The merged kennel itself is not kept: taking back needs the differences only.
     const { added: came, changed, apart } = added.value.made;
-    [brought, looked] = [{ ...added.value, made: null }, null];
+    [brought, looked] = [{ undo: { ...added.value, made: null }, exchange: exchange?.id ?? null }, null];
     return ok({ bouts: came.bouts, entries: came.entries, changed, apart: apart.length });
   };
 
   const back = async (kennel: Kennel): Promise<Result<null>> => {
     if (!brought) return fail('nothing', '', say('workers.file-work.there-is-nothing-to-take-back-any'));
-    const taken = await takeBack(kennel, brought);
+    const taken = await takeBack(kennel, brought.undo);
     if (!taken.ok) return taken;
+    if (brought.exchange) await forgetExchanges(kennel, brought.exchange);
     brought = null;
     return ok(null);
   };
@@ -119,7 +114,7 @@ export function fileWork(open: Open = openKennel) {
   ): Promise<Result<FileAnswers[FileTask['kind']]>> => {
     switch (task.kind) {
       case 'save':
-        return withKennel(task, (kennel) => save(kennel, report));
+        return withKennel(task, (kennel) => saveWork(kennel, task.since, report));
       case 'look':
         return look(task.file, report);
       case 'table':
@@ -141,6 +136,25 @@ export function fileWork(open: Open = openKennel) {
 
 async function readTrack(file: Blob): Promise<Result<GpxRead>> {
   return (await encodingOf(file)) ?? readGpx(await file.text());
+}
+
+/** A file that goes on from one which is not here would leave a gap that nobody sees. */
+async function missingBefore(kennel: Kennel, exchange: Exchange | null): Promise<Failure | null> {
+  if (!exchange?.after) return null;
+  const { held } = await listExchanges(kennel);
+  return held.includes(exchange.after.id)
+    ? null
+    : fail('missing', '', say('workers.file-work.goes-on-from', { at: { instant: exchange.after.at } }));
+}
+
+/** What whoever saved this file holds, so that what is saved for them next can leave it out. */
+async function noteBrought(kennel: Kennel, { tables, exchange, savedAt }: KennelFile): Promise<void> {
+  if (!exchange) return;
+  const base = exchange.after ? await holdingOf(kennel, exchange.after.id) : HOLDS_NOTHING;
+  const known = noting(base ?? HOLDS_NOTHING);
+  for (const name of Object.keys(tables) as (keyof Tables)[])
+    for (const row of tables[name]) known.note(name, row);
+  await noteExchange(kennel, { id: exchange.id, at: Date.parse(savedAt), way: 'brought' }, known.holding());
 }
 
 /** A file in UTF-16 looks like damage to whoever reads it as UTF-8: it is named as what it is. */

@@ -223,7 +223,12 @@ export type Place = {
 /** What an entry says, without its place in the log. */
 export type Said =
   | ({ readonly kind: 'rep' } & RepSaid)
-  | ({ readonly kind: 'amend'; readonly of: EntryId } & Amendment)
+  | ({
+      readonly kind: 'amend';
+      readonly of: EntryId;
+      /** The last amendments of the rep that were known where this was written; absent where nobody kept it. */
+      readonly after?: readonly EntryId[];
+    } & Amendment)
   | { readonly kind: 'undo'; readonly of: EntryId }
   | { readonly kind: 'move'; readonly to: Criteria; readonly because: 'advice' | 'hand' | 'probe' }
   | { readonly kind: 'override'; readonly advice: string; readonly why: string }

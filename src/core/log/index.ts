@@ -47,6 +47,7 @@ export {
 } from './entry';
 export { countsAsEvidence, type EvidenceRep } from './evidence-rep';
 export { type Folded, foldLog, type StandingRep, type StandingSign } from './fold';
+export { type Fork, forksOf, lastAmendments } from './forks';
 export { calledBefore, gradedOutcome, judgedAgain } from './judged-again';
 export { linkReps } from './link-reps';
 export {

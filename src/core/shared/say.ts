@@ -30,6 +30,8 @@ export type Value =
   /** With so many digits after the point, noughts too. */
   | { readonly number: number; readonly digits: number }
   | { readonly day: Day }
+  /** Milliseconds since 1970, as day and hour. */
+  | { readonly instant: number }
   | { readonly list: readonly Value[]; readonly between: ', ' | '; ' | ' and ' | ' or ' | ' ' };
 /** A name that somebody gave, or one that the program has words for. */
 export type Name = string | Sentence;

@@ -3,7 +3,8 @@ export { type MarkInFile, type MarksRead, readMarks, writeMarks } from './clip-m
 export { type Gathered, piecesOf, textOf, withPiece } from './code-pieces';
 export { type GpxPlace, type GpxRoute, writeGpx, writeTrackGpx } from './gpx-file';
 export { type GpxRead, type GpxTrack, readGpx, type TimedFix } from './gpx-read';
-export { type KennelFile, kennelText, readKennelFile } from './kennel-file';
+export { HOLDS_NOTHING, type Holding, lacks, noting } from './holding';
+export { type Exchange, type KennelFile, kennelText, readKennelFile } from './kennel-file';
 export { kennelPieces } from './kennel-pieces';
 export type { Merged } from './merge';
 export { type RunFile, readRunFile, runText } from './run-file';

@@ -215,8 +215,8 @@ describe('the kennel file', () => {
     });
   });
 
-  it('reads what version 16 saved, unchanged', () => {
-    const saved = JSON.parse(readFileSync('src/data/fixtures/kennel-v16.json', 'utf8')) as Loose;
+  it('reads what version 17 saved, unchanged', () => {
+    const saved = JSON.parse(readFileSync('src/data/fixtures/kennel-v17.json', 'utf8')) as Loose;
     expect(must(readKennelFile(JSON.stringify(saved))).tables).toEqual(saved.tables);
   });
 

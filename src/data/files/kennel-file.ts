@@ -1,7 +1,18 @@
 import * as v from 'valibot';
-import { type Failure, fail, ok, type Result, type Sentence, say, type Value } from '@/core/shared';
+import {
+  type DeviceId,
+  type ExchangeId,
+  type Failure,
+  fail,
+  ok,
+  type Result,
+  type Sentence,
+  say,
+  type Value,
+} from '@/core/shared';
 import { CURRENT_VERSION, migrateTables } from '@/data/migrations';
 import { TABLE_NAMES, type Tables } from '@/data/records';
+import { idField, instantField } from '@/data/records/fields';
 import { checkReferences } from '@/data/records/references';
 import { tablesSchema } from '@/data/records/tables';
 import { issuesInWords, placeOf } from '@/data/records/words';
@@ -9,10 +20,21 @@ import type { SetAside } from './set-aside';
 
 export const KENNEL_FORMAT = 'regulon-kennel';
 
+const exchangeSchema = v.strictObject({
+  /** This file among all. */
+  id: idField<ExchangeId>(),
+  from: idField<DeviceId>(),
+  /** The file from which it goes on: what that one told is not in this one. Null: everything is in it. */
+  after: v.nullable(v.strictObject({ id: idField<ExchangeId>(), at: instantField })),
+});
+export type Exchange = v.InferOutput<typeof exchangeSchema>;
+
 const envelopeSchema = v.strictObject({
   format: v.literal(KENNEL_FORMAT),
   version: v.number(),
   savedAt: v.string(),
+  /** Version 17: since it is part of an exchange between devices. */
+  exchange: v.optional(exchangeSchema),
   /** How many records each table has, so that a list that lost its tail is noticed. */
   counts: v.record(v.string(), v.number()),
   tables: v.record(v.string(), v.array(v.unknown())),
@@ -33,12 +55,18 @@ export function kennelText(tables: Tables, savedAt: string, aside: readonly SetA
   });
 }
 
-export type KennelFile = { readonly savedAt: string; readonly tables: Tables };
+export type KennelFile = {
+  readonly savedAt: string;
+  readonly tables: Tables;
+  /** Null where it was saved before files were told apart. */
+  readonly exchange: Exchange | null;
+};
 
 /**
  * Reads a kennel file in stages: JSON → shape → version → migrate → validate → references. The
  * first stage that fails gives its own code (`json`, `foreign`, `newer`, `version`, `shape`, `cut`,
- * `record`, `reference`, `rule-book`) and the file is refused as a whole.
+ * `record`, `reference`, `rule-book`) and the file is refused as a whole. One that goes on from another file is not
+ * checked for references here.
  */
 export function readKennelFile(text: string): Result<KennelFile> {
   const read = readStages(text);
@@ -82,8 +110,10 @@ function readStages(text: string): Result<KennelFile> {
   if (!migrated.ok) return migrated;
   const tables = v.safeParse(v.object({ tables: tablesSchema }), { tables: migrated.value });
   if (!tables.success) return issuesFail('record', tables.issues);
-  const dangling = checkReferences(tables.output.tables);
-  return dangling ?? ok({ savedAt: shaped.output.savedAt, tables: tables.output.tables });
+  const { savedAt, exchange = null } = shaped.output;
+  // What goes on from another file points at what that one told: it is checked where both come together.
+  const dangling = exchange?.after ? null : checkReferences(tables.output.tables);
+  return dangling ?? ok({ savedAt, tables: tables.output.tables, exchange });
 }
 
 function parse(text: string): Result<unknown> {

@@ -1,35 +1,48 @@
 import type { Kennel } from '@/data/kennel';
 import { CURRENT_VERSION } from '@/data/migrations';
 import { TABLE_NAMES, type TableName } from '@/data/records';
-import { KENNEL_FORMAT } from './kennel-file';
+import { type Exchange, KENNEL_FORMAT } from './kennel-file';
 
 /** Records read and written at once. */
 const PIECE = 5_000;
 
 type Row = { readonly id: string };
 
+/** What is left out of a file, and who is told of each row that is in it. */
+export type PieceWish = {
+  readonly exchange?: Exchange;
+  readonly wants?: (table: TableName, row: Row) => boolean;
+  readonly note?: (table: TableName, row: Row) => void;
+  /** Told the share done. */
+  readonly onPiece?: (share: number) => void;
+};
+
 /**
  * The kennel file in pieces of text, so that a big kennel is never one string
- * (docs/formats/kennel-file.md). Read in one transaction, each log in its order. `onPiece` is
- * told the share done.
+ * (docs/formats/kennel-file.md). Read in one transaction, each log in its order; how many rows
+ * each table has comes last, since that is known last.
  */
 export async function kennelPieces(
   { database }: Kennel,
   savedAt: string,
-  onPiece: (share: number) => void = () => undefined,
+  { exchange, wants = () => true, note, onPiece }: PieceWish = {},
 ): Promise<string[]> {
   const tables = TABLE_NAMES.map((name) => database.table(name));
   return database.transaction('r', tables, async () => {
     const numbers = await Promise.all(tables.map((table) => table.count()));
-    const counts = Object.fromEntries(TABLE_NAMES.map((name, i) => [name, numbers[i] ?? 0]));
+    const counts: Partial<Record<TableName, number>> = {};
     const all = numbers.reduce((sum, one) => sum + one, 0);
-    const head = { format: KENNEL_FORMAT, version: CURRENT_VERSION, savedAt, counts };
+    const head = { format: KENNEL_FORMAT, version: CURRENT_VERSION, savedAt, ...(exchange && { exchange }) };
     const pieces = [`${JSON.stringify(head).slice(0, -1)},"tables":{`];
     let written = 0;
     for (const [i, name] of TABLE_NAMES.entries()) {
       pieces.push(`${i === 0 ? '' : ','}\n"${name}":[`);
       let first = true;
-      for await (const rows of pagesOf(database, name)) {
+      counts[name] = 0;
+      for await (const page of pagesOf(database, name)) {
+        const rows = page.filter((row) => wants(name, row));
+        for (const row of rows) note?.(name, row);
+        counts[name] += rows.length;
         pieces.push(
           rows
             .map((row) => JSON.stringify(row))
@@ -39,12 +52,12 @@ export async function kennelPieces(
               return joined;
             }, ''),
         );
-        written += rows.length;
-        onPiece(all === 0 ? 1 : written / all);
+        written += page.length;
+        onPiece?.(all === 0 ? 1 : written / all);
       }
       pieces.push(']');
     }
-    pieces.push('}}\n');
+    pieces.push(`},"counts":${JSON.stringify(counts)}}\n`);
     return pieces;
   });
 }

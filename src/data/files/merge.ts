@@ -1,4 +1,4 @@
-import { type Entry, inOrder } from '@/core/log';
+import { type Entry, type Fork, forksOf, inOrder } from '@/core/log';
 import { fail, ok, type Result, say } from '@/core/shared';
 import {
   type Apart,
@@ -18,7 +18,7 @@ export type Merged = {
   readonly added: Readonly<Record<TableName, number>>;
   /** How many that were here are another version now: changed or removed elsewhere. */
   readonly changed: number;
-  /** Records that were changed on both sides apart and wait for somebody to decide, as `table/id`. */
+  /** What now waits for somebody to decide and did not before: changed on both sides apart, as `table/id`. */
   readonly apart: readonly string[];
 };
 
@@ -33,14 +33,10 @@ export type Merged = {
 export function mergeTables(mine: Tables, theirs: Tables): Result<Merged> {
   const [here, there] = [versionsOf(mine), versionsOf(theirs)];
   const merged = emptyTables();
-  const apart: string[] = [];
   let changed = 0;
   for (const id of [...new Set([...here.keys(), ...there.keys()])].sort()) {
     const versions = newest([...(here.get(id) ?? []), ...(there.get(id) ?? [])]);
-    if (versions.length > 1) {
-      apart.push(id);
-      merged.apart.push({ id, versions } as Apart);
-    }
+    if (versions.length > 1) merged.apart.push({ id, versions } as Apart);
     const stands = versions.reduce(later);
     if (stands.record) merged[tableOf(id)].push(stands.record as never);
     else merged.gone.push({ id, changed: stands.changed });
@@ -53,7 +49,9 @@ export function mergeTables(mine: Tables, theirs: Tables): Result<Merged> {
     // An id names one entry for ever; were there two, the same of them must stand everywhere.
     if (!known || JSON.stringify(entry) < JSON.stringify(known)) entries.set(entry.id, entry);
   }
-  const tables: Tables = { ...merged, entries: byBout([...entries.values()]) };
+  const log = byBout([...entries.values()]);
+  merged.apart.push(...forkedReps(log));
+  const tables: Tables = { ...merged, entries: log };
   const misfit = checkReferences(tables);
   if (misfit)
     return fail(
@@ -61,7 +59,9 @@ export function mergeTables(mine: Tables, theirs: Tables): Result<Merged> {
       misfit.path,
       say('data.merge.the-two-kennels-do-not-fit', { message: misfit.message }),
     );
-  return ok({ tables, added: addedTo(mine, tables), changed, apart });
+  const waited = new Map(mine.apart.map((one) => [one.id, one]));
+  const news = merged.apart.filter((one) => !same(waited.get(one.id), one)).map(({ id }) => id);
+  return ok({ tables, added: addedTo(mine, tables), changed, apart: news });
 }
 
 type Version = { readonly changed: Changed; readonly record: Readonly<Record<string, unknown>> | null };
@@ -74,7 +74,8 @@ function versionsOf(tables: Tables): Map<string, Version[]> {
       found.set(`${name}/${record.id}`, [{ changed: record.changed, record }]);
   for (const { id, changed } of tables.gone) found.set(id, [{ changed, record: null }]);
   // What stands of a record apart is one of its versions, and stands for all of them.
-  for (const { id, versions } of tables.apart) found.set(id, [...(found.get(id) ?? []), ...versions]);
+  for (const { id, versions } of tables.apart)
+    if (!id.startsWith(FORKED)) found.set(id, [...(found.get(id) ?? []), ...versions]);
   return found;
 }
 
@@ -111,6 +112,28 @@ function inKeyOrder(value: unknown): unknown {
 }
 
 const tableOf = (id: string): KeptName => id.slice(0, id.indexOf('/')) as KeptName;
+
+/** Before the id of a rep that was put right on two devices apart. */
+const FORKED = 'entries/';
+
+/**
+ * Reps that were put right on two devices apart. What waits follows from the log alone, so it is found anew: what
+ * somebody has decided meanwhile is there no more.
+ */
+function forkedReps(log: readonly Entry[]): Apart[] {
+  const amended = new Set(log.flatMap((entry) => (entry.kind === 'amend' ? [entry.boutId] : [])));
+  const forks = forksOf(log.filter((entry) => amended.has(entry.boutId)));
+  const byRep = new Map<string, Map<string, Fork['said'][number]['entry']>>();
+  for (const { rep, said } of forks)
+    for (const { entry } of said) byRep.set(rep, (byRep.get(rep) ?? new Map()).set(entry.id, entry));
+  return [...byRep].map(([rep, entries]) => ({
+    id: `${FORKED}${rep}`,
+    versions: [...entries.values()].map((entry) => ({
+      changed: { at: entry.at, by: entry.by, seen: { [entry.id]: 1 } },
+      record: { ...entry },
+    })),
+  }));
+}
 
 type Growing = Record<KeptName, never[]> & { gone: Gone[]; apart: Apart[] };
 function emptyTables(): Growing {

@@ -2,6 +2,7 @@ import { fail, ok, type Result, say } from '@/core/shared';
 
 import { aSeasonIsKept } from './a-season-is-kept';
 import { clipsAreMeasured } from './clips-are-measured';
+import { coachesComment } from './coaches-comment';
 import { elementsGrowUp } from './elements-grow-up';
 import { forecastsAreKept } from './forecasts-are-kept';
 import { laddersTeachForward } from './ladders-teach-forward';
@@ -44,6 +45,7 @@ export const MIGRATIONS: readonly Migration[] = [
   clipsAreMeasured,
   tracksAreKept,
   runsTeach,
+  coachesComment,
 ];
 
 /**

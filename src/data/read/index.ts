@@ -43,6 +43,7 @@ export type {
 export { numberedArticles, PLAIN_DOG_PLAN, PLAIN_ELEMENT } from '@/data/records';
 export type { KeptEvidence, KeptLog } from '@/data/records/kept-evidence';
 export { RECORD_TITLES } from '@/data/records/titles';
+export { type ApartRep, namesIn, type Waiting, waitingApart } from './apart';
 export {
   boutLog,
   boutsOn,
@@ -83,6 +84,7 @@ export {
   standsAt,
   standsOf,
 } from './evidence';
+export { type ExchangedFile, type Exchanges, listExchanges } from './exchanges';
 export { type Findable, findableNotes, findableWork } from './findable';
 export { type JudgedBout, judgedBout } from './judged-bout';
 export { type LaidOut, type LaidOutView, laidOut, laidOutView, unitOfSetOut } from './laid-out';
@@ -191,7 +193,6 @@ export {
   faultLabel,
   judgingOf,
   keptForecasts,
-  listApart,
   listDogs,
   listKit,
   listRuleBooks,

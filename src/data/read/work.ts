@@ -15,7 +15,6 @@ import {
 import type { DogId, ElementId, Name } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import type {
-  Apart,
   Breakdown,
   Dog,
   ElementRecord,
@@ -97,11 +96,6 @@ export async function allTrialsOf(kennel: Kennel, dog: DogId): Promise<Trial[]> 
 /** The kit list, by name. */
 export async function listKit(kennel: Kennel): Promise<Kit[]> {
   return (await kennel.database.of('kit').toArray()).sort((a, b) => a.title.localeCompare(b.title));
-}
-
-/** Records that two devices changed apart, and nobody has decided yet. */
-export function listApart(kennel: Kennel): Promise<Apart[]> {
-  return kennel.database.of('apart').toArray();
 }
 
 export function listRuleBooks(kennel: Kennel): Promise<RuleBookRecord[]> {

@@ -37,6 +37,7 @@ import { countField, finiteField, idField, instantField, words } from './fields'
  * devices may write one log. Version 5: cues that were meant, what it did instead, what the handler
  * did about it, notes and signs said again, and off on its own business. Version 6: split times of an
  * exercise that was run whole. Version 14: how long before a rep was entered its cue was stamped.
+ * Version 17: which amendments of its rep an amendment has seen.
  */
 const place = {
   id: idField<EntryId>(),
@@ -160,6 +161,7 @@ export const entrySchema = v.variant('kind', [
     kind: v.literal('amend'),
     ...place,
     of: idField<EntryId>(),
+    after: once(v.array(idField<EntryId>())),
     purpose: once(v.picklist(PURPOSES)),
     asked: once(some(asked)),
     seen: once(some(seen)),

@@ -6,6 +6,7 @@ export { type Bout, elementOf } from './bout';
 export type { Breakdown } from './breakdown';
 export type { BearingRecord, Calling, ScriptRecord } from './calling';
 export type { Clip, ClipMarkRecord } from './clip';
+export type { Comment } from './comment';
 export { type Dog, UNKNOWN_DOG } from './dog';
 export { type DogPlan, PLAIN_DOG_PLAN } from './dog-plan';
 export { DEFAULT_POLICY, type ElementRecord, numberedArticles, PLAIN_ELEMENT } from './element';
@@ -75,6 +76,7 @@ const NAMES: Readonly<Record<TableName, true>> = {
   legs: true,
   held: true,
   titleAims: true,
+  comments: true,
   gone: true,
   apart: true,
 };

@@ -125,6 +125,13 @@ export function linksOf(tables: Omit<Tables, 'entries'>): Link[] {
     for (const judge of one.judges) add('legs', i, one.id, 'judges', 'people', judge);
   }
   for (const [i, one] of tables.held.entries()) add('held', i, one.id, 'dogId', 'dogs', one.dogId);
+  for (const [i, one] of tables.comments.entries()) {
+    add('comments', i, one.id, 'dogId', 'dogs', one.dogId);
+    const { about } = one;
+    if (about.kind === 'element') add('comments', i, one.id, 'about.element', 'elements', about.element);
+    if (about.kind === 'bout') add('comments', i, one.id, 'about.bout', 'bouts', about.bout);
+    if (about.kind === 'clip') add('comments', i, one.id, 'about.clip', 'clips', about.clip);
+  }
   for (const [i, one] of tables.titleAims.entries()) {
     add('titleAims', i, one.id, 'dogId', 'dogs', one.dogId);
     add('titleAims', i, one.id, 'book', 'ruleBooks', one.book);

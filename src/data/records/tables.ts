@@ -3,6 +3,7 @@ import { boutSchema } from './bout';
 import { breakdownSchema } from './breakdown';
 import { bearingSchema, callingSchema, scriptSchema } from './calling';
 import { clipMarkSchema, clipSchema } from './clip';
+import { commentSchema } from './comment';
 import { dogSchema } from './dog';
 import { dogPlanSchema } from './dog-plan';
 import { elementSchema } from './element';
@@ -72,6 +73,7 @@ export const tablesSchema = v.strictObject({
   legs: v.array(legSchema),
   held: v.array(heldSchema),
   titleAims: v.array(titleAimSchema),
+  comments: v.array(commentSchema),
   gone: v.array(goneSchema),
   apart: v.array(apartSchema),
 });

@@ -41,6 +41,7 @@ export const RECORD_TITLES: Readonly<Record<TableName, Sentence>> = {
   legs: say('data.titles.leg'),
   held: say('data.titles.held'),
   titleAims: say('data.titles.title-aim'),
+  comments: say('data.titles.comment'),
   gone: say('data.titles.what-was-removed'),
   apart: say('data.titles.what-waits-for-a-decision'),
 };

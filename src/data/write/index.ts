@@ -23,8 +23,9 @@ export {
 } from './clips';
 export { addDog, addFirstElement, changeDog, type FirstElement, orderDogs } from './dogs';
 export { moveToEdition } from './editions';
+export { forgetExchanges, holdingOf, noteExchange } from './exchanges';
 export { copyExercises, copyForDog } from './give-away';
-export { addTables, decide, replaceTables } from './kennel-tables';
+export { addTables, decide, decideRep, replaceTables } from './kennel-tables';
 export { addKit, removeKit } from './kit';
 export { record, recordSet, recordUndo, type SetItem } from './log';
 export { changeMeeting, drawClass, type MeetingSaid, removeMeeting, saveMeeting } from './meetings';

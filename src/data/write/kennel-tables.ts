@@ -1,10 +1,11 @@
-import { ok, type Result, say } from '@/core/shared';
+import type { Amendment } from '@/core/log';
+import { type EntryId, ok, type Result, say } from '@/core/shared';
 import { readTables } from '@/data/database';
 import { type Merged, mergeTables } from '@/data/files/merge';
 import type { Kennel } from '@/data/kennel';
-import { type KeptName, TABLE_NAMES, type TableName, type Tables } from '@/data/records';
+import { type Bout, type KeptName, TABLE_NAMES, type TableName, type Tables } from '@/data/records';
 import { same } from '@/data/records/same';
-import { type RowChange, refuse, stamped, transact, type Undo, type Write } from './transact';
+import { mustBeSound, type RowChange, refuse, stamped, transact, type Undo, type Write } from './transact';
 
 /** How far a big write is, from 0 to 1. */
 type OnProgress = (share: number) => void;
@@ -73,28 +74,52 @@ const rowsById = (tables: Tables, name: TableName): Map<string, Readonly<Record<
 
 /**
  * Says which version of a record stands that was changed on two devices apart: it is written as one
- * that has seen all of them. Fails with `gone` where nothing waits for a decision any more.
+ * that has seen all of them. `chosen` is a version as it is, or what was put together of several; null
+ * leaves the record removed. Fails with `gone` where nothing waits for a decision any more, and with
+ * `record` where what was put together is not sound.
  */
-export function decide(kennel: Kennel, id: string, version: number): Promise<Result<Undo>> {
+export async function decide(kennel: Kennel, id: string, chosen: Row | null): Promise<Result<Undo>> {
   const table = id.slice(0, id.indexOf('/')) as KeptName;
-  return transact(kennel, [table, 'apart'], async (write) => {
+  const decided = await transact(kennel, [table, 'apart'], async (write) => {
     const apart = await kennel.database.of('apart').get(id);
-    const chosen = apart?.versions[version];
-    if (!apart || !chosen) return refuse('gone', id, say('data.kennel-tables.this-is-decided-already'));
+    if (!apart) return refuse('gone', id, say('data.kennel-tables.this-is-decided-already'));
     const seen: Record<string, number> = {};
     for (const { changed } of apart.versions)
       for (const [device, count] of Object.entries(changed.seen))
         seen[device] = Math.max(seen[device] ?? 0, count);
-    const changed = stamped(kennel, { ...chosen.changed, seen });
+    const changed = stamped(kennel, { at: kennel.now(), by: kennel.device, seen });
     const own = id.slice(table.length + 1);
     const row = (await kennel.database.table(table).get(own)) as Row | undefined;
     const gone = (await kennel.database.of('gone').get(id)) as Row | undefined;
-    const { record } = chosen;
+    const after = chosen && { ...chosen, changed };
+    if (after) mustBeSound(table, after);
     await write.raw([
-      { table, id: own, before: row ?? null, after: record && { ...record, changed } },
-      { table: 'gone', id, before: gone ?? null, after: record ? null : { id, changed } },
+      { table, id: own, before: row ?? null, after },
+      { table: 'gone', id, before: gone ?? null, after: after ? null : { id, changed } },
       { table: 'apart', id, before: apart as unknown as Row, after: null },
     ]);
+    return null;
+  });
+  // Taken back as a new version it would have seen all others, and the next file would decide in silence.
+  return asItWas(decided);
+}
+
+/**
+ * Says what stands of a rep that two devices put right apart: an amendment that has seen what both said. `chosen`
+ * is what it says, of all that was said otherwise. Fails with `gone` as `decide` does.
+ */
+export function decideRep(
+  kennel: Kennel,
+  bout: Pick<Bout, 'id' | 'dogId'>,
+  rep: EntryId,
+  chosen: Amendment,
+): Promise<Result<Undo>> {
+  const id = `entries/${rep}`;
+  return transact(kennel, ['entries', 'apart'], async (write) => {
+    const apart = await kennel.database.of('apart').get(id);
+    if (!apart) return refuse('gone', id, say('data.kennel-tables.this-is-decided-already'));
+    await write.append(bout, { kind: 'amend', of: rep, ...chosen });
+    await write.raw([{ table: 'apart', id, before: apart as unknown as Row, after: null }]);
     return null;
   });
 }

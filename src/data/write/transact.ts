@@ -1,4 +1,4 @@
-import { type Entry, inOrder, type Said } from '@/core/log';
+import { type Entry, inOrder, lastAmendments, type Said } from '@/core/log';
 import {
   asId,
   type BoutId,
@@ -173,7 +173,7 @@ export async function transact<T>(
 }
 
 /** What could not be read back is refused before it is written: no backup fails for it later. */
-function mustBeSound(table: TableName, row: unknown): void {
+export function mustBeSound(table: TableName, row: unknown): void {
   const wrong = checkRecord(table, row);
   if (wrong)
     throw new Refused({ ...wrong, message: say('data.transact.nothing-was-stored', { why: wrong.message }) });
@@ -235,8 +235,12 @@ function writing(kennel: Kennel, rows: RowChange[], entries: Undo['entries'][num
     },
     append: async ({ id: boutId, dogId }, said, when) => {
       const last = await boutRange(boutId).last();
+      const known: Said =
+        said.kind === 'amend'
+          ? { ...said, after: lastAmendments(inOrder(await boutRange(boutId).toArray()), said.of) }
+          : said;
       const entry: Entry = {
-        ...said,
+        ...known,
         id: when?.id ?? newId<EntryId>(),
         boutId,
         dogId,

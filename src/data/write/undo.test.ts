@@ -184,12 +184,18 @@ describe('what was changed on two devices apart', () => {
       'phone',
       ['phone', 'laptop'],
     ]);
-    must(await decide(laptop, `dogs/${DOG}`, 1));
+    const [waiting] = now.apart;
+    const undo = must(await decide(laptop, `dogs/${DOG}`, waiting?.versions[1]?.record ?? null));
+    // Taken back, it waits again: a file that comes meanwhile decides nothing.
+    must(await takeBack(laptop, undo));
+    must(await addTables(laptop, await exportTables(phone)));
+    expect((await exportTables(laptop)).apart).toEqual([waiting]);
+    must(await decide(laptop, `dogs/${DOG}`, waiting?.versions[1]?.record ?? null));
     expect((await exportTables(laptop)).dogs[0]?.breed).toBe('laptop');
     // The other device takes the decision over, and nothing waits there either.
     const there = must(await addTables(phone, await exportTables(laptop))).made;
     expect([there.apart, (await exportTables(phone)).dogs[0]?.breed]).toEqual([[], 'laptop']);
-    expect(await decide(laptop, `dogs/${DOG}`, 0)).toMatchObject({ ok: false, code: 'gone' });
+    expect(await decide(laptop, `dogs/${DOG}`, null)).toMatchObject({ ok: false, code: 'gone' });
   });
 
   it('a trial that was removed does not come back with an older file', async () => {

@@ -72,7 +72,10 @@ function takenBack(before: unknown, after: unknown, now: unknown): unknown {
  * difference. What was made and has been used since (a bout with newer reps, the dog and element of
  * such a bout) stays, so that nothing logged since is lost. Gives what takes the taking back back.
  */
-export async function takeBack(kennel: Kennel, undo: Pick<Undo, 'rows' | 'entries' | 'asItWas'>): Promise<Result<Undo>> {
+export async function takeBack(
+  kennel: Kennel,
+  undo: Pick<Undo, 'rows' | 'entries' | 'asItWas'>,
+): Promise<Result<Undo>> {
   const byTables = new Set(undo.rows.map((row) => row.table));
   const removes = undo.rows.some(
     (row) => row.before === null && row.table !== 'gone' && row.table !== 'entries',

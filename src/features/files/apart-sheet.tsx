@@ -1,78 +1,165 @@
 import { useLiveQuery } from 'dexie-react-hooks';
+import { useState } from 'react';
+import type { Amendment } from '@/core/log';
+import type { EntryId } from '@/core/shared';
 import { useKennel } from '@/data/live';
-import { listApart, RECORD_TITLES, type Tables } from '@/data/read';
-import { decide } from '@/data/write';
+import { type ApartRep, namesIn, RECORD_TITLES, type Waiting, waitingApart } from '@/data/read';
+import { decide, decideRep } from '@/data/write';
 import { Button, Sheet } from '@/ui';
-import { wordsOf, writeInstant } from '@/words';
+import { wordsOf, writeDay, writeInstant } from '@/words';
+import { chosenRecord, type Difference, differencesOf, forkRows, type Names } from './apart-view';
+import { Choices } from './choices';
 import { tell } from './words';
 
-type Apart = Tables['apart'][number];
-type Version = Apart['versions'][number];
-
-/** Records that were changed on two devices apart: which version stands is for the person to say. */
+/** What was changed on two devices apart, side by side: what stands is for the person to say. */
 export function ApartSheet() {
   const { kennel } = useKennel();
-  const waiting = useLiveQuery(() => listApart(kennel), [kennel]);
-  if (!waiting || waiting.length === 0) return null;
+  const waiting = useLiveQuery(() => waitingApart(kennel), [kennel]);
+  const names = useLiveQuery(() => namesIn(kennel), [kennel]);
+  if (!waiting || !names || waiting.length === 0) return null;
   return (
     <Sheet
       title={tell('apart-sheet.changed-on-two-devices')}
       className="mt-6"
       label={tell('apart-sheet.changed-on-two-devices')}
     >
-      <p className="mb-3 leading-snug">{tell('apart-sheet.both-kept-their-own-version-the')}</p>
-      <ul className="grid gap-3">
-        {waiting.map((apart) => (
-          <ApartLine key={apart.id} apart={apart} />
+      <p className="mb-3 leading-snug">
+        {tell('apart-sheet.both-kept-their-own-version-the', { n: waiting.length })}
+      </p>
+      <ul className="grid gap-6">
+        {waiting.map(({ apart, rep }) => (
+          <li key={apart.id}>
+            {rep ? (
+              <RepApart id={apart.id.slice('entries/'.length) as EntryId} rep={rep} names={names} />
+            ) : (
+              <RecordApart apart={apart} names={names} />
+            )}
+          </li>
         ))}
       </ul>
     </Sheet>
   );
 }
 
-function ApartLine({ apart }: { readonly apart: Apart }) {
+function RecordApart({ apart: { id, versions }, names }: { apart: Waiting['apart']; names: Names }) {
   const { kennel, done } = useKennel();
-  const name = nameOf(apart);
-  return (
-    <li className="border-b border-hair pb-2">
-      <p className="font-semibold">{name}</p>
-      <div className="mt-1 flex flex-wrap gap-2">
-        {apart.versions.map((version, i) => (
-          <Button
-            key={JSON.stringify(version.changed)}
-            onClick={() => void done(tell('apart-sheet.decided', { name }), decide(kennel, apart.id, i))}
-          >
-            {version.record === null
-              ? tell('apart-sheet.leave-it-removed')
-              : tell('apart-sheet.keep-that-of', {
-                  dayOf: dayOf(version),
-                  differsIn: differsIn(apart, version),
-                })}
+  const [choice, setChoice] = useState<Readonly<Record<string, number>>>({});
+  const name = nameOf(id, versions);
+  const said = tell('apart-sheet.decided', { name });
+  const there = versions.filter((one) => one.record !== null);
+  const rows = differencesOf(versions, names);
+  if (there.length < versions.length)
+    return (
+      <>
+        <h3 className="font-semibold">{name}</h3>
+        <p className="leading-snug">{tell('apart-sheet.removed-on-one')}</p>
+        <div className="mt-2 flex flex-wrap gap-2">
+          {there.map((version) => (
+            <Button
+              key={version.changed.at}
+              onClick={() => void done(said, decide(kennel, id, version.record))}
+            >
+              {tell('apart-sheet.keep-as-changed', { at: writeInstant(version.changed.at) })}
+            </Button>
+          ))}
+          <Button onClick={() => void done(said, decide(kennel, id, null))}>
+            {tell('apart-sheet.leave-it-removed')}
           </Button>
-        ))}
-      </div>
-    </li>
+        </div>
+      </>
+    );
+  return (
+    <>
+      <h3 className="font-semibold">{name}</h3>
+      <Choices
+        heads={versions.map(({ changed }) => headOf(changed, kennel.device))}
+        rows={rows}
+        choice={choice}
+        onChoose={(key, version) => setChoice({ ...choice, [key]: version })}
+      />
+      <Button onClick={() => void done(said, decide(kennel, id, chosenRecord(versions, rows, choice)))}>
+        {tell('apart-sheet.keep-what-is-chosen')}
+      </Button>
+    </>
   );
 }
 
-function nameOf({ id, versions }: Apart): string {
+/** A rep that both put right: each thing that they said otherwise is chosen for itself. */
+function RepApart({ id, rep, names }: { id: EntryId; rep: ApartRep; names: Names }) {
+  const { kennel, done } = useKennel();
+  const last = Object.fromEntries(rep.forks.map(({ path, said }) => [path.join('.'), said.length - 1]));
+  const [choice, setChoice] = useState<Readonly<Record<string, number>>>({});
+  const chosen = { ...last, ...choice };
+  const rows = forkRows(rep.forks, names);
+  const name = repName(rep, names);
+  return (
+    <>
+      <h3 className="font-semibold">{name}</h3>
+      {rows.map((row, i) => (
+        <Choices
+          key={row.key}
+          heads={rep.forks[i]?.said.map(({ entry }) => headOf(entry, kennel.device)) ?? []}
+          rows={[row]}
+          choice={chosen}
+          onChoose={(key, version) => setChoice({ ...choice, [key]: version })}
+        />
+      ))}
+      <Button
+        onClick={() =>
+          void done(
+            tell('apart-sheet.decided', { name }),
+            decideRep(kennel, rep.bout, id, amendmentOf(rep, rows, chosen)),
+          )
+        }
+      >
+        {tell('apart-sheet.keep-what-is-chosen')}
+      </Button>
+    </>
+  );
+}
+
+function amendmentOf(
+  { forks }: ApartRep,
+  rows: readonly Difference[],
+  choice: Readonly<Record<string, number>>,
+): Amendment {
+  let said: Readonly<Record<string, unknown>> = {};
+  for (const [i, { path, said: versions }] of forks.entries()) {
+    const value = versions[choice[rows[i]?.key ?? ''] ?? 0]?.value;
+    said = laid(said, path, value);
+  }
+  return said as Amendment;
+}
+
+function laid(
+  into: Readonly<Record<string, unknown>>,
+  [field, ...rest]: readonly string[],
+  value: unknown,
+): Readonly<Record<string, unknown>> {
+  if (field === undefined) return into;
+  const before = (into[field] ?? {}) as Readonly<Record<string, unknown>>;
+  return { ...into, [field]: rest.length === 0 ? value : laid(before, rest, value) };
+}
+
+const headOf = ({ by, at }: { readonly by: string; readonly at: number }, device: string): string =>
+  by === device
+    ? tell('apart-sheet.changed-here', { at: writeInstant(at) })
+    : tell('apart-sheet.changed-there', { at: writeInstant(at) });
+
+function repName({ bout, outing, go }: ApartRep, names: Names): string {
+  const on = bout.on.kind === 'element' ? names.get(bout.on.element) : undefined;
+  return tell('apart-sheet.a-rep', {
+    go: go ?? 0,
+    work: on ?? tell('apart-sheet.a-whole-exercise'),
+    dog: names.get(bout.dogId) ?? '',
+    day: outing ? writeDay(outing.day) : '',
+  });
+}
+
+function nameOf(id: string, versions: Waiting['apart']['versions']): string {
   const record = versions.find((one) => one.record !== null)?.record ?? {};
   const called = [record.title, record.name, record.day].find((one) => typeof one === 'string');
-  const table = RECORD_TITLES[id.slice(0, id.indexOf('/')) as keyof Tables] ?? tell('apart-sheet.record');
-  return called === undefined ? wordsOf(table) : `${table} “${String(called)}”`;
-}
-
-const dayOf = ({ changed }: Version): string => writeInstant(changed.at);
-
-/** The first two things in which a version differs from another, so that they can be told apart. */
-function differsIn({ versions }: Apart, { record }: Version): string {
-  const other = versions.find((one) => one.record !== null && one.record !== record)?.record;
-  if (!other || !record) return '';
-  const keys = Object.keys(record).filter(
-    (key) => key !== 'changed' && JSON.stringify(record[key]) !== JSON.stringify(other[key]),
-  );
-  const said = keys
-    .slice(0, 2)
-    .map((key) => (typeof record[key] === 'object' ? key : `${key} ${String(record[key])}`));
-  return said.length === 0 ? '' : `: ${said.join(', ')}`;
+  const table = RECORD_TITLES[id.slice(0, id.indexOf('/')) as keyof typeof RECORD_TITLES];
+  const kind = table ? wordsOf(table) : tell('apart-sheet.record');
+  return called === undefined ? kind : tell('apart-sheet.named', { kind, called: String(called) });
 }

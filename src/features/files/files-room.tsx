@@ -3,12 +3,14 @@ import { useState } from 'react';
 import { type Failure, ok } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import { type KennelCounts, kennelCounts } from '@/data/read';
-import { Button, Dialog, FileButton, Notice, PageHead, Sheet, saveBlob } from '@/ui';
+import { Button, Dialog, FileButton, Notice, PageHead, Sheet } from '@/ui';
 import { wordsOf, writeInstant } from '@/words';
 import { type Brought, type FileAnswers, fileDesk } from '@/workers/client';
 import { ApartSheet } from './apart-sheet';
+import { ExchangeSheet } from './exchange-sheet';
 import { TablesSheet } from './tables-sheet';
 import { type FileWork, useFileWork } from './use-file-work';
+import { type ReadyFile, useReadyFile } from './use-ready-file';
 import { tell } from './words';
 
 type Looked = FileAnswers['look'];
@@ -20,13 +22,14 @@ export function FilesRoom() {
   const [refused, setRefused] = useState<{ readonly name: string; readonly failure: Failure } | null>(null);
   const [aside, setAside] = useState<readonly string[]>([]);
   const [preview, setPreview] = useState<Looked | null>(null);
+  const { ready, hand } = useReadyFile();
   const refuse = (name: string, failure: Failure): void =>
     setRefused(failure.code === 'cancelled' ? null : { name, failure });
 
   const save = async (): Promise<void> => {
-    const file = await work.run({ kind: 'save', kennel: kennel.name, now: now() });
+    const file = await work.run({ kind: 'save', kennel: kennel.name, now: now(), since: null });
     if (!file.ok) return refuse('The kennel', file);
-    saveBlob(`regulon-${kennel.name}-${today}.json`, file.value.file);
+    hand(`regulon-${kennel.name}-${today}.json`, file.value.file);
     setAside(file.value.aside.map(wordsOf));
   };
   const look = async (file: File): Promise<void> => {
@@ -63,6 +66,7 @@ export function FilesRoom() {
           <p className="mt-2 text-sm leading-snug text-ink-soft">
             {tell('files-room.an-open-json-file-described-in')}
           </p>
+          {ready?.share && <Ready ready={ready} share={ready.share} />}
           {aside.length > 0 && (
             <Notice tone="alert" role="alert">
               <span className="font-semibold">
@@ -100,6 +104,7 @@ export function FilesRoom() {
         </Sheet>
       </div>
       <ApartSheet />
+      <ExchangeSheet work={work} hand={hand} refuse={refuse} />
       <TablesSheet work={work} />
       <Sheet title={tell('files-room.what-is-in-the-file')} className="mt-6">
         <dl className="grid gap-x-8 gap-y-2 leading-snug md:grid-cols-[11rem_1fr]">
@@ -141,12 +146,20 @@ export function FilesRoom() {
             <p className="-mt-2 text-sm leading-snug text-ink-soft">
               {tell('files-room.for-what-another-device-has-logs')}
             </p>
-            <Button size="big" onClick={() => void bring('replace')}>
-              {tell('files-room.replace-it')}
-            </Button>
-            <p className="-mt-2 text-sm leading-snug text-ink-soft">
-              {tell('files-room.puts-the-file-in-the-place-of')}
-            </p>
+            {preview.after === null ? (
+              <>
+                <Button size="big" onClick={() => void bring('replace')}>
+                  {tell('files-room.replace-it')}
+                </Button>
+                <p className="-mt-2 text-sm leading-snug text-ink-soft">
+                  {tell('files-room.puts-the-file-in-the-place-of')}
+                </p>
+              </>
+            ) : (
+              <p className="-mt-2 text-sm leading-snug text-ink-soft">
+                {tell('files-room.goes-on-from', { at: writeInstant(preview.after) })}
+              </p>
+            )}
           </div>
         )}
       </Dialog>
@@ -161,6 +174,19 @@ const INSIDE: readonly (readonly [string, string])[] = [
   [tell('files-room.trials'), tell('files-room.with-the-seed-and-the-assumptions')],
   [tell('files-room.what-is-refused'), tell('files-room.a-damaged-or-cut-file-another')],
 ];
+
+/** Where the device can hand a file on, the person says whether it does, or keeps it. */
+function Ready({ ready, share }: { readonly ready: ReadyFile; readonly share: () => Promise<void> }) {
+  return (
+    <Notice tone="plain" role="status">
+      <p className="font-semibold">{tell('files-room.is-ready', { name: ready.name })}</p>
+      <p className="mt-2 flex flex-wrap gap-2">
+        <Button onClick={() => void share()}>{tell('files-room.hand-it-on')}</Button>
+        <Button onClick={ready.save}>{tell('files-room.save-it-here')}</Button>
+      </p>
+    </Notice>
+  );
+}
 
 /** What is being done with a whole kennel, how far it is, and a way to stop it. */
 function Working({ work: { said, stop } }: { readonly work: FileWork }) {

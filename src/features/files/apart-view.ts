@@ -1,5 +1,5 @@
 import type { Fork } from '@/core/log';
-import { isDay } from '@/core/shared';
+import { isDay, type Measured } from '@/core/shared';
 import type { Tables } from '@/data/read';
 import { wordsOf, writeDay, writeNumber } from '@/words';
 import { fieldWords, VALUE_WORDS } from './apart-words';
@@ -21,8 +21,16 @@ export type Difference = {
 /** Who is called how, by id: an id is no word for a person. */
 export type Names = ReadonlyMap<string, string>;
 
+/** A number of an axis with its quantity, so that it is read in its unit. */
+class Amount {
+  constructor(
+    readonly of: Pick<Measured, 'quantity' | 'unit'>,
+    readonly base: number,
+  ) {}
+}
+
 const isPlain = (value: unknown): value is Plain =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
+  typeof value === 'object' && value !== null && !Array.isArray(value) && !(value instanceof Amount);
 const same = (values: readonly unknown[]): boolean =>
   values.every((one) => JSON.stringify(one) === JSON.stringify(values[0]));
 
@@ -74,12 +82,14 @@ function walk(values: readonly unknown[], path: readonly Step[], label: string, 
 const joined = (before: string, word: string): string =>
   [before, word].filter((one) => one !== '').join(': ');
 
-/** A number of an axis with its quantity, so that it is read in its unit. */
 const AMOUNTS = new Set(['start', 'demand', 'floor']);
-const unitOf = ({ quantity, unit }: Plain): Plain | null =>
-  typeof quantity === 'string' && typeof unit === 'string' && unit !== '' ? { quantity, unit } : null;
-const measured = (value: unknown, field: string, unit: Plain | null | undefined): unknown =>
-  unit && AMOUNTS.has(field) && typeof value === 'number' ? { ...unit, base: value } : value;
+type Unit = Amount['of'] | null;
+const unitOf = ({ quantity, unit }: Plain): Unit =>
+  typeof quantity === 'string' && typeof unit === 'string' && unit !== ''
+    ? { quantity: quantity as Measured['quantity'], unit }
+    : null;
+const measured = (value: unknown, field: string, unit: Unit | undefined): unknown =>
+  unit && AMOUNTS.has(field) && typeof value === 'number' ? new Amount(unit, value) : value;
 
 /** A value as somebody reads it; what has no short words says how much of it there is. */
 export function valueWords(value: unknown, names: Names): string {
@@ -92,8 +102,8 @@ export function valueWords(value: unknown, names: Names): string {
     const items = value.map((item) => valueWords(item, names));
     return items.length === 0 ? tell('apart-view.nothing') : items.join(', ');
   }
+  if (value instanceof Amount) return wordsOf({ ...value.of, base: value.base });
   const plain = value as Plain;
-  if (typeof plain.base === 'number' && typeof plain.quantity === 'string') return wordsOf(plain as never);
   const own = plain.title ?? plain.name;
   if (typeof own === 'string') return own;
   const said = Object.entries(plain)

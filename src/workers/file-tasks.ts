@@ -1,6 +1,15 @@
-import type { ExchangeId, Sentence } from '@/core/shared';
-import type { GpxRead, SheetTableName, TableStyle } from '@/data/files';
+import type { Day, ExchangeId, Sentence } from '@/core/shared';
+import type {
+  GpxRead,
+  RowProblem,
+  SheetMapping,
+  SheetRow,
+  SheetTableName,
+  TableStyle,
+  Usual,
+} from '@/data/files';
 import type { KennelCounts, KennelName } from '@/data/read';
+import type { NewAxes, SheetBrought } from '@/data/write';
 
 /** What the file worker can be asked. `now` is the page's clock, milliseconds since 1970. */
 export type FileTask =
@@ -23,6 +32,18 @@ export type FileTask =
       readonly kind: 'table';
       readonly table: SheetTableName;
       readonly style: TableStyle;
+      readonly kennel: KennelName;
+      readonly now: number;
+    }
+  /** A sheet of a person's own: how it is most likely meant. */
+  | { readonly kind: 'open-sheet'; readonly file: Blob; readonly usual: Usual }
+  /** The opened sheet, read as the person says. */
+  | { readonly kind: 'read-sheet'; readonly mapping: SheetMapping; readonly today: Day }
+  | {
+      readonly kind: 'bring-sheet';
+      readonly mapping: SheetMapping;
+      readonly today: Day;
+      readonly axes: NewAxes;
       readonly kennel: KennelName;
       readonly now: number;
     }
@@ -57,6 +78,33 @@ export type FileAnswers = {
   };
   bring: Brought;
   table: { readonly file: Blob; readonly rows: number };
+  'open-sheet': {
+    readonly heads: readonly string[];
+    readonly rows: number;
+    /** The first rows, as they stand in the file. */
+    readonly first: readonly (readonly string[])[];
+    readonly guess: SheetMapping;
+    readonly daysSure: boolean;
+  };
+  'read-sheet': {
+    readonly rows: number;
+    readonly goes: number;
+    /** How many rows tell numbers only, so that the order of their goes is not known. */
+    readonly unordered: number;
+    readonly first: readonly SheetRow[];
+    readonly problems: readonly RowProblem[];
+    /** All of them; the first are listed. */
+    readonly wrong: number;
+    readonly left: number;
+    readonly filled: number;
+    /** As the sheet writes them. */
+    readonly dogs: readonly string[];
+    readonly elements: readonly string[];
+    readonly words: readonly string[];
+    /** Without what was asked, goes count for the first step. */
+    readonly unasked: number;
+  };
+  'bring-sheet': SheetBrought;
   'read-track': GpxRead;
   'take-back': null;
 };

@@ -1,5 +1,5 @@
 import { foldLog, inOrder } from '@/core/log';
-import { type ExchangeId, type Failure, fail, ok, type Result, say } from '@/core/shared';
+import { type Day, type ExchangeId, type Failure, fail, ok, type Result, say } from '@/core/shared';
 import { readTables } from '@/data/database';
 import {
   type Exchange,
@@ -21,9 +21,11 @@ import {
   noteExchange,
   replaceTables,
   takeBack,
+  takeSheetRows,
   type Undo,
 } from '@/data/write';
 import { saveWork } from './file-save';
+import { sheetWork } from './file-sheet';
 import type { Brought, FileAnswers, FileSaid, FileTask } from './file-tasks';
 
 type Open = (name: KennelName, now: () => number) => Promise<Result<Kennel>>;
@@ -34,6 +36,7 @@ type Open = (name: KennelName, now: () => number) => Promise<Result<Kennel>>;
  * merging and writing do, and with `nothing` where no file was looked at or nothing brought in.
  */
 export function fileWork(open: Open = openKennel) {
+  const sheet = sheetWork();
   let looked: KennelFile | null = null;
   let brought: { readonly undo: Undo; readonly exchange: ExchangeId | null } | null = null;
 
@@ -124,6 +127,22 @@ export function fileWork(open: Open = openKennel) {
           const file = new Blob([`\uFEFF${tableText(table, task.style)}`], { type: 'text/csv' });
           return ok({ file, rows: table.rows.length });
         });
+      case 'open-sheet':
+        return sheet.open(task.file, task.usual);
+      case 'read-sheet':
+        return sheet.read(task.mapping, task.today);
+      case 'bring-sheet':
+        return withKennel(task, async (kennel) => {
+          const rows = sheet.rows(task.mapping, task.today);
+          if (!rows.ok) return rows;
+          const doing = say('workers.file-work.writing-the-log');
+          const taken = await takeSheetRows(kennel, rows.value, task.axes, noonOf, (share) =>
+            report({ doing, share }),
+          );
+          if (!taken.ok) return taken;
+          brought = { undo: { ...taken.value, made: null }, exchange: null };
+          return ok(taken.value.made);
+        });
       case 'read-track':
         return readTrack(task.file);
       case 'bring':
@@ -133,6 +152,9 @@ export function fileWork(open: Open = openKennel) {
     }
   };
 }
+
+/** Where no hour was kept: noon of the person's own day. */
+const noonOf = (day: Day): number => Date.parse(`${day}T12:00:00`);
 
 async function readTrack(file: Blob): Promise<Result<GpxRead>> {
   return (await encodingOf(file)) ?? readGpx(await file.text());

@@ -9,5 +9,6 @@ export { kennelPieces } from './kennel-pieces';
 export type { Merged } from './merge';
 export { type RunFile, readRunFile, runText } from './run-file';
 export { soundTables } from './set-aside';
+export * from './spreadsheet/own';
 export { SHEET_TABLES, type SheetTableName, sheetTable } from './spreadsheet/table-rows';
 export { type TableStyle, tableText } from './spreadsheet/table-text';

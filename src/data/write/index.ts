@@ -96,6 +96,7 @@ export {
   type SetOutSaid,
   sayPace,
 } from './set-outs';
+export { type NewAxes, type SheetBrought, takeSheetRows } from './sheet-rows';
 export { signSeenAtRun } from './sign-at-trial';
 export { putSignal, removeSignal, type SignalSaid } from './signals';
 export { markStop, unmarkStop } from './stops';

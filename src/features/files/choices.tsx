@@ -29,7 +29,7 @@ export function Choices({ heads, rows, choice, onChoose }: Props) {
                   // A version has no name of its own but its place.
                   // biome-ignore lint/suspicious/noArrayIndexKey: versions never change places
                   key={version}
-                  className={`flex min-h-11 cursor-pointer items-start gap-2 rounded border-2 px-3 py-2 leading-snug ${chosen ? 'border-ink' : 'border-hair'}`}
+                  className={`flex min-h-11 cursor-pointer items-start gap-2 rounded border-2 px-3 py-2 leading-snug ${chosen ? 'border-ink' : 'border-ink-soft'}`}
                 >
                   <input
                     type="radio"

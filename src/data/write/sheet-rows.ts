@@ -1,0 +1,261 @@
+import { type Axis, axisFrom, type Criteria, type MethodAxis } from '@/core/breakdown';
+import { type Entry, plainRep, type RepSaid, type Said } from '@/core/log';
+import {
+  type BoutId,
+  type Day,
+  type DogId,
+  type ElementId,
+  type EntryId,
+  type OutingId,
+  ok,
+  printOf,
+  type Result,
+} from '@/core/shared';
+import type { SheetRow } from '@/data/files/spreadsheet/own';
+import { type Kennel, newId } from '@/data/kennel';
+import { type Dog, type ElementRecord, PLAIN_ELEMENT, UNKNOWN_DOG } from '@/data/records';
+import { mustBeSound, refuse, transact, type Undo, type Write } from './transact';
+
+/** What a new element climbs by: what was asked in the sheet, or, where nothing was, how much help there is. */
+export type NewAxes = Readonly<Record<'distance' | 'duration' | 'height' | 'none', MethodAxis>>;
+
+export type SheetBrought = {
+  readonly bouts: number;
+  readonly reps: number;
+  readonly dogs: readonly string[];
+  readonly elements: readonly string[];
+  /** Rows that came in before, and are not doubled. */
+  readonly known: number;
+};
+
+/**
+ * Takes the rows of a sheet into the log, all in one transaction: a bout for each dog, element and day; dogs and
+ * elements that are not there by that name are made. The hour was not kept: noon (`noonOf`), and no minutes. A row
+ * that came in before is left out, so that the same sheet, longer, can be read again.
+ */
+export async function takeSheetRows(
+  kennel: Kennel,
+  rows: readonly SheetRow[],
+  axes: NewAxes,
+  noonOf: (day: Day) => number,
+  onProgress?: (share: number) => void,
+): Promise<Result<Undo<SheetBrought>>> {
+  const taken = await transact(kennel, SHEET_TABLES, async (write) => {
+    const fresh = await withoutKnown(kennel, rows);
+    const dogs = await dogsFor(write, fresh);
+    const elements = await elementsFor(write, fresh, dogs.byName, axes);
+    let [reps, written] = [0, 0];
+    const groups = grouped(fresh);
+    for (const group of groups) {
+      const [first] = group;
+      const dog = first && dogs.byName.get(keyOf(first.row.dog));
+      const element = dog && elements.byName.get(elementKey(dog.id, first.row.element));
+      if (first && element) reps += await writeBout(kennel, write, element, group, noonOf(first.row.day));
+      written += 1;
+      onProgress?.(written / groups.length);
+    }
+    return {
+      bouts: groups.length,
+      reps,
+      dogs: dogs.made,
+      elements: elements.made,
+      known: rows.length - fresh.length,
+    };
+  });
+  return taken.ok ? ok({ ...taken.value, asItWas: true }) : taken;
+}
+
+const SHEET_TABLES = ['dogs', 'elements', 'outings', 'bouts', 'entries'] as const;
+
+/** A row with the print by which it is known again: what it says, and the how-manieth that says so. */
+type Printed = { readonly row: SheetRow; readonly print: string };
+
+async function withoutKnown({ database }: Kennel, rows: readonly SheetRow[]): Promise<Printed[]> {
+  const times = new Map<string, number>();
+  const printed = rows.map((row): Printed => {
+    const { line: _, ...said } = row;
+    const print = printOf({ ...said, dog: keyOf(said.dog), element: keyOf(said.element) });
+    const nth = (times.get(print) ?? 0) + 1;
+    times.set(print, nth);
+    return { row, print: `row-${print}-${nth}-` };
+  });
+  const fresh: Printed[] = [];
+  for (const one of printed) {
+    const before = await database.of('entries').where('id').startsWith(one.print).first();
+    const stands = before && (await database.of('bouts').get(before.boutId));
+    if (!stands) fresh.push(one);
+  }
+  return fresh;
+}
+
+const keyOf = (name: string): string => name.trim().toLowerCase();
+const elementKey = (dog: DogId, name: string): string => `${dog} ${keyOf(name)}`;
+
+/** Rows of one dog, element and day, in the order of the sheet. */
+function grouped(rows: readonly Printed[]): Printed[][] {
+  const groups = new Map<string, Printed[]>();
+  for (const one of rows) {
+    const key = JSON.stringify([one.row.day, keyOf(one.row.dog), keyOf(one.row.element)]);
+    const group = groups.get(key);
+    if (group) group.push(one);
+    else groups.set(key, [one]);
+  }
+  return [...groups.values()];
+}
+
+async function dogsFor(write: Write, rows: readonly Printed[]) {
+  const all = await write.all('dogs');
+  const byName = new Map(all.map((dog) => [keyOf(dog.name), dog] as const));
+  const made: string[] = [];
+  for (const { row } of rows) {
+    if (byName.has(keyOf(row.dog))) continue;
+    const order = [...byName.values()].reduce((most, dog) => Math.max(most, dog.order + 1), 0);
+    const dog: Dog = await write.put('dogs', { ...UNKNOWN_DOG, id: newId<DogId>(), name: row.dog, order });
+    byName.set(keyOf(row.dog), dog);
+    made.push(dog.name);
+  }
+  return { byName, made };
+}
+
+async function elementsFor(
+  write: Write,
+  rows: readonly Printed[],
+  dogs: ReadonlyMap<string, Dog>,
+  axes: NewAxes,
+) {
+  const all = (await write.all('elements')).filter((one) => one.retired === null);
+  const byName = new Map(all.map((one) => [elementKey(one.dogId, one.title), one] as const));
+  const made: string[] = [];
+  for (const { row } of rows) {
+    const dog = dogs.get(keyOf(row.dog));
+    if (!dog || byName.has(elementKey(dog.id, row.element))) continue;
+    const same = rows.filter(
+      (one) => keyOf(one.row.dog) === keyOf(row.dog) && keyOf(one.row.element) === keyOf(row.element),
+    );
+    const element: ElementRecord = await write.put('elements', {
+      ...PLAIN_ELEMENT,
+      id: newId<ElementId>(),
+      dogId: dog.id,
+      title: row.element,
+      axes: [
+        axisOver(
+          same.map((one) => one.row.asked),
+          axes,
+        ),
+      ],
+    });
+    byName.set(elementKey(dog.id, row.element), element);
+    made.push(element.title);
+  }
+  return { byName, made };
+}
+
+/** From the least that was asked to the most; where it was always the same, to half as much again. */
+function axisOver(asked: readonly SheetRow['asked'][], axes: NewAxes): Axis {
+  const said = asked.flatMap((one) => (one && one.base > 0 ? [one] : []));
+  const [first] = said;
+  const kind = first ? axes[first.quantity as keyof NewAxes] : axes.none;
+  if (!first) return made(axisFrom(kind, { start: null, demand: null, step: null }));
+  const of = said.filter((one) => one.quantity === first.quantity).map((one) => one.base);
+  const [low, high] = [Math.min(...of), Math.max(...of)];
+  return made(
+    axisFrom(
+      { ...kind, axis: { ...kind.axis, unit: first.unit } },
+      { start: low, demand: high > low ? high : low * 1.5, step: kind.step ?? low / 4 },
+    ),
+  );
+}
+
+const made = (axis: Result<Axis>): Axis =>
+  axis.ok ? axis.value : refuse(axis.code, axis.path, axis.message);
+
+/** What was asked of a row: its value where the element has a criterion of that kind, else where the ladder begins. */
+function askedOf({ axes }: ElementRecord, { asked }: SheetRow): { criteria: Criteria; fits: boolean } {
+  const start = Object.fromEntries(axes.map((axis) => [axis.key, axis.start]));
+  const axis = asked && axes.find((one) => one.quantity === asked.quantity && one.role === 'criterion');
+  return { criteria: asked && axis ? { ...start, [axis.key]: asked.base } : start, fits: !asked || !!axis };
+}
+
+async function writeBout(
+  kennel: Kennel,
+  write: Write,
+  element: ElementRecord,
+  group: readonly Printed[],
+  noon: number,
+): Promise<number> {
+  const [first] = group;
+  if (!first) return 0;
+  const outing = (await write.outingsOn(first.row.day)).find(
+    ({ kind, endedAt }) => kind === 'training' && endedAt !== null,
+  );
+  const dogs = [...new Set([...(outing?.dogs ?? []), element.dogId])];
+  const kept = await write.put('outings', {
+    ...(outing ?? {
+      id: newId<OutingId>(),
+      kind: 'training' as const,
+      day: first.row.day,
+      startedAt: noon,
+      endedAt: noon,
+      ground: null,
+      weather: null,
+      helpers: '',
+      meeting: null,
+      note: '',
+    }),
+    dogs,
+  });
+  const bout = await write.put('bouts', {
+    id: newId<BoutId>(),
+    outingId: kept.id,
+    dogId: element.dogId,
+    on: { kind: 'element', element: element.id },
+    startedAt: noon,
+    endedAt: noon,
+    start: askedOf(element, first.row).criteria,
+    away: false,
+    conditions: {},
+    handler: null,
+    runsFixed: null,
+    setOut: null,
+    slot: null,
+    debrief: null,
+  });
+  const entries: Entry[] = [];
+  const add = (print: string, said: Said): void => {
+    const place = entries.length;
+    const entry: Entry = {
+      ...said,
+      id: `${print}${newId()}` as EntryId,
+      boutId: bout.id,
+      dogId: bout.dogId,
+      seq: place,
+      by: kennel.device,
+      at: noon + place,
+      timed: false,
+    };
+    mustBeSound('entries', entry);
+    entries.push(entry);
+  };
+  for (const { row, print } of group) {
+    const { criteria, fits } = askedOf(element, row);
+    for (const outcome of row.goes) add(print, { kind: 'rep', ...repOf(row, criteria, outcome) });
+    const notes = [row.note, fits ? '' : row.askedText].filter(Boolean);
+    if (notes.length > 0) add(print, { kind: 'note', text: notes.join('; ') });
+  }
+  // As rows, not as additions to a log: taken back, they go with their bout as if they had never been there.
+  await write.raw(
+    entries.map((entry) => ({ table: 'entries', id: entry.id, before: null, after: { ...entry } })),
+  );
+  return group.reduce((sum, { row }) => sum + row.goes.length, 0);
+}
+
+/** What was measured belongs to a row of one go; of several nobody knows whose it was, and it is not laid on all. */
+function repOf(row: SheetRow, criteria: Criteria, outcome: SheetRow['goes'][number]): RepSaid {
+  const rep = plainRep(criteria, { outcome });
+  if (row.goes.length > 1) return rep;
+  const measured = {
+    ...(row.latency === null ? {} : { latency: { value: row.latency, how: 'typed' as const } }),
+    ...(row.held === null ? {} : { held: { value: row.held, how: 'typed' as const } }),
+  };
+  return { ...rep, seen: { ...rep.seen, measured } };
+}

@@ -47,6 +47,13 @@ async function apartRep(database: Kennel['database'], { id, versions }: Apart): 
   return { bout, outing, go: place < 0 ? null : place + 1, forks };
 }
 
+/** What the elements of all dogs are called, each name once. */
+export async function elementTitles({ database }: Kennel): Promise<readonly string[]> {
+  const all = await database.of('elements').toArray();
+  const own = all.filter((one) => one.retired === null && !one.putAway).map((one) => one.title);
+  return [...new Set(own)].sort((a, b) => a.localeCompare(b));
+}
+
 /** What ids stand for on the screen. */
 export async function namesIn({ database }: Kennel): Promise<ReadonlyMap<string, string>> {
   const [dogs, people, grounds, elements, setOuts, books, trials, meetings] = await Promise.all([

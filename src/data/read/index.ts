@@ -43,7 +43,7 @@ export type {
 export { numberedArticles, PLAIN_DOG_PLAN, PLAIN_ELEMENT } from '@/data/records';
 export type { KeptEvidence, KeptLog } from '@/data/records/kept-evidence';
 export { RECORD_TITLES } from '@/data/records/titles';
-export { type ApartRep, namesIn, type Waiting, waitingApart } from './apart';
+export { type ApartRep, elementTitles, namesIn, type Waiting, waitingApart } from './apart';
 export {
   boutLog,
   boutsOn,

@@ -9,9 +9,10 @@ import { type Brought, type FileAnswers, fileDesk } from '@/workers/client';
 import { ApartSheet } from './apart-sheet';
 import { ExchangeSheet } from './exchange-sheet';
 import { TablesSheet } from './tables-sheet';
-import { type FileWork, useFileWork } from './use-file-work';
+import { useFileWork } from './use-file-work';
 import { type ReadyFile, useReadyFile } from './use-ready-file';
 import { tell } from './words';
+import { Working } from './working';
 
 type Looked = FileAnswers['look'];
 
@@ -185,17 +186,6 @@ function Ready({ ready, share }: { readonly ready: ReadyFile; readonly share: ()
         <Button onClick={ready.save}>{tell('files-room.save-it-here')}</Button>
       </p>
     </Notice>
-  );
-}
-
-/** What is being done with a whole kennel, how far it is, and a way to stop it. */
-function Working({ work: { said, stop } }: { readonly work: FileWork }) {
-  if (!said) return null;
-  return (
-    <p role="status" className="mt-4 flex flex-wrap items-center gap-3 leading-snug">
-      {wordsOf(said.doing)} …{said.share === null ? '' : ` ${Math.round(said.share * 100)} %`}
-      <Button onClick={stop}>{tell('files-room.stop')}</Button>
-    </p>
   );
 }
 

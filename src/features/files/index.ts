@@ -1,1 +1,2 @@
 export { FilesRoom } from './files-room';
+export { OwnSheetPage } from './own-sheet/own-sheet-page';

@@ -1,7 +1,8 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { SHEET_TABLES, type SheetTableName, type TableStyle } from '@/data/files';
 import { useKennel } from '@/data/live';
-import { Button, Notice, SelectField, Sheet, saveBlob } from '@/ui';
+import { Button, buttonClass, Notice, SelectField, Sheet, saveBlob } from '@/ui';
 import { numberCustom, wordsOf } from '@/words';
 import type { FileWork } from './use-file-work';
 import { tell } from './words';
@@ -72,6 +73,11 @@ export function TablesSheet({ work }: { readonly work: FileWork }) {
         </div>
       )}
       <p className="mt-2 text-ink-soft text-sm">{tell('tables-sheet.what-it-is')}</p>
+      <p className="mt-4">
+        <Link className={buttonClass()} to="own-sheet">
+          {tell('tables-sheet.read-my-own')}
+        </Link>
+      </p>
     </Sheet>
   );
 }

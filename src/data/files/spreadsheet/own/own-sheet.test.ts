@@ -33,6 +33,7 @@ describe('a day as a sheet writes it', () => {
     ['29.2.2026', 'day-month-year', null],
     ['29.2.2024', 'day-month-year', '2024-02-29'],
     ['13/13/2026', 'day-month-year', null],
+    ['5.3.26', 'month-day-year', null],
     ['Total', 'day-month-year', null],
     ['12', 'day-month-year', null],
   ] as const)('“%s” (%s) → %s', (cell, order, day) => {
@@ -49,6 +50,7 @@ describe('a day as a sheet writes it', () => {
       sure: true,
     });
     expect(guessOrder(['4/4/26'], 'day-month-year')).toMatchObject({ order: 'day-month-year', sure: true });
+    expect(guessOrder(['4.5.26'], 'month-day-year')).toMatchObject({ order: 'day-month-year', sure: true });
     expect(guessOrder(['4/5/26'], 'day-month-year')).toMatchObject({ order: 'day-month-year', sure: false });
   });
 });

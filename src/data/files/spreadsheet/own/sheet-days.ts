@@ -37,6 +37,8 @@ export function readDay(cell: string, order: DayOrder): Day | null {
   if (ordered) {
     const [a, b, c] = [ordered[1] ?? '', ordered[2] ?? '', ordered[3] ?? ''];
     if (a.length === 4) return dayOf(a, b, c);
+    // Nobody puts a month before a point and a day after it.
+    if (order === 'month-day-year' && /^\d+\s*\./.test(text)) return null;
     if (order === 'year-month-day') return a.length === 2 && c.length === 2 ? dayOf(a, b, c) : null;
     return order === 'day-month-year' ? dayOf(c, b, a) : dayOf(c, a, b);
   }

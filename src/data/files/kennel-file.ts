@@ -29,18 +29,21 @@ const exchangeSchema = v.strictObject({
 });
 export type Exchange = v.InferOutput<typeof exchangeSchema>;
 
-const envelopeSchema = v.strictObject({
-  format: v.literal(KENNEL_FORMAT),
-  version: v.number(),
-  savedAt: v.string(),
-  /** Version 17: since it is part of an exchange between devices. */
-  exchange: v.optional(exchangeSchema),
-  /** How many records each table has, so that a list that lost its tail is noticed. */
-  counts: v.record(v.string(), v.number()),
-  tables: v.record(v.string(), v.array(v.unknown())),
-  /** Records that could not be read back when it was saved: kept for whoever can mend them. */
-  setAside: v.optional(v.array(v.unknown())),
-});
+/** What stands around the tables of a file. */
+export const envelopeOf = <T extends v.GenericSchema>(tables: T) =>
+  v.strictObject({
+    format: v.literal(KENNEL_FORMAT),
+    version: v.number(),
+    savedAt: v.string(),
+    /** Version 17: since it is part of an exchange between devices. */
+    exchange: v.optional(exchangeSchema),
+    /** How many records each table has, so that a list that lost its tail is noticed. */
+    counts: v.record(v.string(), v.number()),
+    tables,
+    /** Records that could not be read back when it was saved: kept for whoever can mend them. */
+    setAside: v.optional(v.array(v.unknown())),
+  });
+const envelopeSchema = envelopeOf(v.record(v.string(), v.array(v.unknown())));
 
 /** Tables at hand as a kennel file, with what was set aside. */
 export function kennelText(tables: Tables, savedAt: string, aside: readonly SetAside[]): string {

@@ -6,6 +6,7 @@ import type { KennelContext } from '@/data/live';
 import { addressOf, type Dog, dogOf, type Kennel, type KennelName, listDogs, openBouts } from '@/data/read';
 import { Button, PageHead, UndoLine } from '@/ui';
 import { tell } from '@/words/shell';
+import { BackupLine, useDailyBackup } from './backups';
 import { useChosenDog } from './chosen-dog';
 import { now, todayOf } from './clock';
 import { useKeptFocus } from './keep-focus';
@@ -72,6 +73,7 @@ function Frame({ kennel }: { readonly kennel: Kennel }) {
   }, [addressed.dog, choose, kennel.name]);
   const done = useDone(kennel);
   const chooseDog = useDogChoice(kennel, today);
+  useDailyBackup(kennel, today);
   const searching = useSearchKey();
   useKeptFocus();
   const context = useMemo<KennelContext>(
@@ -96,6 +98,7 @@ function Frame({ kennel }: { readonly kennel: Kennel }) {
       </a>
       <NewerLine kennel={kennel} today={today} />
       <TopBar kennel={kennel.name} dogs={dogs ?? []} dog={dog} onChoose={chooseDog} />
+      <BackupLine kennel={kennel} today={today} />
       <main
         id="room"
         tabIndex={-1}

@@ -20,7 +20,7 @@ import type { FileSaid, Saved } from './file-tasks';
  */
 export async function saveWork(
   kennel: Kennel,
-  since: ExchangeId | null,
+  { since, backup }: { readonly since: ExchangeId | null; readonly backup?: true },
   report: (said: FileSaid) => void,
 ): Promise<Result<Saved>> {
   const base = since ? await holdingOf(kennel, since) : HOLDS_NOTHING;
@@ -49,7 +49,7 @@ export async function saveWork(
   if (!read.ok) return since ? read : setAside(kennel);
   // Where nothing is new no file is handed on, and nothing can go on from it.
   if (since && entries + records === 0) return ok({ file, aside: [], entries, records });
-  await noteExchange(kennel, { id: exchange.id, at: kennel.now(), way: 'saved' }, known.holding());
+  await noteExchange(kennel, { id: exchange.id, at: kennel.now(), way: 'saved' }, backup ? null : known.holding());
   return ok({ file, aside: [], entries, records });
 }
 

@@ -19,6 +19,8 @@ export type FileTask =
       readonly kennel: KennelName;
       readonly now: number;
       readonly since: ExchangeId | null;
+      /** One of many that nobody carries to another device: none goes on from it. */
+      readonly backup?: true;
     }
   | { readonly kind: 'look'; readonly file: Blob }
   | {

@@ -117,7 +117,7 @@ export function fileWork(open: Open = openKennel) {
   ): Promise<Result<FileAnswers[FileTask['kind']]>> => {
     switch (task.kind) {
       case 'save':
-        return withKennel(task, (kennel) => saveWork(kennel, task.since, report));
+        return withKennel(task, (kennel) => saveWork(kennel, task, report));
       case 'look':
         return look(task.file, report);
       case 'table':

@@ -1,3 +1,5 @@
+export { type BackupFolder, listBackups, mayWrite, readBackup, writeBackup } from './backups/folder';
+export type { Backup } from './backups/generations';
 export { type CalendarEvent, writeCalendar } from './calendar-file';
 export { type MarkInFile, type MarksRead, readMarks, writeMarks } from './clip-marks-file';
 export { type Gathered, piecesOf, textOf, withPiece } from './code-pieces';

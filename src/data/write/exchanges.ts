@@ -15,12 +15,20 @@ export async function holdingOf({ database }: Kennel, id: ExchangeId): Promise<H
   return ((await database.meta.get(keyOf(id)))?.value as Holding | undefined) ?? null;
 }
 
-/** Remembers a file that was saved or brought in, with what whoever has it holds. */
-export async function noteExchange(kennel: Kennel, file: ExchangedFile, holding: Holding): Promise<void> {
+/**
+ * Remembers a file that was saved or brought in, with what whoever has it holds; null where nothing goes on from it by
+ * itself (a backup), but what does is taken.
+ */
+export async function noteExchange(
+  kennel: Kennel,
+  file: ExchangedFile,
+  holding: Holding | null,
+): Promise<void> {
   const { meta } = kennel.database;
   await kennel.database.transaction('rw', meta, async () => {
     const { files, held } = await listExchanges(kennel);
-    const next = [file, ...files.filter(({ id }) => id !== file.id)];
+    const others = files.filter(({ id }) => id !== file.id);
+    const next = holding ? [file, ...others] : others;
     await meta.put({
       key: 'exchanges',
       value: {
@@ -28,7 +36,7 @@ export async function noteExchange(kennel: Kennel, file: ExchangedFile, holding:
         held: [file.id, ...held.filter((id) => id !== file.id)].slice(0, NAMED),
       },
     });
-    await meta.put({ key: keyOf(file.id), value: holding });
+    if (holding) await meta.put({ key: keyOf(file.id), value: holding });
     await meta.bulkDelete(next.slice(KEPT).map(({ id }) => keyOf(id)));
   });
 }

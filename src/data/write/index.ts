@@ -1,3 +1,4 @@
+export { type BackupState, backupState, sayBackup, saySaved } from './backup-state';
 export {
   type BoutStart,
   debriefBout,

@@ -3,10 +3,12 @@ import { useState } from 'react';
 import { type Failure, ok } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import { type KennelCounts, kennelCounts } from '@/data/read';
+import { saySaved } from '@/data/write';
 import { Button, Dialog, FileButton, Notice, PageHead, Sheet } from '@/ui';
 import { wordsOf, writeInstant } from '@/words';
 import { type Brought, type FileAnswers, fileDesk } from '@/workers/client';
 import { ApartSheet } from './apart-sheet';
+import { BackupSheet } from './backup-sheet';
 import { ExchangeSheet } from './exchange-sheet';
 import { TablesSheet } from './tables-sheet';
 import { useFileWork } from './use-file-work';
@@ -32,6 +34,7 @@ export function FilesRoom() {
     if (!file.ok) return refuse('The kennel', file);
     hand(`regulon-${kennel.name}-${today}.json`, file.value.file);
     setAside(file.value.aside.map(wordsOf));
+    await saySaved(kennel, now());
   };
   const look = async (file: File): Promise<void> => {
     setRefused(null);
@@ -105,6 +108,7 @@ export function FilesRoom() {
         </Sheet>
       </div>
       <ApartSheet />
+      <BackupSheet work={work} look={look} />
       <ExchangeSheet work={work} hand={hand} refuse={refuse} />
       <TablesSheet work={work} />
       <Sheet title={tell('files-room.what-is-in-the-file')} className="mt-6">

@@ -37,7 +37,7 @@ function OpenKennel({ name }: { readonly name: KennelName }) {
     };
   }, [name]);
   if (!opened) return <p className="p-6 text-lg">{tell('kennel-frame.opening-the-kennel')}</p>;
-  if (shut) return <Shut />;
+  if (shut) return <Shut why={shut} />;
   if (opened.ok) return <Frame kennel={opened.value} />;
   return (
     <Suspense fallback={null}>
@@ -46,13 +46,19 @@ function OpenKennel({ name }: { readonly name: KennelName }) {
   );
 }
 
-/** Another tab runs a newer version of the program, which has taken the storage over. */
-function Shut() {
+/** This tab has let go of the storage, and nothing can be written from it any more. */
+function Shut({ why }: { readonly why: 'newer' | 'gone' }) {
   return (
     <main className="mx-auto max-w-2xl p-6">
-      <PageHead title={tell('kennel-frame.load-this-page-again')}>
-        {tell('kennel-frame.another-tab-runs-a-newer-regulon')}
-      </PageHead>
+      {why === 'newer' ? (
+        <PageHead title={tell('kennel-frame.load-this-page-again')}>
+          {tell('kennel-frame.another-tab-runs-a-newer-regulon')}
+        </PageHead>
+      ) : (
+        <PageHead title={tell('kennel-frame.the-storage-was-deleted')}>
+          {tell('kennel-frame.what-was-deleted')}
+        </PageHead>
+      )}
       <Button look="ink" size="big" onClick={() => location.reload()}>
         {tell('kennel-frame.load-again')}
       </Button>

@@ -8,8 +8,11 @@ import { now, todayOf } from './clock';
 /** The sample's seed: one that shows honest trouble and an open question at the trial. */
 const SAMPLE_SEED = 2;
 
-/** Whether another tab has taken the storage to a newer version: this one has let go of it. */
-export const useShut = create<{ readonly shut: boolean }>(() => ({ shut: false }));
+/**
+ * Why this tab has let go of the storage: another one took it to a newer version, or it was deleted from under it
+ * (site data cleared, another program).
+ */
+export const useShut = create<{ readonly shut: 'newer' | 'gone' | null }>(() => ({ shut: null }));
 
 const opened = new Map<KennelName, Promise<Result<Kennel>>>();
 
@@ -30,13 +33,17 @@ export function kennelNamed(name: KennelName): Promise<Result<Kennel>> {
 
 async function open(name: KennelName): Promise<Result<Kennel>> {
   const kennel = await openKennel(name, now);
-  if (kennel.ok)
-    kennel.value.database.on('versionchange', () => {
+  if (kennel.ok) {
+    const { database } = kennel.value;
+    database.on('versionchange', ({ newVersion }) => {
       // Writing on would put rows of this version into a database of the next.
-      kennel.value.database.close();
-      useShut.setState({ shut: true });
+      database.close();
+      useShut.setState({ shut: newVersion === null ? 'gone' : 'newer' });
       return false;
     });
+    // Only where the browser closes it by itself: what is kept was cleared.
+    database.on('close', () => useShut.setState({ shut: 'gone' }));
+  }
   if (!kennel.ok || name !== 'sample') return kennel;
   const { makeSampleKennel } = await import('@/demo/sample-kennel');
   const today = todayOf(now());

@@ -49,7 +49,11 @@ export async function saveWork(
   if (!read.ok) return since ? read : setAside(kennel);
   // Where nothing is new no file is handed on, and nothing can go on from it.
   if (since && entries + records === 0) return ok({ file, aside: [], entries, records });
-  await noteExchange(kennel, { id: exchange.id, at: kennel.now(), way: 'saved' }, backup ? null : known.holding());
+  await noteExchange(
+    kennel,
+    { id: exchange.id, at: kennel.now(), way: 'saved' },
+    backup ? null : known.holding(),
+  );
   return ok({ file, aside: [], entries, records });
 }
 

@@ -4,9 +4,11 @@ import { Link, useLocation } from 'react-router';
 import { type Day, daysBetween } from '@/core/shared';
 import { isOuting, type Kennel } from '@/data/read';
 import { type BackupState, backupState } from '@/data/write';
-import { wordsOf } from '@/words';
-import { tell } from '@/words/shell';
+import { tellerOf, wordsOf } from '@/words';
+import en from '@/words/en/backups.json';
 import { now, todayOf } from './clock';
+
+const tell = tellerOf(en);
 
 /** A reminder is due after so many days with so many sessions that no file holds. */
 const DAYS = 7;
@@ -16,7 +18,7 @@ const SESSIONS = 3;
  * Makes the backup of the day by itself when the program is opened, where a folder was chosen and the browser lets it
  * be written without asking. Never while a session runs.
  */
-export function useDailyBackup(kennel: Kennel, today: Day): void {
+function useDailyBackup(kennel: Kennel, today: Day): void {
   useEffect(() => {
     let current = true;
     const make = async (): Promise<void> => {
@@ -36,6 +38,7 @@ export function useDailyBackup(kennel: Kennel, today: Day): void {
 /** On Today alone: what is only in this browser, or why no backup could be made. */
 export function BackupLine({ kennel, today }: { readonly kennel: Kennel; readonly today: Day }) {
   const { pathname } = useLocation();
+  useDailyBackup(kennel, today);
   const state = useLiveQuery(
     async () => ({ ...(await backupState(kennel)), bouts: await kennel.database.of('bouts').count() }),
     [kennel],

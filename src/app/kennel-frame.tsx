@@ -4,9 +4,8 @@ import { Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import type { Day, DogId, Result } from '@/core/shared';
 import type { KennelContext } from '@/data/live';
 import { addressOf, type Dog, dogOf, type Kennel, type KennelName, listDogs, openBouts } from '@/data/read';
-import { Button, PageHead, UndoLine } from '@/ui';
+import { UndoLine } from '@/ui';
 import { tell } from '@/words/shell';
-import { BackupLine, useDailyBackup } from './backups';
 import { useChosenDog } from './chosen-dog';
 import { now, todayOf } from './clock';
 import { useKeptFocus } from './keep-focus';
@@ -17,6 +16,10 @@ import { useSearch } from './search-store';
 import { TopBar } from './top-bar';
 import { LostPage } from './trouble';
 import { useDone } from './use-done';
+
+const Shut = lazy(async () => ({ default: (await import('./shut')).Shut }));
+// What is said of backups, and making one, may come a moment after the room.
+const BackupLine = lazy(async () => ({ default: (await import('./backups')).BackupLine }));
 
 /** Opens the kennel that the address names and gives every room what it works on. */
 export function KennelFrame() {
@@ -37,32 +40,17 @@ function OpenKennel({ name }: { readonly name: KennelName }) {
     };
   }, [name]);
   if (!opened) return <p className="p-6 text-lg">{tell('kennel-frame.opening-the-kennel')}</p>;
-  if (shut) return <Shut why={shut} />;
+  if (shut)
+    return (
+      <Suspense>
+        <Shut why={shut} />
+      </Suspense>
+    );
   if (opened.ok) return <Frame kennel={opened.value} />;
   return (
     <Suspense fallback={null}>
       <Refused failure={opened} />
     </Suspense>
-  );
-}
-
-/** This tab has let go of the storage, and nothing can be written from it any more. */
-function Shut({ why }: { readonly why: 'newer' | 'gone' }) {
-  return (
-    <main className="mx-auto max-w-2xl p-6">
-      {why === 'newer' ? (
-        <PageHead title={tell('kennel-frame.load-this-page-again')}>
-          {tell('kennel-frame.another-tab-runs-a-newer-regulon')}
-        </PageHead>
-      ) : (
-        <PageHead title={tell('kennel-frame.the-storage-was-deleted')}>
-          {tell('kennel-frame.what-was-deleted')}
-        </PageHead>
-      )}
-      <Button look="ink" size="big" onClick={() => location.reload()}>
-        {tell('kennel-frame.load-again')}
-      </Button>
-    </main>
   );
 }
 
@@ -79,7 +67,6 @@ function Frame({ kennel }: { readonly kennel: Kennel }) {
   }, [addressed.dog, choose, kennel.name]);
   const done = useDone(kennel);
   const chooseDog = useDogChoice(kennel, today);
-  useDailyBackup(kennel, today);
   const searching = useSearchKey();
   useKeptFocus();
   const context = useMemo<KennelContext>(
@@ -104,7 +91,9 @@ function Frame({ kennel }: { readonly kennel: Kennel }) {
       </a>
       <NewerLine kennel={kennel} today={today} />
       <TopBar kennel={kennel.name} dogs={dogs ?? []} dog={dog} onChoose={chooseDog} />
-      <BackupLine kennel={kennel} today={today} />
+      <Suspense>
+        <BackupLine kennel={kennel} today={today} />
+      </Suspense>
       <main
         id="room"
         tabIndex={-1}

@@ -132,6 +132,16 @@ export const router = createBrowserRouter([
           { path: 'field', element: <FieldRoom /> },
           { path: 'field/:element', element: <SessionPage /> },
           {
+            path: 'field/tally',
+            lazy: async () => ({ Component: (await import('@/features/field/tally/tally-page')).TallyPage }),
+          },
+          {
+            path: 'field/tally/type',
+            lazy: async () => ({
+              Component: (await import('@/features/field/tally/type-tally-page')).TypeTallyPage,
+            }),
+          },
+          {
             path: 'field/end',
             lazy: async () => ({ Component: (await import('@/features/field/end-page')).EndPage }),
           },

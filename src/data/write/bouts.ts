@@ -187,30 +187,54 @@ export function debriefBout(kennel: Kennel, id: BoutId, debrief: Bout['debrief']
   });
 }
 
+/** Of something kept on paper: its day, and noon where the hour was not kept. */
+type Paper = { readonly day: Day; readonly away: boolean; readonly noon: number };
+type PaperLine = {
+  readonly element: Trainable;
+  /** Where the dog stood. */
+  readonly start: Criteria;
+  readonly outcomes: readonly RepSaid['judged']['outcome'][];
+};
+
 /**
  * A bout that was kept on paper, typed in later: its day, where the dog stood, its reps in order. The
  * hour was not kept: noon, and none of it counts as minutes. Fails with `running` while a bout of it
  * is open.
  */
-export function typeInBout(
+export async function typeInBout(
   kennel: Kennel,
   element: Trainable,
-  paper: { readonly day: Day; readonly away: boolean; readonly start: Criteria; readonly noon: number },
+  { start, ...paper }: Paper & { readonly start: Criteria },
   outcomes: readonly RepSaid['judged']['outcome'][],
 ): Promise<Result<Undo<Bout>>> {
+  const typed = await typeInBouts(kennel, paper, [{ element, start, outcomes }]);
+  return typed.ok ? { ...typed, value: { ...typed.value, made: typed.value.made[0] as Bout } } : typed;
+}
+
+/** The lines of a sheet of paper, all of one day, in one outing: all of them or none. Fails as `typeInBout` does. */
+export function typeInBouts(
+  kennel: Kennel,
+  { day, away, noon }: Paper,
+  lines: readonly PaperLine[],
+): Promise<Result<Undo<readonly Bout[]>>> {
   return transact(kennel, BEGUN_TABLES, async (write) => {
-    const mine = await boutsOf(write, element);
-    if (mine.some((one) => one.endedAt === null))
-      refuse('running', '', say('data.bouts.a-bout-of-it-is-open-end-that-one'));
-    const { start, noon } = paper;
-    const bout = await begin({ ...kennel, now: () => noon }, write, element, paper, null);
-    for (const [i, outcome] of outcomes.entries())
-      await write.append(
-        bout,
-        { kind: 'rep', ...plainRep(start, { outcome }) },
-        { at: noon + i, timed: false },
-      );
-    await end(write, bout, noon);
-    return { ...bout, endedAt: noon };
+    const bouts: Bout[] = [];
+    let outing: Outing | null = null;
+    for (const { element, start, outcomes } of lines) {
+      if ((await boutsOf(write, element)).some((one) => one.endedAt === null))
+        refuse('running', '', say('data.bouts.a-bout-of-it-is-open-end-that-one'));
+      const at = { ...kennel, now: () => noon };
+      const bout: Bout = await begin(at, write, element, { day, away, start }, outing);
+      outing = await write.get('outings', bout.outingId);
+      for (const [i, outcome] of outcomes.entries())
+        await write.append(
+          bout,
+          { kind: 'rep', ...plainRep(start, { outcome }) },
+          { at: noon + i, timed: false },
+        );
+      bouts.push(bout);
+    }
+    for (const bout of bouts) await end(write, bout, noon);
+    return bouts.map((bout) => ({ ...bout, endedAt: noon }));
   });
 }

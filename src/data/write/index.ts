@@ -7,6 +7,7 @@ export {
   redateOuting,
   startBout,
   typeInBout,
+  typeInBouts,
 } from './bouts';
 export { beginCalling, changeScript, noteCalled } from './callings';
 export {

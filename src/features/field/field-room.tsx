@@ -104,6 +104,14 @@ export function FieldRoom() {
         >
           {tell('field-room.a-day-out')}
         </Link>
+        {activeElements(found.work).length > 0 && (
+          <Link
+            className="ml-5 inline-block min-h-11 content-center underline underline-offset-4"
+            to={`/${kennel.name}/field/tally`}
+          >
+            {tell('field-room.without-a-phone')}
+          </Link>
+        )}
       </p>
     </>
   );

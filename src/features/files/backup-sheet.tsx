@@ -87,11 +87,7 @@ export function BackupSheet({ work, look }: Props) {
             {folder ? tell('backup-sheet.another-folder') : tell('backup-sheet.choose')}
           </Button>
         )}
-        {folder && (
-          <Button onClick={() => void stop()}>
-            {tell('backup-sheet.no-more')}
-          </Button>
-        )}
+        {folder && <Button onClick={() => void stop()}>{tell('backup-sheet.no-more')}</Button>}
       </div>
       {(said ?? trouble) && (
         <div className="mt-3">

@@ -23,7 +23,10 @@ export function Ask({ trains }: { readonly trains: boolean }) {
     </Button>
   );
   return (
-    <section aria-label={tell('today-room.what-have-you-got')} className="flex flex-wrap gap-x-6 gap-y-2">
+    <section
+      aria-label={tell('today-room.what-have-you-got')}
+      className="flex flex-wrap gap-x-6 gap-y-2 print:hidden"
+    >
       {trains && (
         <>
           <fieldset className="flex flex-wrap items-center gap-1.5" aria-label={tell('today-room.minutes')}>

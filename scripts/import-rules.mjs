@@ -116,7 +116,7 @@ export const TABLE = [
     words: 'workers import core and what data/read reads.',
   },
   {
-    who: 'src/workers/{file-tasks,file-work,file-save,file-sheet,files.worker}.ts',
+    who: 'src/workers/{file-tasks,file-work,file-save,file-sheet,file-coach,files.worker}.ts',
     from: [...core, '@/data/{read,write,files,kennel,database}', '@/workers/**'],
     never: ['dexie', 'react', 'react/**', 'react-dom'],
     words: 'the file worker alone also opens, writes and reads files.',

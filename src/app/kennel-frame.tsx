@@ -3,7 +3,16 @@ import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import type { Day, DogId, Result } from '@/core/shared';
 import type { KennelContext } from '@/data/live';
-import { addressOf, type Dog, dogOf, type Kennel, type KennelName, listDogs, openBouts } from '@/data/read';
+import {
+  addressOf,
+  type Dog,
+  dogOf,
+  isPupil,
+  type Kennel,
+  type KennelName,
+  listDogs,
+  openBouts,
+} from '@/data/read';
 import { UndoLine } from '@/ui';
 import { tell } from '@/words/shell';
 import { useChosenDog } from './chosen-dog';
@@ -24,8 +33,8 @@ const BackupLine = lazy(async () => ({ default: (await import('./backups')).Back
 /** Opens the kennel that the address names and gives every room what it works on. */
 export function KennelFrame() {
   const { kennel: name } = useParams();
-  if (name !== 'own' && name !== 'sample') return <LostPage />;
-  return <OpenKennel key={name} name={name} />;
+  if (name !== 'own' && name !== 'sample' && !isPupil(name ?? '')) return <LostPage />;
+  return <OpenKennel key={name} name={name as KennelName} />;
 }
 
 function OpenKennel({ name }: { readonly name: KennelName }) {

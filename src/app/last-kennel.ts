@@ -8,5 +8,7 @@ export function lastKennel(): KennelName {
 }
 
 export function rememberKennel(name: KennelName): void {
+  // A pupil's is looked into; the person's own is what one comes back to.
+  if (name !== 'own' && name !== 'sample') return;
   localStorage.setItem(KEY, name);
 }

@@ -19,7 +19,7 @@ import {
 import { useEffect, useRef, useState } from 'react';
 import { Link, NavLink, useLocation } from 'react-router';
 import { asId, type DogId } from '@/core/shared';
-import type { Dog, KennelName } from '@/data/read';
+import { type Dog, isPupil, type KennelName } from '@/data/read';
 import { SelectField } from '@/ui';
 import { tell } from '@/words/shell';
 import { useSearch } from './search-store';
@@ -83,6 +83,11 @@ export function TopBar({ kennel, dogs, dog, onChoose }: Props) {
             {tell('top-bar.regulon')}
           </Link>
           {dog && <DogName dogs={dogs} dog={dog} onChoose={onChoose} />}
+          {isPupil(kennel) && (
+            <Link to="/own/files/coach" className="border border-ink px-1.5 text-sm">
+              {tell('top-bar.pupil')}
+            </Link>
+          )}
           {kennel === 'sample' && (
             <span className="border border-ink px-1.5 text-sm">
               {tell('top-bar.sample')}

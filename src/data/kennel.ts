@@ -2,8 +2,9 @@ import { asId, type DeviceId, fail, type Id, type Name, ok, type Result, say } f
 import { type KennelDatabase, openDatabase } from './database';
 import { renewEvidence } from './write/keep-evidence';
 
-/** A person's own kennel and the sample live in databases of their own and never mix. */
-export type KennelName = 'own' | 'sample';
+/** A person's own kennel, the sample, and what pupils sent live in databases of their own and never mix. */
+export type KennelName = 'own' | 'sample' | `pupil-${string}`;
+export const isPupil = (name: string): name is `pupil-${string}` => /^pupil-[\w-]{4,40}$/.test(name);
 export type Kennel = {
   readonly name: KennelName;
   readonly database: KennelDatabase;
@@ -12,8 +13,6 @@ export type Kennel = {
   readonly now: () => number;
 };
 
-const DATABASES: Readonly<Record<KennelName, string>> = { own: 'regulon-own', sample: 'regulon-sample' };
-
 /**
  * Opens a kennel. Fails as `openDatabase` does. `databaseName` is the kennel's own unless a test says
  * otherwise; `onRenewal` is told the share done where an update of the program reads the log anew.
@@ -21,7 +20,7 @@ const DATABASES: Readonly<Record<KennelName, string>> = { own: 'regulon-own', sa
 export async function openKennel(
   name: KennelName,
   now: () => number,
-  databaseName: string = DATABASES[name],
+  databaseName: string = `regulon-${name}`,
   onRenewal?: (share: number) => void,
 ): Promise<Result<Kennel>> {
   const opened = await openDatabase(databaseName);

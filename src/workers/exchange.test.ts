@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { plainRep } from '@/core/log';
 import { type ExchangeId, must, type Result } from '@/core/shared';
 import { writeKennelFile } from '@/data/files/files.test-helper';
+import type { KennelName } from '@/data/kennel';
 import { openKennel } from '@/data/kennel';
 import { exportTables } from '@/data/kennel.test-helper';
 import { listExchanges, waitingApart } from '@/data/read';
@@ -19,7 +20,7 @@ let count = 0;
 function device(clock = NOW) {
   const name = `exchange-${count++}`;
   let now = clock;
-  const open = (kennel: 'own' | 'sample', at: () => number) => openKennel(kennel, at, name);
+  const open = (kennel: KennelName, at: () => number) => openKennel(kennel, at, name);
   const work = fileWork(open);
   const run = async <T extends FileTask>(task: T): Promise<FileAnswers[T['kind']]> =>
     must((await work(task, () => undefined)) as Result<FileAnswers[T['kind']]>);

@@ -3,6 +3,7 @@ import { must, type Result } from '@/core/shared';
 import { writeKennelFile } from '@/data/files/files.test-helper';
 import { openKennel } from '@/data/kennel';
 import { exportTables } from '@/data/kennel.test-helper';
+import type { KennelName } from '@/data/read';
 import { makeSampleKennel } from '@/demo/sample-kennel';
 import { TODAY } from '@/demo/sample-state.test-helper';
 import { ownAxes } from '@/features/files/own-sheet/own-axes';
@@ -27,7 +28,7 @@ let count = 0;
 
 /** Two tabs of one browser: a worker each, on one storage. */
 function tabs(name = `faults-${count++}`) {
-  const open = (kennel: 'own' | 'sample', now: () => number) => openKennel(kennel, now, name);
+  const open = (kennel: KennelName, now: () => number) => openKennel(kennel, now, name);
   const tab = () => {
     const work = fileWork(open);
     return <T extends FileTask>(task: T) =>

@@ -1,6 +1,7 @@
 import { asId, type ExchangeId, fail, ok, type Result, say } from '@/core/shared';
 import { readTables } from '@/data/database';
 import {
+  type Answer,
   type Exchange,
   HOLDS_NOTHING,
   kennelPieces,
@@ -20,7 +21,11 @@ import type { FileSaid, Saved } from './file-tasks';
  */
 export async function saveWork(
   kennel: Kennel,
-  { since, backup }: { readonly since: ExchangeId | null; readonly backup?: true },
+  {
+    since,
+    backup,
+    answer,
+  }: { readonly since: ExchangeId | null; readonly backup?: true; readonly answer?: Answer },
   report: (said: FileSaid) => void,
 ): Promise<Result<Saved>> {
   const base = since ? await holdingOf(kennel, since) : HOLDS_NOTHING;
@@ -35,6 +40,7 @@ export async function saveWork(
   let [entries, records] = [0, 0];
   const pieces = await kennelPieces(kennel, new Date(kennel.now()).toISOString(), {
     exchange,
+    ...(answer && { answer }),
     ...(since && { wants: (table, row) => lacks(base, table, row) }),
     note: (table, row) => {
       known.note(table, row);
@@ -60,7 +66,7 @@ export async function saveWork(
 /** The file without what cannot be read back; nothing goes on from it, since it does not hold all. */
 async function setAside(kennel: Kennel): Promise<Result<Saved>> {
   const { tables, aside } = soundTables(await readTables(kennel.database));
-  const text = kennelText(tables, new Date(kennel.now()).toISOString(), aside);
+  const text = kennelText(tables, new Date(kennel.now()).toISOString(), { setAside: aside });
   const read = readKennelFile(text);
   if (!read.ok) return read;
   const file = new Blob([text], { type: 'application/json' });

@@ -1,6 +1,8 @@
-import type { Day, ExchangeId, Sentence } from '@/core/shared';
+import type { Day, DogId, ExchangeId, Sentence } from '@/core/shared';
 import type {
+  Answer,
   GpxRead,
+  Packet,
   RowProblem,
   SheetMapping,
   SheetRow,
@@ -9,7 +11,7 @@ import type {
   Usual,
 } from '@/data/files';
 import type { KennelCounts, KennelName } from '@/data/read';
-import type { NewAxes, SheetBrought } from '@/data/write';
+import type { Answered, NewAxes, SheetBrought } from '@/data/write';
 
 /** What the file worker can be asked. `now` is the page's clock, milliseconds since 1970. */
 export type FileTask =
@@ -37,6 +39,22 @@ export type FileTask =
       readonly kennel: KennelName;
       readonly now: number;
     }
+  /** Chosen dogs for their coach; sessions of `weeks` back, all where it is null. */
+  | {
+      readonly kind: 'packet';
+      readonly dogs: readonly DogId[];
+      readonly weeks: number | null;
+      readonly today: Day;
+      readonly by: string;
+      readonly kennel: KennelName;
+      readonly now: number;
+    }
+  /** The packet that was looked at, into a kennel of its own. */
+  | { readonly kind: 'open-packet'; readonly now: number }
+  /** What a coach changed and said since the packet. */
+  | { readonly kind: 'answer'; readonly by: string; readonly kennel: KennelName; readonly now: number }
+  /** The answer that was looked at, as proposals. */
+  | { readonly kind: 'take-answer'; readonly kennel: KennelName; readonly now: number }
   /** A sheet of a person's own: how it is most likely meant. */
   | { readonly kind: 'open-sheet'; readonly file: Blob; readonly usual: Usual }
   /** The opened sheet, read as the person says. */
@@ -77,7 +95,13 @@ export type FileAnswers = {
     readonly counts: KennelCounts;
     /** When the file was saved from which this one goes on; null where all is in it. */
     readonly after: number | null;
+    readonly packet: Packet | null;
+    readonly answer: Answer | null;
   };
+  packet: { readonly file: Blob; readonly bouts: number };
+  'open-packet': { readonly kennel: KennelName; readonly packet: Packet };
+  answer: Saved & { readonly comments: number };
+  'take-answer': Answered & Answer;
   bring: Brought;
   table: { readonly file: Blob; readonly rows: number };
   'open-sheet': {

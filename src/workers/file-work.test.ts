@@ -5,6 +5,7 @@ import { readKennelFile } from '@/data/files';
 import { writeKennelFile } from '@/data/files/files.test-helper';
 import { openKennel } from '@/data/kennel';
 import { exportTables } from '@/data/kennel.test-helper';
+import type { KennelName } from '@/data/read';
 import { kennelCounts } from '@/data/read';
 import { record, startBout } from '@/data/write';
 import { makeSampleKennel } from '@/demo/sample-kennel';
@@ -22,7 +23,7 @@ let count = 0;
 /** A worker's work on a database of its own, as the page asks for it. */
 function desk() {
   const name = `file-work-${count++}`;
-  const open = (kennel: 'own' | 'sample', now: () => number) => openKennel(kennel, now, name);
+  const open = (kennel: KennelName, now: () => number) => openKennel(kennel, now, name);
   const work = fileWork(open);
   const said: FileSaid[] = [];
   return {

@@ -24,6 +24,7 @@ import {
   takeSheetRows,
   type Undo,
 } from '@/data/write';
+import { answerIn, answerWork, openPacket, packetWork, pupilName } from './file-coach';
 import { saveWork } from './file-save';
 import { sheetWork } from './file-sheet';
 import type { Brought, FileAnswers, FileSaid, FileTask } from './file-tasks';
@@ -67,6 +68,8 @@ export function fileWork(open: Open = openKennel) {
       savedAt,
       counts: countsOf(tables, standingReps(tables)),
       after: exchange?.after?.at ?? null,
+      packet: read.value.packet,
+      answer: read.value.answer,
     });
   };
 
@@ -75,7 +78,9 @@ export function fileWork(open: Open = openKennel) {
     how: 'add' | 'replace',
     report: (said: FileSaid) => void,
   ): Promise<Result<Brought>> => {
-    if (!looked) return fail('nothing', '', say('workers.file-work.choose-the-file-again-it-is-no'));
+    if (!looked) return nothingLooked();
+    if (looked.packet || looked.answer)
+      return fail('packet', '', say('workers.file-coach.not-for-this-kennel'));
     const doing =
       how === 'add'
         ? say('workers.file-work.bringing-both-together')
@@ -111,7 +116,7 @@ export function fileWork(open: Open = openKennel) {
     return ok(null);
   };
 
-  return (
+  return async (
     task: FileTask,
     report: (said: FileSaid) => void,
   ): Promise<Result<FileAnswers[FileTask['kind']]>> => {
@@ -127,6 +132,27 @@ export function fileWork(open: Open = openKennel) {
           const file = new Blob([`\uFEFF${tableText(table, task.style)}`], { type: 'text/csv' });
           return ok({ file, rows: table.rows.length });
         });
+      case 'packet':
+        return withKennel(task, (kennel) => packetWork(kennel, task));
+      case 'open-packet': {
+        const file = looked;
+        if (!file?.exchange) return nothingLooked();
+        return withKennel({ kennel: pupilName(file.exchange), now: task.now }, (kennel) =>
+          openPacket(kennel, file),
+        );
+      }
+      case 'answer':
+        return withKennel(task, (kennel) => answerWork(kennel, { by: task.by }, report));
+      case 'take-answer': {
+        const file = looked;
+        if (!file) return nothingLooked();
+        return withKennel(task, async (kennel) => {
+          const taken = await answerIn(kennel, file);
+          if (!taken.ok) return taken;
+          [brought, looked] = [{ undo: { ...taken.value, made: null }, exchange: null }, null];
+          return ok(taken.value.made);
+        });
+      }
       case 'open-sheet':
         return sheet.open(task.file, task.usual);
       case 'read-sheet':
@@ -152,6 +178,8 @@ export function fileWork(open: Open = openKennel) {
     }
   };
 }
+
+const nothingLooked = () => fail('nothing', '', say('workers.file-work.choose-the-file-again-it-is-no'));
 
 /** Where no hour was kept: noon of the person's own day. */
 const noonOf = (day: Day): number => Date.parse(`${day}T12:00:00`);

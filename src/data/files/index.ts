@@ -6,9 +6,17 @@ export { type Gathered, piecesOf, textOf, withPiece } from './code-pieces';
 export { type GpxPlace, type GpxRoute, writeGpx, writeTrackGpx } from './gpx-file';
 export { type GpxRead, type GpxTrack, readGpx, type TimedFix } from './gpx-read';
 export { HOLDS_NOTHING, type Holding, lacks, noting } from './holding';
-export { type Exchange, type KennelFile, kennelText, readKennelFile } from './kennel-file';
+export {
+  type Answer,
+  type Exchange,
+  type KennelFile,
+  kennelText,
+  type Packet,
+  readKennelFile,
+} from './kennel-file';
 export { kennelPieces } from './kennel-pieces';
 export type { Merged } from './merge';
+export { packetTables } from './packet';
 export { type RunFile, readRunFile, runText } from './run-file';
 export { soundTables } from './set-aside';
 export * from './spreadsheet/own';

@@ -37,6 +37,12 @@ export const envelopeOf = <T extends v.GenericSchema>(tables: T) =>
     savedAt: v.string(),
     /** Version 17: since it is part of an exchange between devices. */
     exchange: v.optional(exchangeSchema),
+    /** Version 17: a part of a kennel for somebody who coaches its dogs; `by` is who sends it, `weeks` how far back. */
+    packet: v.optional(
+      v.strictObject({ by: v.string(), dogs: v.array(v.string()), weeks: v.nullable(v.number()) }),
+    ),
+    /** Version 17: what a coach sends back of a packet: comments, and changes as proposals. */
+    answer: v.optional(v.strictObject({ by: v.string() })),
     /** How many records each table has, so that a list that lost its tail is noticed. */
     counts: v.record(v.string(), v.number()),
     tables,
@@ -45,16 +51,24 @@ export const envelopeOf = <T extends v.GenericSchema>(tables: T) =>
   });
 const envelopeSchema = envelopeOf(v.record(v.string(), v.array(v.unknown())));
 
-/** Tables at hand as a kennel file, with what was set aside. */
-export function kennelText(tables: Tables, savedAt: string, aside: readonly SetAside[]): string {
+/** Tables at hand as a kennel file, with what else is said of them. */
+export function kennelText(
+  tables: Tables,
+  savedAt: string,
+  more: {
+    readonly setAside?: readonly SetAside[];
+    readonly exchange?: Exchange;
+    readonly packet?: Packet;
+  } = {},
+): string {
   const counts = Object.fromEntries(TABLE_NAMES.map((name) => [name, tables[name].length]));
   return JSON.stringify({
     format: KENNEL_FORMAT,
     version: CURRENT_VERSION,
     savedAt,
+    ...more,
     counts,
     tables,
-    setAside: aside,
   });
 }
 
@@ -63,7 +77,12 @@ export type KennelFile = {
   readonly tables: Tables;
   /** Null where it was saved before files were told apart. */
   readonly exchange: Exchange | null;
+  readonly packet: Packet | null;
+  readonly answer: Answer | null;
 };
+/** Whose dogs a packet holds, and how far back. */
+export type Packet = { readonly by: string; readonly dogs: readonly string[]; readonly weeks: number | null };
+export type Answer = { readonly by: string };
 
 /**
  * Reads a kennel file in stages: JSON → shape → version → migrate → validate → references. The
@@ -113,10 +132,10 @@ function readStages(text: string): Result<KennelFile> {
   if (!migrated.ok) return migrated;
   const tables = v.safeParse(v.object({ tables: tablesSchema }), { tables: migrated.value });
   if (!tables.success) return issuesFail('record', tables.issues);
-  const { savedAt, exchange = null } = shaped.output;
+  const { savedAt, exchange = null, packet = null, answer = null } = shaped.output;
   // What goes on from another file points at what that one told: it is checked where both come together.
   const dangling = exchange?.after ? null : checkReferences(tables.output.tables);
-  return dangling ?? ok({ savedAt, tables: tables.output.tables, exchange });
+  return dangling ?? ok({ savedAt, tables: tables.output.tables, exchange, packet, answer });
 }
 
 function parse(text: string): Result<unknown> {

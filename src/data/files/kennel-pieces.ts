@@ -1,7 +1,7 @@
 import type { Kennel } from '@/data/kennel';
 import { CURRENT_VERSION } from '@/data/migrations';
 import { TABLE_NAMES, type TableName } from '@/data/records';
-import { type Exchange, KENNEL_FORMAT } from './kennel-file';
+import { type Answer, type Exchange, KENNEL_FORMAT } from './kennel-file';
 
 /** Records read and written at once. */
 const PIECE = 5_000;
@@ -11,6 +11,7 @@ type Row = { readonly id: string };
 /** What is left out of a file, and who is told of each row that is in it. */
 export type PieceWish = {
   readonly exchange?: Exchange;
+  readonly answer?: Answer;
   readonly wants?: (table: TableName, row: Row) => boolean;
   readonly note?: (table: TableName, row: Row) => void;
   /** Told the share done. */
@@ -25,14 +26,20 @@ export type PieceWish = {
 export async function kennelPieces(
   { database }: Kennel,
   savedAt: string,
-  { exchange, wants = () => true, note, onPiece }: PieceWish = {},
+  { exchange, answer, wants = () => true, note, onPiece }: PieceWish = {},
 ): Promise<string[]> {
   const tables = TABLE_NAMES.map((name) => database.table(name));
   return database.transaction('r', tables, async () => {
     const numbers = await Promise.all(tables.map((table) => table.count()));
     const counts: Partial<Record<TableName, number>> = {};
     const all = numbers.reduce((sum, one) => sum + one, 0);
-    const head = { format: KENNEL_FORMAT, version: CURRENT_VERSION, savedAt, ...(exchange && { exchange }) };
+    const head = {
+      format: KENNEL_FORMAT,
+      version: CURRENT_VERSION,
+      savedAt,
+      ...(exchange && { exchange }),
+      ...(answer && { answer }),
+    };
     const pieces = [`${JSON.stringify(head).slice(0, -1)},"tables":{`];
     let written = 0;
     for (const [i, name] of TABLE_NAMES.entries()) {

@@ -1,4 +1,4 @@
-export type { Kennel, KennelName } from '@/data/kennel';
+export { isPupil, type Kennel, type KennelName } from '@/data/kennel';
 export { criteriaAtShare, elementFromMethod, withSettings } from '@/data/make-element';
 export type {
   BearingRecord,
@@ -8,6 +8,7 @@ export type {
   Changed,
   Clip,
   ClipMarkRecord,
+  Comment,
   Dog,
   DogPlan,
   ElementRecord,
@@ -113,6 +114,7 @@ export {
 } from './plan-question';
 export { type JudgedPractice, listPractice, practiceOf } from './practice';
 export { type GraphNode, prerequisiteGraph, waitingOf } from './prerequisites';
+export { listComments, type Pupil, pupilOf } from './pupils';
 export { inUse, type PutAway, putAwayOf } from './put-away';
 export { classBefore, classToday, runForecastOf, runLessonOf } from './run-outlook';
 export {

@@ -1,3 +1,12 @@
+export {
+  type Answered,
+  addComment,
+  type Coaches,
+  coachesOf,
+  removeComment,
+  sayPupil,
+  takeAnswer,
+} from './answers';
 export { type BackupState, backupState, sayBackup, saySaved } from './backup-state';
 export {
   type BoutStart,

@@ -4,7 +4,9 @@ import { readTables } from '@/data/database';
 import { type Merged, mergeTables } from '@/data/files/merge';
 import type { Kennel } from '@/data/kennel';
 import { type Bout, type KeptName, TABLE_NAMES, type TableName, type Tables } from '@/data/records';
+import { linksOf } from '@/data/records/links';
 import { same } from '@/data/records/same';
+import { RECORD_TITLES } from '@/data/records/titles';
 import { mustBeSound, type RowChange, refuse, stamped, transact, type Undo, type Write } from './transact';
 
 /** How far a big write is, from 0 to 1. */
@@ -80,7 +82,7 @@ const rowsById = (tables: Tables, name: TableName): Map<string, Readonly<Record<
  */
 export async function decide(kennel: Kennel, id: string, chosen: Row | null): Promise<Result<Undo>> {
   const table = id.slice(0, id.indexOf('/')) as KeptName;
-  const decided = await transact(kennel, [table, 'apart'], async (write) => {
+  const decided = await transact(kennel, TABLE_NAMES, async (write) => {
     const apart = await kennel.database.of('apart').get(id);
     if (!apart) return refuse('gone', id, say('data.kennel-tables.this-is-decided-already'));
     const seen: Record<string, number> = {};
@@ -92,7 +94,10 @@ export async function decide(kennel: Kennel, id: string, chosen: Row | null): Pr
     const row = (await kennel.database.table(table).get(own)) as Row | undefined;
     const gone = (await kennel.database.of('gone').get(id)) as Row | undefined;
     const after = chosen && { ...chosen, changed };
-    if (after) mustBeSound(table, after);
+    if (after) {
+      mustBeSound(table, after);
+      await mustPointAtSomething(kennel, table, after);
+    }
     await write.raw([
       { table, id: own, before: row ?? null, after },
       { table: 'gone', id, before: gone ?? null, after: after ? null : { id, changed } },
@@ -122,6 +127,16 @@ export function decideRep(
     await write.raw([{ table: 'apart', id, before: apart as unknown as Row, after: null }]);
     return null;
   });
+}
+
+/** What was taken of several versions must not name what is not there: that comes first. */
+async function mustPointAtSomething({ database }: Kennel, table: KeptName, row: Row): Promise<void> {
+  const alone = { ...Object.fromEntries(TABLE_NAMES.map((name) => [name, []])), [table]: [row] };
+  for (const { to, id } of linksOf(alone as unknown as Tables)) {
+    const there = (await database.table(to).get(id)) ?? (await database.of('gone').get(`${to}/${id}`));
+    if (!there)
+      refuse('reference', id, say('data.kennel-tables.names-what-waits', { what: RECORD_TITLES[to] }));
+  }
 }
 
 type Row = Readonly<Record<string, unknown>>;

@@ -79,6 +79,10 @@ export const router = createBrowserRouter([
       },
       { path: 'files', lazy: async () => ({ Component: (await import('@/features/files')).FilesRoom }) },
       {
+        path: 'files/coach',
+        lazy: async () => ({ Component: (await import('@/features/files')).CoachPage }),
+      },
+      {
         path: 'files/own-sheet',
         lazy: async () => ({ Component: (await import('@/features/files')).OwnSheetPage }),
       },

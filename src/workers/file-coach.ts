@@ -95,3 +95,17 @@ export async function answerIn(
   const taken = await takeAnswer(kennel, tables, exchange.from, answer);
   return taken.ok ? ok({ ...taken.value, made: { ...taken.value.made, ...answer } }) : taken;
 }
+
+/** When a pupil trained last, and how often lately. */
+export async function pupilLine(
+  { name, database }: Kennel,
+  today: Day,
+): Promise<Result<FileAnswers['pupil-lines'][number]>> {
+  const days = (await database.kept.toArray()).map(({ day }) => day).sort();
+  const since = addDays(today, -14);
+  return ok({
+    kennel: name,
+    lastDay: days.at(-1) ?? null,
+    sessions: days.filter((day) => day > since).length,
+  });
+}

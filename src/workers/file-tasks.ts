@@ -51,6 +51,13 @@ export type FileTask =
     }
   /** The packet that was looked at, into a kennel of its own. */
   | { readonly kind: 'open-packet'; readonly now: number }
+  /** Of pupils' kennels, what stands on the coach's page. */
+  | {
+      readonly kind: 'pupil-lines';
+      readonly kennels: readonly KennelName[];
+      readonly today: Day;
+      readonly now: number;
+    }
   /** What a coach changed and said since the packet. */
   | { readonly kind: 'answer'; readonly by: string; readonly kennel: KennelName; readonly now: number }
   /** The answer that was looked at, as proposals. */
@@ -100,6 +107,12 @@ export type FileAnswers = {
   };
   packet: { readonly file: Blob; readonly bouts: number };
   'open-packet': { readonly kennel: KennelName; readonly packet: Packet };
+  'pupil-lines': readonly {
+    readonly kennel: KennelName;
+    readonly lastDay: Day | null;
+    /** Of the last fourteen days. */
+    readonly sessions: number;
+  }[];
   answer: Saved & { readonly comments: number };
   'take-answer': Answered & Answer;
   bring: Brought;

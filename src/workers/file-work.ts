@@ -24,7 +24,7 @@ import {
   takeSheetRows,
   type Undo,
 } from '@/data/write';
-import { answerIn, answerWork, openPacket, packetWork, pupilName } from './file-coach';
+import { answerIn, answerWork, openPacket, packetWork, pupilLine, pupilName } from './file-coach';
 import { saveWork } from './file-save';
 import { sheetWork } from './file-sheet';
 import type { Brought, FileAnswers, FileSaid, FileTask } from './file-tasks';
@@ -140,6 +140,14 @@ export function fileWork(open: Open = openKennel) {
         return withKennel({ kennel: pupilName(file.exchange), now: task.now }, (kennel) =>
           openPacket(kennel, file),
         );
+      }
+      case 'pupil-lines': {
+        const lines = [];
+        for (const kennel of task.kennels) {
+          const line = await withKennel({ kennel, now: task.now }, (one) => pupilLine(one, task.today));
+          if (line.ok) lines.push(line.value);
+        }
+        return ok(lines);
       }
       case 'answer':
         return withKennel(task, (kennel) => answerWork(kennel, { by: task.by }, report));

@@ -1,7 +1,6 @@
 import type { EntryId } from '@/core/shared';
+import { type Amend, seenBy } from './amendments';
 import type { Amendment, Entry } from './entry';
-
-type Amend = Extract<Entry, { kind: 'amend' }>;
 
 /** One thing of a rep that two devices said otherwise, neither knowing of the other. */
 export type Fork = {
@@ -36,15 +35,6 @@ export function forksOf(entries: readonly Entry[]): Fork[] {
   );
 }
 
-/** The amendments of a rep that no other has seen: what the next one is written after. */
-export function lastAmendments(entries: readonly Entry[], rep: EntryId): EntryId[] {
-  const amends = entries.filter((entry): entry is Amend => entry.kind === 'amend' && entry.of === rep);
-  const seen = seenBy(amends);
-  return amends
-    .filter((one) => !amends.some((other) => seen.get(other.id)?.has(one.id)))
-    .map((one) => one.id);
-}
-
 function forksOfRep(rep: EntryId, amends: readonly Amend[], undone: ReadonlySet<EntryId>): Fork[] {
   // One that was taken back says nothing, and what it knew is known through it all the same.
   const seen = seenBy(amends);
@@ -62,22 +52,6 @@ function forksOfRep(rep: EntryId, amends: readonly Amend[], undone: ReadonlySet<
     const differ = new Set(last.map(({ value }) => JSON.stringify(value))).size > 1;
     return differ ? [{ rep, path, said: last }] : [];
   });
-}
-
-/** Of each amendment, all that were known where it was written. */
-function seenBy(amends: readonly Amend[]): ReadonlyMap<EntryId, ReadonlySet<EntryId>> {
-  const seen = new Map<EntryId, Set<EntryId>>();
-  for (const [i, one] of amends.entries()) {
-    const own = new Set<EntryId>();
-    for (const [j, other] of amends.entries()) {
-      const knew = one.after ? one.after.includes(other.id) || (other.by === one.by && j < i) : j < i;
-      if (!knew) continue;
-      own.add(other.id);
-      for (const id of seen.get(other.id) ?? []) own.add(id);
-    }
-    seen.set(one.id, own);
-  }
-  return seen;
 }
 
 function leavesOf({ purpose, asked, seen, judged, paid }: Amendment): [readonly string[], unknown][] {

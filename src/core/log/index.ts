@@ -1,3 +1,4 @@
+export { lastAmendments } from './amendments';
 export { type Coached, type CoachFacts, replay } from './as-coach';
 export { asEvidence, type BoutFacts, repCounts } from './as-evidence';
 export {
@@ -47,7 +48,7 @@ export {
 } from './entry';
 export { countsAsEvidence, type EvidenceRep } from './evidence-rep';
 export { type Folded, foldLog, type StandingRep, type StandingSign } from './fold';
-export { type Fork, forksOf, lastAmendments } from './forks';
+export { type Fork, forksOf } from './forks';
 export { calledBefore, gradedOutcome, judgedAgain } from './judged-again';
 export { linkReps } from './link-reps';
 export {

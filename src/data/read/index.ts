@@ -66,6 +66,7 @@ export {
   studyQuestion,
 } from './class-evidence';
 export { clipOf, clipsOfBout, listClips, type MarkedClip } from './clips';
+export { commentables, type PictureFacts, pictureFacts } from './coach';
 export { coachFacts } from './coach-facts';
 export { countsOf, type KennelCounts, kennelCounts } from './counts';
 export { type DiaryBout, diaryDays, diaryOf, inPeriod } from './diary';

@@ -18,6 +18,7 @@ export {
   typeInBout,
   typeInBouts,
 } from './bouts';
+export { addTables, decide, decideRep } from './bring-together';
 export { beginCalling, changeScript, noteCalled } from './callings';
 export {
   addMarks,
@@ -36,7 +37,7 @@ export { addDog, addFirstElement, changeDog, type FirstElement, orderDogs } from
 export { moveToEdition } from './editions';
 export { forgetExchanges, holdingOf, noteExchange } from './exchanges';
 export { copyExercises, copyForDog } from './give-away';
-export { addTables, decide, decideRep, replaceTables } from './kennel-tables';
+export { replaceTables } from './kennel-tables';
 export { addKit, removeKit } from './kit';
 export { record, recordSet, recordUndo, type SetItem } from './log';
 export { changeMeeting, drawClass, type MeetingSaid, removeMeeting, saveMeeting } from './meetings';

@@ -1,16 +1,12 @@
-import type { Amendment } from '@/core/log';
-import { type EntryId, ok, type Result, say } from '@/core/shared';
+import { ok, type Result } from '@/core/shared';
 import { readTables } from '@/data/database';
-import { type Merged, mergeTables } from '@/data/files/merge';
 import type { Kennel } from '@/data/kennel';
-import { type Bout, type KeptName, TABLE_NAMES, type TableName, type Tables } from '@/data/records';
-import { linksOf } from '@/data/records/links';
+import { TABLE_NAMES, type TableName, type Tables } from '@/data/records';
 import { same } from '@/data/records/same';
-import { RECORD_TITLES } from '@/data/records/titles';
-import { mustBeSound, type RowChange, refuse, stamped, transact, type Undo, type Write } from './transact';
+import { type RowChange, transact, type Undo, type Write } from './transact';
 
 /** How far a big write is, from 0 to 1. */
-type OnProgress = (share: number) => void;
+export type OnProgress = (share: number) => void;
 
 /** Puts these tables in the place of all that is there, in one transaction. */
 export async function replaceTables(
@@ -25,30 +21,12 @@ export async function replaceTables(
   );
 }
 
-/**
- * Brings in what another kennel has and this one lacks, read and written in one transaction. Fails as
- * merging does.
- */
-export async function addTables(
-  kennel: Kennel,
-  theirs: Tables,
-  onProgress?: OnProgress,
-): Promise<Result<Undo<Merged>>> {
-  return asItWas(
-    await transact(kennel, TABLE_NAMES, async (write) => {
-      const mine = await readTables(kennel.database);
-      const merged = mergeTables(mine, theirs);
-      if (!merged.ok) return refuse(merged.code, merged.path, merged.message);
-      await writeDifference(write, mine, merged.value.tables, onProgress);
-      return merged.value;
-    }),
-  );
-}
-
-const asItWas = <T>(written: Result<Undo<T>>): Result<Undo<T>> =>
+/** Taken back it goes as if it had never been there. */
+export const asItWas = <T>(written: Result<Undo<T>>): Result<Undo<T>> =>
   written.ok ? ok({ ...written.value, asItWas: true }) : written;
 
-async function writeDifference(
+/** Writes what differs, table by table. */
+export async function writeDifference(
   write: Write,
   before: Tables,
   after: Tables,
@@ -73,70 +51,3 @@ async function writeDifference(
 
 const rowsById = (tables: Tables, name: TableName): Map<string, Readonly<Record<string, unknown>>> =>
   new Map(tables[name].map((row) => [row.id as string, row as unknown as Readonly<Record<string, unknown>>]));
-
-/**
- * Says which version of a record stands that was changed on two devices apart: it is written as one
- * that has seen all of them. `chosen` is a version as it is, or what was put together of several; null
- * leaves the record removed. Fails with `gone` where nothing waits for a decision any more, and with
- * `record` where what was put together is not sound.
- */
-export async function decide(kennel: Kennel, id: string, chosen: Row | null): Promise<Result<Undo>> {
-  const table = id.slice(0, id.indexOf('/')) as KeptName;
-  const decided = await transact(kennel, TABLE_NAMES, async (write) => {
-    const apart = await kennel.database.of('apart').get(id);
-    if (!apart) return refuse('gone', id, say('data.kennel-tables.this-is-decided-already'));
-    const seen: Record<string, number> = {};
-    for (const { changed } of apart.versions)
-      for (const [device, count] of Object.entries(changed.seen))
-        seen[device] = Math.max(seen[device] ?? 0, count);
-    const changed = stamped(kennel, { at: kennel.now(), by: kennel.device, seen });
-    const own = id.slice(table.length + 1);
-    const row = (await kennel.database.table(table).get(own)) as Row | undefined;
-    const gone = (await kennel.database.of('gone').get(id)) as Row | undefined;
-    const after = chosen && { ...chosen, changed };
-    if (after) {
-      mustBeSound(table, after);
-      await mustPointAtSomething(kennel, table, after);
-    }
-    await write.raw([
-      { table, id: own, before: row ?? null, after },
-      { table: 'gone', id, before: gone ?? null, after: after ? null : { id, changed } },
-      { table: 'apart', id, before: apart as unknown as Row, after: null },
-    ]);
-    return null;
-  });
-  // Taken back as a new version it would have seen all others, and the next file would decide in silence.
-  return asItWas(decided);
-}
-
-/**
- * Says what stands of a rep that two devices put right apart: an amendment that has seen what both said. `chosen`
- * is what it says, of all that was said otherwise. Fails with `gone` as `decide` does.
- */
-export function decideRep(
-  kennel: Kennel,
-  bout: Pick<Bout, 'id' | 'dogId'>,
-  rep: EntryId,
-  chosen: Amendment,
-): Promise<Result<Undo>> {
-  const id = `entries/${rep}`;
-  return transact(kennel, ['entries', 'apart'], async (write) => {
-    const apart = await kennel.database.of('apart').get(id);
-    if (!apart) return refuse('gone', id, say('data.kennel-tables.this-is-decided-already'));
-    await write.append(bout, { kind: 'amend', of: rep, ...chosen });
-    await write.raw([{ table: 'apart', id, before: apart as unknown as Row, after: null }]);
-    return null;
-  });
-}
-
-/** What was taken of several versions must not name what is not there: that comes first. */
-async function mustPointAtSomething({ database }: Kennel, table: KeptName, row: Row): Promise<void> {
-  const alone = { ...Object.fromEntries(TABLE_NAMES.map((name) => [name, []])), [table]: [row] };
-  for (const { to, id } of linksOf(alone as unknown as Tables)) {
-    const there = (await database.table(to).get(id)) ?? (await database.of('gone').get(`${to}/${id}`));
-    if (!there)
-      refuse('reference', id, say('data.kennel-tables.names-what-waits', { what: RECORD_TITLES[to] }));
-  }
-}
-
-type Row = Readonly<Record<string, unknown>>;

@@ -1,13 +1,13 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import type { Amendment } from '@/core/log';
-import type { EntryId } from '@/core/shared';
+import type { DeviceId, EntryId } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import { type ApartRep, namesIn, RECORD_TITLES, type Waiting, waitingApart } from '@/data/read';
-import { decide, decideRep } from '@/data/write';
+import { type Coaches, coachesOf, decide, decideRep } from '@/data/write';
 import { Button, Sheet } from '@/ui';
 import { wordsOf, writeDay, writeInstant } from '@/words';
-import { chosenRecord, type Difference, differencesOf, forkRows, type Names } from './apart-view';
+import { chosenRecord, type Difference, differencesOf, forkRows, type Names, valueWords } from './apart-view';
 import { Choices } from './choices';
 import { tell } from './words';
 
@@ -16,23 +16,55 @@ export function ApartSheet() {
   const { kennel } = useKennel();
   const waiting = useLiveQuery(() => waitingApart(kennel), [kennel]);
   const names = useLiveQuery(() => namesIn(kennel), [kennel]);
-  if (!waiting || !names || waiting.length === 0) return null;
+  const coaches = useLiveQuery(() => coachesOf(kennel), [kennel]);
+  if (!waiting || !names || !coaches) return null;
+  const isProposed = ({ apart }: Waiting): boolean =>
+    apart.versions.some(({ changed }) => coaches[changed.by] !== undefined);
+  const proposed = waiting.filter(isProposed);
+  const changed = waiting.filter((one) => !isProposed(one));
   return (
-    <Sheet
-      title={tell('apart-sheet.changed-on-two-devices')}
-      className="mt-6"
-      label={tell('apart-sheet.changed-on-two-devices')}
-    >
-      <p className="mb-3 leading-snug">
-        {tell('apart-sheet.both-kept-their-own-version-the', { n: waiting.length })}
-      </p>
+    <>
+      {proposed.length > 0 && (
+        <Waits
+          title={tell('apart-sheet.proposed')}
+          what={tell('apart-sheet.proposed-what', { n: proposed.length })}
+          waiting={proposed}
+          names={names}
+          coaches={coaches}
+        />
+      )}
+      {changed.length > 0 && (
+        <Waits
+          title={tell('apart-sheet.changed-on-two-devices')}
+          what={tell('apart-sheet.both-kept-their-own-version-the', { n: changed.length })}
+          waiting={changed}
+          names={names}
+          coaches={coaches}
+        />
+      )}
+    </>
+  );
+}
+
+type WaitsProps = {
+  readonly title: string;
+  readonly what: string;
+  readonly waiting: readonly Waiting[];
+  readonly names: Names;
+  readonly coaches: Coaches;
+};
+
+function Waits({ title, what, waiting, names, coaches }: WaitsProps) {
+  return (
+    <Sheet title={title} className="mt-6" label={title}>
+      <p className="mb-3 leading-snug">{what}</p>
       <ul className="grid gap-6">
         {waiting.map(({ apart, rep }) => (
           <li key={apart.id}>
             {rep ? (
               <RepApart id={apart.id.slice('entries/'.length) as EntryId} rep={rep} names={names} />
             ) : (
-              <RecordApart apart={apart} names={names} />
+              <RecordApart apart={apart} names={names} coaches={coaches} />
             )}
           </li>
         ))}
@@ -41,29 +73,40 @@ export function ApartSheet() {
   );
 }
 
-function RecordApart({ apart: { id, versions }, names }: { apart: Waiting['apart']; names: Names }) {
+type RecordProps = {
+  readonly apart: Waiting['apart'];
+  readonly names: Names;
+  readonly coaches: Coaches;
+};
+
+function RecordApart({ apart: { id, versions }, names, coaches }: RecordProps) {
   const { kennel, done } = useKennel();
   const [choice, setChoice] = useState<Readonly<Record<string, number>>>({});
   const name = nameOf(id, versions);
   const said = tell('apart-sheet.decided', { name });
   const there = versions.filter((one) => one.record !== null);
+  const proposed = versions.some(({ changed }) => coaches[changed.by] !== undefined);
   const rows = differencesOf(versions, names);
   if (there.length < versions.length)
     return (
       <>
         <h3 className="font-semibold">{name}</h3>
-        <p className="leading-snug">{tell('apart-sheet.removed-on-one')}</p>
+        <p className="leading-snug">
+          {proposed ? newWords(there, names) : tell('apart-sheet.removed-on-one')}
+        </p>
         <div className="mt-2 flex flex-wrap gap-2">
           {there.map((version) => (
             <Button
               key={version.changed.at}
               onClick={() => void done(said, decide(kennel, id, version.record))}
             >
-              {tell('apart-sheet.keep-as-changed', { at: writeInstant(version.changed.at) })}
+              {coaches[version.changed.by]
+                ? tell('apart-sheet.take-it')
+                : tell('apart-sheet.keep-as-changed', { at: writeInstant(version.changed.at) })}
             </Button>
           ))}
           <Button onClick={() => void done(said, decide(kennel, id, null))}>
-            {tell('apart-sheet.leave-it-removed')}
+            {proposed ? tell('apart-sheet.leave-it') : tell('apart-sheet.leave-it-removed')}
           </Button>
         </div>
       </>
@@ -72,7 +115,11 @@ function RecordApart({ apart: { id, versions }, names }: { apart: Waiting['apart
     <>
       <h3 className="font-semibold">{name}</h3>
       <Choices
-        heads={versions.map(({ changed }) => headOf(changed, kennel.device))}
+        heads={versions.map(({ changed }) =>
+          proposed && !coaches[changed.by]
+            ? tell('apart-sheet.as-it-stands', { at: writeInstant(changed.at) })
+            : headOf(changed, kennel.device, coaches),
+        )}
         rows={rows}
         choice={choice}
         onChoose={(key, version) => setChoice({ ...choice, [key]: version })}
@@ -141,10 +188,25 @@ function laid(
   return { ...into, [field]: rest.length === 0 ? value : laid(before, rest, value) };
 }
 
-const headOf = ({ by, at }: { readonly by: string; readonly at: number }, device: string): string =>
-  by === device
-    ? tell('apart-sheet.changed-here', { at: writeInstant(at) })
-    : tell('apart-sheet.changed-there', { at: writeInstant(at) });
+/** Something new that is proposed, in a line. */
+const newWords = (there: Waiting['apart']['versions'], names: Names): string => {
+  const { changed: _, id: __, ...record } = there[0]?.record ?? {};
+  return tell('apart-sheet.new-proposed', { what: valueWords(record, names) });
+};
+
+const headOf = (
+  { by, at }: { readonly by: DeviceId; readonly at: number },
+  device: DeviceId,
+  coaches: Coaches = {},
+): string =>
+  coaches[by]
+    ? tell('apart-sheet.proposed-by', {
+        by: coaches[by].by || tell('coach.somebody'),
+        at: writeInstant(coaches[by].at),
+      })
+    : by === device
+      ? tell('apart-sheet.changed-here', { at: writeInstant(at) })
+      : tell('apart-sheet.changed-there', { at: writeInstant(at) });
 
 function repName({ bout, outing, go }: ApartRep, names: Names): string {
   const on = bout.on.kind === 'element' ? names.get(bout.on.element) : undefined;

@@ -1,18 +1,21 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
 import { type Failure, ok } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import { type KennelCounts, kennelCounts } from '@/data/read';
 import { saySaved } from '@/data/write';
-import { Button, Dialog, FileButton, Notice, PageHead, Sheet } from '@/ui';
+import { Button, buttonClass, Dialog, FileButton, Notice, PageHead, Sheet } from '@/ui';
 import { wordsOf, writeInstant } from '@/words';
 import { type Brought, type FileAnswers, fileDesk } from '@/workers/client';
 import { ApartSheet } from './apart-sheet';
 import { BackupSheet } from './backup-sheet';
+import { usePupils } from './coach/pupils-store';
 import { ExchangeSheet } from './exchange-sheet';
+import { ReadyToHand } from './ready-to-hand';
 import { TablesSheet } from './tables-sheet';
 import { useFileWork } from './use-file-work';
-import { type ReadyFile, useReadyFile } from './use-ready-file';
+import { useReadyFile } from './use-ready-file';
 import { tell } from './words';
 import { Working } from './working';
 
@@ -26,6 +29,8 @@ export function FilesRoom() {
   const [aside, setAside] = useState<readonly string[]>([]);
   const [preview, setPreview] = useState<Looked | null>(null);
   const { ready, hand } = useReadyFile();
+  const addPupil = usePupils((state) => state.add);
+  const navigate = useNavigate();
   const refuse = (name: string, failure: Failure): void =>
     setRefused(failure.code === 'cancelled' ? null : { name, failure });
 
@@ -52,6 +57,24 @@ export function FilesRoom() {
       Promise.resolve(ok({ made: null, rows: [], entries: [], back })),
     );
   };
+  const openPacket = async (): Promise<void> => {
+    setPreview(null);
+    const opened = await work.run({ kind: 'open-packet', now: now() });
+    if (!opened.ok) return refuse(tell('files-room.the-packet'), opened);
+    const { by, dogs } = opened.value.packet;
+    addPupil({ kennel: opened.value.kennel, by, dogs, openedAt: now() });
+    await navigate(`/${opened.value.kennel}/today`);
+  };
+  const takeAnswer = async (): Promise<void> => {
+    setPreview(null);
+    const taken = await work.run({ kind: 'take-answer', kennel: kennel.name, now: now() });
+    if (!taken.ok) return refuse(tell('files-room.the-answer'), taken);
+    const back = () => fileDesk.ask({ kind: 'take-back', kennel: kennel.name, now: now() });
+    await done(
+      tell('files-room.answer-taken', { ...taken.value, by: taken.value.by || tell('coach.somebody') }),
+      Promise.resolve(ok({ made: null, rows: [], entries: [], back })),
+    );
+  };
   const makeNew = (make: NonNullable<typeof renew>): Promise<unknown> =>
     done(tell('files-room.the-sample-is-new-dated-from-today'), make());
   return (
@@ -70,7 +93,7 @@ export function FilesRoom() {
           <p className="mt-2 text-sm leading-snug text-ink-soft">
             {tell('files-room.an-open-json-file-described-in')}
           </p>
-          {ready?.share && <Ready ready={ready} share={ready.share} />}
+          {ready?.share && <ReadyToHand ready={ready} share={ready.share} />}
           {aside.length > 0 && (
             <Notice tone="alert" role="alert">
               <span className="font-semibold">
@@ -110,6 +133,12 @@ export function FilesRoom() {
       <ApartSheet />
       <BackupSheet work={work} look={look} />
       <ExchangeSheet work={work} hand={hand} refuse={refuse} />
+      <Sheet title={tell('files-room.with-a-coach')} className="mt-6">
+        <p className="mb-3 leading-snug">{tell('files-room.with-a-coach-what')}</p>
+        <Link className={buttonClass()} to="coach">
+          {tell('files-room.to-coaching')}
+        </Link>
+      </Sheet>
       <TablesSheet work={work} />
       <Sheet title={tell('files-room.what-is-in-the-file')} className="mt-6">
         <dl className="grid gap-x-8 gap-y-2 leading-snug md:grid-cols-[11rem_1fr]">
@@ -145,29 +174,56 @@ export function FilesRoom() {
               <p className="font-semibold">{tell('files-room.here-now')}</p>
               <Contents counts={counts} />
             </div>
-            <Button look="signal" size="big" onClick={() => void bring('add')}>
-              {tell('files-room.add-what-is-new-in-it')}
-            </Button>
-            <p className="-mt-2 text-sm leading-snug text-ink-soft">
-              {tell('files-room.for-what-another-device-has-logs')}
-            </p>
-            {preview.after === null ? (
-              <>
-                <Button size="big" onClick={() => void bring('replace')}>
-                  {tell('files-room.replace-it')}
-                </Button>
-                <p className="-mt-2 text-sm leading-snug text-ink-soft">
-                  {tell('files-room.puts-the-file-in-the-place-of')}
-                </p>
-              </>
-            ) : (
+            {preview.packet && (
+              <Button look="signal" size="big" onClick={() => void openPacket()}>
+                {tell('files-room.open-packet', { by: preview.packet.by || tell('coach.somebody') })}
+              </Button>
+            )}
+            {preview.answer && (
+              <Button look="signal" size="big" onClick={() => void takeAnswer()}>
+                {tell('files-room.take-answer', { by: preview.answer.by || tell('coach.somebody') })}
+              </Button>
+            )}
+            {(preview.packet ?? preview.answer) ? (
               <p className="-mt-2 text-sm leading-snug text-ink-soft">
-                {tell('files-room.goes-on-from', { at: writeInstant(preview.after) })}
+                {tell('files-room.not-mixed', { packet: preview.packet !== null })}
               </p>
+            ) : (
+              <WaysIn preview={preview} bring={bring} />
             )}
           </div>
         )}
       </Dialog>
+    </>
+  );
+}
+
+type WaysProps = { readonly preview: Looked; readonly bring: (how: 'add' | 'replace') => Promise<void> };
+
+/** What can be done with a kennel's file. */
+function WaysIn({ preview, bring }: WaysProps) {
+  return (
+    <>
+      <Button look="signal" size="big" onClick={() => void bring('add')}>
+        {tell('files-room.add-what-is-new-in-it')}
+      </Button>
+      <p className="-mt-2 text-sm leading-snug text-ink-soft">
+        {tell('files-room.for-what-another-device-has-logs')}
+      </p>
+      {preview.after === null ? (
+        <>
+          <Button size="big" onClick={() => void bring('replace')}>
+            {tell('files-room.replace-it')}
+          </Button>
+          <p className="-mt-2 text-sm leading-snug text-ink-soft">
+            {tell('files-room.puts-the-file-in-the-place-of')}
+          </p>
+        </>
+      ) : (
+        <p className="-mt-2 text-sm leading-snug text-ink-soft">
+          {tell('files-room.goes-on-from', { at: writeInstant(preview.after) })}
+        </p>
+      )}
     </>
   );
 }
@@ -179,19 +235,6 @@ const INSIDE: readonly (readonly [string, string])[] = [
   [tell('files-room.trials'), tell('files-room.with-the-seed-and-the-assumptions')],
   [tell('files-room.what-is-refused'), tell('files-room.a-damaged-or-cut-file-another')],
 ];
-
-/** Where the device can hand a file on, the person says whether it does, or keeps it. */
-function Ready({ ready, share }: { readonly ready: ReadyFile; readonly share: () => Promise<void> }) {
-  return (
-    <Notice tone="plain" role="status">
-      <p className="font-semibold">{tell('files-room.is-ready', { name: ready.name })}</p>
-      <p className="mt-2 flex flex-wrap gap-2">
-        <Button onClick={() => void share()}>{tell('files-room.hand-it-on')}</Button>
-        <Button onClick={ready.save}>{tell('files-room.save-it-here')}</Button>
-      </p>
-    </Notice>
-  );
-}
 
 function Contents({ counts }: { readonly counts: KennelCounts }) {
   const { dogs, elements, bouts, reps, ruleBooks, trials } = counts;

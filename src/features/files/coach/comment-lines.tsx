@@ -1,0 +1,70 @@
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import type { Comment } from '@/data/read';
+import { writeInstant } from '@/words';
+import type { Names } from '../apart-view';
+import { tell } from '../words';
+
+type Props = {
+  readonly comments: readonly Comment[];
+  readonly names: Names;
+  readonly kennel: string;
+  /** What can be done with one. */
+  readonly tool?: (comment: Comment) => ReactNode;
+};
+
+/** Comments with what they are about, as links to it. */
+export function CommentLines({ comments, names, kennel, tool }: Props) {
+  return (
+    <ul>
+      {comments.map((comment) => (
+        <li key={comment.id} className="border-t border-hair py-2 leading-snug">
+          <p className="text-ink-soft text-sm">
+            {tell('coach.who-when', {
+              by: comment.by || tell('coach.somebody'),
+              at: writeInstant(comment.at),
+            })}
+            {' · '}
+            <Link className="underline underline-offset-4" to={`/${kennel}/${addressOf(comment)}`}>
+              {aboutWords(comment, names)}
+            </Link>
+          </p>
+          <p className="flex flex-wrap items-center justify-between gap-3">
+            <span>{comment.words}</span>
+            {tool?.(comment)}
+          </p>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function addressOf({ about }: Comment): string {
+  switch (about.kind) {
+    case 'dog':
+      return 'today';
+    case 'element':
+      return `breakdown/${about.element}`;
+    case 'bout':
+      return 'review';
+    case 'clip':
+      return `clips/${about.clip}`;
+  }
+}
+
+function aboutWords({ about, dogId }: Comment, names: Names): string {
+  const dog = names.get(dogId) ?? '';
+  switch (about.kind) {
+    case 'dog':
+      return dog;
+    case 'element':
+      return tell('coach.of-dog', { what: names.get(about.element) ?? '', dog });
+    case 'bout':
+      return tell('coach.of-dog', { what: names.get(about.bout) ?? tell('coach.a-session'), dog });
+    case 'clip':
+      return tell('coach.of-clip', {
+        clip: names.get(about.clip) ?? tell('coach.a-clip'),
+        seconds: about.seconds,
+      });
+  }
+}

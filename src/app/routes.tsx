@@ -136,6 +136,10 @@ export const router = createBrowserRouter([
           { path: 'field', element: <FieldRoom /> },
           { path: 'field/:element', element: <SessionPage /> },
           {
+            path: 'field/class',
+            lazy: async () => ({ Component: (await import('@/features/field/class/class-page')).ClassPage }),
+          },
+          {
             path: 'field/tally',
             lazy: async () => ({ Component: (await import('@/features/field/tally/tally-page')).TallyPage }),
           },

@@ -9,12 +9,12 @@ import { usePupils } from './pupils-store';
 
 /** Whose packets are open in this browser, side by side. */
 export function PupilsSheet() {
-  const { now, today } = useKennel();
+  const { kennel, now, today } = useKennel();
   const pupils = usePupils((state) => state.pupils);
   const [facts, setFacts] = useState<FileAnswers['pupil-lines']>([]);
   useEffect(() => {
     let current = true;
-    const kennels = pupils.map(({ kennel }) => kennel);
+    const kennels = pupils.map((one) => one.kennel);
     if (kennels.length > 0)
       void fileDesk.ask({ kind: 'pupil-lines', kennels, today, now: now() }).then((found) => {
         if (current && found.ok) setFacts(found.value);
@@ -25,18 +25,21 @@ export function PupilsSheet() {
   }, [pupils, today, now]);
   return (
     <Sheet title={tell('coach.pupils')} className="mt-6">
+      <p className="mb-3 leading-snug">
+        {tell('coach.a-class-what')}{' '}
+        <Link className="underline underline-offset-4" to={`/${kennel.name}/field/class`}>
+          {tell('coach.a-class')}
+        </Link>
+      </p>
       {pupils.length === 0 ? (
         <p className="leading-snug">{tell('coach.no-pupils')}</p>
       ) : (
         <ul className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
-          {pupils.map(({ kennel, by, dogs, openedAt }) => {
-            const own = facts.find((one) => one.kennel === kennel);
+          {pupils.map(({ kennel: name, by, dogs, openedAt }) => {
+            const own = facts.find((one) => one.kennel === name);
             return (
-              <li key={kennel} className="border-2 border-ink p-3 leading-snug">
-                <Link
-                  className="block min-h-11 font-bold underline underline-offset-4"
-                  to={`/${kennel}/today`}
-                >
+              <li key={name} className="border-2 border-ink p-3 leading-snug">
+                <Link className="block min-h-11 font-bold underline underline-offset-4" to={`/${name}/today`}>
                   {tell('coach.pupil-dogs', { by: by || tell('coach.somebody'), dogs: dogs.join(', ') })}
                 </Link>
                 {own && (
@@ -51,7 +54,7 @@ export function PupilsSheet() {
                 </p>
                 <Link
                   className="inline-block min-h-11 content-center underline underline-offset-4"
-                  to={`/${kennel}/files/coach`}
+                  to={`/${name}/files/coach`}
                 >
                   {tell('coach.answer-it')}
                 </Link>

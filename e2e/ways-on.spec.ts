@@ -73,6 +73,8 @@ test('an empty kennel', async ({ page }) => {
   ]);
   expect(seen).toEqual([
     '/own/files',
+    '/own/files/coach',
+    '/own/files/own-sheet',
     '/own/rule-books',
     '/own/rule-books/paste',
     '/own/rule-books/write',

@@ -29,7 +29,10 @@ const exchangeSchema = v.strictObject({
 });
 export type Exchange = v.InferOutput<typeof exchangeSchema>;
 
-/** What stands around the tables of a file. */
+/**
+ * What stands around the tables of a file.
+ * @internal
+ */
 export const envelopeOf = <T extends v.GenericSchema>(tables: T) =>
   v.strictObject({
     format: v.literal(KENNEL_FORMAT),

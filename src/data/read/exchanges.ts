@@ -14,7 +14,7 @@ export type Exchanges = {
   /** All that the files saved and brought in here told is here still. */
   readonly held: readonly ExchangeId[];
 };
-export const NO_EXCHANGES: Exchanges = { files: [], held: [] };
+const NO_EXCHANGES: Exchanges = { files: [], held: [] };
 
 /** With whom this kennel was exchanged, in files. */
 export async function listExchanges({ database }: Pick<Kennel, 'database'>): Promise<Exchanges> {

@@ -61,7 +61,10 @@ function rowsOf(context: OffscreenCanvasRenderingContext2D, { title, parts, foot
   return rows;
 }
 
-/** A text in lines that fit; a word longer than a line stands alone. */
+/**
+ * A text in lines that fit; a word longer than a line stands alone.
+ * @internal
+ */
 export function wrapped(
   context: { measureText(text: string): { readonly width: number } },
   text: string,

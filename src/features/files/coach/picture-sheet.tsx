@@ -53,7 +53,10 @@ export function PictureSheet() {
   );
 }
 
-/** What is on the picture, in words. */
+/**
+ * What is on the picture, in words.
+ * @internal
+ */
 export function summaryOf(name: string, facts: PictureFacts, day: string): Summary {
   const stands = facts.elements.map(({ element, stands: at }) => {
     const ladder = buildLadder(element);

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import { useKennel } from '@/data/live';
+import { useDogs, useKennel } from '@/data/live';
 import { Sheet } from '@/ui';
 import { writeDay, writeInstant } from '@/words';
 import { type FileAnswers, fileDesk } from '@/workers/client';
@@ -10,6 +10,7 @@ import { usePupils } from './pupils-store';
 /** Whose packets are open in this browser, side by side. */
 export function PupilsSheet() {
   const { kennel, now, today } = useKennel();
+  const dogs = useDogs();
   const pupils = usePupils((state) => state.pupils);
   const [facts, setFacts] = useState<FileAnswers['pupil-lines']>([]);
   useEffect(() => {
@@ -25,22 +26,24 @@ export function PupilsSheet() {
   }, [pupils, today, now]);
   return (
     <Sheet title={tell('coach.pupils')} className="mt-6">
-      <p className="mb-3 leading-snug">
-        {tell('coach.a-class-what')}{' '}
-        <Link className="underline underline-offset-4" to={`/${kennel.name}/field/class`}>
-          {tell('coach.a-class')}
-        </Link>
-      </p>
+      {dogs && dogs.length > 0 && (
+        <p className="mb-3 leading-snug">
+          {tell('coach.a-class-what')}{' '}
+          <Link className="underline underline-offset-4" to={`/${kennel.name}/field/class`}>
+            {tell('coach.a-class')}
+          </Link>
+        </p>
+      )}
       {pupils.length === 0 ? (
         <p className="leading-snug">{tell('coach.no-pupils')}</p>
       ) : (
         <ul className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
-          {pupils.map(({ kennel: name, by, dogs, openedAt }) => {
+          {pupils.map(({ kennel: name, by, dogs: theirs, openedAt }) => {
             const own = facts.find((one) => one.kennel === name);
             return (
               <li key={name} className="border-2 border-ink p-3 leading-snug">
                 <Link className="block min-h-11 font-bold underline underline-offset-4" to={`/${name}/today`}>
-                  {tell('coach.pupil-dogs', { by: by || tell('coach.somebody'), dogs: dogs.join(', ') })}
+                  {tell('coach.pupil-dogs', { by: by || tell('coach.somebody'), dogs: theirs.join(', ') })}
                 </Link>
                 {own && (
                   <p>

@@ -44,19 +44,26 @@ export async function takeSheetRows(
     const fresh = await withoutKnown(kennel, rows);
     const dogs = await dogsFor(write, fresh);
     const elements = await elementsFor(write, fresh, dogs.byName, axes);
-    let [reps, written] = [0, 0];
+    const entries: Entry[] = [];
+    let written = 0;
     const groups = grouped(fresh);
     for (const group of groups) {
       const [first] = group;
       const dog = first && dogs.byName.get(keyOf(first.row.dog));
       const element = dog && elements.byName.get(elementKey(dog.id, first.row.element));
-      if (first && element) reps += await writeBout(kennel, write, element, group, noonOf(first.row.day));
+      if (first && element)
+        entries.push(...(await writeBout(kennel, write, element, group, noonOf(first.row.day))));
       written += 1;
       onProgress?.(written / groups.length);
     }
+    // As rows, not as additions to a log: taken back, they go with their bout as if they had never been there. And
+    // all at once: pages that look on are told of each write.
+    await write.raw(
+      entries.map((entry) => ({ table: 'entries', id: entry.id, before: null, after: { ...entry } })),
+    );
     return {
       bouts: groups.length,
-      reps,
+      reps: entries.filter(({ kind }) => kind === 'rep').length,
       dogs: dogs.made,
       elements: elements.made,
       known: rows.length - fresh.length,
@@ -182,9 +189,9 @@ async function writeBout(
   element: ElementRecord,
   group: readonly Printed[],
   noon: number,
-): Promise<number> {
+): Promise<readonly Entry[]> {
   const [first] = group;
-  if (!first) return 0;
+  if (!first) return [];
   const outing = (await write.outingsOn(first.row.day)).find(
     ({ kind, endedAt }) => kind === 'training' && endedAt !== null,
   );
@@ -242,11 +249,7 @@ async function writeBout(
     const notes = [row.note, fits ? '' : row.askedText].filter(Boolean);
     if (notes.length > 0) add(print, { kind: 'note', text: notes.join('; ') });
   }
-  // As rows, not as additions to a log: taken back, they go with their bout as if they had never been there.
-  await write.raw(
-    entries.map((entry) => ({ table: 'entries', id: entry.id, before: null, after: { ...entry } })),
-  );
-  return group.reduce((sum, { row }) => sum + row.goes.length, 0);
+  return entries;
 }
 
 /** What was measured belongs to a row of one go; of several nobody knows whose it was, and it is not laid on all. */

@@ -2,7 +2,9 @@ import { expect, storedCount, test } from './fixtures';
 
 test.use({ viewport: { width: 390, height: 844 } });
 
-test('a class: a tap is a clean go of its dog, a hold asks what else, each has its own log and undo', async ({ page }) => {
+test('a class: a tap is a clean go of its dog, a hold asks what else, each has its own log and undo', async ({
+  page,
+}) => {
   await page.goto('/sample/field/class');
   await expect(page.getByText('Nobody is in the class yet: tick who is there.')).toBeVisible();
   for (const name of ['Quill', 'Juniper', 'Otto']) await page.getByRole('checkbox', { name }).check();

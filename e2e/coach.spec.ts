@@ -1,15 +1,4 @@
-import type { Page, TestInfo } from '@playwright/test';
-import { expect, guard, test } from './fixtures';
-
-async function saved(page: Page, button: string, info: TestInfo, name: string): Promise<string> {
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: button, exact: true }).click(),
-  ]);
-  const path = info.outputPath(name);
-  await download.saveAs(path);
-  return path;
-}
+import { expect, guard, savedFile, test } from './fixtures';
 
 test('a packet goes to a coach, opens beside their own kennel, and comes back as comments and proposals', async ({
   page,
@@ -22,7 +11,7 @@ test('a packet goes to a coach, opens beside their own kennel, and comes back as
   await page.getByRole('checkbox', { name: 'Juniper' }).uncheck();
   await page.getByLabel('Your name').click();
   await page.keyboard.type('Ines');
-  const packet = await saved(page, 'Make the packet', info, 'packet.json');
+  const packet = await savedFile(page, 'Make the packet', info, 'packet.json');
   await expect(page.getByRole('status').filter({ hasText: 'The packet is made' })).toBeVisible();
 
   const coach = await (
@@ -53,7 +42,7 @@ test('a packet goes to a coach, opens beside their own kennel, and comes back as
   await expect(coach.getByText('The hand moves before the word.')).toBeVisible();
   await coach.getByLabel('Your name').click();
   await coach.keyboard.type('Made-up coach');
-  const answer = await saved(coach, 'Make the answer', info, 'answer.json');
+  const answer = await savedFile(coach, 'Make the answer', info, 'answer.json');
   await expect(coach.getByRole('status').filter({ hasText: '1 comment, 1 other change' })).toBeVisible();
   await coach.goto('/own/files/coach');
   await expect(coach.getByRole('link', { name: 'Ines: Quill' })).toBeVisible();
@@ -85,7 +74,7 @@ test('for somebody without the program there is one picture; on paper and phone 
 }, info) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto('/sample/files/coach');
-  const file = await saved(page, 'Save the picture', info, 'quill.png');
+  const file = await savedFile(page, 'Save the picture', info, 'quill.png');
   const size = await page.evaluate(
     async (bytes) => {
       const image = await createImageBitmap(new Blob([new Uint8Array(bytes)], { type: 'image/png' }));

@@ -1,30 +1,7 @@
-import type { Browser, Page, TestInfo } from '@playwright/test';
-import { expect, guard, storedCount, test } from './fixtures';
+import type { Page } from '@playwright/test';
+import { expect, phoneOf, savedFile, storedCount, test } from './fixtures';
 
 const TEXT = { mimeType: 'application/json' };
-
-/** Another device of the same person: a browser of its own, as big as a phone. */
-async function phoneOf(browser: Browser, baseURL: string | undefined): Promise<Page> {
-  const phone = await (
-    await browser.newContext({
-      baseURL: baseURL ?? '',
-      timezoneId: 'Europe/Vienna',
-      viewport: { width: 390, height: 844 },
-    })
-  ).newPage();
-  await guard(phone, baseURL);
-  return phone;
-}
-
-async function saved(page: Page, button: string, info: TestInfo, name: string): Promise<string> {
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: button, exact: true }).click(),
-  ]);
-  const path = info.outputPath(name);
-  await download.saveAs(path);
-  return path;
-}
 
 async function add(
   page: Page,
@@ -61,7 +38,7 @@ test('two devices: a small file, what both changed side by side, decided in word
   const phone = await phoneOf(browser, baseURL);
   await page.goto('/sample/files');
   await expect(page.getByText('No file has gone to another device or come from one yet')).toBeVisible();
-  const all = await saved(page, 'Save everything to one file', info, 'all.json');
+  const all = await savedFile(page, 'Save everything to one file', info, 'all.json');
   await add(phone, all);
   await expect(phone.getByText(/No session in it is new/)).toBeVisible();
 
@@ -77,7 +54,7 @@ test('two devices: a small file, what both changed side by side, decided in word
   }
   await phone.goto('/sample/files');
   await expect(phone.getByLabel('New since')).toContainText('the file brought in, saved');
-  const small = await saved(phone, 'Save what is new', info, 'new.json');
+  const small = await savedFile(phone, 'Save what is new', info, 'new.json');
   await expect(phone.getByRole('status').filter({ hasText: 'The file is made' })).toContainText(
     /: 3 log entries and 3 other records, \d kB/,
   );
@@ -107,7 +84,7 @@ test('two devices: a small file, what both changed side by side, decided in word
   await rep.getByRole('button', { name: 'Keep what is chosen' }).click();
   await expect(sheet).toHaveCount(0);
 
-  const back = await saved(page, 'Save what is new', info, 'back.json');
+  const back = await savedFile(page, 'Save what is new', info, 'back.json');
   await add(phone, back);
   await expect(
     phone

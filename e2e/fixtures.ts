@@ -1,4 +1,4 @@
-import { test as base, expect, type Page } from '@playwright/test';
+import { type Browser, test as base, expect, type Page, type TestInfo } from '@playwright/test';
 
 /**
  * Every test runs at this time, so that the sample kennel and its figures are the same on any day.
@@ -140,4 +140,28 @@ export async function ownHold(page: Page, name: string): Promise<void> {
   await page.keyboard.type('20 s');
   await page.getByRole('button', { name: 'Make the ladder' }).click();
   await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
+}
+
+/** What a button saves, as a file of the test. */
+export async function savedFile(page: Page, button: string, info: TestInfo, name: string): Promise<string> {
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: button, exact: true }).click(),
+  ]);
+  const path = info.outputPath(name);
+  await download.saveAs(path);
+  return path;
+}
+
+/** Another device of the same person: a browser of its own, as big as a phone. */
+export async function phoneOf(browser: Browser, baseURL: string | undefined): Promise<Page> {
+  const phone = await (
+    await browser.newContext({
+      baseURL: baseURL ?? '',
+      timezoneId: 'Europe/Vienna',
+      viewport: { width: 390, height: 844 },
+    })
+  ).newPage();
+  await guard(phone, baseURL);
+  return phone;
 }

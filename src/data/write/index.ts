@@ -108,7 +108,8 @@ export {
   type SetOutSaid,
   sayPace,
 } from './set-outs';
-export { type NewAxes, type SheetBrought, takeSheetRows } from './sheet-rows';
+export type { NewAxes } from './sheet-names';
+export { type SheetBrought, takeSheetRows } from './sheet-rows';
 export { signSeenAtRun } from './sign-at-trial';
 export { putSignal, removeSignal, type SignalSaid } from './signals';
 export { markStop, unmarkStop } from './stops';

@@ -1,23 +1,11 @@
-import { type Axis, axisFrom, type Criteria, type MethodAxis } from '@/core/breakdown';
+import type { Criteria } from '@/core/breakdown';
 import { type Entry, plainRep, type RepSaid, type Said } from '@/core/log';
-import {
-  type BoutId,
-  type Day,
-  type DogId,
-  type ElementId,
-  type EntryId,
-  type OutingId,
-  ok,
-  printOf,
-  type Result,
-} from '@/core/shared';
+import { type BoutId, type Day, type EntryId, type OutingId, ok, printOf, type Result } from '@/core/shared';
 import type { SheetRow } from '@/data/files/spreadsheet/own';
 import { type Kennel, newId } from '@/data/kennel';
-import { type Dog, type ElementRecord, PLAIN_ELEMENT, UNKNOWN_DOG } from '@/data/records';
-import { mustBeSound, refuse, transact, type Undo, type Write } from './transact';
-
-/** What a new element climbs by: what was asked in the sheet, or, where nothing was, how much help there is. */
-export type NewAxes = Readonly<Record<'distance' | 'duration' | 'height' | 'none', MethodAxis>>;
+import type { ElementRecord } from '@/data/records';
+import { dogsFor, elementKey, elementsFor, keyOf, type NewAxes } from './sheet-names';
+import { mustBeSound, transact, type Undo, type Write } from './transact';
 
 export type SheetBrought = {
   readonly bouts: number;
@@ -42,8 +30,16 @@ export async function takeSheetRows(
 ): Promise<Result<Undo<SheetBrought>>> {
   const taken = await transact(kennel, SHEET_TABLES, async (write) => {
     const fresh = await withoutKnown(kennel, rows);
-    const dogs = await dogsFor(write, fresh);
-    const elements = await elementsFor(write, fresh, dogs.byName, axes);
+    const dogs = await dogsFor(
+      write,
+      fresh.map(({ row }) => row),
+    );
+    const elements = await elementsFor(
+      write,
+      fresh.map(({ row }) => row),
+      dogs.byName,
+      axes,
+    );
     const entries: Entry[] = [];
     let written = 0;
     const groups = grouped(fresh);
@@ -95,9 +91,6 @@ async function withoutKnown({ database }: Kennel, rows: readonly SheetRow[]): Pr
   return fresh;
 }
 
-const keyOf = (name: string): string => name.trim().toLowerCase();
-const elementKey = (dog: DogId, name: string): string => `${dog} ${keyOf(name)}`;
-
 /** Rows of one dog, element and day, in the order of the sheet. */
 function grouped(rows: readonly Printed[]): Printed[][] {
   const groups = new Map<string, Printed[]>();
@@ -109,72 +102,6 @@ function grouped(rows: readonly Printed[]): Printed[][] {
   }
   return [...groups.values()];
 }
-
-async function dogsFor(write: Write, rows: readonly Printed[]) {
-  const all = await write.all('dogs');
-  const byName = new Map(all.map((dog) => [keyOf(dog.name), dog] as const));
-  const made: string[] = [];
-  for (const { row } of rows) {
-    if (byName.has(keyOf(row.dog))) continue;
-    const order = [...byName.values()].reduce((most, dog) => Math.max(most, dog.order + 1), 0);
-    const dog: Dog = await write.put('dogs', { ...UNKNOWN_DOG, id: newId<DogId>(), name: row.dog, order });
-    byName.set(keyOf(row.dog), dog);
-    made.push(dog.name);
-  }
-  return { byName, made };
-}
-
-async function elementsFor(
-  write: Write,
-  rows: readonly Printed[],
-  dogs: ReadonlyMap<string, Dog>,
-  axes: NewAxes,
-) {
-  const all = (await write.all('elements')).filter((one) => one.retired === null);
-  const byName = new Map(all.map((one) => [elementKey(one.dogId, one.title), one] as const));
-  const made: string[] = [];
-  for (const { row } of rows) {
-    const dog = dogs.get(keyOf(row.dog));
-    if (!dog || byName.has(elementKey(dog.id, row.element))) continue;
-    const same = rows.filter(
-      (one) => keyOf(one.row.dog) === keyOf(row.dog) && keyOf(one.row.element) === keyOf(row.element),
-    );
-    const element: ElementRecord = await write.put('elements', {
-      ...PLAIN_ELEMENT,
-      id: newId<ElementId>(),
-      dogId: dog.id,
-      title: row.element,
-      axes: [
-        axisOver(
-          same.map((one) => one.row.asked),
-          axes,
-        ),
-      ],
-    });
-    byName.set(elementKey(dog.id, row.element), element);
-    made.push(element.title);
-  }
-  return { byName, made };
-}
-
-/** From the least that was asked to the most; where it was always the same, to half as much again. */
-function axisOver(asked: readonly SheetRow['asked'][], axes: NewAxes): Axis {
-  const said = asked.flatMap((one) => (one && one.base > 0 ? [one] : []));
-  const [first] = said;
-  const kind = first ? axes[first.quantity as keyof NewAxes] : axes.none;
-  if (!first) return made(axisFrom(kind, { start: null, demand: null, step: null }));
-  const of = said.filter((one) => one.quantity === first.quantity).map((one) => one.base);
-  const [low, high] = [Math.min(...of), Math.max(...of)];
-  return made(
-    axisFrom(
-      { ...kind, axis: { ...kind.axis, unit: first.unit } },
-      { start: low, demand: high > low ? high : low * 1.5, step: kind.step ?? low / 4 },
-    ),
-  );
-}
-
-const made = (axis: Result<Axis>): Axis =>
-  axis.ok ? axis.value : refuse(axis.code, axis.path, axis.message);
 
 /** What was asked of a row: its value where the element has a criterion of that kind, else where the ladder begins. */
 function askedOf({ axes }: ElementRecord, { asked }: SheetRow): { criteria: Criteria; fits: boolean } {

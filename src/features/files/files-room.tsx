@@ -3,23 +3,22 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { type Failure, ok } from '@/core/shared';
 import { useKennel } from '@/data/live';
-import { type KennelCounts, kennelCounts } from '@/data/read';
+import { kennelCounts } from '@/data/read';
 import { saySaved } from '@/data/write';
 import { Button, buttonClass, Dialog, FileButton, Notice, PageHead, Sheet } from '@/ui';
 import { wordsOf, writeInstant } from '@/words';
-import { type Brought, type FileAnswers, fileDesk } from '@/workers/client';
+import { type Brought, fileDesk } from '@/workers/client';
 import { ApartSheet } from './apart-sheet';
 import { BackupSheet } from './backup-sheet';
 import { usePupils } from './coach/pupils-store';
 import { ExchangeSheet } from './exchange-sheet';
+import { Contents, type Looked, WaysIn } from './looked';
 import { ReadyToHand } from './ready-to-hand';
 import { TablesSheet } from './tables-sheet';
 import { useFileWork } from './use-file-work';
 import { useReadyFile } from './use-ready-file';
 import { tell } from './words';
 import { Working } from './working';
-
-type Looked = FileAnswers['look'];
 
 export function FilesRoom() {
   const { kennel, now, today, renew, done } = useKennel();
@@ -198,36 +197,6 @@ export function FilesRoom() {
   );
 }
 
-type WaysProps = { readonly preview: Looked; readonly bring: (how: 'add' | 'replace') => Promise<void> };
-
-/** What can be done with a kennel's file. */
-function WaysIn({ preview, bring }: WaysProps) {
-  return (
-    <>
-      <Button look="signal" size="big" onClick={() => void bring('add')}>
-        {tell('files-room.add-what-is-new-in-it')}
-      </Button>
-      <p className="-mt-2 text-sm leading-snug text-ink-soft">
-        {tell('files-room.for-what-another-device-has-logs')}
-      </p>
-      {preview.after === null ? (
-        <>
-          <Button size="big" onClick={() => void bring('replace')}>
-            {tell('files-room.replace-it')}
-          </Button>
-          <p className="-mt-2 text-sm leading-snug text-ink-soft">
-            {tell('files-room.puts-the-file-in-the-place-of')}
-          </p>
-        </>
-      ) : (
-        <p className="-mt-2 text-sm leading-snug text-ink-soft">
-          {tell('files-room.goes-on-from', { at: writeInstant(preview.after) })}
-        </p>
-      )}
-    </>
-  );
-}
-
 const INSIDE: readonly (readonly [string, string])[] = [
   [tell('files-room.every-rep'), tell('files-room.as-it-was-logged-with-its-criteria')],
   [tell('files-room.dogs-and-ladders'), tell('files-room.each-dogs-elements-with-start-step')],
@@ -235,26 +204,6 @@ const INSIDE: readonly (readonly [string, string])[] = [
   [tell('files-room.trials'), tell('files-room.with-the-seed-and-the-assumptions')],
   [tell('files-room.what-is-refused'), tell('files-room.a-damaged-or-cut-file-another')],
 ];
-
-function Contents({ counts }: { readonly counts: KennelCounts }) {
-  const { dogs, elements, bouts, reps, ruleBooks, trials } = counts;
-  const lines = [
-    `${dogs.length === 1 ? tell('files-room.1-dog') : tell('files-room.dogs', { dogsCount: dogs.length })}${dogs.length > 0 ? `: ${dogs.join(', ')}` : ''}`,
-    tell('files-room.n-element', { n: elements }),
-    `${tell('files-room.n-session', { n: bouts })}, ${tell('files-room.n-rep', { n: reps })}`,
-    tell('files-room.n-rule-book', { n: ruleBooks }),
-    tell('files-room.n-trial', { n: trials }),
-  ];
-  return (
-    <ul className="text-lg leading-snug">
-      {lines.map((line) => (
-        <li key={line} className="border-b border-hair py-0.5">
-          {line}
-        </li>
-      ))}
-    </ul>
-  );
-}
 
 function inWords({ bouts, entries, changed, apart }: NonNullable<Brought>): string {
   const parts = [

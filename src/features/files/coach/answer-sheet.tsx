@@ -3,27 +3,26 @@ import { useState } from 'react';
 import { asId, parseOne } from '@/core/shared';
 import { useDogs, useKennel } from '@/data/live';
 import { type Comment, commentables, listComments, namesIn, pupilOf } from '@/data/read';
-import { addComment, removeComment } from '@/data/write';
-import { Button, Notice, SelectField, Sheet, TextField } from '@/ui';
+import { addComment } from '@/data/write';
+import { Button, SelectField, Sheet, TextField } from '@/ui';
 import { numberCustom, wordsOf, writeDay, writeInstant } from '@/words';
-import { ReadyToHand } from '../ready-to-hand';
 import { useFileWork } from '../use-file-work';
 import { useReadyFile } from '../use-ready-file';
 import { tell } from '../words';
-import { Working } from '../working';
 import { CommentLines } from './comment-lines';
 import { usePupils } from './pupils-store';
+import { type SaidOfIt, SendIt } from './send-it';
 
 /** What the coach of these dogs says and changes, and sends back. */
 export function AnswerSheet() {
-  const { kennel, now, today, done } = useKennel();
-  const { name, sign } = usePupils();
+  const { kennel, now, today } = useKennel();
+  const name = usePupils((state) => state.name);
   const pupil = useLiveQuery(() => pupilOf(kennel), [kennel]);
   const comments = useLiveQuery(() => listComments(kennel), [kennel]);
   const names = useLiveQuery(() => namesIn(kennel), [kennel]);
   const work = useFileWork();
   const { ready, hand } = useReadyFile();
-  const [said, setSaid] = useState<{ readonly words: string; readonly wrong: boolean } | null>(null);
+  const [said, setSaid] = useState<SaidOfIt>(null);
   const make = async (): Promise<void> => {
     const made = await work.run({ kind: 'answer', by: name.trim(), kennel: kennel.name, now: now() });
     if (!made.ok) return setSaid({ words: wordsOf(made.message), wrong: true });
@@ -43,39 +42,15 @@ export function AnswerSheet() {
         {pupil.weeks === null ? '' : tell('coach.only-weeks', { weeks: pupil.weeks })}
       </p>
       <CommentForm by={name.trim()} />
-      <CommentLines
-        comments={mine}
-        names={names}
-        kennel={kennel.name}
-        tool={({ id }) => (
-          <Button
-            look="quiet"
-            onClick={() => void done(tell('coach.comment-removed'), removeComment(kennel, id))}
-          >
-            {tell('coach.remove')}
-          </Button>
-        )}
+      <CommentLines comments={mine} names={names} />
+      <SendIt
+        work={work}
+        ready={ready}
+        said={said}
+        make={tell('coach.make-answer')}
+        look="signal"
+        onMake={() => void make()}
       />
-      <div className="mt-4 flex flex-wrap items-end gap-3">
-        <TextField
-          label={tell('coach.your-name')}
-          value={name}
-          autoComplete="off"
-          onChange={(event) => sign(event.target.value)}
-        />
-        <Button look="signal" onClick={() => void make()}>
-          {tell('coach.make-answer')}
-        </Button>
-      </div>
-      <Working work={work} />
-      {ready?.share && <ReadyToHand ready={ready} share={ready.share} />}
-      {said && (
-        <div className="mt-3">
-          <Notice tone={said.wrong ? 'alert' : 'plain'} role={said.wrong ? 'alert' : 'status'}>
-            {said.words}
-          </Notice>
-        </div>
-      )}
     </Sheet>
   );
 }

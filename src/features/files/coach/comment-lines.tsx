@@ -1,6 +1,8 @@
-import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { useKennel } from '@/data/live';
 import type { Comment } from '@/data/read';
+import { removeComment } from '@/data/write';
+import { Button } from '@/ui';
 import { writeInstant } from '@/words';
 import type { Names } from '../apart-view';
 import { tell } from '../words';
@@ -8,13 +10,11 @@ import { tell } from '../words';
 type Props = {
   readonly comments: readonly Comment[];
   readonly names: Names;
-  readonly kennel: string;
-  /** What can be done with one. */
-  readonly tool?: (comment: Comment) => ReactNode;
 };
 
 /** Comments with what they are about, as links to it. */
-export function CommentLines({ comments, names, kennel, tool }: Props) {
+export function CommentLines({ comments, names }: Props) {
+  const { kennel, done } = useKennel();
   return (
     <ul>
       {comments.map((comment) => (
@@ -25,13 +25,18 @@ export function CommentLines({ comments, names, kennel, tool }: Props) {
               at: writeInstant(comment.at),
             })}
             {' · '}
-            <Link className="underline underline-offset-4" to={`/${kennel}/${addressOf(comment)}`}>
+            <Link className="underline underline-offset-4" to={`/${kennel.name}/${addressOf(comment)}`}>
               {aboutWords(comment, names)}
             </Link>
           </p>
           <p className="flex flex-wrap items-center justify-between gap-3">
             <span>{comment.words}</span>
-            {tool?.(comment)}
+            <Button
+              look="quiet"
+              onClick={() => void done(tell('coach.comment-removed'), removeComment(kennel, comment.id))}
+            >
+              {tell('coach.remove')}
+            </Button>
           </p>
         </li>
       ))}

@@ -1,14 +1,13 @@
 import { useState } from 'react';
 import type { DogId } from '@/core/shared';
 import { useDogs, useKennel } from '@/data/live';
-import { Button, Notice, SelectField, Sheet, TextField } from '@/ui';
+import { SelectField, Sheet } from '@/ui';
 import { wordsOf } from '@/words';
-import { ReadyToHand } from '../ready-to-hand';
 import { useFileWork } from '../use-file-work';
 import { useReadyFile } from '../use-ready-file';
 import { tell } from '../words';
-import { Working } from '../working';
 import { usePupils } from './pupils-store';
+import { type SaidOfIt, SendIt } from './send-it';
 
 const WEEKS = ['4', '12', 'all'] as const;
 
@@ -16,12 +15,12 @@ const WEEKS = ['4', '12', 'all'] as const;
 export function PacketSheet() {
   const { kennel, now, today } = useKennel();
   const dogs = useDogs();
-  const { name, sign } = usePupils();
+  const name = usePupils((state) => state.name);
   const work = useFileWork();
   const { ready, hand } = useReadyFile();
   const [left, setLeft] = useState<ReadonlySet<DogId>>(new Set());
   const [weeks, setWeeks] = useState<(typeof WEEKS)[number]>('12');
-  const [said, setSaid] = useState<{ readonly words: string; readonly wrong: boolean } | null>(null);
+  const [said, setSaid] = useState<SaidOfIt>(null);
   const chosen = (dogs ?? []).filter((dog) => !left.has(dog.id));
   const make = async (): Promise<void> => {
     if (chosen.length === 0) return setSaid({ words: tell('coach.no-dog'), wrong: true });
@@ -61,7 +60,14 @@ export function PacketSheet() {
           </label>
         ))}
       </fieldset>
-      <div className="flex flex-wrap items-end gap-3">
+      <SendIt
+        work={work}
+        ready={ready}
+        said={said}
+        make={tell('coach.make-packet')}
+        look="ink"
+        onMake={() => void make()}
+      >
         <SelectField
           label={tell('coach.how-far-back')}
           value={weeks}
@@ -72,25 +78,7 @@ export function PacketSheet() {
           }))}
           onChange={setWeeks}
         />
-        <TextField
-          label={tell('coach.your-name')}
-          value={name}
-          autoComplete="off"
-          onChange={(event) => sign(event.target.value)}
-        />
-        <Button look="ink" onClick={() => void make()}>
-          {tell('coach.make-packet')}
-        </Button>
-      </div>
-      <Working work={work} />
-      {ready?.share && <ReadyToHand ready={ready} share={ready.share} />}
-      {said && (
-        <div className="mt-3">
-          <Notice tone={said.wrong ? 'alert' : 'plain'} role={said.wrong ? 'alert' : 'status'}>
-            {said.words}
-          </Notice>
-        </div>
-      )}
+      </SendIt>
     </Sheet>
   );
 }

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { makeClip, type Scene } from './clip-maker';
 import { CAMERA, dogAt, frameOf, GOES, onPicture, POLES, scene } from './clip-scene';
@@ -165,10 +166,60 @@ test('an element’s evidence', async ({ page }) => {
   await page.screenshot({ path: `${FOLDER}/evidence.png` });
 });
 
-test('files', async ({ page }) => {
+test('files', async ({ page, context, baseURL }) => {
+  await page.goto('/sample/kennel');
+  await page.getByLabel('Name', { exact: true }).fill('Quillon');
+  await page.keyboard.press('Tab');
+  await expect(page.getByText('Name changed.')).toBeVisible();
+  // The same kennel from another device, where the dog has another name and breed.
   await page.goto('/sample/files');
-  await expect(page.getByText('3 dogs: Quill, Juniper, Otto')).toBeVisible();
-  await page.screenshot({ path: `${FOLDER}/files.png` });
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save everything to one file' }).click(),
+  ]);
+  const there = JSON.parse(readFileSync(await download.path(), 'utf8')) as {
+    exchange: { id: string };
+    tables: { dogs: { name: string; breed: string; changed: { at: number; by: string; seen: object } }[] };
+  };
+  const [dog] = there.tables.dogs;
+  if (!dog) throw new Error('the sample has dogs');
+  Object.assign(dog, { name: 'Quill', breed: 'Sheltie' });
+  dog.changed = { at: dog.changed.at - 600_000, by: 'phone', seen: { sample: 1, phone: 1 } };
+  there.exchange.id = 'from-the-phone';
+  await page.getByLabel('Kennel file').setInputFiles({
+    name: 'phone.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(there)),
+  });
+  await page.getByRole('button', { name: 'Add what is new in it' }).click();
+  const apart = page.getByRole('region', { name: 'Changed on two devices' });
+  await expect(apart).toBeVisible();
+  await page.getByRole('button', { name: 'Put this line away' }).click();
+  await apart.evaluate((one) => one.scrollIntoView());
+  const table = await page.screenshot();
+  await page.goto('/sample/files/own-sheet');
+  const rows = [
+    'Date,Dog,Exercise,Distance,Result',
+    '1.3.26,Quill,Recall,20 m,ok',
+    ',,,25 m,x',
+    ',,Send out,30 m,3/4',
+  ];
+  await page.getByLabel('Spreadsheet file').setInputFiles({
+    name: 'my training.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(rows.join('\n')),
+  });
+  await page.getByRole('button', { name: /^Take/ }).waitFor();
+  await page.getByRole('region', { name: 'Its names and words' }).evaluate((one) => one.scrollIntoView());
+  const own = await page.screenshot();
+  await page.setViewportSize(phone);
+  await page.goto('/sample/field/class');
+  for (const name of ['Quillon', 'Juniper', 'Otto']) await page.getByRole('checkbox', { name }).check();
+  await page.getByRole('button', { name: /^Juniper: a clean go/ }).click();
+  await expect(page.getByRole('button', { name: /So far 1 of 1/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Put this line away' }).click();
+  const hand = await page.screenshot();
+  await beside(await context.newPage(), baseURL, 'files', [table, own, hand], 600);
 });
 
 test('start', async ({ page }) => {

@@ -115,10 +115,10 @@ describe('sheets as people keep them', () => {
     ].join('\n');
     expect(inWords(text)).toEqual([
       '3: “31/2/26” is no day in the order that is chosen.',
-      '4: “whoa”: say below what this word means.',
+      '4: “whoa”: say under “Its names and words” what this word means.',
       '5: “far”: “far” is not a distance. Write a number and a unit, for example 5 yd.',
       '6: 3 Mar 2099 is still to come.',
-      '7: “7/5”: say below what this word means.',
+      '7: “7/5”: say under “Its names and words” what this word means.',
     ]);
     const { rows, filled } = read(text);
     expect(rows.map((row) => [row.line, row.day, row.goes[0], row.asked?.base])).toEqual([

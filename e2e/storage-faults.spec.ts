@@ -44,6 +44,37 @@ test('a database deleted while it is open says so, and the kennel can be brought
   await expect(page.getByText('3 dogs: Quill, Juniper, Otto')).toBeVisible();
 });
 
+for (const [name, fault] of [
+  ['full', 'QuotaExceededError'],
+  ['withdrawn', 'InvalidStateError'],
+] as const)
+  test(`storage ${name} in the middle of a set: said, nothing is counted that is not stored, and it goes on after`, async ({
+    page,
+  }) => {
+    await page.goto('/sample/field/sample-give');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await page.getByRole('button', { name: 'Clean' }).click();
+    await expect(page.getByText(/^1 rep, 1 clean/).first()).toBeAttached();
+    const stored = await storedCount(page, 'regulon-sample', 'entries');
+    await page.evaluate((error) => {
+      const real = IDBObjectStore.prototype.add;
+      Object.assign(globalThis, { mend: () => Object.assign(IDBObjectStore.prototype, { add: real }) });
+      IDBObjectStore.prototype.add = () => {
+        throw new DOMException('no', error);
+      };
+    }, fault);
+    await page.getByRole('button', { name: 'Clean' }).click();
+    await expect(page.getByRole('alert').filter({ hasText: 'Nothing was stored' }).first()).toBeVisible();
+    await expect(page.getByText(/^1 rep, 1 clean/).first()).toBeAttached();
+    expect(await storedCount(page, 'regulon-sample', 'entries')).toBe(stored);
+    await page.evaluate(() => (globalThis as unknown as { mend: () => void }).mend());
+    // A thumb that bounces logs nothing twice: the next tap comes a moment later.
+    await page.waitForTimeout(800);
+    await page.getByRole('button', { name: 'Clean' }).click();
+    await expect(page.getByText(/^2 reps, 2 clean/).first()).toBeAttached();
+    expect(await storedCount(page, 'regulon-sample', 'entries')).toBe(stored + 1);
+  });
+
 test('a clock set back an hour in the middle of a set: no rep is lost or out of order, and no time runs backwards', async ({
   browser,
   baseURL,

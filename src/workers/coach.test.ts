@@ -7,11 +7,14 @@ import { exportTables } from '@/data/kennel.test-helper';
 import { listComments, pupilOf, waitingApart } from '@/data/read';
 import {
   addComment,
+  addSlot,
   addTables,
   changeElement,
   coachesOf,
   decide,
+  decideAll,
   record,
+  removeSlot,
   replaceTables,
   startBout,
   takeBack,
@@ -176,6 +179,54 @@ describe('what a coach sends back', () => {
       comments: 0,
       proposals: 0,
     });
+  });
+
+  it('a lesson planned, moved and taken out are proposals too; all are taken or left in one, and undone in one', async () => {
+    const { owner, own, coach, pupil, name, dog } = await opened();
+    const slots = await pupil.database.of('slots').where('dogId').equals(dog.id).toArray();
+    const [element] = await pupil.database.of('elements').toArray();
+    if (!element) throw new Error('it has elements');
+    const said = {
+      dog: dog.id,
+      piece: element.id,
+      at: {},
+      purpose: 'build',
+      goes: 5,
+      sets: 1,
+      minutes: 5,
+      why: null,
+    } as const;
+    const made = must(await addSlot(pupil, { ...said, day: TODAY })).made;
+    const answer = await coach.run({ kind: 'answer', by: 'Made-up coach', kennel: name, now: coach.now() });
+    await owner.run({ kind: 'look', file: answer.file });
+    expect(await owner.run({ kind: 'take-answer', kennel: 'own', now: owner.now() })).toMatchObject({
+      proposals: 1,
+    });
+    const [first] = await waitingApart(own);
+    must(await decide(own, first?.apart.id ?? '', first?.apart.versions[1]?.record ?? null));
+    expect(await own.database.of('slots').count()).toBe(slots.length + 1);
+    // The coach thinks otherwise: out with it, and another one.
+    must(await removeSlot(pupil, made.id));
+    const other = must(await addSlot(pupil, { ...said, day: addDays(TODAY, 1) })).made;
+    const second = await coach.run({ kind: 'answer', by: 'Made-up coach', kennel: name, now: coach.now() });
+    await owner.run({ kind: 'look', file: second.file });
+    expect(await owner.run({ kind: 'take-answer', kennel: 'own', now: owner.now() })).toMatchObject({
+      proposals: 2,
+    });
+    const before = await exportTables(own);
+    const undo = must(
+      await decideAll(
+        own,
+        (await waitingApart(own)).map(({ apart }) => ({
+          id: apart.id,
+          chosen: apart.versions[1]?.record ?? null,
+        })),
+      ),
+    );
+    expect((await own.database.of('slots').toArray()).map(({ id }) => id)).toContain(other.id);
+    expect((await own.database.of('slots').toArray()).map(({ id }) => id)).not.toContain(made.id);
+    must(await takeBack(own, undo));
+    expect(await exportTables(own)).toEqual(before);
   });
 
   it('is refused where its packet was not made', async () => {

@@ -43,10 +43,20 @@ export async function takeAnswer(
     const counts = { comments: 0, proposals: 0, entries: 0 };
     for (const name of KEPT_NAMES)
       for (const row of tables[name] as unknown as readonly Row[]) {
-        const done = await takeRow(kennel, write, name, row, from);
+        const done = await takeRow(
+          kennel,
+          write,
+          { table: name, id: row.id, changed: row.changed, row },
+          from,
+        );
         if (done === 'came' && name === 'comments') counts.comments += 1;
         if (done === 'waits') counts.proposals += 1;
       }
+    for (const { id: own, changed } of tables.gone) {
+      const [table, id] = [own.slice(0, own.indexOf('/')) as KeptName, own.slice(own.indexOf('/') + 1)];
+      const done = await takeRow(kennel, write, { table, id, changed, row: null }, from);
+      if (done === 'waits') counts.proposals += 1;
+    }
     const known = new Set(
       (await kennel.database.of('entries').bulkGet(tables.entries.map(({ id }) => id))).map((one) => one?.id),
     );
@@ -66,29 +76,35 @@ export async function takeAnswer(
   return ok({ ...taken.value, asItWas: true });
 }
 
+/** A record as a coach has it; null where they removed it. */
+type Theirs = {
+  readonly table: KeptName;
+  readonly id: string;
+  readonly changed: Changed;
+  readonly row: Row | null;
+};
+
 async function takeRow(
   kennel: Kennel,
   write: Write,
-  table: KeptName,
-  row: Row,
+  theirs: Theirs,
   from: DeviceId,
 ): Promise<'came' | 'waits' | 'known'> {
-  const mine = ((await kennel.database.table(table).get(row.id)) as Row | undefined) ?? null;
-  const own = `${table}/${row.id}`;
+  const { table, id, row } = theirs;
+  const mine = ((await kennel.database.table(table).get(id)) as Row | undefined) ?? null;
+  const own = `${table}/${id}`;
   const gone = (await kennel.database.of('gone').get(own)) ?? null;
   const known = mine?.changed ?? gone?.changed ?? null;
-  const count = row.changed.seen[from] ?? 0;
-  if (count === 0 || (known?.seen[from] ?? 0) >= count) return 'known';
-  if (mine && same({ ...mine, changed: null }, { ...row, changed: null })) return 'known';
-  if (HAPPENED.includes(table) && !mine && !gone) {
-    await write.raw([{ table, id: row.id, before: null, after: row }]);
+  const count = theirs.changed.seen[from] ?? 0;
+  if (count === 0 || (known?.seen[from] ?? 0) >= count || (!mine && !row)) return 'known';
+  if (mine && row && same({ ...mine, changed: null }, { ...row, changed: null })) return 'known';
+  if (HAPPENED.includes(table) && row && !mine && !gone) {
+    await write.raw([{ table, id, before: null, after: row }]);
     return 'came';
   }
-  const before =
-    ((await kennel.database.of('apart').get(own)) as unknown as RowChange['before'] | undefined) ?? null;
-  await write.raw([
-    { table: 'apart', id: own, before, after: proposal(kennel, own, mine, known, row, from) as never },
-  ]);
+  const before = (await kennel.database.of('apart').get(own)) as unknown as RowChange['before'] | undefined;
+  const after = proposal(kennel, own, mine, known, theirs, from);
+  await write.raw([{ table: 'apart', id: own, before: before ?? null, after: after as never }]);
   return 'waits';
 }
 
@@ -101,20 +117,20 @@ function proposal(
   id: string,
   mine: Row | null,
   known: Changed | null,
-  row: Row,
+  { changed: theirs, row }: Theirs,
   from: DeviceId,
 ): Apart {
   const standing = known ?? stamped(kennel, null);
   const changed: Changed = {
-    at: Math.max(0, Math.min(row.changed.at, standing.at - 1)),
+    at: Math.max(0, Math.min(theirs.at, standing.at - 1)),
     by: from,
-    seen: { [from]: row.changed.seen[from] ?? 1 },
+    seen: { [from]: theirs.seen[from] ?? 1 },
   };
   return {
     id,
     versions: [
       { changed: standing, record: mine },
-      { changed, record: { ...row, changed } },
+      { changed, record: row && { ...row, changed } },
     ],
   };
 }

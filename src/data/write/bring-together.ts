@@ -7,7 +7,7 @@ import { type Bout, type KeptName, TABLE_NAMES, type Tables } from '@/data/recor
 import { linksOf } from '@/data/records/links';
 import { RECORD_TITLES } from '@/data/records/titles';
 import { asItWas, type OnProgress, writeDifference } from './kennel-tables';
-import { mustBeSound, refuse, stamped, transact, type Undo } from './transact';
+import { mustBeSound, refuse, stamped, transact, type Undo, type Write } from './transact';
 
 /**
  * Brings in what another kennel has and this one lacks, read and written in one transaction. Fails as
@@ -35,33 +35,48 @@ export async function addTables(
  * leaves the record removed. Fails with `gone` where nothing waits for a decision any more, and with
  * `record` where what was put together is not sound.
  */
-export async function decide(kennel: Kennel, id: string, chosen: Row | null): Promise<Result<Undo>> {
-  const table = id.slice(0, id.indexOf('/')) as KeptName;
+export const decide = (kennel: Kennel, id: string, chosen: Row | null): Promise<Result<Undo>> =>
+  decideAll(kennel, [{ id, chosen }]);
+
+/** A record apart, and what shall stand of it. */
+export type Decision = { readonly id: string; readonly chosen: Row | null };
+
+/** Several decisions in one, so that they are taken back as one: what others name comes first. Fails as `decide` does. */
+export async function decideAll(kennel: Kennel, decisions: readonly Decision[]): Promise<Result<Undo>> {
+  const place = ({ id, chosen }: Decision): number =>
+    chosen ? TABLE_NAMES.indexOf(tableOf(id)) : TABLE_NAMES.length;
   const decided = await transact(kennel, TABLE_NAMES, async (write) => {
-    const apart = await kennel.database.of('apart').get(id);
-    if (!apart) return refuse('gone', id, say('data.kennel-tables.this-is-decided-already'));
-    const seen: Record<string, number> = {};
-    for (const { changed } of apart.versions)
-      for (const [device, count] of Object.entries(changed.seen))
-        seen[device] = Math.max(seen[device] ?? 0, count);
-    const changed = stamped(kennel, { at: kennel.now(), by: kennel.device, seen });
-    const own = id.slice(table.length + 1);
-    const row = (await kennel.database.table(table).get(own)) as Row | undefined;
-    const gone = (await kennel.database.of('gone').get(id)) as Row | undefined;
-    const after = chosen && { ...chosen, changed };
-    if (after) {
-      mustBeSound(table, after);
-      await mustPointAtSomething(kennel, table, after);
-    }
-    await write.raw([
-      { table, id: own, before: row ?? null, after },
-      { table: 'gone', id, before: gone ?? null, after: after ? null : { id, changed } },
-      { table: 'apart', id, before: apart as unknown as Row, after: null },
-    ]);
-    return null;
+    for (const one of [...decisions].sort((a, b) => place(a) - place(b))) await decideOne(kennel, write, one);
   });
   // Taken back as a new version it would have seen all others, and the next file would decide in silence.
   return asItWas(decided);
+}
+
+const tableOf = (id: string): KeptName => id.slice(0, id.indexOf('/')) as KeptName;
+
+async function decideOne(kennel: Kennel, write: Write, { id, chosen }: Decision): Promise<void> {
+  const table = tableOf(id);
+  const apart =
+    (await kennel.database.of('apart').get(id)) ??
+    refuse('gone', id, say('data.kennel-tables.this-is-decided-already'));
+  const seen: Record<string, number> = {};
+  for (const { changed } of apart.versions)
+    for (const [device, count] of Object.entries(changed.seen))
+      seen[device] = Math.max(seen[device] ?? 0, count);
+  const changed = stamped(kennel, { at: kennel.now(), by: kennel.device, seen });
+  const own = id.slice(table.length + 1);
+  const row = (await kennel.database.table(table).get(own)) as Row | undefined;
+  const gone = (await kennel.database.of('gone').get(id)) as Row | undefined;
+  const after = chosen && { ...chosen, changed };
+  if (after) {
+    mustBeSound(table, after);
+    await mustPointAtSomething(kennel, table, after);
+  }
+  await write.raw([
+    { table, id: own, before: row ?? null, after },
+    { table: 'gone', id, before: gone ?? null, after: after ? null : { id, changed } },
+    { table: 'apart', id, before: apart as unknown as Row, after: null },
+  ]);
 }
 
 /**

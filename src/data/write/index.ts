@@ -18,7 +18,7 @@ export {
   typeInBout,
   typeInBouts,
 } from './bouts';
-export { addTables, decide, decideRep } from './bring-together';
+export { addTables, decide, decideAll, decideRep } from './bring-together';
 export { beginCalling, changeScript, noteCalled } from './callings';
 export {
   addMarks,

@@ -1,10 +1,10 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import type { Amendment } from '@/core/log';
-import type { DeviceId, EntryId } from '@/core/shared';
+import type { Day, DeviceId, EntryId } from '@/core/shared';
 import { useKennel } from '@/data/live';
 import { type ApartRep, namesIn, RECORD_TITLES, type Waiting, waitingApart } from '@/data/read';
-import { type Coaches, coachesOf, decide, decideRep } from '@/data/write';
+import { type Coaches, coachesOf, decide, decideAll, decideRep } from '@/data/write';
 import { Button, Sheet } from '@/ui';
 import { wordsOf, writeDay, writeInstant } from '@/words';
 import { chosenRecord, type Difference, differencesOf, forkRows, type Names, valueWords } from './apart-view';
@@ -55,9 +55,32 @@ type WaitsProps = {
 };
 
 function Waits({ title, what, waiting, names, coaches }: WaitsProps) {
+  const { kennel, done } = useKennel();
+  // Of a whole plan nobody decides bout by bout.
+  const all = (theirs: boolean): void =>
+    void done(
+      theirs ? tell('apart-sheet.all-taken') : tell('apart-sheet.all-left'),
+      decideAll(
+        kennel,
+        waiting.map(({ apart: { id, versions } }) => ({
+          id,
+          chosen:
+            versions.find(({ changed }) => (coaches[changed.by] !== undefined) === theirs)?.record ?? null,
+        })),
+      ),
+    );
+  const proposed = waiting.every(({ apart }) =>
+    apart.versions.some(({ changed }) => coaches[changed.by] !== undefined),
+  );
   return (
     <Sheet title={title} className="mt-6" label={title}>
       <p className="mb-3 leading-snug">{what}</p>
+      {proposed && waiting.length > 1 && (
+        <p className="mb-3 flex flex-wrap gap-2">
+          <Button onClick={() => all(true)}>{tell('apart-sheet.take-all')}</Button>
+          <Button onClick={() => all(false)}>{tell('apart-sheet.leave-all')}</Button>
+        </p>
+      )}
       <ul className="grid gap-6">
         {waiting.map(({ apart, rep }) => (
           <li key={apart.id}>
@@ -86,13 +109,15 @@ function RecordApart({ apart: { id, versions }, names, coaches }: RecordProps) {
   const said = tell('apart-sheet.decided', { name });
   const there = versions.filter((one) => one.record !== null);
   const proposed = versions.some(({ changed }) => coaches[changed.by] !== undefined);
+  const removal = versions.some(({ changed, record }) => coaches[changed.by] && record === null);
   const rows = differencesOf(versions, names);
   if (there.length < versions.length)
     return (
       <>
         <h3 className="font-semibold">{name}</h3>
         <p className="leading-snug">
-          {proposed ? newWords(there, names) : tell('apart-sheet.removed-on-one')}
+          {!proposed && tell('apart-sheet.removed-on-one')}
+          {proposed && (removal ? tell('apart-sheet.removal-proposed') : newWords(there, names))}
         </p>
         <div className="mt-2 flex flex-wrap gap-2">
           {there.map((version) => (
@@ -106,7 +131,8 @@ function RecordApart({ apart: { id, versions }, names, coaches }: RecordProps) {
             </Button>
           ))}
           <Button onClick={() => void done(said, decide(kennel, id, null))}>
-            {proposed ? tell('apart-sheet.leave-it') : tell('apart-sheet.leave-it-removed')}
+            {!proposed && tell('apart-sheet.leave-it-removed')}
+            {proposed && (removal ? tell('apart-sheet.take-out') : tell('apart-sheet.leave-it'))}
           </Button>
         </div>
       </>
@@ -191,6 +217,14 @@ function laid(
 /** Something new that is proposed, in a line. */
 const newWords = (there: Waiting['apart']['versions'], names: Names): string => {
   const { changed: _, id: __, ...record } = there[0]?.record ?? {};
+  const on = record.on as { readonly element?: string } | undefined;
+  // A planned bout is its day and work; its criteria stand in the plan.
+  if (typeof record.day === 'string' && on?.element)
+    return tell('apart-sheet.new-bout', {
+      day: writeDay(record.day as Day),
+      title: names.get(on.element) ?? '',
+      goes: Number(record.goes),
+    });
   return tell('apart-sheet.new-proposed', { what: valueWords(record, names) });
 };
 

@@ -1,11 +1,20 @@
 import { describe, expect, it } from 'vitest';
 import { plainRep } from '@/core/log';
+import type { Day, DogId, ElementId } from '@/core/shared';
 import { must } from '@/core/shared';
+import type { Kennel } from '@/data/kennel';
 import { emptyKennel } from '@/data/kennel.test-helper';
 import { changeDog, record, replaceTables, startBout } from '@/data/write';
 import { makeSampleKennel } from '@/demo/sample-kennel';
 import { TODAY } from '@/demo/sample-state.test-helper';
-import { classTiles } from './class-lesson';
+import { classDogs, classTiles } from './class-lesson';
+
+const tilesOf = async (
+  kennel: Kennel,
+  dogs: readonly DogId[],
+  chosen: Readonly<Partial<Record<DogId, ElementId>>>,
+  today: Day,
+) => classTiles(kennel, await classDogs(kennel, dogs, today), chosen, today);
 
 const sample = makeSampleKennel(TODAY, 2);
 
@@ -14,7 +23,7 @@ describe('the tiles of a class', () => {
     const kennel = await emptyKennel(Date.parse(`${TODAY}T12:00:00Z`));
     must(await replaceTables(kennel, sample));
     const ids = sample.dogs.map(({ id }) => id);
-    const tiles = await classTiles(kennel, ids, {}, TODAY);
+    const tiles = await tilesOf(kennel, ids, {}, TODAY);
     expect(tiles.map(({ dog, goes, rests }) => [dog.name, goes, rests])).toEqual([
       ['Quill', 0, false],
       ['Juniper', 0, false],
@@ -27,9 +36,9 @@ describe('the tiles of a class', () => {
     const bout = must(await startBout(kennel, other, { day: TODAY, away: false, start: quill.asked })).made;
     for (const outcome of ['clean', 'miss', 'miss'] as const)
       must(await record(kennel, bout, { kind: 'rep', ...plainRep(bout.start, { outcome }) }));
-    const [now] = await classTiles(kennel, ids, {}, TODAY);
+    const [now] = await tilesOf(kennel, ids, {}, TODAY);
     expect([now?.element?.id, now?.goes, now?.clean, now?.missed]).toEqual([other.id, 3, 1, 2]);
-    const [said] = await classTiles(kennel, ids, { [quill.dog.id]: quill.element.id }, TODAY);
+    const [said] = await tilesOf(kennel, ids, { [quill.dog.id]: quill.element.id }, TODAY);
     expect([said?.element?.id, said?.goes, said?.bout]).toEqual([quill.element.id, 0, null]);
   });
 
@@ -39,12 +48,12 @@ describe('the tiles of a class', () => {
     const [quill, juniper] = sample.dogs.map(({ id }) => id);
     if (!quill || !juniper) throw new Error('the sample has dogs');
     must(await changeDog(kennel, juniper, { offWork: { since: TODAY, until: null, why: 'lame', vet: '' } }));
-    const [tile] = await classTiles(kennel, [quill], {}, TODAY);
+    const [tile] = await tilesOf(kennel, [quill], {}, TODAY);
     const other = tile?.elements[3];
     if (!other) throw new Error('Quill has more work');
     const bout = must(await startBout(kennel, other, { day: TODAY, away: false, start: {} })).made;
     must(await record(kennel, bout, { kind: 'sign', sign: 'limping' }));
-    const tiles = await classTiles(
+    const tiles = await tilesOf(
       kennel,
       [quill, juniper],
       { [quill]: tile?.elements[0]?.id ?? other.id },

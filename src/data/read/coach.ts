@@ -2,6 +2,7 @@ import type { Criteria } from '@/core/breakdown';
 import { addDays, type BoutId, type Day, type DogId } from '@/core/shared';
 import type { Kennel } from '@/data/kennel';
 import { type Clip, type ElementRecord, elementOf } from '@/data/records';
+import { lastKept } from './evidence';
 
 /** So many sessions can be commented on, the last first. */
 const SESSIONS = 30;
@@ -19,15 +20,19 @@ export async function commentables({ database }: Kennel): Promise<{
 }> {
   const all = (await database.of('elements').toArray()).filter((one) => !one.putAway && one.retired === null);
   const titles = new Map(all.map((one) => [one.id as string, one.title]));
-  const kept = await database.kept.toArray();
-  const last = kept.sort((a, b) => b.startedAt - a.startedAt).slice(0, SESSIONS);
-  const bouts = await database.of('bouts').bulkGet(last.map((one) => one.bout));
+  const outings = await database.of('outings').orderBy('day').reverse().limit(SESSIONS).toArray();
+  const days = new Map(outings.map(({ id, day }) => [id as string, day]));
+  const bouts = await database
+    .of('bouts')
+    .where('outingId')
+    .anyOf([...days.keys()])
+    .toArray();
+  const last = bouts.sort((a, b) => b.startedAt - a.startedAt).slice(0, SESSIONS);
   return {
     elements: all.sort((a, b) => a.title.localeCompare(b.title)),
-    bouts: bouts.flatMap((bout, i) => {
-      const title = bout && titles.get(elementOf(bout) ?? '');
-      const day = last[i]?.day;
-      return bout && title && day ? [{ id: bout.id, dogId: bout.dogId, day, title }] : [];
+    bouts: last.flatMap((bout) => {
+      const [title, day] = [titles.get(elementOf(bout) ?? ''), days.get(bout.outingId)];
+      return title && day ? [{ id: bout.id, dogId: bout.dogId, day, title }] : [];
     }),
     clips: await database.of('clips').toArray(),
   };
@@ -48,19 +53,18 @@ const SHOWN = 6;
 const THINGS = 3;
 
 /** What a picture of a dog says, of the log and the plan as they stand. */
-export async function pictureFacts({ database }: Kennel, dogId: DogId, today: Day): Promise<PictureFacts> {
-  const [dog, elements, kept, slots] = await Promise.all([
+export async function pictureFacts(kennel: Kennel, dogId: DogId, today: Day): Promise<PictureFacts> {
+  const { database } = kennel;
+  const [dog, elements, slots] = await Promise.all([
     database.of('dogs').get(dogId),
     database.of('elements').where('dogId').equals(dogId).toArray(),
-    database.kept.where('dogId').equals(dogId).toArray(),
     database.of('slots').where('dogId').equals(dogId).toArray(),
   ]);
   const alive = elements.filter((one) => !one.putAway && one.retired === null);
-  const last = new Map<string, (typeof kept)[number]>();
-  for (const one of kept) {
-    const before = one.element ? last.get(one.element) : undefined;
-    if (one.element && (!before || one.startedAt > before.startedAt)) last.set(one.element, one);
-  }
+  const found = await Promise.all(
+    alive.map(async ({ id }) => [id as string, await lastKept(kennel, id)] as const),
+  );
+  const last = new Map(found.flatMap(([id, one]) => (one ? [[id, one] as const] : [])));
   const worked = alive
     .filter((one) => last.has(one.id))
     .sort((a, b) => (last.get(b.id)?.startedAt ?? 0) - (last.get(a.id)?.startedAt ?? 0));

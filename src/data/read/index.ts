@@ -65,7 +65,7 @@ export {
   elementQuestions,
   studyQuestion,
 } from './class-evidence';
-export { type ClassTile, classTiles } from './class-lesson';
+export { type ClassDog, type ClassTile, classDogs, classTiles } from './class-lesson';
 export { clipOf, clipsOfBout, listClips, type MarkedClip } from './clips';
 export { commentables, type PictureFacts, pictureFacts } from './coach';
 export { coachFacts } from './coach-facts';

@@ -1,6 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useState } from 'react';
 import { useDogs, useKennel } from '@/data/live';
-import { classTiles } from '@/data/read';
+import { type ClassDog, classDogs, classTiles } from '@/data/read';
 import { Notice, PageHead, Sheet } from '@/ui';
 import { tell } from '../later-words';
 import { classOf, useClass } from './class-store';
@@ -16,9 +17,17 @@ export function ClassPage() {
   const { dogs: chosen, elements } = useClass((state) => classOf(state, kennel.name));
   const say = useClass((state) => state.say);
   const inClass = (dogs ?? []).filter((dog) => chosen.includes(dog.id));
+  const [members, setMembers] = useState<readonly ClassDog[]>([]);
+  useEffect(() => {
+    let current = true;
+    void classDogs(kennel, chosen, today).then((found) => current && setMembers(found));
+    return () => {
+      current = false;
+    };
+  }, [kennel, chosen, today]);
   const tiles = useLiveQuery(
-    () => classTiles(kennel, chosen, elements, today),
-    [kennel, today, chosen, elements],
+    () => classTiles(kennel, members, elements, today),
+    [kennel, today, members, elements],
   );
   if (!dogs) return null;
   return (

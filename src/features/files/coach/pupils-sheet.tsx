@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { useDogs, useKennel } from '@/data/live';
-import { Sheet } from '@/ui';
+import { buttonClass, Sheet } from '@/ui';
 import { writeDay, writeInstant } from '@/words';
 import { type FileAnswers, fileDesk } from '@/workers/client';
 import { tell } from '../words';
@@ -35,7 +35,12 @@ export function PupilsSheet() {
         </p>
       )}
       {pupils.length === 0 ? (
-        <p className="leading-snug">{tell('coach.no-pupils')}</p>
+        <p className="grid justify-items-start gap-3 leading-snug">
+          {tell('coach.no-pupils')}
+          <Link className={buttonClass()} to={`/${kennel.name}/files`}>
+            {tell('coach.to-files')}
+          </Link>
+        </p>
       ) : (
         <ul className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
           {pupils.map(({ kennel: name, by, dogs: theirs, openedAt }) => {

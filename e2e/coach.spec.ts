@@ -86,3 +86,34 @@ test('for somebody without the program there is one picture; on paper and phone 
   expect(size[1]).toBeGreaterThan(700);
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
+
+test('a second of a clip is commented on without the clip, and a time that is none is said', async ({
+  page,
+}, info) => {
+  await page.goto('/own/files');
+  await page.getByLabel('Kennel file').setInputFiles('src/data/fixtures/kennel-v17.json');
+  await page.getByRole('button', { name: 'Replace it' }).click();
+  await expect(page.getByText(/^1 dog: /)).toBeVisible();
+  await page.goto('/own/files/coach');
+  await page.getByLabel('Sessions of').selectOption({ label: 'all time' });
+  const packet = await savedFile(page, 'Make the packet', info, 'packet.json');
+  await page.goto('/own/files');
+  await page.getByLabel('Kennel file').setInputFiles(packet);
+  await page.getByRole('button', { name: /^Open the packet of/ }).click();
+  await expect(page).toHaveURL(/\/pupil-[\w-]+\/today$/);
+  await page.goto(page.url().replace('/today', '/files/coach'));
+  const clip = page.getByLabel('About').getByRole('option', { name: /^Clip / });
+  await page.getByLabel('About').selectOption({ label: (await clip.first().textContent()) ?? '' });
+  await page.getByLabel('What you say').click();
+  await page.keyboard.type('The hand moves first.');
+  await page.getByLabel('At which second of the clip').click();
+  await page.keyboard.type('soon');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/“soon” is not a/)).toBeVisible();
+  await page.getByLabel('At which second of the clip').click();
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('12.4');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('The hand moves first.')).toBeVisible();
+  await expect(page.getByRole('link', { name: /at 12\.4 s$/ }).last()).toBeVisible();
+});

@@ -96,3 +96,21 @@ test('what is no table is refused with what to do; nothing is written', async ({
   await take.click({ force: true });
   expect(await storedCount(page, 'regulon-own', 'entries')).toBe(0);
 });
+
+test('a name typed key by key, faster than the sheet is read, loses neither the sheet nor a letter', async ({
+  page,
+}) => {
+  await page.goto('/own/files/own-sheet');
+  const rows = Array.from(
+    { length: 4000 },
+    (_, i) => `${1 + (i % 28)}.3.2026,Sit ${i % 9},${i % 3 ? 'ok' : 'miss'}`,
+  );
+  await page.getByLabel('Spreadsheet file').setInputFiles(file(['Date,Exercise,Result', ...rows].join('\n')));
+  await expect(page.getByText(/4,?000 rows are not understood/)).toBeVisible();
+  await page.getByLabel('Whose sheet it is').click();
+  await page.keyboard.type('Kestrel');
+  await expect(page.getByLabel('Whose sheet it is')).toHaveValue('Kestrel');
+  await expect(page.getByRole('button', { name: /^Take 4,?000 goes in/ })).toBeVisible();
+  await expect(page.getByRole('cell', { name: 'Kestrel', exact: true }).first()).toBeVisible();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+});

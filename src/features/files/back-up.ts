@@ -14,10 +14,15 @@ export async function backUpNow(
   now: number,
   ask: boolean,
 ): Promise<Result<Backup>> {
-  const done = await writtenInto(kennel, folder, now, ask);
-  if (done.ok) await saySaved(kennel, now);
-  else if (done.code !== 'cancelled') await sayBackup(kennel, { problem: done.message });
-  return done;
+  try {
+    const done = await writtenInto(kennel, folder, now, ask);
+    if (done.ok) await saySaved(kennel, now);
+    else if (done.code !== 'cancelled') await sayBackup(kennel, { problem: done.message });
+    return done;
+  } catch (error) {
+    // The browser's storage is full or shut: what is in the folder is there, and how it went is not kept.
+    return fail('write', '', say('data.backups.folder-failed', { why: String(error) }));
+  }
 }
 
 async function writtenInto(

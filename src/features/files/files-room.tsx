@@ -33,12 +33,18 @@ export function FilesRoom() {
   const refuse = (name: string, failure: Failure): void =>
     setRefused(failure.code === 'cancelled' ? null : { name, failure });
 
+  const noteSaved = async (): Promise<void> => {
+    try {
+      await saySaved(kennel, now());
+    } catch {
+      // The file is saved; only the day of it is not kept, and Today reminds a little early.
+    }
+  };
   const save = async (): Promise<void> => {
     const file = await work.run({ kind: 'save', kennel: kennel.name, now: now(), since: null });
     if (!file.ok) return refuse('The kennel', file);
-    hand(`regulon-${kennel.name}-${today}.json`, file.value.file);
+    hand(`regulon-${kennel.name}-${today}.json`, file.value.file, () => void noteSaved());
     setAside(file.value.aside.map(wordsOf));
-    await saySaved(kennel, now());
   };
   const look = async (file: File): Promise<void> => {
     setRefused(null);

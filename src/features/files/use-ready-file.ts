@@ -14,24 +14,28 @@ export type ReadyFile = {
  */
 export function useReadyFile(): {
   readonly ready: ReadyFile | null;
-  readonly hand: (name: string, blob: Blob) => void;
+  /** `onHanded` is called when it was saved or handed on, not before. */
+  readonly hand: (name: string, blob: Blob, onHanded?: () => void) => void;
 } {
   const [ready, setReady] = useState<ReadyFile | null>(null);
-  const hand = (name: string, blob: Blob): void => {
+  const hand = (name: string, blob: Blob, onHanded: () => void = () => undefined): void => {
     const shared = shareable(name, blob);
     if (!shared) {
       saveBlob(name, blob);
+      onHanded();
       return;
     }
     setReady({
       name,
       save: () => {
         saveBlob(name, blob);
+        onHanded();
         setReady(null);
       },
       share: async () => {
         try {
           await navigator.share({ files: [shared] });
+          onHanded();
           setReady(null);
         } catch {
           // Closed without handing it on: the file is still at hand.

@@ -26,6 +26,8 @@ export function OwnSheetPage() {
   const [wrong, setWrong] = useState<string | null>(null);
   const takeIn = async (): Promise<void> => {
     if (!sheet) return;
+    // Kept before: work that is stopped needs the file again, and not what was said of it.
+    keepMapping(sheet.opened.heads, sheet.mapping);
     const at = { kennel: kennel.name, now: now() };
     const taken = await work.run({
       kind: 'bring-sheet',
@@ -35,7 +37,6 @@ export function OwnSheetPage() {
       ...at,
     });
     if (!taken.ok) return setWrong(taken.code === 'cancelled' ? null : wordsOf(taken.message));
-    keepMapping(sheet.opened.heads, sheet.mapping);
     setBrought(taken.value);
     close();
     const back = async () => {

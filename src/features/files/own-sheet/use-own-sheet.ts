@@ -3,7 +3,7 @@ import type { Failure } from '@/core/shared';
 import type { AskedUnit, SheetMapping, Usual } from '@/data/files';
 import { useDogs, useKennel } from '@/data/live';
 import { bareUnit, numberCustom } from '@/words';
-import type { FileAnswers } from '@/workers/client';
+import { type FileAnswers, fileDesk } from '@/workers/client';
 import { type FileWork, useFileWork } from '../use-file-work';
 import { keptMapping } from './kept-mapping';
 
@@ -33,7 +33,8 @@ export function useOwnSheet(): OwnSheetState {
   const [sheet, setSheet] = useState<OpenSheet | null>(null);
   const [refused, setRefused] = useState<OwnSheetState['refused']>(null);
   const readAs = async (now: Omit<OpenSheet, 'read'>): Promise<void> => {
-    const read = await work.run({ kind: 'read-sheet', mapping: now.mapping, today });
+    // Never stopped by the next one: what is stopped takes its worker with it, and the opened sheet lies there.
+    const read = await fileDesk.ask({ kind: 'read-sheet', mapping: now.mapping, today });
     if (read.ok)
       setSheet((stands) => (stands?.mapping === now.mapping ? { ...now, read: read.value } : stands));
     else if (read.code !== 'cancelled') setRefused({ name: now.name, failure: read });

@@ -165,3 +165,28 @@ export async function phoneOf(browser: Browser, baseURL: string | undefined): Pr
   await guard(phone, baseURL);
   return phone;
 }
+
+/** Holds a table for writing for a second and a half, as a slow disk does: what the page writes waits behind it. */
+export async function diskHeld(page: Page, database: string, table: string): Promise<void> {
+  await page.evaluate(
+    ([name, store]) =>
+      new Promise<void>((held, failed) => {
+        const opened = indexedDB.open(name);
+        opened.onerror = () => failed(opened.error);
+        opened.onsuccess = () => {
+          const until = performance.now() + 1500;
+          const rows = opened.result.transaction(store, 'readwrite').objectStore(store);
+          const again = (): void => {
+            const asked = rows.count();
+            asked.onsuccess = () => {
+              held();
+              if (performance.now() < until) again();
+              else opened.result.close();
+            };
+          };
+          again();
+        };
+      }),
+    [database, table] as const,
+  );
+}

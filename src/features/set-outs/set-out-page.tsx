@@ -4,6 +4,7 @@ import {
   askedOfDrawing,
   besideAtTheEnd,
   carried,
+  dogOf,
   listThings,
   metresOf,
   pathsOf,
@@ -98,12 +99,15 @@ function Drawn({
       thing={thing}
       view={view}
       lengths={lengths}
-      onChange={(next) =>
-        void things(tell('set-out.changed', { name: nameOf(thing.key) }), (stored) =>
-          carried(stored, thing.key, { x: next.x ?? thing.x, y: next.y ?? thing.y }).map((one) =>
-            one.key === thing.key ? { ...one, ...next } : one,
-          ),
-        )
+      onChange={(by) =>
+        void things(tell('set-out.changed', { name: nameOf(thing.key) }), (stored) => {
+          const own = stored.find((one) => one.key === thing.key);
+          if (!own) return stored;
+          const next = by(own, dogOf(stored));
+          return carried(stored, own.key, { x: next.x ?? own.x, y: next.y ?? own.y }).map((one) =>
+            one.key === own.key ? { ...one, ...next } : one,
+          );
+        })
       }
       onRemove={() => remove(thing.key)}
     />

@@ -12,7 +12,8 @@ type Props = {
   readonly thing: Thing;
   readonly view: LaidOutView;
   readonly lengths: Lengths;
-  readonly onChange: (next: Partial<Thing>) => void;
+  /** From what is stored when it is written: the field before may still be on its way to the disk. */
+  readonly onChange: (by: (stored: Thing, dog: Thing | null) => Partial<Thing>) => void;
   readonly onRemove: () => void;
 };
 
@@ -42,13 +43,15 @@ export function ThingSheet({ thing, view, lengths, onChange, onRemove }: Props) 
               label={tell('thing.from-the-dog')}
               written={writtenLength(lengths, distance(from, thing))}
               read={lengthRead(lengths)}
-              onTake={(metres) => onChange(pointAt(from, on, metres))}
+              onTake={(metres) => onChange((stored, dog) => fromDog(stored, dog, { metres }))}
             />
             <TypedField
               label={tell('thing.bearing')}
               written={writtenDegrees(compassOf(on, north))}
               read={degreesRead(-360, 360)}
-              onTake={(degrees) => onChange(pointAt(from, wholeTurn(degrees + north), distance(from, thing)))}
+              onTake={(degrees) =>
+                onChange((stored, dog) => fromDog(stored, dog, { on: wholeTurn(degrees + north) }))
+              }
             />
           </>
         ) : (
@@ -57,13 +60,13 @@ export function ThingSheet({ thing, view, lengths, onChange, onRemove }: Props) 
               label={tell('thing.from-the-left')}
               written={writtenLength(lengths, thing.x)}
               read={lengthOrBelow(lengths)}
-              onTake={(x) => onChange({ x })}
+              onTake={(x) => onChange(() => ({ x }))}
             />
             <TypedField
               label={tell('thing.from-below')}
               written={writtenLength(lengths, thing.y)}
               read={lengthOrBelow(lengths)}
-              onTake={(y) => onChange({ y })}
+              onTake={(y) => onChange(() => ({ y }))}
             />
           </>
         )}
@@ -72,7 +75,7 @@ export function ThingSheet({ thing, view, lengths, onChange, onRemove }: Props) 
             label={tell('thing.faces')}
             written={writtenDegrees(compassOf(thing.turn, north))}
             read={degreesRead(-360, 360)}
-            onTake={(degrees) => onChange({ turn: wholeTurn(degrees + north) })}
+            onTake={(degrees) => onChange(() => ({ turn: wholeTurn(degrees + north) }))}
           />
         )}
         {thing.wide !== null && (
@@ -80,7 +83,7 @@ export function ThingSheet({ thing, view, lengths, onChange, onRemove }: Props) 
             label={tell('thing.wide')}
             written={writtenLength(lengths, thing.wide)}
             read={lengthRead(lengths, 0.01)}
-            onTake={(wide) => onChange({ wide })}
+            onTake={(wide) => onChange(() => ({ wide }))}
           />
         )}
         {thing.long !== null && (
@@ -88,7 +91,7 @@ export function ThingSheet({ thing, view, lengths, onChange, onRemove }: Props) 
             label={tell('thing.long')}
             written={writtenLength(lengths, thing.long)}
             read={lengthRead(lengths, 0.01)}
-            onTake={(long) => onChange({ long })}
+            onTake={(long) => onChange(() => ({ long }))}
           />
         )}
         <TypedField
@@ -96,13 +99,13 @@ export function ThingSheet({ thing, view, lengths, onChange, onRemove }: Props) 
           hint={tell('thing.order-hint')}
           written={thing.order === null ? '' : String(thing.order)}
           read={(text) => (text.trim() === '' ? ok(0) : numberRead(1, 99)(text))}
-          onTake={(order) => onChange({ order: order < 1 ? null : Math.round(order) })}
+          onTake={(order) => onChange(() => ({ order: order < 1 ? null : Math.round(order) }))}
         />
         <TypedField
           label={tell('thing.label')}
           written={thing.label}
           read={(text) => ok(text.trim().slice(0, 60))}
-          onTake={(label) => onChange({ label })}
+          onTake={(label) => onChange(() => ({ label }))}
         />
       </div>
       <p className="mt-3">
@@ -110,6 +113,16 @@ export function ThingSheet({ thing, view, lengths, onChange, onRemove }: Props) 
       </p>
     </Sheet>
   );
+}
+
+/** Where a thing lies from the dog with the one of both that was typed, and the other as it is stored. */
+function fromDog(
+  stored: Thing,
+  dog: Thing | null,
+  { on, metres }: { on?: number; metres?: number },
+): Partial<Thing> {
+  if (!dog) return {};
+  return pointAt(dog, on ?? bearing(dog, stored) ?? 0, metres ?? distance(dog, stored));
 }
 
 /** A place may lie left of the edge or below it. */

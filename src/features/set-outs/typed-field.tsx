@@ -20,10 +20,15 @@ export function TypedField<T>({ label, hint, written, read, onTake, once = false
   const [problem, setProblem] = useState<string>();
   // Enter and then leaving the field is one taking: the other would be what Undo takes back.
   const taken = useRef<string | null>(null);
+  // What another field's write changes here shows at once, except under the fingers of somebody typing.
+  const shown = useRef(written);
   useEffect(() => {
+    const was = shown.current;
+    const isTaken = taken.current !== null;
+    shown.current = written;
     taken.current = null;
-    setText(written);
-    setProblem(undefined);
+    setText((typed) => (isTaken || typed === was ? written : typed));
+    if (isTaken) setProblem(undefined);
   }, [written]);
   const commit = (): void => {
     const value = text.trim() === written.trim() ? null : read(text);

@@ -193,7 +193,7 @@ test('the search finds by other words, by the key and by thumb, and goes there',
 });
 
 test('words of the region: a bumper by choice, everywhere', async ({ page }) => {
-  await page.goto('/sample/words');
+  await page.goto('/sample/settings');
   await page.getByLabel('What is thrown and fetched').selectOption('bumper');
   // The page is loaded again, in the words that were chosen.
   await page.waitForLoadState('load');

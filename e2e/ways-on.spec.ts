@@ -14,6 +14,7 @@ const kindOf = (path: string): string =>
     .replace(/\/log\/[^/]+/, '/log/:bout')
     .replace(/print\/[^/]+/, 'print/:day')
     .replace(/methods\/[^/]+/, 'methods/:one')
+    .replace(/guide\/[^/]+/, 'guide/:page')
     .replace(/runs\/[^/]+/, 'runs/:one')
     .replace(/meetings\/(?!new$)[^/]+/, 'meetings/:one')
     .replace(/rule-books\/(?!write$|paste$)[^/]+/, 'rule-books/:one');
@@ -75,12 +76,18 @@ test('an empty kennel', async ({ page }) => {
     '/own/files',
     '/own/files/coach',
     '/own/files/own-sheet',
+    '/own/guide',
+    '/own/guide/:page',
+    '/own/kennel',
+    '/own/plan',
     '/own/rule-books',
     '/own/rule-books/paste',
     '/own/rule-books/write',
+    '/own/settings',
     '/own/today',
     '/own/trials',
     '/own/trials/practice',
+    '/own/words',
   ]);
 });
 

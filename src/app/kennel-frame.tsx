@@ -29,6 +29,7 @@ import { useDone } from './use-done';
 const Shut = lazy(async () => ({ default: (await import('./shut')).Shut }));
 // What is said of backups, and making one, may come a moment after the room.
 const BackupLine = lazy(async () => ({ default: (await import('./backups')).BackupLine }));
+const TourLine = lazy(async () => ({ default: (await import('./tour/tour-line')).TourLine }));
 
 /** Opens the kennel that the address names and gives every room what it works on. */
 export function KennelFrame() {
@@ -102,6 +103,7 @@ function Frame({ kennel }: { readonly kennel: Kennel }) {
       <TopBar kennel={kennel.name} dogs={dogs ?? []} dog={dog} onChoose={chooseDog} />
       <Suspense>
         <BackupLine kennel={kennel} today={today} />
+        {kennel.name === 'sample' && <TourLine kennel={kennel} />}
       </Suspense>
       <main
         id="room"

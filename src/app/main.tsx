@@ -6,9 +6,9 @@ import { takeLocale } from '@/words';
 import { fetchAhead } from './fetch-ahead';
 import { keepForOffline } from './offline';
 import { router } from './routes';
-import { firstTheme, showTheme } from './theme';
+import { showLook } from './theme';
 
-showTheme(firstTheme());
+showLook();
 if (import.meta.env.PROD) {
   keepForOffline();
   addEventListener('load', fetchAhead, { once: true });

@@ -77,6 +77,15 @@ export const router = createBrowserRouter([
         path: 'words',
         lazy: async () => ({ Component: (await import('@/features/glossary')).GlossaryPage }),
       },
+      {
+        path: 'settings',
+        lazy: async () => ({ Component: (await import('./settings/settings-page')).SettingsPage }),
+      },
+      {
+        path: 'guide/:page?',
+        lazy: async () => ({ Component: (await import('./guide/guide-page')).GuideBook }),
+      },
+      { path: 'tour', lazy: async () => ({ Component: (await import('./tour/begin-tour')).BeginTour }) },
       { path: 'files', lazy: async () => ({ Component: (await import('@/features/files')).FilesRoom }) },
       {
         path: 'files/coach',

@@ -6,10 +6,13 @@ import { asId, type DogId } from '@/core/shared';
 import type { KennelContext } from '@/data/live';
 import { type Findable, findableNotes, findableWork } from '@/data/read';
 import { Dialog, TextField } from '@/ui';
-import { regionNow, writeDay } from '@/words';
-import { tell } from '@/words/shell';
+import { regionNow, tellerOf, writeDay } from '@/words';
+import en from '@/words/en/search.json';
+import { GUIDE } from './guide/pages';
 import { searcher } from './search-index';
 import { useSearch } from './search-store';
+
+const tell = tellerOf(en);
 
 /** The methods in this person's words. */
 const METHODS_HERE = methodsIn(regionNow());
@@ -37,7 +40,12 @@ const PAGES: readonly Findable[] = (
     ['kennel', tell('search-dialog.page-kennel'), 'dog kit words signals vet limits'],
     ['files', tell('search-dialog.page-files'), 'save backup export import settings'],
     ['start', tell('search-dialog.page-start'), 'new puppy'],
-    ['words', tell('search-dialog.page-words'), 'glossary settings region'],
+    ['words', tell('search-dialog.page-words'), 'glossary'],
+    [
+      'settings',
+      tell('search-dialog.page-settings'),
+      'theme dark contrast letters units yards region bumper keys left hand sounds week language',
+    ],
   ] as const
 ).map(([to, title, text]) => ({
   kind: 'page',
@@ -50,6 +58,18 @@ const PAGES: readonly Findable[] = (
   dogId: null,
 }));
 
+/** The pages of the guide by all that they say; what is called so comes before them. */
+const GUIDE_PAGES: readonly Findable[] = GUIDE.map(({ id, title, text }) => ({
+  kind: 'page',
+  id: `guide ${id}`,
+  title: tell('search-dialog.guide', { title }),
+  dog: '',
+  text,
+  day: null,
+  to: `guide/${id}`,
+  dogId: null,
+}));
+
 /** Every dog, element, exercise, method, note and page by its words. */
 export function SearchDialog({ context }: { readonly context: KennelContext }) {
   const { kennel, choose } = context;
@@ -57,7 +77,10 @@ export function SearchDialog({ context }: { readonly context: KennelContext }) {
   const navigate = useNavigate();
   const work = useLiveQuery(() => findableWork(kennel, METHODS_HERE), [kennel]);
   const notes = useLiveQuery(async () => (await findableNotes(kennel)).map(calledByDay), [kennel]);
-  const find = useMemo(() => searcher([...PAGES, ...(work ?? []), ...(notes ?? [])]), [work, notes]);
+  const find = useMemo(
+    () => searcher([...PAGES, ...(work ?? []), ...(notes ?? []), ...GUIDE_PAGES]),
+    [work, notes],
+  );
   const found = find(question);
   const [first] = found;
   const go = (one: Findable): void => {

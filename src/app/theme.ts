@@ -1,28 +1,66 @@
 import { create } from 'zustand';
 
 export type Theme = 'light' | 'dusk';
-const KEY = 'regulon-theme';
+export type Contrast = 'usual' | 'more';
+/** Parts of the usual size of letters, in per cent. */
+export const TEXT_SIZES = [100, 115, 130] as const;
+export type TextSize = (typeof TEXT_SIZES)[number];
 
-/** Light or dusk: the person's choice, and until then what the device asks for. */
-export const useTheme = create<{ readonly theme: Theme; readonly toggle: () => void }>((set, get) => ({
-  theme: firstTheme(),
-  toggle: () => {
-    const theme = get().theme === 'light' ? 'dusk' : 'light';
-    localStorage.setItem(KEY, theme);
-    showTheme(theme);
-    set({ theme });
-  },
-}));
+type Chosen = {
+  /** Null: as the device asks. */
+  readonly theme: Theme | null;
+  readonly contrast: Contrast | null;
+  readonly size: TextSize;
+};
+const KEYS = { theme: 'regulon-theme', contrast: 'regulon-contrast', size: 'regulon-text-size' } as const;
 
-export function firstTheme(): Theme {
-  const kept = localStorage.getItem(KEY);
-  if (kept === 'light' || kept === 'dusk') return kept;
-  return matchMedia('(prefers-color-scheme: dark)').matches ? 'dusk' : 'light';
+type Look = Chosen & {
+  /** What is shown now, by the choice or by the device. */
+  readonly shown: Theme;
+  readonly choose: (change: Partial<Chosen>) => void;
+};
+
+const asks = (what: string): boolean => matchMedia(what).matches;
+const themeOf = ({ theme }: Chosen): Theme =>
+  theme ?? (asks('(prefers-color-scheme: dark)') ? 'dusk' : 'light');
+
+/** How the page looks: the person's choice, and until then what the device asks for. */
+export const useLook = create<Look>((set, get) => {
+  const chosen = kept();
+  return {
+    ...chosen,
+    shown: themeOf(chosen),
+    choose: (change) => {
+      for (const [name, value] of Object.entries(change)) {
+        const key = KEYS[name as keyof Chosen];
+        if (value === null) localStorage.removeItem(key);
+        else localStorage.setItem(key, String(value));
+      }
+      set(change);
+      set({ shown: themeOf(get()) });
+      showLook();
+    },
+  };
+});
+
+function kept(): Chosen {
+  const [theme, contrast] = [localStorage.getItem(KEYS.theme), localStorage.getItem(KEYS.contrast)];
+  const size = Number(localStorage.getItem(KEYS.size));
+  return {
+    theme: theme === 'light' || theme === 'dusk' ? theme : null,
+    contrast: contrast === 'usual' || contrast === 'more' ? contrast : null,
+    size: TEXT_SIZES.find((one) => one === size) ?? 100,
+  };
 }
 
-export function showTheme(theme: Theme): void {
-  document.documentElement.dataset.theme = theme;
+/** Puts the look on the page, before it is drawn and after each choice. */
+export function showLook(): void {
+  const { shown, contrast, size } = useLook.getState();
+  const root = document.documentElement;
+  root.dataset.theme = shown;
+  root.dataset.contrast = contrast ?? (asks('(prefers-contrast: more)') ? 'more' : 'usual');
+  root.style.fontSize = size === 100 ? '' : `${size}%`;
   document
     .querySelector('meta[name="theme-color"]')
-    ?.setAttribute('content', theme === 'light' ? '#f6f1e3' : '#121719');
+    ?.setAttribute('content', shown === 'light' ? '#f6f1e3' : '#121719');
 }

@@ -2,6 +2,7 @@ import {
   Blocks,
   BookOpenText,
   CalendarRange,
+  CircleQuestionMark,
   ClipboardPen,
   DraftingCompass,
   Ellipsis,
@@ -16,14 +17,14 @@ import {
   Sun,
   Timer,
 } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, NavLink, useLocation } from 'react-router';
 import { asId, type DogId } from '@/core/shared';
 import { type Dog, isPupil, type KennelName } from '@/data/read';
 import { SelectField } from '@/ui';
 import { tell } from '@/words/shell';
 import { useSearch } from './search-store';
-import { useTheme } from './theme';
+import { useLook } from './theme';
 
 type Room = {
   readonly to: string;
@@ -62,7 +63,14 @@ const ROOMS: readonly Room[] = [
   },
   { to: 'trials', title: tell('top-bar.trials'), Icon: ClipboardPen, needsDog: false, inHand: false },
   { to: 'kennel', title: tell('top-bar.kennel'), Icon: House, needsDog: true, inHand: false },
-  { to: 'files', title: tell('top-bar.files'), Icon: FolderOpen, needsDog: false, inHand: false },
+  {
+    to: 'files',
+    title: tell('top-bar.files'),
+    Icon: FolderOpen,
+    needsDog: false,
+    inHand: false,
+    also: ['settings', 'guide'],
+  },
 ];
 
 type Props = {
@@ -79,7 +87,10 @@ export function TopBar({ kennel, dogs, dog, onChoose }: Props) {
       <div aria-hidden="true" className="pole h-2.5 border-b-2 border-ink" />
       <div className="mx-auto flex max-w-[76rem] items-end gap-x-2 px-4 pt-2 sm:gap-x-4 sm:px-6 md:max-lg:flex-wrap">
         <div className="flex min-w-0 items-center gap-2 pb-2 sm:gap-3">
-          <Link to={`/${kennel}/today`} className="text-xl font-extrabold tracking-tight">
+          <Link
+            to={`/${kennel}/today`}
+            className={`text-xl font-extrabold tracking-tight ${kennel === 'own' ? '' : 'max-sm:sr-only'}`}
+          >
             {tell('top-bar.regulon')}
           </Link>
           {dog && <DogName dogs={dogs} dog={dog} onChoose={onChoose} />}
@@ -97,6 +108,7 @@ export function TopBar({ kennel, dogs, dog, onChoose }: Props) {
         </div>
         <div className="mb-1 ml-auto flex shrink-0 md:order-3 md:ml-0">
           <SearchButton />
+          <HelpButton />
           <ThemeSwitch />
         </div>
         <nav
@@ -128,7 +140,7 @@ function RoomTab({ room, kennel, folds }: TabProps) {
     <NavLink
       to={`/${kennel}/${to}`}
       className={({ isActive }) =>
-        `${folds ? 'hidden md:flex' : 'flex'} min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-0.5 whitespace-nowrap text-xs leading-tight md:min-h-11 md:flex-none md:flex-row md:gap-1.5 md:border-x-2 md:border-t-2 md:px-1.5 md:text-base lg:px-[0.45rem] xl:px-2 ${
+        `${folds ? 'hidden md:flex' : 'flex'} min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-0.5 whitespace-nowrap text-xs leading-tight md:min-h-11 md:flex-none md:flex-row md:gap-1.5 md:border-x-2 md:border-t-2 md:px-1.5 md:text-base lg:px-[0.3rem] xl:px-1.5 2xl:px-2 ${
           isActive || under
             ? 'bg-ink font-bold text-paper md:border-ink'
             : 'text-ink hover:bg-paper md:border-transparent'
@@ -209,7 +221,7 @@ function DogName({ dogs, dog, onChoose }: Pick<Props, 'dogs' | 'onChoose'> & { r
       shown={<span className="max-2xl:sr-only">{tell('top-bar.beside')}</span>}
       beside
       className="min-w-0 text-lg max-sm:gap-0"
-      look="min-h-11 max-w-36 truncate bg-sheet font-semibold"
+      look="min-h-11 min-w-0 max-w-36 truncate bg-sheet font-semibold"
       value={dog.id as string}
       options={dogs.map((one) => ({ value: one.id as string, words: one.name }))}
       onChange={(id) => onChoose(asId<DogId>(id))}
@@ -232,14 +244,35 @@ function SearchButton() {
   );
 }
 
+const HelpDialog = lazy(async () => ({ default: (await import('./guide/help-dialog')).HelpDialog }));
+
+/** What the guide says of the page that is open. */
+function HelpButton() {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <button
+        type="button"
+        onClick={() => setOpen(true)}
+        aria-label={tell('top-bar.help')}
+        className="grid size-11 place-items-center"
+      >
+        <CircleQuestionMark aria-hidden="true" className="size-5" />
+      </button>
+      <Suspense>{open && <HelpDialog onClose={() => setOpen(false)} />}</Suspense>
+    </>
+  );
+}
+
 function ThemeSwitch() {
-  const { theme, toggle } = useTheme();
-  const Icon = theme === 'light' ? Moon : Sun;
+  const { shown, choose } = useLook();
+  const day = shown === 'light';
+  const Icon = day ? Moon : Sun;
   return (
     <button
       type="button"
-      onClick={toggle}
-      aria-label={theme === 'light' ? tell('top-bar.dark-page-for-dusk') : tell('top-bar.light-page-for-day')}
+      onClick={() => choose({ theme: day ? 'dusk' : 'light' })}
+      aria-label={day ? tell('top-bar.dark-page-for-dusk') : tell('top-bar.light-page-for-day')}
       className="grid size-11 place-items-center"
     >
       <Icon aria-hidden="true" className="size-5" />

@@ -1,6 +1,7 @@
 import { format, type Locale } from 'date-fns';
 import { enGB } from 'date-fns/locale/en-GB';
 import type { Day } from '@/core/shared';
+import { chosenWeekStart, languagesHere } from './customs';
 import { takeNumberLocale } from './locale';
 
 /** Languages whose days this program writes; others read them as English does. */
@@ -16,8 +17,9 @@ const LOCALES: Readonly<Record<string, () => Promise<Locale>>> = {
 
 let locale: Locale = enGB;
 
-/** Takes the person's own way to write days and numbers, from the browser's languages; before the first page. */
-export async function takeLocale(languages: readonly string[]): Promise<void> {
+/** Takes the person's own way to write days and numbers: as chosen, else the browser's; before the first page. */
+export async function takeLocale(browser: readonly string[]): Promise<void> {
+  const languages = languagesHere(browser);
   takeNumberLocale(languages);
   for (const language of languages) {
     if (language.startsWith('en') && language !== 'en-US') {
@@ -31,6 +33,9 @@ export async function takeLocale(languages: readonly string[]): Promise<void> {
     return;
   }
 }
+
+/** The day a week begins on, 1 Monday … 7 Sunday: as chosen, else as the language has it. */
+export const weekStart = (): number => chosenWeekStart() ?? (locale.options?.weekStartsOn || 7);
 
 /** A calendar day as the person writes it: "15 Jun 2026". Noon: no time zone moves it to another day. */
 export const writeDay = (day: Day): string => format(new Date(`${day}T12:00:00`), 'PP', { locale });

@@ -6,6 +6,9 @@ import type { New, Usual } from '@/data/records';
 /** 1 Monday … 7 Sunday; 1970-01-01 was a Thursday. */
 export const weekdayOf = (day: Day): number => ((((dayNumber(day) + 3) % 7) + 7) % 7) + 1;
 
+/** The first day of the week that a day lies in, where weeks begin on a weekday from 1 Monday to 7 Sunday. */
+export const weekOf = (day: Day, start: number): Day => addDays(day, -((weekdayOf(day) - start + 7) % 7));
+
 /** The id that says what it is of: two devices mean the same weekday. */
 export const usualId = (on: Usual['on']): UsualId =>
   asId<UsualId>(on.kind === 'weekday' ? `weekday-${on.weekday}` : `day-${on.day}`);

@@ -5,8 +5,8 @@ import { SelectField, TextField } from '@/ui';
 import { useCaller } from './caller-store';
 import type { Called } from './calls';
 import { useHand } from './hand-store';
+import { tell } from './later-words';
 import { speak } from './signal';
-import { tell } from './words';
 
 const WORDS: Readonly<Record<CallKind, string>> = {
   cues: tell('caller.cue-words'),

@@ -14,7 +14,7 @@ export function EarSettings() {
   const { own, learning, learn } = useOwnClick();
   return (
     <div className="border-t border-hair pb-2">
-      <label className="flex min-h-14 items-center gap-2 text-lg leading-snug">
+      <label className="flex min-h-14 items-center gap-2 py-1.5 text-lg leading-snug">
         <input
           type="checkbox"
           className="size-6 shrink-0 accent-(--ink)"

@@ -10,7 +10,6 @@ import { cuesOf, type DatedBout, type DogWork, type ElementRecord, keptOn, ownCu
 import { Button, Dock, Notice, RepMarks, Rod, SIGN_WORDS, saveText, useWakeLock } from '@/ui';
 import { wordsOf } from '@/words';
 import { AdviceLine } from './advice-line';
-import { CalledNow, Caller } from './caller';
 import { useCaller } from './caller-store';
 import { confusedIn, nextCall } from './calls';
 import { ChipBar, MoreChips } from './chip-bar';
@@ -128,7 +127,7 @@ export function Pad({ element, work, bout, entries, facts, seen, stands }: Props
       </div>
       <div className={`grid content-start gap-2.5 lg:gap-3 ${leftHanded ? 'lg:order-first' : ''}`}>
         <Dock>
-          <CalledNow called={called} repCount={view.repCount} />
+          <Suspense>{called && <CalledNow called={called} repCount={view.repCount} />}</Suspense>
           {/* A question comes first: what is above the judgement makes room for its answers. */}
           <div className={view.advice.some((one) => one.kind === 'ask') ? 'max-lg:hidden' : 'contents'}>
             <ChipBar view={view} call={call} />
@@ -171,7 +170,9 @@ export function Pad({ element, work, bout, entries, facts, seen, stands }: Props
           </Suspense>
         </div>
         <MoreChips view={view} call={call} />
-        <Caller called={called} />
+        <Suspense fallback={<div className="min-h-14" />}>
+          <Caller called={called} />
+        </Suspense>
         <div className="grid gap-3 lg:hidden">
           <Log view={view} />
           <PadTools actions={actions} view={view} bout={bout.id} onHelp={() => setHelp(true)} inHand />
@@ -225,6 +226,8 @@ function useWordReach(element: ElementRecord | null, axis: Axis | null): readonl
 }
 const NO_REACH: readonly WordReach[] = [];
 
+const Caller = lazy(async () => ({ default: (await import('./caller')).Caller }));
+const CalledNow = lazy(async () => ({ default: (await import('./caller')).CalledNow }));
 const KeyHelp = lazy(async () => ({ default: (await import('./key-help')).KeyHelp }));
 
 /** Pads of rarer work come when they are needed; they are fetched ahead with the rooms. */

@@ -16,7 +16,7 @@ export function SignalSettings() {
     words: string,
     hint = '',
   ) => (
-    <label className="flex min-h-14 items-center gap-2 text-lg leading-snug">
+    <label className="flex min-h-14 items-center gap-2 py-1.5 text-lg leading-snug">
       <input
         type="checkbox"
         className="size-6 shrink-0 accent-(--ink)"

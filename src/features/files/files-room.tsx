@@ -87,6 +87,22 @@ export function FilesRoom() {
       <PageHead title={tell('files-room.what-is-kept-and-how-to-take-it')}>
         {tell('files-room.everything-stays-in-this-browser')}
       </PageHead>
+      <p className="-mt-2 mb-4 flex flex-wrap gap-x-6">
+        <Link
+          className="inline-flex min-h-11 items-center underline underline-offset-4"
+          to="../settings"
+          relative="path"
+        >
+          {tell('files-room.to-settings')}
+        </Link>
+        <Link
+          className="inline-flex min-h-11 items-center underline underline-offset-4"
+          to="../guide"
+          relative="path"
+        >
+          {tell('files-room.to-guide')}
+        </Link>
+      </p>
       <div className="grid gap-6 lg:grid-cols-2">
         <Sheet title={tell('files-room.in-this-kennel')}>
           {counts && <Contents counts={counts} />}

@@ -1,7 +1,5 @@
-import { useState } from 'react';
-import type { Region } from '@/core/shared';
-import { PageHead, SelectField } from '@/ui';
-import { BARE, BARE_UNITS, bareUnit, regionNow, takeBareUnit, takeRegion } from '@/words';
+import { Link } from 'react-router';
+import { PageHead } from '@/ui';
 import { tell } from './words';
 
 /** The few terms that stay, in the order in which somebody meets them. */
@@ -25,8 +23,15 @@ export function GlossaryPage() {
   return (
     <>
       <PageHead title={tell('glossary-page.title')}>{tell('glossary-page.few')}</PageHead>
-      <RegionChoice />
-      <BareUnits />
+      <p className="mb-6">
+        <Link
+          className="inline-flex min-h-11 items-center underline underline-offset-4"
+          to="../settings"
+          relative="path"
+        >
+          {tell('glossary-page.to-settings')}
+        </Link>
+      </p>
       <dl className="grid max-w-3xl gap-4">
         {TERMS.map(([term, means]) => (
           <div key={term} className="border-l-[6px] border-rule pl-3">
@@ -36,67 +41,5 @@ export function GlossaryPage() {
         ))}
       </dl>
     </>
-  );
-}
-
-/** Words of the region: a choice loads the page again, so that every word of it is the chosen one. */
-function RegionChoice() {
-  const region = regionNow();
-  const take = (change: Partial<Region>): void => {
-    takeRegion({ ...region, ...change });
-    globalThis.location.reload();
-  };
-  return (
-    <section
-      aria-label={tell('glossary-page.your-words')}
-      className="mb-6 grid max-w-3xl gap-3 sm:grid-cols-2"
-    >
-      <SelectField
-        label={tell('glossary-page.what-is-thrown-and-fetched')}
-        value={region.fetched}
-        options={[
-          { value: 'dummy', words: tell('glossary-page.fetched', { fetched: 'dummy' }) },
-          { value: 'bumper', words: tell('glossary-page.fetched', { fetched: 'bumper' }) },
-        ]}
-        onChange={(fetched) => take({ fetched })}
-      />
-      <SelectField
-        label={tell('glossary-page.lying-on-a-cue')}
-        value={region.lying}
-        options={[
-          { value: 'down', words: tell('glossary-page.lying', { lying: 'down' }) },
-          { value: 'lie', words: tell('glossary-page.lying', { lying: 'lie' }) },
-        ]}
-        onChange={(lying) => take({ lying })}
-      />
-    </section>
-  );
-}
-
-/** What a number without a unit means; what is there already keeps the unit in which it was typed. */
-function BareUnits() {
-  const [, again] = useState(0);
-  return (
-    <section aria-label={tell('glossary-page.a-number-without-a-unit')} className="mb-6 max-w-3xl">
-      <h2 className="text-lg font-bold">{tell('glossary-page.a-number-without-a-unit')}</h2>
-      <p className="mb-2 leading-snug text-ink-soft">{tell('glossary-page.what-a-bare-number-means')}</p>
-      <div className="grid gap-3 sm:grid-cols-3">
-        {BARE.map((bare) => (
-          <SelectField
-            key={bare}
-            label={tell('glossary-page.bare', { bare })}
-            value={bareUnit(bare) ?? ''}
-            options={[
-              { value: '', words: tell('glossary-page.as-the-method-says') },
-              ...BARE_UNITS[bare].map((unit) => ({ value: unit as string, words: unit as string })),
-            ]}
-            onChange={(unit) => {
-              takeBareUnit(bare, unit);
-              again((n) => n + 1);
-            }}
-          />
-        ))}
-      </div>
-    </section>
   );
 }

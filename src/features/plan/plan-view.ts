@@ -17,10 +17,10 @@ import {
   type Planning,
   type SlotState,
   type Usual,
-  weekdayOf,
+  weekOf,
   wholeId,
 } from '@/data/read';
-import { wordsOf, writeDay, writeWeekday } from '@/words';
+import { weekStart, wordsOf, writeDay, writeWeekday } from '@/words';
 import { loadWords, whyInWords } from './plan-words';
 import { tell } from './words';
 
@@ -96,14 +96,14 @@ export function blocksOf(planning: Planning, proposed: WeeksPlan | null): Block[
   ];
 }
 
-/** The weeks from this one to the end of the plan, from Monday to Sunday. */
+/** The weeks from this one to the end of the plan, each from the day on which this person's begin. */
 export function weeksOf(planning: Planning, usuals: readonly Usual[], blocks: readonly Block[]): WeekStrip[] {
   const { frame } = planning.question;
-  const monday = addDays(frame.today, 1 - weekdayOf(frame.today));
+  const first = weekOf(frame.today, weekStart());
   const book = openBook(frame);
   for (const one of blocks) if (one.state === 'ahead' && one.bout.day >= frame.today) book.enter(one.bout);
   const weeks: WeekStrip[] = [];
-  for (let from = monday; from <= planning.until; from = addDays(from, 7)) {
+  for (let from = first; from <= planning.until; from = addDays(from, 7)) {
     const all = Array.from({ length: 7 }, (_, i) => dayRow(addDays(from, i)));
     // Of days that are past only what was planned is left to see.
     const days = all.filter(

@@ -3,8 +3,9 @@ import { Link, useParams } from 'react-router';
 import { PURPOSES } from '@/core/planning';
 import { addDays, type Day, isDay } from '@/core/shared';
 import { useKennelWithDog } from '@/data/live';
-import { type Planning, weekdayOf } from '@/data/read';
+import { type Planning, weekOf } from '@/data/read';
 import { Button, buttonClass, PageHead } from '@/ui';
+import { weekStart } from '@/words';
 import { type Block, blocksOf, type DayRow, type WeekStrip, weeksOf } from './plan-view';
 import { PURPOSE_MEANS, PURPOSE_WORDS } from './plan-words';
 import { SetOutOfBout } from './set-out-of-bout';
@@ -16,7 +17,9 @@ export function PrintPage() {
   const { today } = useKennelWithDog();
   const { day } = useParams();
   const state = usePlanning(true);
-  const [from, setFrom] = useState<Day>(() => mondayOf(day !== undefined && isDay(day) ? day : today));
+  const [from, setFrom] = useState<Day>(() =>
+    weekOf(day !== undefined && isDay(day) ? day : today, weekStart()),
+  );
   if (!state) return <p className="text-lg">{tell('plan-room.reading-the-log')}</p>;
   const { planning, usuals } = state;
   const weeks = weeksOf(planning, usuals, blocksOf(planning, null));
@@ -59,8 +62,6 @@ export function PrintPage() {
     </div>
   );
 }
-
-const mondayOf = (day: Day): Day => addDays(day, 1 - weekdayOf(day));
 
 /** What the words of this week mean, once for all. */
 function Legend({ week }: { readonly week: WeekStrip }) {

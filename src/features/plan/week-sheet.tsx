@@ -5,13 +5,14 @@ import { useKennelWithDog } from '@/data/live';
 import { keptOfDog, type Planning, type Usual, weekFromLog } from '@/data/read';
 import { putUsual, putWeek, removeUsual } from '@/data/write';
 import { Button, NumberField, Sheet, TextField } from '@/ui';
-import { nameOfWeekday, writeDay } from '@/words';
+import { nameOfWeekday, weekStart, writeDay } from '@/words';
 import { tell } from './words';
 
 type Props = { readonly usuals: readonly Usual[]; readonly planning: Planning };
 type Said = Omit<Usual, 'id' | 'changed'>;
 
-const DAYS = [1, 2, 3, 4, 5, 6, 7] as const;
+/** The weekdays, 1 Monday … 7 Sunday, from the one on which this person's week begins. */
+const weekdays = (): number[] => Array.from({ length: 7 }, (_, i) => ((weekStart() - 1 + i) % 7) + 1);
 const nothing = (on: Usual['on']): Said => ({
   on,
   minutes: 0,
@@ -64,7 +65,7 @@ export function WeekSheet({ usuals, planning }: Props) {
         </p>
       )}
       <ul className="divide-y divide-hair">
-        {DAYS.map((weekday) => {
+        {weekdays().map((weekday) => {
           const on = { kind: 'weekday', weekday } as const;
           const said =
             usuals.find((one) => one.on.kind === 'weekday' && one.on.weekday === weekday) ?? nothing(on);

@@ -1,17 +1,17 @@
 import { LOADS, type Load } from '@/core/planning';
 import { type Moved, type Period, periodOf } from '@/core/review';
 import { addDays, type Day, type DogId, type ElementId } from '@/core/shared';
-import { type DiaryBout, type ElementRecord, inPeriod, weekdayOf } from '@/data/read';
+import { type DiaryBout, type ElementRecord, inPeriod, weekOf } from '@/data/read';
 import { SIGN_WORDS } from '@/ui';
-import { writeNumber } from '@/words';
+import { weekStart, writeNumber } from '@/words';
 import { tell } from './words';
 
 export type Span = 'week' | 'month';
 
-/** The first and the last day of the week (Monday on) or the month that a day lies in. */
+/** The first and the last day of the week or the month that a day lies in. */
 export function spanAround(day: Day, span: Span): { readonly from: Day; readonly to: Day } {
   if (span === 'week') {
-    const from = addDays(day, 1 - weekdayOf(day));
+    const from = weekOf(day, weekStart());
     return { from, to: addDays(from, 6) };
   }
   const from = `${day.slice(0, 7)}-01` as Day;

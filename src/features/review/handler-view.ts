@@ -6,9 +6,9 @@ import {
   type KeptEvidence,
   type MarkBeside,
   namedFaults,
-  weekdayOf,
+  weekOf,
 } from '@/data/read';
-import { wordsOf, writeDay, writeWeekday } from '@/words';
+import { weekStart, wordsOf, writeDay, writeWeekday } from '@/words';
 import { tell } from './words';
 
 /** Weeks that are looked at. */
@@ -35,10 +35,10 @@ export function handlerRows(
   readonly reps: readonly number[];
   readonly rows: readonly HandlerRow[];
 } {
-  const monday = addDays(today, 1 - weekdayOf(today));
-  const starts = Array.from({ length: WEEKS }, (_, i) => addDays(monday, -7 * (WEEKS - 1 - i)));
-  const weekOf = (day: Day): number => starts.findLastIndex((start) => start <= day);
-  const recent = bouts.filter((one) => weekOf(one.day) >= 0 && !one.link);
+  const current = weekOf(today, weekStart());
+  const starts = Array.from({ length: WEEKS }, (_, i) => addDays(current, -7 * (WEEKS - 1 - i)));
+  const weekIn = (day: Day): number => starts.findLastIndex((start) => start <= day);
+  const recent = bouts.filter((one) => weekIn(one.day) >= 0 && !one.link);
   const found = new Map<string, { title: string; counts: number[]; costs: Set<string> }>();
   const add = (key: string, title: string, week: number, count: number, cost: string | null): void => {
     if (count === 0) return;
@@ -53,7 +53,7 @@ export function handlerRows(
   };
   const reps = new Array<number>(WEEKS).fill(0);
   for (const bout of recent) {
-    const week = weekOf(bout.day);
+    const week = weekIn(bout.day);
     reps[week] = (reps[week] ?? 0) + bout.reps;
     const work = works.get(bout.dogId);
     const element = work?.elements.find((one) => one.id === bout.element);

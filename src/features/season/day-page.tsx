@@ -15,11 +15,11 @@ import {
   seasonOf,
   trainedTo,
   waitingOf,
-  weekdayOf,
+  weekOf,
   workOf,
 } from '@/data/read';
 import { Button, buttonClass, Notice, PageHead, Sheet, TextField } from '@/ui';
-import { wordsOf } from '@/words';
+import { weekStart, wordsOf } from '@/words';
 import { Happened } from './happened';
 import { SceneSheet } from './scene-sheet';
 import { Taps } from './taps';
@@ -41,8 +41,7 @@ export function DayPage() {
     const year = await liveDays(kennel, dog.id, addDays(day, -364), day);
     return {
       live: year.find(({ outing }) => outing.day === day) ?? null,
-      // Monday begins the week.
-      thisWeek: year.filter(({ outing }) => outing.day > addDays(day, -weekdayOf(day))).length,
+      thisWeek: year.filter(({ outing }) => outing.day >= weekOf(day, weekStart())).length,
       year,
       elements,
       trained,

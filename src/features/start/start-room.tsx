@@ -138,6 +138,7 @@ function Start({ known, another, method }: Props) {
       >
         {tell('start-room.a-few-answers-make-a-ladder-of')}
       </PageHead>
+      {!known && !another && <FirstLook kennel={kennel.name} />}
       <div className="grid gap-6 lg:grid-cols-[3fr_2fr]">
         <Sheet title={known ? known.name : tell('start-room.your-dog')}>
           <form onSubmit={begin} noValidate className="grid gap-5">
@@ -227,6 +228,24 @@ function Start({ known, another, method }: Props) {
         </div>
       </div>
     </>
+  );
+}
+
+/** For somebody who has never been here: what comes, how it gets onto the phone, and a round to try it. */
+function FirstLook({ kennel }: { readonly kennel: string }) {
+  const link = 'inline-flex min-h-11 items-center underline underline-offset-4';
+  return (
+    <p className="-mt-2 mb-4 flex flex-wrap gap-x-6">
+      <Link className={link} to={`/${kennel}/guide/first-ten-minutes`}>
+        {tell('start-room.first-ten-minutes')}
+      </Link>
+      <Link className={link} to={`/${kennel}/guide/on-the-phone`}>
+        {tell('start-room.on-the-phone')}
+      </Link>
+      <Link className={link} to="/sample/tour">
+        {tell('start-room.look-round')}
+      </Link>
+    </p>
   );
 }
 

@@ -34,7 +34,12 @@ const TourLine = lazy(async () => ({ default: (await import('./tour/tour-line'))
 /** Opens the kennel that the address names and gives every room what it works on. */
 export function KennelFrame() {
   const { kennel: name } = useParams();
-  if (name !== 'own' && name !== 'sample' && !isPupil(name ?? '')) return <LostPage />;
+  if (name !== 'own' && name !== 'sample' && !isPupil(name ?? ''))
+    return (
+      <main>
+        <LostPage />
+      </main>
+    );
   return <OpenKennel key={name} name={name as KennelName} />;
 }
 

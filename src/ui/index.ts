@@ -17,7 +17,7 @@ export { saveBlob, saveText } from './save-text';
 export { SelectField } from './select-field';
 export { drawingPicture, drawingText } from './set-out/save-drawing';
 export { SetOutDrawing } from './set-out/set-out-drawing';
-export { Notice, PageHead, Sheet } from './sheet';
+export { Notice, PageHead, PageTitle, Sheet } from './sheet';
 export { SIGN_WORDS } from './sign-words';
 export { TextField } from './text-field';
 export { UndoLine, useUndo } from './undo';

@@ -1,6 +1,6 @@
+import { lazy, Suspense } from 'react';
 import type { RodData } from '@/core/evidence';
 import { tell, wordsOf } from '@/words/shell';
-import { RodHandles } from './rod-handles';
 
 const LEFT = -0.12;
 
@@ -13,6 +13,9 @@ type Props = {
    */
   readonly onMove?: ((which: 'start' | 'demand', at: number) => void) | null;
 };
+
+// Where nothing is moved the handles stay away: the pad has none.
+const RodHandles = lazy(async () => ({ default: (await import('./rod-handles')).RodHandles }));
 
 /**
  * The rod: a graduated pole for one criterion axis. Reads without colour; the sentence says the
@@ -60,7 +63,11 @@ export function Rod({ data, compact = false, onMove = null }: Props) {
           </span>
         </div>
       </div>
-      {onMove && <RodHandles data={data} left={LEFT} right={right} onMove={onMove} />}
+      {onMove && (
+        <Suspense>
+          <RodHandles data={data} left={LEFT} right={right} onMove={onMove} />
+        </Suspense>
+      )}
     </figure>
   );
 }

@@ -29,7 +29,9 @@ export function SelectField<T extends string>(props: Props<T>) {
   const usual = beside ? 'min-h-11 bg-paper px-2' : 'mt-1 block min-h-11 w-full bg-paper px-2 text-base';
   const groups = [...new Set(options.map((option) => option.group))];
   return (
-    <div className={`${beside ? 'flex items-center justify-between gap-3' : ''} ${className}`}>
+    <div
+      className={`min-w-0 max-w-full ${beside ? 'flex flex-wrap items-center justify-between gap-x-3' : ''} ${className}`}
+    >
       {shown !== null && (
         <label htmlFor={id} className={beside ? '' : 'block text-sm font-semibold'}>
           {shown}

@@ -7,14 +7,17 @@ type SheetProps = {
   readonly children: ReactNode;
   readonly className?: string;
   readonly label?: string;
+  /** It is the whole page: its heading is the page's, and names the window. */
+  readonly page?: string;
 };
 
 /**
  * One sheet of the notebook: a heading with its rule, and what stands under it. It is a landmark under
  * its heading's name, or under `label`.
  */
-export function Sheet({ title, aside, children, className = '', label }: SheetProps) {
+export function Sheet({ title, aside, children, className = '', label, page }: SheetProps) {
   const heading = useId();
+  const Heading = page === undefined ? 'h2' : 'h1';
   const named = label === undefined && title !== undefined ? heading : undefined;
   return (
     <section
@@ -24,9 +27,10 @@ export function Sheet({ title, aside, children, className = '', label }: SheetPr
     >
       {title !== undefined && (
         <header className="flex flex-wrap items-baseline justify-between gap-x-4 gap-y-1 border-b border-rule px-4 py-2.5">
-          <h2 id={heading} className="text-lg font-bold leading-tight">
+          {page !== undefined && <PageTitle>{page}</PageTitle>}
+          <Heading id={heading} className="text-lg font-bold leading-tight">
             {title}
-          </h2>
+          </Heading>
           {aside !== undefined && <div className="text-sm text-ink-soft">{aside}</div>}
         </header>
       )}
@@ -35,11 +39,16 @@ export function Sheet({ title, aside, children, className = '', label }: SheetPr
   );
 }
 
+/** The name of the window, for a page that draws its own heading. */
+export const PageTitle = ({ children }: { readonly children: string }) => (
+  <title>{tell('sheet.regulon', { title: children })}</title>
+);
+
 /** A page's title line: what room this is, in one sentence of what it says. */
 export function PageHead({ title, children }: { readonly title: string; readonly children?: ReactNode }) {
   return (
     <header className="mb-5 max-w-4xl">
-      <title>{tell('sheet.regulon', { title })}</title>
+      <PageTitle>{title}</PageTitle>
       <h1 className="text-[1.75rem] font-extrabold leading-tight tracking-tight">{title}</h1>
       {children !== undefined && <p className="mt-1 text-lg leading-snug text-ink-soft">{children}</p>}
     </header>

@@ -40,7 +40,7 @@ export function MethodsPage() {
             <Sheet
               title={
                 <Link
-                  className="underline decoration-rule underline-offset-4 hover:decoration-ink"
+                  className="inline-flex min-h-11 items-center underline decoration-rule underline-offset-4 hover:decoration-ink"
                   to={method.id}
                 >
                   {method.title}

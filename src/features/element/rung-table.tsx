@@ -85,25 +85,27 @@ export function RungTable({ element, ladder, place, bouts, faults, onCell, onSki
                       })}
                     </span>
                   )}
-                  {drawable && (
-                    <Link
-                      className="block underline underline-offset-4"
-                      aria-label={tell('rung-table.draw-step', { index: index + 1 })}
-                      to={`/${kennel.name}/set-outs/new?element=${element.id}&step=${index + 1}`}
-                    >
-                      {tell('rung-table.to-scale')}
-                    </Link>
-                  )}
-                  {onSkip && index > 0 && index < ladder.rungs.length - 1 && (
-                    <Button
-                      look="quiet"
-                      className="ml-2 !min-h-9 !px-1 text-sm"
-                      aria-label={tell('rung-table.skip-step', { index: index + 1 })}
-                      onClick={() => onSkip(rung)}
-                    >
-                      {tell('rung-table.skip')}
-                    </Button>
-                  )}
+                  <span className="flex flex-wrap items-center gap-x-3">
+                    {drawable && (
+                      <Link
+                        className="inline-flex min-h-11 items-center underline underline-offset-4"
+                        aria-label={tell('rung-table.draw-step', { index: index + 1 })}
+                        to={`/${kennel.name}/set-outs/new?element=${element.id}&step=${index + 1}`}
+                      >
+                        {tell('rung-table.to-scale')}
+                      </Link>
+                    )}
+                    {onSkip && index > 0 && index < ladder.rungs.length - 1 && (
+                      <Button
+                        look="quiet"
+                        className="!px-1 text-sm"
+                        aria-label={tell('rung-table.skip-step', { index: index + 1 })}
+                        onClick={() => onSkip(rung)}
+                      >
+                        {tell('rung-table.skip')}
+                      </Button>
+                    )}
+                  </span>
                 </td>
                 <td className="py-1.5 text-right">
                   {reps === 0 ? tell('rung-table.none') : tell('rung-table.of', { clean, reps })}

@@ -116,6 +116,7 @@ export function BeforeCard(props: Props) {
   return (
     <Sheet
       title={`${dog.name}: ${element.title}`}
+      page={element.title}
       className="mx-auto max-w-2xl"
       label={tell('before-card.before-the-session')}
     >

@@ -13,7 +13,7 @@ import {
   workOf,
 } from '@/data/read';
 import { endOuting, record } from '@/data/write';
-import { Button, buttonClass, PageHead, Sheet } from '@/ui';
+import { Button, buttonClass, PageHead, PageTitle, Sheet } from '@/ui';
 import { EndCard, type Ended } from './end-card';
 import { clocksOf } from './end-view';
 import { tell } from './later-words';
@@ -54,6 +54,7 @@ export function EndPage() {
   );
   return (
     <div ref={card} tabIndex={-1} className="mx-auto grid max-w-2xl gap-5 outline-none">
+      <PageTitle>{tell('end-page.what-the-lesson-comes-to')}</PageTitle>
       <h1 className="sr-only">{tell('end-page.what-the-lesson-comes-to')}</h1>
       {open.length > 0 && <StillOpen open={open} outing={found.outing.id} />}
       {order.map((one) => (

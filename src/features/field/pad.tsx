@@ -7,7 +7,7 @@ import type { CoachFacts, Entry } from '@/core/log';
 import type { ElementId } from '@/core/shared';
 import { useKennelWithDog, useSignals } from '@/data/live';
 import { cuesOf, type DatedBout, type DogWork, type ElementRecord, keptOn, ownCuesOf } from '@/data/read';
-import { Button, Dock, Notice, RepMarks, Rod, SIGN_WORDS, saveText, useWakeLock } from '@/ui';
+import { Button, Dock, Notice, PageTitle, RepMarks, Rod, SIGN_WORDS, saveText, useWakeLock } from '@/ui';
 import { wordsOf } from '@/words';
 import { AdviceLine } from './advice-line';
 import { useCaller } from './caller-store';
@@ -78,6 +78,7 @@ export function Pad({ element, work, bout, entries, facts, seen, stands }: Props
       <div className="grid content-start gap-2.5 lg:gap-3">
         <div>
           {/* On a phone its name stands in the bar already, and the room belongs to the advice. */}
+          <PageTitle>{element.title}</PageTitle>
           <h1 className="text-2xl font-extrabold leading-tight max-lg:sr-only">{element.title}</h1>
           <p className="text-sm leading-snug text-ink-soft lg:text-base">
             {tell('pad.away', { place: view.place, away: Boolean(bout.away) })}
@@ -178,6 +179,9 @@ export function Pad({ element, work, bout, entries, facts, seen, stands }: Props
           <PadTools actions={actions} view={view} bout={bout.id} onHelp={() => setHelp(true)} inHand />
         </div>
       </div>
+      <Suspense>
+        <Heard view={view} />
+      </Suspense>
       {help && (
         <Suspense>
           <KeyHelp open onClose={() => setHelp(false)} />
@@ -226,6 +230,7 @@ function useWordReach(element: ElementRecord | null, axis: Axis | null): readonl
 }
 const NO_REACH: readonly WordReach[] = [];
 
+const Heard = lazy(async () => ({ default: (await import('./heard')).Heard }));
 const Caller = lazy(async () => ({ default: (await import('./caller')).Caller }));
 const CalledNow = lazy(async () => ({ default: (await import('./caller')).CalledNow }));
 const KeyHelp = lazy(async () => ({ default: (await import('./key-help')).KeyHelp }));

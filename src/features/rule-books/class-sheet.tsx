@@ -138,10 +138,13 @@ function Stakes({ book }: { readonly book: RuleBook }) {
         {lines.map((line) => (
           <li
             key={line.key}
-            className="grid break-inside-avoid grid-cols-[1fr_5rem_10.5rem] items-center gap-3 border-b border-hair py-1 leading-snug"
+            className="grid break-inside-avoid grid-cols-[1fr_auto] items-center gap-x-3 gap-y-1 border-b sm:grid-cols-[1fr_5rem_10.5rem] border-hair py-1 leading-snug"
           >
             <span>{line.title}</span>
-            <span aria-hidden="true" className="h-3 border-l-2 border-ink">
+            <span
+              aria-hidden="true"
+              className="h-3 border-l-2 border-ink max-sm:order-last max-sm:col-span-2"
+            >
               <span
                 className="hatch block h-full border-y border-r border-ink"
                 style={{ width: `${line.bar * 100}%` }}

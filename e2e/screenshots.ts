@@ -222,12 +222,20 @@ test('files', async ({ page, context, baseURL }) => {
   await beside(await context.newPage(), baseURL, 'files', [table, own, hand], 600);
 });
 
-test('start', async ({ page }) => {
+test('start, settings, and help in the hand', async ({ page, context, baseURL }) => {
   await page.goto('/own/start');
   await page.getByRole('textbox', { name: 'Name' }).fill('Wren');
   await page.getByLabel('Distance to you now').fill('1 m');
   await page.getByLabel('Distance to you wanted').fill('15 m');
-  await page.screenshot({ path: `${FOLDER}/start.png` });
+  const start = await page.screenshot();
+  await page.goto('/sample/settings');
+  await expect(page.getByRole('heading', { name: 'Keys of the pad' })).toBeVisible();
+  const settings = await page.screenshot();
+  await page.setViewportSize(phone);
+  await page.goto('/sample/tour');
+  await expect(page.getByRole('button', { name: 'Begin this session' })).toBeVisible();
+  const round = await page.screenshot();
+  await beside(await context.newPage(), baseURL, 'start', [start, settings, round], 600);
 });
 
 test('writing a rule book: the table, a pasted sheet, a price in the hand', async ({
@@ -299,6 +307,8 @@ test('a season, and a day of it in the hand', async ({ page, context, baseURL })
     await press('What it was', what);
     await press('How it ended', end);
     await expect(page.getByText(`${what}, ${yards}`).first()).toBeVisible();
+    // The same control takes no second press within half a second.
+    await page.waitForTimeout(520);
   };
   for (const [yards, end] of [
     [20, 'right'],

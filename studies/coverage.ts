@@ -119,46 +119,63 @@ export const PLAIN: Asked = { handler: 'usual', paid: true };
  */
 export function passCoverage(plan: StudyPlan, dogs: number, seed: number, asked: Asked = PLAIN): Coverage {
   const found = tally();
+  for (let i = 0; i < dogs; i++) {
+    const { truth, said } = passOf(plan, i, seed, asked);
+    found.add(truth, said);
+  }
+  return found.result();
+}
+
+/** What is said of one dog's chance of passing, and the truth. */
+export function passOf(
+  plan: StudyPlan,
+  i: number,
+  seed: number,
+  asked: Asked = PLAIN,
+): {
+  readonly truth: number;
+  readonly said: { readonly low: number; readonly mid: number; readonly high: number };
+} {
   const assumptions: Assumptions = {
     ...DEFAULT_ASSUMPTIONS,
     handlerRate: 0,
     asked: { ...asked, kit: 'usual' },
   };
-  for (let i = 0; i < dogs; i++) {
-    const random = seeded(mixSeed(seed, i));
-    const shared = dogFromPrior(plan.axes, random);
-    const elements: TrialElement[] = [];
-    const etas: number[] = [];
-    for (const [k, part] of [...PARTS, ...PARTS].entries()) {
-      const { away, cold, handler, unpaid } = shared;
-      const dog: KnownDog = { ...dogFromPrior(plan.axes, random), away, cold, handler, unpaid };
-      const trained = trainKnown(dog, plan, `d${i}-${k}`, random);
-      const id = asId<ElementId>(`e${seed}-${i}-${k}`);
-      const target = must(targetAt(plan.axes, demandOf(plan.axes), 'either'));
-      const evidence = { id, axes: plan.axes, bouts: boutsOf(trained.reps) };
-      const { posterior } = must(weighElement(evidence, trained.today, undefined, DRAWS, 3 * DRAWS));
-      const summary = must(summarise([], trained.today));
-      elements.push({ id, part, target, times: 1, measured: [], posterior, summary });
-      etas.push(
-        trained.levelNow -
-          strain(dog, plan.axes, demandOf(plan.axes), 'either') +
-          away +
-          cold +
-          (asked.handler === 'another' ? handler : 0) +
-          (asked.paid ? 0 : unpaid),
-      );
-    }
-    const trial = classOf(elements);
-    const runs = simulateTrials(trial, assumptions, mixSeed(seed, i), SIZE);
-    const estimate = forecastOf(trial, runs, [[], []]).pass;
+  const random = seeded(mixSeed(seed, i));
+  const shared = dogFromPrior(plan.axes, random);
+  const elements: TrialElement[] = [];
+  const etas: number[] = [];
+  for (const [k, part] of [...PARTS, ...PARTS].entries()) {
+    const { away, cold, handler, unpaid } = shared;
+    const dog: KnownDog = { ...dogFromPrior(plan.axes, random), away, cold, handler, unpaid };
+    const trained = trainKnown(dog, plan, `d${i}-${k}`, random);
+    const id = asId<ElementId>(`e${seed}-${i}-${k}`);
+    const target = must(targetAt(plan.axes, demandOf(plan.axes), 'either'));
+    const evidence = { id, axes: plan.axes, bouts: boutsOf(trained.reps) };
+    const { posterior } = must(weighElement(evidence, trained.today, undefined, DRAWS, 3 * DRAWS));
+    const summary = must(summarise([], trained.today));
+    elements.push({ id, part, target, times: 1, measured: [], posterior, summary });
+    etas.push(
+      trained.levelNow -
+        strain(dog, plan.axes, demandOf(plan.axes), 'either') +
+        away +
+        cold +
+        (asked.handler === 'another' ? handler : 0) +
+        (asked.paid ? 0 : unpaid),
+    );
+  }
+  const trial = classOf(elements);
+  const runs = simulateTrials(trial, assumptions, mixSeed(seed, i), SIZE);
+  const estimate = forecastOf(trial, runs, [[], []]).pass;
+  return {
+    truth: truePass(etas, plan.swing, assumptions),
     // To the tenth of a percent, outwards, as chances are shown.
-    found.add(truePass(etas, plan.swing, assumptions), {
+    said: {
       ...estimate,
       low: Math.floor(estimate.low * 1000) / 1000,
       high: Math.ceil(estimate.high * 1000) / 1000,
-    });
-  }
-  return found.result();
+    },
+  };
 }
 
 /** At most one of four may fail, on a day that moves all together by √ρ τ and nerves. */

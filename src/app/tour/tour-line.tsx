@@ -9,18 +9,24 @@ import { tell } from './words';
 
 /** What to try next, over the rooms of the sample, while somebody looks round. */
 export function TourLine({ kennel }: { readonly kennel: Kennel }) {
-  const { step, since, to, leave } = useTour();
+  const step = useTour((state) => state.step);
+  // Nobody looks round: nothing of the log is read for it.
+  return step === null ? null : <OpenStep kennel={kennel} step={step} />;
+}
+
+function OpenStep({ kennel, step }: { readonly kennel: Kennel; readonly step: number }) {
+  const { since, to, leave } = useTour();
   const { pathname } = useLocation();
   const facts = useLiveQuery(() => tourFacts(kennel, since), [kennel, since]);
   const [seen, setSeen] = useState<number | null>(null);
-  const open = step === null ? undefined : STEPS[step];
+  const open = STEPS[step];
   const path = pathname.split('/').slice(2).join('/');
   const isDone = open !== undefined && facts !== undefined && open.isDone(facts, path);
   // Where somebody was stays done, also when they go on reading elsewhere.
   useEffect(() => {
     if (isDone) setSeen(step);
   }, [isDone, step]);
-  if (step === null || !open) return null;
+  if (!open) return null;
   const done = isDone || seen === step;
   const next = STEPS[step + 1];
   const here = path.split('/')[0] === open.to;

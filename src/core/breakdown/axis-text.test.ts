@@ -39,6 +39,16 @@ describe('the unit that is typed', () => {
     const distance = testAxis();
     expect(must(readStep(distance, '25'))).toEqual({ step: 0.25, equal: false });
     for (const wrong of ['0 %', '+0', '', '5 s']) expect(readStep(distance, wrong).ok).toBe(false);
+    // Of an angle or a height a share means nothing: the example is one that would be taken.
+    for (const [axis, example] of [
+      [{ quantity: 'angle', unit: '°' }, '5°'],
+      [{ quantity: 'height', unit: 'cm' }, '5 cm'],
+      [{ quantity: 'height', unit: 'in' }, '1 in'],
+    ] as const) {
+      for (const wrong of ['', '25 %'])
+        expect(readStep(axis, wrong)).toMatchObject({ ok: false, message: { with: { example } } });
+      expect(readStep(axis, example).ok).toBe(true);
+    }
   });
 
   it('seconds stay seconds on a way to minutes', () => {

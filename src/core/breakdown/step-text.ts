@@ -28,6 +28,10 @@ export function amountText(axis: Pick<Axis, 'quantity' | 'unit'>, base: number):
   return `${Number(shown.toPrecision(6))}${axis.unit === '°' || axis.unit === '' ? '' : ' '}${axis.unit}`;
 }
 
+/** A step as one might write it, where a share of what stands means nothing: "5°", "5 cm". */
+const exampleOf = ({ quantity, unit }: Pick<Axis, 'quantity' | 'unit'>): string =>
+  quantity === 'angle' ? '5°' : quantity === 'height' && unit === 'cm' ? '5 cm' : `1 ${unit}`.trim();
+
 /** A step that was read: its size, and whether every step is of this one amount. */
 export type Step = { readonly step: number; readonly equal: boolean };
 
@@ -50,7 +54,13 @@ export function readStep(
       : fail('step', '', say('breakdown.axis-text.a-step-is-more-than-0'));
   }
   if (share?.[2] === '%' || written === '')
-    return fail('step', '', say('breakdown.axis-text.is-not-a-step-here-a-step-is-a', { text }));
+    return fail(
+      'step',
+      '',
+      isRatioAxis(axis)
+        ? say('breakdown.axis-text.is-not-a-step-here-a-step-is-a', { text })
+        : say('breakdown.axis-text.say-how-large-a-step', { example: exampleOf(axis) }),
+    );
   const value = parseOne(written, axis.quantity, axis.unit, custom);
   if (!value.ok) return value;
   return value.value > 0

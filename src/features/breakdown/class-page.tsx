@@ -37,7 +37,9 @@ function Class({ book, state }: { readonly book: RuleBook; readonly state: DogSt
   const { kennel, dog, done } = useKennelWithDog();
   const navigate = useNavigate();
   const [drafts, setDrafts] = useState(() => classDraft(book, state.work, freshKey));
-  const [problems, setProblems] = useState<Problems>({});
+  // Read again with every letter once somebody wanted to save: what is mended says so at once.
+  const [tried, setTried] = useState(false);
+  const [failed, setFailed] = useState<string | null>(null);
   const asked = askedLinks(drafts);
   const change = (next: LinkDraft): void =>
     setDrafts(
@@ -47,12 +49,16 @@ function Class({ book, state }: { readonly book: RuleBook; readonly state: DogSt
       })),
     );
   const leave = (left: ExerciseDraft): void => setDrafts(without(drafts, left));
+  const read = readLinks(
+    drafts.flatMap((draft) => draft.links),
+    dog.id,
+  );
+  const problems: Problems = {
+    ...(tried ? read.problems : {}),
+    ...(failed === null ? {} : { whole: failed }),
+  };
   const save = async (): Promise<void> => {
-    const read = readLinks(
-      drafts.flatMap((draft) => draft.links),
-      dog.id,
-    );
-    setProblems(read.problems);
+    setTried(true);
     if (Object.keys(read.problems).length > 0) return;
     let at = 0;
     const plans = drafts.map(({ exercise, links, onto }) => {
@@ -69,7 +75,7 @@ function Class({ book, state }: { readonly book: RuleBook; readonly state: DogSt
       tell('class-page.is-broken-down', { title: book.title, n: plans.length }),
       makeExercises(kennel, plans),
     );
-    if (!made.ok) return setProblems({ whole: wordsOf(made.message) });
+    if (!made.ok) return setFailed(wordsOf(made.message));
     await navigate(`/${kennel.name}/breakdown`);
   };
   const count = Object.keys(problems).length;

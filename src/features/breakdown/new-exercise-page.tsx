@@ -60,7 +60,9 @@ function Opened({ state }: { readonly state: DogState }) {
   const [sides, setSides] = useState<Sides>(() => firstSides(methodOf(source)));
   const [title, setTitle] = useState(source.title);
   const [goal, setGoal] = useState('');
-  const [problems, setProblems] = useState<Problems>({});
+  // Read again with every letter once somebody wanted to save: what is mended says so at once.
+  const [tried, setTried] = useState(false);
+  const [failed, setFailed] = useState<string | null>(null);
   const settings = settingsOf(sides);
   const choose = (next: Source): void => {
     setSource(next);
@@ -68,18 +70,23 @@ function Opened({ state }: { readonly state: DogState }) {
     setLinks(startingLinks(next, state.work));
     setBefores(startingBefores(next, state.work));
     setSides(firstSides(methodOf(next)));
-    setProblems({});
+    setTried(false);
+    setFailed(null);
   };
   // A route leaves out the pieces of the other ones; taking another one brings them back.
   const shown = onRoute(links, settings);
   const own = source.kind !== 'rule-book';
+  const read = readLinks(shown, dog.id, { befores, settings, elements: activeElements(state.work) });
+  const wrong: Problems =
+    own && title.trim() === ''
+      ? { ...read.problems, title: tell('new-exercise-page.give-the-exercise-a-name') }
+      : read.problems;
+  const problems: Problems = {
+    ...(tried ? wrong : {}),
+    ...(failed === null ? {} : { whole: failed }),
+  };
   const save = async (): Promise<void> => {
-    const read = readLinks(shown, dog.id, { befores, settings, elements: activeElements(state.work) });
-    const wrong =
-      own && title.trim() === ''
-        ? { ...read.problems, title: tell('new-exercise-page.give-the-exercise-a-name') }
-        : read.problems;
-    setProblems(wrong);
+    setTried(true);
     if (Object.keys(wrong).length > 0) return;
     const from: ExercisePlan['source'] =
       source.kind === 'rule-book'
@@ -87,7 +94,7 @@ function Opened({ state }: { readonly state: DogState }) {
         : { title: title.trim(), goal: goal.trim() };
     const plan = { dogId: dog.id, source: from, links: read.plans, besides: read.besides };
     const made = await done(tell('new-exercise-page.broken-down'), makeExercise(kennel, plan));
-    if (!made.ok) return setProblems({ whole: wordsOf(made.message) });
+    if (!made.ok) return setFailed(wordsOf(made.message));
     await navigate('..', { relative: 'path' });
   };
   const count = Object.keys(problems).length;

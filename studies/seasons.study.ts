@@ -1,0 +1,19 @@
+import { it } from 'vitest';
+import { testAxis } from '@/core/breakdown/axis.test-helper';
+import { USUAL_PLAN } from './known-dogs';
+import { LOOKS, seasonCalibration } from './seasons';
+
+const SEASONS = Number(process.env.SEASONS ?? 20);
+const PLAN = { ...USUAL_PLAN, axes: [testAxis()], everyDays: 5, longGapEvery: 13 };
+
+it('forecasts of twenty seasons against the dogs', () => {
+  const percent = (share: number): string => `${Math.round(100 * share)} %`;
+  const row = (what: string, looks: typeof LOOKS): string => {
+    const { forecasts, said, truth, covered, brier } = seasonCalibration(PLAN, looks, SEASONS, 31);
+    return `| ${what} | ${forecasts} | ${percent(said)} | ${percent(truth)} | ${percent(covered)} | ${brier.said.toFixed(3)} | ${brier.truth.toFixed(3)} | ${brier.rate.toFixed(3)} |`;
+  };
+  const lines = [...LOOKS.map((look) => row(look.what, [look])), row('all', LOOKS)];
+  process.stdout.write(
+    `\n| | forecasts | said | truth | 80 % range held it | Brier said | Brier truth | Brier rate |\n|---|---|---|---|---|---|---|---|\n${lines.join('\n')}\n`,
+  );
+});

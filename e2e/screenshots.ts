@@ -227,6 +227,7 @@ test('start, settings, and help in the hand', async ({ page, context, baseURL })
   await page.getByRole('textbox', { name: 'Name' }).fill('Wren');
   await page.getByLabel('Distance to you now').fill('1 m');
   await page.getByLabel('Distance to you wanted').fill('15 m');
+  await page.evaluate(() => scrollTo(0, 0));
   const start = await page.screenshot();
   await page.goto('/sample/settings');
   await expect(page.getByRole('heading', { name: 'Keys of the pad' })).toBeVisible();

@@ -57,7 +57,7 @@ export async function trialDay(year: Year, dog: KnownDog, name: string): Promise
 }
 
 /** The ends of a range of chances that words name: "between 30 and 70 %", "3 to 6 times in 10". */
-export function rangeOf(words: string): readonly [number | null, number | null] {
+function rangeOf(words: string): readonly [number | null, number | null] {
   const tenths = /([\d.]+) (?:to|and) ([\d.]+) (?:times )?in 10\b/.exec(words);
   if (tenths) return [10 * Number(tenths[1]), 10 * Number(tenths[2])];
   const percent = /([\d.]+)\s?(?:%)?\s?(?:to|–|and)\s?([\d.]+)\s?%/.exec(words);

@@ -104,7 +104,7 @@ export { keptSince, loadsIn, loadsOf, stillWork } from './loads';
 export { type LookBack, lookBack, type MarkBeside, marksBeside } from './look-back';
 export { daysUsed, otherWorkOf } from './other-work';
 export { insteadBook } from './plan-aims';
-export { dayAsSaid, listUsuals, minutesOn, weekdayOf, weekFromLog, weekOf } from './plan-days';
+export { dayAsSaid, listUsuals, minutesOn, weekFromLog, weekOf } from './plan-days';
 export { isEmptyMatch, matchPlan, type PlanMatch, type SlotSaid } from './plan-match';
 export {
   asPlanned,

@@ -3,7 +3,10 @@ import { addDays, asId, type Day, dayNumber, type UsualId } from '@/core/shared'
 import type { Kennel } from '@/data/kennel';
 import type { New, Usual } from '@/data/records';
 
-/** 1 Monday … 7 Sunday; 1970-01-01 was a Thursday. */
+/**
+ * 1 Monday … 7 Sunday; 1970-01-01 was a Thursday.
+ * @internal
+ */
 export const weekdayOf = (day: Day): number => ((((dayNumber(day) + 3) % 7) + 7) % 7) + 1;
 
 /** The first day of the week that a day lies in, where weeks begin on a weekday from 1 Monday to 7 Sunday. */

@@ -55,6 +55,8 @@ export type Planning = {
   readonly evidence: ReadonlyMap<DogId, EvidenceByElement>;
   readonly plans: ReadonlyMap<DogId, DogWishes>;
   readonly trials: readonly Trial[];
+  /** The next trial where all are further off than is planned; null where one is nearer, or none is noted. */
+  readonly later: Trial | null;
   readonly dogs: readonly Dog[];
   /** Whether anybody said what time there is. */
   readonly hasWeek: boolean;
@@ -100,10 +102,14 @@ export async function planQuestion(kennel: Kennel, today: Day): Promise<Planning
     evidence: new Map(all.map((one) => [one.dog.id, one.evidence])),
     plans: new Map(all.map((one) => [one.dog.id, one.plan])),
     trials: ahead,
+    later: ahead.length > 0 ? null : nextOf(trials, until),
     dogs,
     hasWeek: usuals.some((one) => one.minutes > 0),
   };
 }
+
+const nextOf = (trials: readonly Trial[], after: Day): Trial | null =>
+  [...trials].sort((a, b) => (a.day < b.day ? -1 : 1)).find((one) => one.day > after) ?? null;
 
 /** Up to the last trial within eight weeks; four weeks where there is none. */
 function horizon(trials: readonly Trial[], today: Day): Day {

@@ -4,7 +4,7 @@ import { useKennelWithDog } from '@/data/live';
 import { asSaid, isEmptyMatch, matchPlan, type PlanMatch } from '@/data/read';
 import { takePlan } from '@/data/write';
 import { Button, buttonClass, Notice, PageHead, Sheet } from '@/ui';
-import { wordsOf } from '@/words';
+import { wordsOf, writeDay } from '@/words';
 import { LeftLines } from './left-lines';
 import { OtherWorkSheet } from './other-work-sheet';
 import { OutSheet } from './out-sheet';
@@ -133,7 +133,15 @@ function TakeLine({ state: { planning, latest, fine }, stopped, onStop }: TakePr
           {tell('plan-room.take-it')}
         </Button>
         <span className="leading-snug">{tell('plan-room.nothing-kept-yet')}</span>
-        {planning.trials.length === 0 && (
+        {planning.later && (
+          <span className="leading-snug">
+            {tell('plan-room.trial-is-later', {
+              title: planning.later.title,
+              day: writeDay(planning.later.day),
+            })}
+          </span>
+        )}
+        {planning.trials.length === 0 && !planning.later && (
           <Link className={buttonClass('quiet')} to="../readiness#trials" relative="path">
             {tell('plan-room.name-a-trial')}
           </Link>

@@ -1,4 +1,4 @@
-import { beforeAll, describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it, vi } from 'vitest';
 import { plainRep } from '@/core/log';
 import { planWeeks, type WeeksPlan } from '@/core/planning';
 import { addDays, must } from '@/core/shared';
@@ -256,6 +256,35 @@ describe('the person’s own sequence', () => {
     const { planning: now } = await look(own);
     expect(leftInWords(now).join(' ')).toContain('Vellmoor club trial is not planned for');
     expect(now.question.dogs.every((one) => one.aims.every((aim) => aim.kind === 'demand'))).toBe(true);
+  });
+
+  it('knows the next trial that is further off than is planned, and only where none is nearer', async () => {
+    const own = await kennelOf();
+    expect((await look(own)).planning.later).toBeNull();
+    const all = (await own.database.of('trials').toArray()).filter((one) => one.day > TODAY);
+    for (const [i, trial] of all.entries())
+      must(await changeTrial(own, trial.id, { day: addDays(TODAY, 100 + i), entryCloses: null }));
+    const { planning: far } = await look(own);
+    expect(far.trials).toEqual([]);
+    expect(far.later?.day).toBe(addDays(TODAY, 100));
+  });
+
+  it('draws weeks from the day on which the person’s own begin; the days in them are the same', () => {
+    const daysBy = (start: string | null): readonly [string[], string[]] => {
+      const kept = new Map(start === null ? [] : [['regulon-week-start', start]]);
+      vi.stubGlobal('localStorage', { getItem: (key: string) => kept.get(key) ?? null });
+      const weeks = weeksOf(planning, usuals, blocksOf(planning, plan));
+      vi.unstubAllGlobals();
+      return [
+        weeks.map((one) => one.from),
+        weeks.flatMap((one) => one.days.map((each) => each.day)).filter((day) => day <= planning.until),
+      ];
+    };
+    const [mondays, days] = daysBy(null);
+    const [sundays, same] = daysBy('7');
+    const weekday = (day: string | undefined): number => new Date(`${day}T12:00:00Z`).getUTCDay();
+    expect([weekday(mondays[0]), weekday(sundays[0])]).toEqual([1, 0]);
+    expect(same).toEqual(days);
   });
 
   it('keeps what was always done with a helper for days that have one', async () => {

@@ -179,7 +179,7 @@ function loadInWords(
     name: name === '' ? '' : `${name}: `,
     amount: loadWords(of, sum),
     most: Number.isFinite(most) ? String(Math.round(most)) : '',
-    whose: Number.isFinite(most) ? (own ? 'yours' : 'heaviest') : 'none',
+    whose: Number.isFinite(most) ? (own ? 'yours' : most > 0 ? 'heaviest' : 'first') : 'none',
   });
 }
 

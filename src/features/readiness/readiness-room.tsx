@@ -124,6 +124,12 @@ function TrialForecast({ trial, state, onReady }: ForecastProps) {
       </PageHead>
       {problem && <Notice tone="alert">{problem}</Notice>}
       {floor && <TooLittle floor={floor} state={state} />}
+      {/* How it went can be said without a figure: the day does not wait for one. */}
+      {floor && days <= 0 && (
+        <div className="mt-6">
+          <ResultsSheet trial={trial} />
+        </div>
+      )}
       {floor ? null : stopped ? (
         <p className="mb-4 flex flex-wrap items-center gap-3" role="status">
           <span>{tell('readiness-room.the-simulation-is-stopped-what')}</span>

@@ -143,7 +143,7 @@ test('a reload comes back to the second dog, and Today lists what is open of eve
   await page.getByRole('link', { name: 'Field' }).click();
   await expect(page).toHaveURL(/\/field$/);
   await page.getByRole('main').getByRole('link').first().click();
-  await expect(page.getByRole('heading', { level: 2 }).first()).toContainText('Otto');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Otto');
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Enough for now' })).toBeVisible();
   await page.reload();

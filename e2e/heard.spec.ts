@@ -84,7 +84,7 @@ test('a lesson by ear and keyboard: a dog, a ladder, reps, a fault, one taken ba
   await padKey(page, 'm');
   await hears(page, /A miss\. 1 more in a row would drop back.*Rep 2: miss/);
   await padKey(page, 'f');
-  await hears(page, /^Which fault\? 1 Crept towards you, 2 Late/);
+  await hears(page, /To name: 1 Crept towards you, 2 Late/);
   await page.keyboard.press('1');
   const named = await hears(page, /Rep 3: flawed: Crept towards you/);
   // Nothing is said twice, and the rep before is not said again.

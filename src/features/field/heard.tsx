@@ -32,5 +32,5 @@ function logged({ repCount, lastInWords }: PadView, isBack: boolean): string {
 function faultsToChoose(view: PadView, choosing: 'flaw' | 'miss'): string {
   const faults = choosing === 'miss' ? view.misses : view.flaws;
   const named = faults.slice(0, 9).map((fault, i) => `${i + 1} ${wordsOf(fault.label)}`);
-  return tell('heard.faults', { named: named.join(', '), miss: choosing === 'miss' });
+  return tell('heard.faults', { named: named.join(', ') });
 }

@@ -131,4 +131,17 @@ test('settings hold at once, outlive a reload, and reach the pages that they are
   await page.getByLabel('As they are written in').selectOption({ label: 'the browser’s language' });
   await expect(page.getByText('12.5 m')).toBeVisible();
   await expect(root).toHaveAttribute('data-theme', 'light');
+  // Evening comes while the page is open, and the page follows the device; paper stays paper.
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await expect(root).toHaveAttribute('data-theme', 'dusk');
+  await page.emulateMedia({ colorScheme: 'dark', media: 'print' });
+  const printed = () =>
+    page.evaluate(() => {
+      const { fontSize, backgroundColor } = getComputedStyle(document.documentElement);
+      return [fontSize, backgroundColor];
+    });
+  expect(await printed()).toEqual(['11px', 'rgb(255, 255, 255)']);
+  await page.goto('/sample/rule-books/vellmoor-obedience-two');
+  await expect(page.locator('.digest')).toBeAttached();
+  expect((await printed())[0]).toBe('8px');
 });

@@ -36,7 +36,9 @@ test('a season from the first rep: by the plan, a gap, trials, two dogs, two dev
       await year.on(day);
       await year.lesson(dog, 2, 8);
     }
-    if (days.length > 0) year.wrote(`${days.length} lessons`, `${await year.reps()} reps in the log`, true);
+    const reps = await year.reps();
+    if (days.length > 0)
+      year.wrote(`${days.length} lessons`, `${reps} reps in the log`, reps === year.answered);
   };
   try {
     await play();
@@ -58,6 +60,9 @@ test('a season from the first rep: by the plan, a gap, trials, two dogs, two dev
       await year.lesson(dog, 1, 6);
       year.wrote('A lesson', `${await year.reps()} reps in the log`, (await year.reps()) === 6);
       await twoDevices(year, dog, browser, baseURL, info);
+      // Too little is logged for a figure, and how it went is kept all the same.
+      await year.on(103);
+      await trialDay(year, dog, 'Spring trial');
       expect(year.rows.filter(({ isTrue }) => isTrue === false)).toEqual([]);
       return;
     }

@@ -78,6 +78,9 @@ export async function planTaken(year: Year): Promise<void> {
   }
   // What is planned for the three days is there, not for the first of them alone.
   await expect(page.getByText(/of 60 min planned/).first()).toBeVisible({ timeout: 180_000 });
+  // The trial is noted, only further off than is planned; and a first load is held against nothing.
+  await expect(page.getByText(/Spring trial, 16 May 2026, is more than eight weeks off/)).toBeVisible();
+  await expect(page.getByText(/Tarn: \d+\smetres run, the first week with any/).first()).toBeVisible();
   await year.tap(year.button('Take this plan'));
   const said = page.getByText(/\d+ bouts put in their place/);
   await expect(said).toBeVisible({ timeout: 180_000 });

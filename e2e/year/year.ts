@@ -27,6 +27,7 @@ export class Year {
   readonly rows: Row[] = [];
   #day = 0;
   #actions = 0;
+  #answered = 0;
   #begun = Date.now();
 
   private constructor(page: Page) {
@@ -104,6 +105,11 @@ export class Year {
     this.#begun = Date.now();
   }
 
+  /** How many goes the dog answered on this device. */
+  get answered(): number {
+    return this.#answered;
+  }
+
   /** How many goes are in the log of all dogs, taken back or not. */
   reps(): Promise<number> {
     return this.page.evaluate(
@@ -149,6 +155,7 @@ export class Year {
     for (let i = 1; i <= most; i++) {
       const { x } = await this.#asked();
       const answer = dog.goes(piece, this.#day, x);
+      this.#answered++;
       await this.#key(answer === 'clean' ? 'c' : answer === 'miss' ? 'm' : 'f');
       if (await this.page.getByText(/^(Which fault\?|What happened\?)$/).count()) await this.#key('1');
       await expect(pad.getByText(new RegExp(`^${i} reps?[,;]`)).first()).toBeAttached();

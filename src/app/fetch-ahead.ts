@@ -1,6 +1,8 @@
 /** The rooms of the kitchen table, in the order in which somebody is likely to enter them. */
 const ROOMS: readonly (() => Promise<unknown>)[] = [
   () => import('@/ui/dialog-sheet'),
+  () => import('@/features/field/heard'),
+  () => import('@/features/field/caller'),
   () => import('@/features/field/rep-details'),
   () => import('@/features/field/load-lines'),
   () => import('@/features/field/falling-off-line'),

@@ -6,9 +6,10 @@ import { takeLocale } from '@/words';
 import { fetchAhead } from './fetch-ahead';
 import { keepForOffline } from './offline';
 import { router } from './routes';
-import { showLook } from './theme';
+import { followDevice, showLook } from './theme';
 
 showLook();
+followDevice();
 if (import.meta.env.PROD) {
   keepForOffline();
   addEventListener('load', fetchAhead, { once: true });

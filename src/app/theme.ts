@@ -20,9 +20,10 @@ type Look = Chosen & {
   readonly choose: (change: Partial<Chosen>) => void;
 };
 
+const DARK = '(prefers-color-scheme: dark)';
+const MORE = '(prefers-contrast: more)';
 const asks = (what: string): boolean => matchMedia(what).matches;
-const themeOf = ({ theme }: Chosen): Theme =>
-  theme ?? (asks('(prefers-color-scheme: dark)') ? 'dusk' : 'light');
+const themeOf = ({ theme }: Chosen): Theme => theme ?? (asks(DARK) ? 'dusk' : 'light');
 
 /** How the page looks: the person's choice, and until then what the device asks for. */
 export const useLook = create<Look>((set, get) => {
@@ -53,13 +54,19 @@ function kept(): Chosen {
   };
 }
 
+/** Where the device decides, the page follows it, also when evening comes while it is open. */
+export function followDevice(): void {
+  const follow = (): void => useLook.getState().choose({});
+  for (const what of [DARK, MORE]) matchMedia(what).addEventListener('change', follow);
+}
+
 /** Puts the look on the page, before it is drawn and after each choice. */
 export function showLook(): void {
   const { shown, contrast, size } = useLook.getState();
   const root = document.documentElement;
   root.dataset.theme = shown;
-  root.dataset.contrast = contrast ?? (asks('(prefers-contrast: more)') ? 'more' : 'usual');
-  root.style.fontSize = size === 100 ? '' : `${size}%`;
+  root.dataset.contrast = contrast ?? (asks(MORE) ? 'more' : 'usual');
+  root.style.setProperty('--letters', `${size}%`);
   document
     .querySelector('meta[name="theme-color"]')
     ?.setAttribute('content', shown === 'light' ? '#f6f1e3' : '#121719');

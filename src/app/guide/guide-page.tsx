@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Link, NavLink, useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { buttonClass, PageHead, Sheet, TextField } from '@/ui';
 import { findInGuide } from './guide-search';
 import { GuideText } from './guide-text';
@@ -37,13 +37,13 @@ export function GuideBook() {
               {question.trim() === ''
                 ? GUIDE.map((one) => (
                     <li key={one.id}>
-                      <NavLink
+                      <Link
                         className="flex min-h-11 items-center underline-offset-4 aria-[current=page]:font-bold not-aria-[current=page]:underline"
                         to={`/${kennel}/guide/${one.id}`}
                         aria-current={one.id === page.id ? 'page' : undefined}
                       >
                         {one.title}
-                      </NavLink>
+                      </Link>
                     </li>
                   ))
                 : found.map(({ page: one, line }) => (

@@ -35,7 +35,7 @@ export const GUIDE: readonly GuidePage[] = ORDER.map((id) => {
   return { id, title: title.replace(/^# /, ''), text: text.join('\n').trim() };
 });
 
-/** Which page helps with an address; longer beginnings come first. */
+/** Which page helps with an address: those that have another name, and all by their own. */
 const HELPS: readonly (readonly [begins: string, page: GuideId])[] = [
   ['season', 'live-days'],
   ['clips', 'clips-and-tracks'],

@@ -59,6 +59,7 @@ function Class({ book, state }: { readonly book: RuleBook; readonly state: DogSt
   };
   const save = async (): Promise<void> => {
     setTried(true);
+    setFailed(null);
     if (Object.keys(read.problems).length > 0) return;
     let at = 0;
     const plans = drafts.map(({ exercise, links, onto }) => {

@@ -87,6 +87,7 @@ function Opened({ state }: { readonly state: DogState }) {
   };
   const save = async (): Promise<void> => {
     setTried(true);
+    setFailed(null);
     if (Object.keys(wrong).length > 0) return;
     const from: ExercisePlan['source'] =
       source.kind === 'rule-book'

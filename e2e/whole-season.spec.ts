@@ -38,7 +38,11 @@ test('a season from the first rep: by the plan, a gap, trials, two dogs, two dev
     }
     const reps = await year.reps();
     if (days.length > 0)
-      year.wrote(`${days.length} lessons`, `${reps} reps in the log`, reps === year.answered);
+      year.wrote(
+        days.length === 1 ? 'One lesson' : `${days.length} lessons`,
+        `${reps} reps in the log`,
+        reps === year.answered,
+      );
   };
   try {
     await play();

@@ -40,7 +40,7 @@ export async function secondDog(year: Year): Promise<void> {
   await year.tap(year.link('Add another dog'));
   await year.type(page.getByRole('textbox', { name: 'Name' }), 'Tarn');
   await year.tap(page.getByRole('radio', { name: 'Memory retrieve' }));
-  await year.type(page.getByLabel('Distance to the dummy now'), '10 yd');
+  await year.type(page.getByLabel('Distance to the dummy now'), '20 yd');
   await year.type(page.getByLabel('Distance to the dummy wanted'), '40 yd');
   await year.tap(year.button('Make the ladder'));
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Tarn: Memory retrieve');

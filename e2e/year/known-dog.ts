@@ -19,21 +19,59 @@ const TEMPERAMENT: Temperament = {
   rightward: 0,
 };
 
-/** What a piece costs at the trial of this season when it is missed, by the rule book; a flaw costs two. */
-export const COSTS: Readonly<Record<string, number>> = {
-  'Set up at heel': 3,
-  'Run out straight': 40,
-  'Stop and lie down in the square': 22,
-  'Wait for the steward': 10,
-  'Come back to heel': 14,
-  'Wait, then go on the word': 40,
-  'Jump out': 9,
-  'Pick up': 40,
-  'Jump back': 12,
-  'Present straight': 5,
-  Give: 6,
+type Price = { readonly fault: string; readonly points: number; readonly stops?: true };
+/** A piece of the class: its exercise, and the faults of its missed and of its flawed goes, priced as the book has it. */
+type Piece = { readonly of: 'square' | 'hurdle'; readonly missed: Price; readonly flawed: Price };
+
+const price = (fault: string, points: number, stops?: true): Price => ({
+  fault,
+  points,
+  ...(stops && { stops }),
+});
+const piece = (of: Piece['of'], missed: Price, flawed: Price): Piece => ({ of, missed, flawed });
+
+/** In the order of the trial. What gives no points at all takes the 40 of its exercise, and ends it. */
+export const PIECES: Readonly<Record<string, Piece>> = {
+  'Set up at heel': piece('square', price('Does not take up the position', 3), price('Crooked at heel', 0.5)),
+  'Run out straight': piece(
+    'square',
+    price('Does not leave the handler', 40, true),
+    price('Slow on the way out', 1.5),
+  ),
+  'Stop and lie down in the square': piece(
+    'square',
+    price('Does not stop in the square', 22, true),
+    price('Lies over the tape', 3),
+  ),
+  'Wait for the steward': piece(
+    'square',
+    price('Gets up before the steward speaks', 10),
+    price('Restless, rolls or sniffs', 2),
+  ),
+  'Come back to heel': piece(
+    'square',
+    price('Does not come on the cue', 14),
+    price('Slow on the way back', 1.5),
+  ),
+  'Wait, then go on the word': piece(
+    'hurdle',
+    price('Does not go on the word', 40, true),
+    price('Goes before the word', 6),
+  ),
+  'Jump out': piece(
+    'hurdle',
+    price('Goes round the hurdle on the way out', 9),
+    price('Touches the hurdle on the way out', 2),
+  ),
+  'Pick up': piece('hurdle', price('Does not pick up', 40, true), price('Plays with or mouths the dummy', 3)),
+  'Jump back': piece(
+    'hurdle',
+    price('Comes back round the hurdle', 12),
+    price('Touches the hurdle on the way back', 2),
+  ),
+  'Present straight': piece('hurdle', price('Does not sit in front', 5), price('Crooked in front', 1)),
+  Give: piece('hurdle', price('Drops the dummy', 6), price('Mouths the dummy in front', 1.5)),
 };
-const SQUARE = Object.keys(COSTS).slice(0, 5);
 
 export type Answer = 'clean' | 'flawed' | 'miss';
 
@@ -102,18 +140,28 @@ export class KnownDog {
     return sum / 400;
   }
 
-  /** One trial: its points, by what each piece costs, and whether they are enough: 60 in all, half of each. */
-  trial(day: number): { readonly points: number; readonly passes: boolean } {
+  /** One trial: its faults and points, and whether they are enough: 60 in all, half of each. */
+  trial(day: number): {
+    readonly faults: readonly string[];
+    readonly points: number;
+    readonly passes: boolean;
+  } {
     const mood = TEMPERAMENT.daySd * this.#random.normal();
     const lost = { square: 0, hurdle: 0 };
-    for (const [piece, cost] of Object.entries(COSTS)) {
-      const chance = this.#average(piece, day, true, mood);
+    const over = { square: false, hurdle: false };
+    const faults: string[] = [];
+    for (const [name, { of, missed, flawed }] of Object.entries(PIECES)) {
+      if (over[of]) continue;
+      const chance = this.#average(name, day, true, mood);
       if (this.#random.uniform() < chance) continue;
-      const missed = this.#random.uniform() < 0.08 + 0.5 * (1 - chance);
-      lost[SQUARE.includes(piece) ? 'square' : 'hurdle'] += missed ? cost : 2;
+      const { fault, points, stops } = this.#random.uniform() < 0.08 + 0.5 * (1 - chance) ? missed : flawed;
+      faults.push(fault);
+      lost[of] += points;
+      over[of] = stops ?? false;
     }
     const [square, hurdle] = [Math.max(0, 40 - lost.square), Math.max(0, 40 - lost.hurdle)];
-    return { points: square + hurdle, passes: square + hurdle >= 60 && square >= 20 && hurdle >= 20 };
+    const points = square + hurdle;
+    return { faults, points, passes: points >= 60 && square >= 20 && hurdle >= 20 };
   }
 
   /** How often it would pass on that day, of two thousand trials. */

@@ -46,7 +46,7 @@ export async function trackLaid(year: Year): Promise<void> {
   await expect(run).toBeVisible();
   if ((await run.inputValue()) === '') await run.selectOption({ index: 1 });
   await year.tap(year.button('Let it run'));
-  const goes = page.getByRole('region', { name: /goes?/ });
+  const goes = page.getByRole('region', { name: /\bgo(es)?$/i });
   const both = year.button('Lay it by both');
   const byStart = year.button('By its start');
   await expect(both.or(byStart).first()).toBeVisible();
@@ -86,7 +86,7 @@ export async function titleSaid(year: Year, passed: number): Promise<void> {
   await year.type(earns.getByLabel('Name of the title'), 'Steady in Two');
   await year.type(earns.getByLabel('Passes it takes'), '2');
   await year.type(earns.getByLabel('Under how many judges'), '1');
-  await year.tap(earns.getByRole('button', { name: 'Say it' }));
+  await year.tap(earns.getByRole('button', { name: 'Keep it' }));
   const aim = year.button('Aim at Steady in Two');
   await year.tap(aim);
   const title = page.getByRole('region', { name: 'Steady in Two' });

@@ -1,6 +1,6 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import { padKey } from '../fixtures';
-import type { KnownDog } from './known-dog';
+import { type KnownDog, PIECES } from './known-dog';
 
 /** A line of the season's table. */
 export type Row = {
@@ -133,6 +133,14 @@ export class Year {
     await padKey(this.page, key);
   }
 
+  /** The fault of a go, where the pad asks for it: by its name. */
+  async #name(fault: string | undefined): Promise<void> {
+    const asked = this.page.getByRole('group', { name: /^(Which fault\?|What happened\?)/ });
+    if (!(await asked.count())) return;
+    const own = asked.getByRole('button', { name: new RegExp(`^\\d+ ?${fault ?? ''}`) }).first();
+    await this.#key(/\d+/.exec((await own.textContent()) ?? '')?.[0] ?? '1');
+  }
+
   get advice(): Locator {
     return this.page.getByRole('status', { name: 'Advice' });
   }
@@ -157,7 +165,8 @@ export class Year {
       const answer = dog.goes(piece, this.#day, x);
       this.#answered++;
       await this.#key(answer === 'clean' ? 'c' : answer === 'miss' ? 'm' : 'f');
-      if (await this.page.getByText(/^(Which fault\?|What happened\?)$/).count()) await this.#key('1');
+      if (answer !== 'clean')
+        await this.#name(PIECES[piece]?.[answer === 'miss' ? 'missed' : 'flawed'].fault);
       await expect(pad.getByText(new RegExp(`^${i} reps?[,;]`)).first()).toBeAttached();
       const advice = await this.advice.innerText();
       if (/^(Done|End here)/m.test(advice)) break;

@@ -1,22 +1,13 @@
 import * as v from 'valibot';
 import { blockRule, sequentialRule, startTally, stepBlock, stepSequential } from './blocks';
 import { cueTransferRule, startTransfer, stepTransfer } from './cue-transfer';
+import { distributionRule, startDistribution, stepDistribution } from './distribution';
 import type { Advice, CoachEvent, CoachStart, Happening, PolicyStep, Standing } from './events';
+import { feelRule, stepFeel } from './feel';
 import { countPace, type PaceState, paceSchema, START_PACE, withPace } from './pace';
-import {
-  distributionRule,
-  feelRule,
-  scenarioRule,
-  startDistribution,
-  startScenario,
-  startStrength,
-  stepDistribution,
-  stepFeel,
-  stepScenario,
-  stepStrength,
-  strengthRule,
-} from './protocols';
 import { runRule, singleRule, startRun, stepRun, stepSingle } from './runs';
+import { scenarioRule, startScenario, stepScenario } from './scenario';
+import { startStrength, stepStrength, strengthRule } from './strength';
 import { startStretch, stepStretch, stretchRule } from './stretch';
 
 export const ruleSchema = v.variant('kind', [

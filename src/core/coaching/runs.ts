@@ -2,13 +2,13 @@ import * as v from 'valibot';
 import { say } from '@/core/shared';
 import { type Advice, type Happening, hold, type PolicyStep, type RepTold, type Standing } from './events';
 
-const count = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(20));
+export const few = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(20));
 
 /**
  * *n in a row*: `advanceAfter` counted clean reps in a row advance, `dropAfter` counted misses in a
  * row drop back.
  */
-export const runRule = v.strictObject({ kind: v.literal('run'), advanceAfter: count, dropAfter: count });
+export const runRule = v.strictObject({ kind: v.literal('run'), advanceAfter: few, dropAfter: few });
 export type RunRule = v.InferOutput<typeof runRule>;
 
 /**
@@ -17,8 +17,8 @@ export type RunRule = v.InferOutput<typeof runRule>;
  */
 export const singleRule = v.strictObject({
   kind: v.literal('single-presentation'),
-  advanceAfter: count,
-  dropAfter: count,
+  advanceAfter: few,
+  dropAfter: few,
   breath: v.pipe(v.number(), v.minValue(1), v.maxValue(60)),
 });
 export type SingleRule = v.InferOutput<typeof singleRule>;

@@ -1,5 +1,5 @@
 import { asId, type ExerciseKey, type PartKey, type Sentence, say } from '@/core/shared';
-import type { Change } from './compare';
+import type { Change } from './changes';
 import type { RuleBook } from './schema';
 
 type Leaf = string | number | boolean | null;

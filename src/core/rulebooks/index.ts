@@ -1,4 +1,5 @@
-export { type Change, compareBooks } from './compare';
+export type { Change } from './changes';
+export { compareBooks } from './compare';
 export { type CompiledRules, compileRules } from './compile';
 export { doubtsOf } from './doubts';
 export { familyOf, type Rules } from './families';

@@ -18,6 +18,7 @@ export {
   typeInBout,
   typeInBouts,
 } from './bouts';
+export { changeBreakdown, type ExercisePlan, type LinkPlan, makeExercise, makeExercises } from './breakdowns';
 export { addTables, decide, decideAll, decideRep } from './bring-together';
 export { beginCalling, changeScript, noteCalled } from './callings';
 export {
@@ -56,18 +57,7 @@ export {
 } from './plan';
 export { startPractice } from './practice';
 export { putElementAway, putExerciseAway } from './put-away';
-export {
-  assignBout,
-  changeBreakdown,
-  changeElement,
-  type ExercisePlan,
-  type LinkPlan,
-  makeExercise,
-  makeExercises,
-  mergeElements,
-  type Portion,
-  splitElement,
-} from './reshape';
+export { assignBout, changeElement, mergeElements, type Portion, splitElement } from './reshape';
 export {
   type Corrected,
   correctRuleBook,

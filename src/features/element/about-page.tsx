@@ -1,16 +1,15 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { buildLadder, openness, placeOn, WORK_TAGS, type WorkTag } from '@/core/breakdown';
-import { type FaultRef, faultText, sameFault } from '@/core/rulebooks';
+import { openness, WORK_TAGS, type WorkTag } from '@/core/breakdown';
 import { useKennel, useKit } from '@/data/live';
-import { type ElementRecord, namedFaults, prerequisiteGraph } from '@/data/read';
+import { type ElementRecord, prerequisiteGraph } from '@/data/read';
 import { putElementAway } from '@/data/write';
 import { Button, ListField, Notice, SelectField, Sheet, TextField } from '@/ui';
-import { wordsOf } from '@/words';
 import { ArticlesFields, SetOutField } from './articles-fields';
 import { AssignSessions } from './assign-sessions';
 import { ConditionFields } from './condition-fields';
 import { type Opened, useOpened } from './element-room';
+import { FaultFields } from './fault-fields';
 import { NeedsFields } from './needs-fields';
 import { Reshape } from './reshape';
 import { useElementChange } from './use-element-change';
@@ -254,89 +253,5 @@ function KitField({
       items={element.kit}
       onTake={(kit) => void onTake(kit)}
     />
-  );
-}
-
-/**
- * Every fault that can be named here, and the rung from which it spoils a rep; before that it is
- * only noted.
- */
-function FaultFields({ element, state }: Opened) {
-  const change = useElementChange(element);
-  const faults = namedFaults(element, state.work).filter((fault) => fault.by === 'dog' && !fault.miss);
-  const ladder = buildLadder(element);
-  const top = ladder.rungs.length;
-  const [label, setLabel] = useState('');
-  const fromOf = (fault: FaultRef): number => {
-    const set = element.countsFrom.find((one) => sameFault(one.fault, fault));
-    return set ? placeOn(ladder, set.from).rung : 0;
-  };
-  const set = (fault: FaultRef, rung: number): void => {
-    const others = element.countsFrom.filter((one) => !sameFault(one.fault, fault));
-    const from = ladder.rungs[rung]?.criteria ?? {};
-    change(
-      { countsFrom: rung === 0 ? others : [...others, { fault, from }] },
-      rung === 0
-        ? tell('about-page.it-counts-from-the-start')
-        : tell('about-page.it-counts-from-rung-on-before-that', { rung: rung + 1 }),
-    );
-  };
-  const add = (): void => {
-    const clean = label.trim();
-    if (clean === '') return;
-    change(
-      {
-        faults: [
-          ...element.faults,
-          {
-            key: `own-${element.faults.length + 1}-${clean.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`.replace(
-              /-$/,
-              '',
-            ),
-            label: clean,
-            by: 'dog',
-            miss: false,
-          },
-        ],
-      },
-      tell('about-page.fault-added'),
-    );
-    setLabel('');
-  };
-  return (
-    <>
-      <p className="mb-3 max-w-4xl leading-snug">{tell('about-page.let-small-things-pass-early-and')}</p>
-      <ul className="grid gap-x-8 md:grid-cols-2">
-        {faults.map((fault) => (
-          <li
-            key={faultText(fault.ref)}
-            className="flex flex-wrap items-center justify-between gap-2 border-b border-hair py-1.5"
-          >
-            <span>{wordsOf(fault.label)}</span>
-            <SelectField
-              label={tell('about-page.counts-from', { label: fault.label })}
-              shown={tell('about-page.counts-from-2')}
-              beside
-              className="text-sm"
-              look="min-h-11 bg-paper px-1 text-base"
-              value={String(fromOf(fault.ref))}
-              options={Array.from({ length: top }, (_, i) => ({
-                value: String(i),
-                words: tell('about-page.rung', { i: i + 1 }),
-              }))}
-              onChange={(rung) => set(fault.ref, Number(rung))}
-            />
-          </li>
-        ))}
-      </ul>
-      <div className="mt-3 max-w-md">
-        <TextField
-          label={tell('about-page.a-further-fault-to-watch-for-enter')}
-          value={label}
-          onChange={(event) => setLabel(event.target.value)}
-          onKeyDown={(event) => event.key === 'Enter' && add()}
-        />
-      </div>
-    </>
   );
 }

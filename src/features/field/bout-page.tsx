@@ -15,9 +15,9 @@ import {
 } from '@/data/read';
 import { buttonClass, Notice, PageHead } from '@/ui';
 import { writeDay } from '@/words';
+import { BoutSheet } from './bout-sheet';
 import { Debrief } from './debrief';
 import { tell } from './later-words';
-import { BoutSheet } from './log-page';
 import { LookBackSheet } from './look-back-sheet';
 
 /** One bout looked at: where it could have ended, beside the time before, and every moment of it. */

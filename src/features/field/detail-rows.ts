@@ -1,119 +1,12 @@
-import {
-  type Amendment,
-  type Crooked,
-  HANDLED,
-  type Landed,
-  type Paid,
-  PLACE_CHIP,
-  PURPOSES,
-  type StandingRep,
-} from '@/core/log';
+import { type Crooked, HANDLED, PLACE_CHIP, PURPOSES, type StandingRep } from '@/core/log';
 import { othersOf } from './chips';
 import { tell } from './later-words';
 import type { PadView } from './pad-view';
 import { AID_WORDS, HANDLED_WORDS, TIMING_WORDS, TIMINGS } from './rep-words';
+import { kindRow, LANDED, MARKER, PAY, PIECES, UNASKED, WHEN } from './reward-rows';
+import { type Row, row } from './row-said';
 import { changeOf } from './said-again';
 
-/** One thing that can be said of a rep: what is said now, and the amendment that each tap makes. */
-export type Row = {
-  readonly title: string;
-  readonly said: (rep: StandingRep) => unknown;
-  /** Where several can be on at once; a tap on one that is on takes it away. */
-  readonly isOn?: (rep: StandingRep, value: unknown) => boolean;
-  readonly options: readonly {
-    readonly value: unknown;
-    readonly words: string;
-    readonly amend: (rep: StandingRep) => Amendment;
-  }[];
-};
-
-function row<const T>(
-  title: string,
-  said: (rep: StandingRep) => T | undefined,
-  amend: (value: T, rep: StandingRep) => Amendment,
-  options: readonly (readonly [T, string])[],
-): Row {
-  return {
-    title,
-    said,
-    options: options.map(([value, words]) => ({ value, words, amend: (rep) => amend(value, rep) })),
-  };
-}
-
-const PAY = row<NonNullable<Paid['size']>>(
-  tell('detail-rows.paid'),
-  (rep) => rep.paid.size,
-  (size) => ({ paid: { size } }),
-  [
-    ['none', tell('detail-rows.not')],
-    ['small', tell('detail-rows.a-little')],
-    ['large', tell('detail-rows.a-lot')],
-    ['jackpot', tell('detail-rows.jackpot')],
-  ],
-);
-const PIECES = row(
-  tell('detail-rows.pieces'),
-  (rep) => rep.paid.pieces,
-  (pieces) => ({ paid: { pieces } }),
-  [
-    [1, '1'],
-    [2, '2'],
-    [3, '3'],
-    [5, '5'],
-    [10, '10'],
-  ],
-);
-const WHEN = row<string>(
-  tell('detail-rows.paid-when'),
-  (rep) => rep.paid.when,
-  (when) => ({ paid: { when } }),
-  [
-    ['at the marker', tell('detail-rows.at-the-marker')],
-    ['in it', tell('detail-rows.in-it-or-in-the-kit')],
-    ['as it comes off', tell('detail-rows.as-it-comes-off')],
-    ['afterwards', tell('detail-rows.afterwards')],
-  ],
-);
-const UNASKED = row(
-  tell('detail-rows.it-was-asked'),
-  (rep) => rep.paid.unasked,
-  (unasked) => ({ paid: { unasked } }),
-  [
-    [false, tell('detail-rows.yes')],
-    [true, tell('detail-rows.no-paid-though-unasked')],
-  ],
-);
-const MARKER = row<string>(
-  tell('detail-rows.marker'),
-  (rep) => rep.paid.marker,
-  (marker) => ({ paid: { marker } }),
-  [
-    ['click', tell('detail-rows.click')],
-    ['word', tell('detail-rows.word')],
-    ['touch', tell('detail-rows.touch')],
-    ['none', tell('detail-rows.none')],
-  ],
-);
-/** The kind of the reward, from the dog's own list. */
-const kindRow = (rewards: readonly string[]): Row =>
-  row<string>(
-    tell('detail-rows.with'),
-    (rep) => rep.paid.what,
-    (what) => ({ paid: { what } }),
-    rewards.map((one) => [one, one] as const),
-  );
-const LANDED = row<Landed>(
-  tell('detail-rows.reward-landed'),
-  (rep) => rep.paid.where,
-  (where) => ({ paid: { where } }),
-  [
-    ['spot', tell('detail-rows.at-the-spot')],
-    ['ahead', tell('detail-rows.ahead')],
-    ['behind', tell('detail-rows.behind')],
-    ['hand', tell('detail-rows.to-hand')],
-    ['reset', tell('detail-rows.to-reset')],
-  ],
-);
 const CROOKED = row<Crooked>(
   tell('detail-rows.crooked'),
   (rep) => rep.seen.eye,

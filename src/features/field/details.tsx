@@ -1,6 +1,7 @@
 import type { Amendment, StandingRep } from '@/core/log';
-import { CALM_THROUGHOUT, type DetailsView, type Row, rowsOf } from './detail-rows';
+import { CALM_THROUGHOUT, type DetailsView, rowsOf } from './detail-rows';
 import { RepNumbers } from './rep-numbers';
+import type { Row } from './row-said';
 import { changeOf } from './said-again';
 
 export type DetailsProps = {

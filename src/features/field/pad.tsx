@@ -1,30 +1,28 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { lazy, Suspense, useLayoutEffect, useMemo, useRef, useState } from 'react';
-import type { Axis, Criteria } from '@/core/breakdown';
-import type { CallKind } from '@/core/coaching';
-import { type FaultCount, type WordReach, wordReach } from '@/core/evidence';
+import type { Criteria } from '@/core/breakdown';
+import type { FaultCount } from '@/core/evidence';
 import type { CoachFacts, Entry } from '@/core/log';
 import type { ElementId } from '@/core/shared';
 import { useKennelWithDog, useSignals } from '@/data/live';
-import { cuesOf, type DatedBout, type DogWork, type ElementRecord, keptOn, ownCuesOf } from '@/data/read';
+import { cuesOf, type DatedBout, type DogWork, type ElementRecord, ownCuesOf } from '@/data/read';
 import { Button, Dock, Notice, PageTitle, RepMarks, Rod, SIGN_WORDS, saveText, useWakeLock } from '@/ui';
 import { wordsOf } from '@/words';
 import { AdviceLine } from './advice-line';
+import { calledNext, useWordReach } from './called-next';
 import { useCaller } from './caller-store';
-import { confusedIn, nextCall } from './calls';
 import { ChipBar, MoreChips } from './chip-bar';
 import { GapClock } from './gap-clock';
 import { useHand } from './hand-store';
 import { HoldClock } from './hold-clock';
 import { usePadKeys } from './keys';
 import { LastRep } from './last-rep';
-import { OutcomePad } from './outcome-pad';
 import { usePad } from './pad-store';
 import { PadBar, PadTools } from './pad-tools';
 import { padView } from './pad-view';
+import { RepPad } from './rep-pad';
 import { StampButton } from './stamp-button';
 import { TapButton } from './tap-button';
-import { usePadActions } from './use-pad-actions';
+import { type PadActions, usePadActions } from './use-pad-actions';
 import { tell } from './words';
 
 type Props = {
@@ -191,8 +189,6 @@ export function Pad({ element, work, bout, entries, facts, seen, stands }: Props
   );
 }
 
-type Actions = ReturnType<typeof usePadActions>;
-
 /** Pads that have a clock of their own, or no room for one. */
 const OWN_CLOCK: ReadonlySet<ReturnType<typeof padView>['by']['kind']> = new Set([
   'articles',
@@ -201,42 +197,10 @@ const OWN_CLOCK: ReadonlySet<ReturnType<typeof padView>['by']['kind']> = new Set
 ] as const);
 const NO_WORDS: readonly string[] = [];
 
-/** What is called next: by the dog's own cues, within what this rung asks, confused ones more often. */
-const calledNext = (
-  kind: CallKind,
-  words: readonly string[],
-  bout: DatedBout,
-  view: ReturnType<typeof padView>,
-  reach: { readonly axis: Axis; readonly words: readonly WordReach[] } | null,
-) =>
-  nextCall({
-    kind,
-    bout: bout.id,
-    repCount: view.repCount,
-    words,
-    longest: view.hold,
-    confused: confusedIn(view.reps),
-    reach: reach && { ...reach, asked: view.criteria[reach.axis.key] ?? reach.axis.start },
-  });
-
-/** How far each word is answered, from what is kept of earlier bouts; read once, and only for a mix. */
-function useWordReach(element: ElementRecord | null, axis: Axis | null): readonly WordReach[] {
-  const { kennel } = useKennelWithDog();
-  const found = useLiveQuery(
-    async () => (element && axis ? wordReach(await keptOn(kennel, element.id), axis) : []),
-    [kennel, element?.id, axis?.key],
-  );
-  return found ?? NO_REACH;
-}
-const NO_REACH: readonly WordReach[] = [];
-
 const Heard = lazy(async () => ({ default: (await import('./heard')).Heard }));
 const Caller = lazy(async () => ({ default: (await import('./caller')).Caller }));
 const CalledNow = lazy(async () => ({ default: (await import('./caller')).CalledNow }));
 const KeyHelp = lazy(async () => ({ default: (await import('./key-help')).KeyHelp }));
-
-/** Pads of rarer work come when they are needed; they are fetched ahead with the rooms. */
-const ArticlePad = lazy(async () => ({ default: (await import('./article-pad')).ArticlePad }));
 /** What stands beside the pad and is not tapped with every rep. */
 const FallingOffLine = lazy(async () => ({ default: (await import('./falling-off-line')).FallingOffLine }));
 const LyingThings = lazy(async () => ({ default: (await import('./lying-things')).LyingThings }));
@@ -245,32 +209,9 @@ const EndsLines = lazy(async () => ({ default: (await import('./load-lines')).En
 const ShortWork = lazy(async () => ({ default: (await import('./load-lines')).ShortWork }));
 const LoadLines = lazy(async () => ({ default: (await import('./load-lines')).LoadLines }));
 const RepDetails = lazy(async () => ({ default: (await import('./rep-details')).RepDetails }));
-const GamePad = lazy(async () => ({ default: (await import('./game-pad')).GamePad }));
-const ContinuousPad = lazy(async () => ({ default: (await import('./continuous-pad')).ContinuousPad }));
-
-type RepPadProps = Pick<Props, 'element' | 'bout' | 'entries'> & {
-  readonly view: ReturnType<typeof padView>;
-  readonly actions: Actions;
-};
-
-/**
- * How a rep is logged follows from the element: articles by first touch and pick, continuous work
- * by the clock, anything else by its outcome.
- */
-function RepPad(props: RepPadProps) {
-  const { by } = props.view;
-  if (by.kind !== 'articles' && by.kind !== 'legs' && by.kind !== 'game') return <OutcomePad {...props} />;
-  return (
-    <Suspense fallback={<p className="text-lg">{tell('pad.laying-the-pad-out')}</p>}>
-      {by.kind === 'articles' && <ArticlePad {...props} />}
-      {by.kind === 'legs' && <ContinuousPad {...props} legs={by.legs} />}
-      {by.kind === 'game' && <GamePad view={props.view} bout={props.bout.id} actions={props.actions} />}
-    </Suspense>
-  );
-}
 
 /** Where the dog is never sent for nothing: how many lie there, and the tap that says one more does. */
-function Lying({ count, actions }: { readonly count: number; readonly actions: Actions }) {
+function Lying({ count, actions }: { readonly count: number; readonly actions: PadActions }) {
   return (
     <TapButton
       size="big"
@@ -286,7 +227,7 @@ function Lying({ count, actions }: { readonly count: number; readonly actions: A
 }
 
 /** A rep that could not be stored is not lost: it can be kept in a file. */
-function Unsaved({ actions, day }: { readonly actions: Actions; readonly day: string }) {
+function Unsaved({ actions, day }: { readonly actions: PadActions; readonly day: string }) {
   const { failure, unsaved } = actions;
   if (!failure) return null;
   const keep = (): void =>

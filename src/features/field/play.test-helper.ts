@@ -31,9 +31,10 @@ import type { SetItem } from '@/data/write';
 import { wordsOf } from '@/words';
 import { adviceLines } from './advice-lines';
 import { confusedIn, nextCall } from './calls';
+import type { InHand } from './in-hand';
 import type { Grade } from './judged-by';
 import { padView } from './pad-view';
-import { type InHand, type Tap, tapped } from './tap';
+import { type Tap, tapped } from './tap';
 
 export const FIRST_DAY = '2026-03-02' as Day;
 const DOG = asId<DogId>('dog');

@@ -1,8 +1,9 @@
 import { type Amendment, calledBefore, type Judged, judgedAgain, type StandingRep } from '@/core/log';
 import { type FaultRef, sameFault } from '@/core/rulebooks';
+import type { Tapped } from './in-hand';
 import { gradedJudgement, pickJudgement, timedJudgement } from './judgements';
 import type { PadView } from './pad-view';
-import type { Tap, Tapped } from './tap';
+import type { Tap } from './tap';
 
 /** What can be said of a rep that is logged, or said otherwise. */
 export type OfLast = Extract<

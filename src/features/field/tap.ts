@@ -1,27 +1,11 @@
 import './words';
-import { type Criteria, measuredAs } from '@/core/breakdown';
+import type { Criteria } from '@/core/breakdown';
 import type { BodySign, Refusal, Stage, Timing } from '@/core/coaching';
-import {
-  ACTION_CHIP,
-  type Aid,
-  type Amendment,
-  type ArticlesSeen,
-  type Call,
-  type Cause,
-  type Judged,
-  judgedByMeasure,
-  type LegsSeen,
-  type Measure,
-  type Paid,
-  type RepSaid,
-  type Said,
-  type Seen,
-} from '@/core/log';
-import { type FaultRef, sameFault } from '@/core/rulebooks';
-import { type EntryId, type Failure, type FaultKey, fail, type LevelId, say } from '@/core/shared';
+import type { Aid, Amendment, ArticlesSeen, Cause, LegsSeen, Measure } from '@/core/log';
+import type { FaultRef } from '@/core/rulebooks';
+import { type EntryId, fail, type LevelId, say } from '@/core/shared';
 import type { NamedFault } from '@/data/read';
-import { filledBy, paidBy } from './calls';
-import { chipsSaid } from './chips';
+import { type InHand, NOT_HERE, said, type Tapped } from './in-hand';
 import {
   gradedJudgement,
   judgement,
@@ -30,23 +14,9 @@ import {
   sceneJudgement,
   timedJudgement,
 } from './judgements';
-import { latencyOf, markerOf, type Stamps, secondsFrom } from './pad-store';
+import { chainRun, coinPay, logged, loggedRun, loggedWhole } from './logged-tap';
 import { onlyMiss, type PadView } from './pad-view';
 import { amended } from './said-again';
-
-/** What is on the pad and not yet in the log when somebody taps; `now` is the page's own clock. */
-export type InHand = Stamps & {
-  readonly hold: { readonly from: number | null; readonly to: number | null };
-  readonly splits: { readonly from: number | null; readonly at: readonly number[] };
-  readonly now: number;
-  readonly call: Call | null;
-  /** What the call asks otherwise than the rung. */
-  readonly asks: Criteria;
-  /** Help that was said before the rep; it stays until it is taken away. */
-  readonly aids: readonly Aid[];
-  /** What did not hold of a scene; of any other rep nothing. */
-  readonly lost: readonly FaultKey[];
-};
 
 /** Everything that one tap on the pad can say. */
 export type Tap =
@@ -87,19 +57,6 @@ export type Tap =
   /** One more lies there; which of the set-out, where it is one of it. */
   | { readonly tap: 'laid'; readonly thing?: string }
   | { readonly tap: 'rested' | 'time-out' | 'washed' };
-
-/** What a tap comes to: an entry, a choice to make first, or why it cannot be. */
-export type Tapped =
-  | { readonly ok: true; readonly said: Said }
-  | { readonly ok: true; readonly choose: 'flaw' | 'miss' }
-  | Failure;
-
-const said = (one: Said): Tapped => ({ ok: true, said: one });
-
-/** A send for nothing teaches the dog that there is nothing: it is refused rather than logged. */
-const NOTHING_THERE = fail('nothing-laid', '', say('tap.nothing-lies-there-lay-one-look'));
-/** A pad of another kind said it: nothing is logged by guessing. */
-const NOT_HERE = fail('not-judged-so', '', say('tap.this-element-is-not-judged-in-that'));
 const NO_REP = fail('no-rep', '', say('tap.there-is-no-rep-yet-of-which-that'));
 
 /**
@@ -192,115 +149,4 @@ export function tapped(view: PadView, hand: InHand, tap: Tap): Tapped {
     case 'washed':
       return said({ kind: tap.tap });
   }
-}
-
-/** What this rung asks of the rep about to be logged, with the chips and the call of this one. */
-export function askedNow(view: PadView, hand: Pick<InHand, 'call' | 'asks'>): RepSaid['asked'] {
-  const chips = { ...chipsSaid(view.chips, view.began), ...filledBy(hand.call, view.chips) };
-  const held = view.judging.axes.find((axis) => measuredAs(axis) === 'held');
-  const { call } = hand;
-  // A wait that was drawn is what was asked of this rep, not the longest one of the rung.
-  const drawn = held && call !== null && call.delay !== null ? { [held.key]: call.delay } : {};
-  const criteria = { ...view.criteria, ...didInstead(view, chips), ...hand.asks, ...drawn };
-  return { criteria, chips, noted: view.noted, call };
-}
-
-/** Where what you do is what the rung asks, the chip says what was asked of this rep. */
-function didInstead({ judging }: PadView, chips: Readonly<Record<string, string>>): Criteria {
-  const axis = judging.axes.find((one) => one.key === ACTION_CHIP && one.levels !== null);
-  const level = axis?.levels?.find((one) => one.name === chips[ACTION_CHIP]);
-  return axis && level ? { [axis.key]: level.id } : {};
-}
-
-type SeenMore = Partial<Pick<Seen, 'timing' | 'grade' | 'run' | 'measured' | 'drive' | 'endedBy'>>;
-
-function logged(view: PadView, hand: InHand, judged: Judged, more: SeenMore = {}, paid: Paid = {}): Tapped {
-  if (view.lying !== null && view.lying <= 0) return NOTHING_THERE;
-  const latency = judged.outcome === 'miss' ? null : latencyOf(hand);
-  const held = secondsFrom(hand.hold.from, hand.hold.to ?? hand.now);
-  const asked = askedNow(view, hand);
-  const sinceCue = secondsFrom(hand.cueAt, hand.now);
-  const seen: Seen = {
-    ...(sinceCue === null ? {} : { sinceCue }),
-    timing: null,
-    endedBy: null,
-    run: null,
-    ...more,
-    measured: { ...byTap({ latency, marker: markerOf(hand), held }), ...more.measured },
-  };
-  const helped = { ...judged, aids: [...new Set([...judged.aids, ...hand.aids])] };
-  return said({
-    kind: 'rep',
-    purpose: view.probe?.kind === 'asking' ? 'probe' : 'training',
-    asked,
-    seen,
-    judged: judgedByMeasure(view.judging, asked, seen, helped),
-    paid: { ...paidBy(hand.call), ...paid },
-    from: null,
-  });
-}
-
-function byTap(seconds: Readonly<Record<'latency' | 'marker' | 'held', number | null>>): Seen['measured'] {
-  const found = Object.entries(seconds).filter(([, value]) => value !== null);
-  return Object.fromEntries(
-    found.map(([key, value]) => [key, { value: value as number, how: 'tap' as const }]),
-  );
-}
-
-/** What the stage pays: an answer to the new cue always, one to the prompt as the stage or its coin says. */
-function coinPay({ by }: PadView, timing: Timing): Paid {
-  if (by.kind !== 'timed') return {};
-  switch (timing) {
-    case 'in-gap':
-    case 'unprompted':
-      return { size: 'small', by: 'schedule' };
-    case 'prompted':
-      return { size: by.paid ? 'small' : 'none', by: by.stage === 'B' ? 'coin' : 'schedule' };
-    case 'before-word':
-    case 'reminded':
-    case 'none':
-      return { size: 'none', by: 'schedule' };
-  }
-}
-
-function chainRun(view: PadView, brokeAt: number | null): SeenMore {
-  const { by } = view;
-  if (by.kind !== 'chain') return {};
-  return {
-    run: { kind: 'chain', links: by.links.map(({ id }) => ({ element: id, criteria: {} })), brokeAt },
-  };
-}
-
-/**
- * Continuous work: every fault stamped that counts here names it. Stopped before the time that is asked
- * it is neither one nor the other where you stopped it, and ended too early where the dog did.
- */
-function loggedRun(view: PadView, hand: InHand, run: LegsSeen, endedBy: 'handler' | 'dog'): Tapped {
-  const faults = run.stamps
-    .map(({ fault }) => fault)
-    .filter((fault, i, all) => all.findIndex((other) => sameFault(other, fault)) === i);
-  const counts = faults.some((fault) => !view.noted.some((noted) => sameFault(noted, fault)));
-  return logged(
-    view,
-    { ...hand, hold: { from: null, to: null } },
-    judgement(counts ? 'flawed' : 'clean', faults),
-    {
-      run,
-      endedBy,
-      measured: { held: { value: run.seconds, how: 'tap' } },
-    },
-  );
-}
-
-/** A whole exercise is logged with the values that each link was asked, and the times that were pressed. */
-function loggedWhole(view: PadView, hand: InHand, brokeAt: number | null): Tapped {
-  const { by } = view;
-  if (by.kind !== 'whole') return NOT_HERE;
-  const links = by.links.map(({ id, criteria }) => ({ element: id, criteria }));
-  const { from } = hand.splits;
-  const splits = from === null ? [] : hand.splits.at.map((at) => secondsFrom(from, at) ?? 0);
-  const timed = splits.length === 0 ? {} : { splits };
-  return logged(view, hand, judgement(brokeAt === null ? 'clean' : 'miss', []), {
-    run: { kind: 'chain', links, brokeAt, ...timed },
-  });
 }

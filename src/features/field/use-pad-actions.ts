@@ -9,11 +9,12 @@ import { useUndo } from '@/ui';
 import type { Called } from './calls';
 import { gameReps } from './game';
 import { useHand } from './hand-store';
+import { askedNow, type InHand } from './in-hand';
 import { useLesson } from './lesson-store';
 import { usePad } from './pad-store';
 import { judgedByOutcome, type PadView } from './pad-view';
 import { tallyOf } from './rep-words';
-import { askedNow, type InHand, type Tap, tapped } from './tap';
+import { type Tap, tapped } from './tap';
 import { tell } from './words';
 
 export type PadActions = {

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { Sheet } from '@/ui';
 import { writeDigits } from '@/words';
-import type { LedgerExercise, LedgerRow } from './readiness-view';
+import type { LedgerExercise, LedgerRow } from './ledger-view';
 import { tell } from './words';
 
 type Props = {

@@ -7,14 +7,14 @@ import { classEvidence } from '@/data/read';
 import { SAMPLE_RULE_BOOKS } from '@/demo/rule-books';
 import { sampleState, TODAY } from '@/demo/sample-state.test-helper';
 import { goingPaysFrom } from './go-from-view';
+import { ledger } from './ledger-view';
+import { neverTrained } from './not-rehearsed';
 import {
   countsDown,
   failureReasons,
   floorInWords,
   headline,
   histogramBins,
-  ledger,
-  neverTrained,
   outlookInWords,
   proofInWords,
   saferClasses,

@@ -11,8 +11,6 @@ import {
   askedAxis,
   asksOf,
   choiceById,
-  FIRST_CHOICES,
-  type FirstChoice,
   type FirstElementFields,
   firstElementFields,
   OWN_KINDS,
@@ -20,13 +18,8 @@ import {
   USUAL_FIRST,
 } from './first-element';
 import { SameAs } from './same-as';
+import { HowTo, WhatToTeach } from './what-to-teach';
 import { tell } from './words';
-
-const WAYS = [
-  ['own', tell('start-room.something-of-my-own'), tell('start-room.a-name-and-what-makes-it-harder')],
-  ['book', tell('start-room.an-exercise-of-a-rule-book'), tell('start-room.read-the-rule-book-in-next')],
-  ['name', tell('start-room.only-the-name-for-now'), tell('start-room.the-rest-whenever-you-like')],
-] as const;
 
 /**
  * From nothing to the first rep: a name, what to teach, where it stands, where it should go. Any method, a
@@ -246,103 +239,5 @@ function FirstLook({ kennel }: { readonly kennel: string }) {
         {tell('start-room.look-round')}
       </Link>
     </p>
-  );
-}
-
-type WhatProps = {
-  readonly what: string;
-  readonly known: boolean;
-  readonly onChoose: (what: string) => void;
-};
-
-/**
- * Three usual ones stand open, all other methods are one list, and there are ways without one. The cards are
- * not registered with the form: it would read the choice from them, and find none where it is in the list.
- */
-function WhatToTeach({ what, known, onChoose }: WhatProps) {
-  const usual = FIRST_CHOICES.filter((one) => USUAL_FIRST.some((id) => id === one.id));
-  const others = FIRST_CHOICES.filter((one) => !usual.includes(one));
-  const listed = others.find((one) => one.id === what);
-  return (
-    <fieldset>
-      <legend className="text-sm font-semibold">{tell('start-room.what-to-teach')}</legend>
-      <div className="mt-1 grid gap-2">
-        {usual.map((one) => (
-          <Card
-            key={one.id}
-            checked={one.id === what}
-            onChoose={() => onChoose(one.id)}
-            title={one.element.title}
-            words={one.element.teaches}
-          />
-        ))}
-        <SelectField
-          label={tell('start-room.or-another-method')}
-          look={`mt-1 block min-h-14 w-full px-2 text-lg ${listed ? 'border-2 bg-paper font-semibold' : 'bg-sheet'}`}
-          value={listed?.id ?? ''}
-          options={[
-            { value: '', words: tell('start-room.choose-from-all-methods', { n: others.length }) },
-            ...others.map((one) => ({ value: one.id, words: one.method.title })),
-          ]}
-          onChange={(id) => onChoose(id === '' ? USUAL_FIRST[0] : id)}
-        />
-        {WAYS.filter(([id]) => id !== 'name' || !known).map(([id, title, words]) => (
-          <Card key={id} checked={id === what} onChoose={() => onChoose(id)} title={title} words={words} />
-        ))}
-      </div>
-    </fieldset>
-  );
-}
-
-function Card({
-  checked,
-  onChoose,
-  title,
-  words,
-}: {
-  readonly checked: boolean;
-  readonly onChoose: () => void;
-  readonly title: string;
-  readonly words: string;
-}) {
-  return (
-    <label className="flex min-h-14 cursor-pointer items-start gap-3 border-2 border-rule px-3 py-2 has-checked:border-ink has-checked:bg-paper">
-      <input
-        type="radio"
-        name="what"
-        checked={checked}
-        onChange={onChoose}
-        className="mt-1.5 size-4 accent-(--ink)"
-      />
-      <span>
-        <span className="block text-lg font-semibold leading-snug">{title}</span>
-        <span className="block leading-snug text-ink-soft">{words}</span>
-      </span>
-    </label>
-  );
-}
-
-function HowTo({ chosen }: { readonly chosen: FirstChoice }) {
-  const { method, element } = chosen;
-  return (
-    <Sheet title={tell('start-room.how-to-teach', { title: element.title.toLowerCase() })}>
-      <dl className="grid gap-2 leading-snug">
-        {method.kit.length > 0 && (
-          <>
-            <dt className="font-semibold">{tell('start-room.bring')}</dt>
-            <dd>{method.kit.join(', ')}</dd>
-          </>
-        )}
-        <dt className="font-semibold">{tell('start-room.keep-in-mind')}</dt>
-        <dd>{method.advice.join(' ')}</dd>
-        <dt className="font-semibold">{tell('start-room.when-it-goes-wrong')}</dt>
-        {method.trouble.map((one) => (
-          <dd key={one.seen}>
-            <span className="font-semibold">{one.seen}: </span>
-            {one.remedy}
-          </dd>
-        ))}
-      </dl>
-    </Sheet>
   );
 }

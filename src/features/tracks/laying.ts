@@ -1,6 +1,7 @@
-import { dogOf, sentFor, type Thing } from '@/core/breakdown';
+import { dogOf, type Lengths, lengthOf, sentFor, type Thing } from '@/core/breakdown';
 import {
   distance,
+  GO_LEADS,
   goesIn,
   laidTrack,
   layByStart,
@@ -13,7 +14,9 @@ import {
 } from '@/core/geometry';
 import { fail, ok, type Result, say } from '@/core/shared';
 import type { SetOut, Track } from '@/data/read';
+import { wordsOf } from '@/words';
 import { clockOf } from './track-view';
+import { tell } from './words';
 
 export type Lies = NonNullable<Track['lies']>;
 
@@ -103,4 +106,18 @@ export function goesOf(
     );
     return { ...span, goal: goal?.key ?? null, rep: was?.rep ?? null, casts: was?.casts ?? [] };
   });
+}
+
+/** Why a track has no go: it does not lie yet, all that the dog is sent for lies too near, or it never led away. */
+export function noGoInWords(lies: Track['lies'], things: readonly Thing[], lengths: Lengths): string {
+  if (!lies) return tell('tracks.goes.not-laid');
+  const dog = dogOf(things);
+  const [least, longest] = [
+    GO_LEADS,
+    dog ? Math.max(0, ...sentFor(things).map((one) => distance(dog, one))) : 0,
+  ];
+  const metres = (value: number): string => wordsOf(lengthOf(lengths, value));
+  return longest > 0 && longest <= least
+    ? tell('tracks.goes.too-near', { longest: metres(longest), least: metres(least) })
+    : tell('tracks.goes.none', { least: metres(least) });
 }

@@ -20,7 +20,7 @@ import { Button, buttonClass, Notice, PageHead, SetOutDrawing, Sheet, useLengthC
 import { writeInstant } from '@/words';
 import { GoLine } from './go-line';
 import { LaySheet } from './lay-sheet';
-import { goesOf, type Lies, layTwo, type Pair, usualPairs } from './laying';
+import { goesOf, type Lies, layTwo, noGoInWords, type Pair, usualPairs } from './laying';
 import { SaveTrack } from './save-track';
 import { boxOf } from './track-box';
 import { trackCorrection } from './track-correction';
@@ -168,9 +168,7 @@ function OneTrack({ read, laid, people }: Props) {
           )}
           {!track.lies && whereItLies}
           <Sheet title={tell('tracks.goes.title', { count: goes.length })}>
-            {goes.length === 0 && (
-              <p className="leading-snug">{tell('tracks.goes.none', { laid: track.lies !== null })}</p>
-            )}
+            {goes.length === 0 && <p className="leading-snug">{noGoInWords(track.lies, things, lengths)}</p>}
             <ol className="divide-y divide-hair">
               {goes.map((one, i) => (
                 <GoLine

@@ -6,7 +6,7 @@ import { type Judging, plainRep, type StandingRep } from '@/core/log';
 import { type AxisKey, asId, type EntryId, must } from '@/core/shared';
 import type { MeasuredTrackGo, RunOfDog } from '@/data/read';
 import { takeLocale } from '@/words';
-import { goesOf, isFarOff, layable, layStart, layTwo, usualPairs } from './laying';
+import { goesOf, isFarOff, layable, layStart, layTwo, noGoInWords, usualPairs } from './laying';
 import { linesInWords } from './lines-in-words';
 import { boxOf } from './track-box';
 import { atItsDistance, trackCorrection } from './track-correction';
@@ -54,6 +54,19 @@ describe('a track on a set-out', () => {
     const laid = laidTrack(STATES, lies);
     expect(laid[16]?.x).toBeGreaterThan(66);
     expect(Math.abs((laid[16]?.y ?? 0) - 10)).toBeLessThan(0.5);
+  });
+
+  it('says why it has no go: not laid, drawn too near for a receiver, or never away', () => {
+    const near = [thing('dog-1', 'dog', 10, 10), thing('blind-1', 'blind', 10, 19.1, 1)];
+    const lies = { turn: 0, x: 0, y: 0, by: 'start', off: null } as const;
+    expect(noGoInWords(null, near, METRES)).toBe('Lay it on the set-out: its goes follow.');
+    expect(plain(noGoInWords(lies, near, METRES))).toBe(
+      'What it is sent for lies 9.1 m away, and a receiver strays by some metres: a go is told only where it leads ' +
+        'further than 12 m. Tap these reps on the pad, and run a longer step with the receiver.',
+    );
+    expect(plain(noGoInWords(lies, THINGS, METRES))).toBe(
+      'Nothing led further than 12 m away from the dog’s place: look where it lies.',
+    );
   });
 
   it('is laid by its start with north as it is, and says what is missing', () => {

@@ -3,8 +3,10 @@ import { useRef } from 'react';
 import type { ExerciseKey, MarkId } from '@/core/shared';
 import { Button, Sheet, TextField } from '@/ui';
 import { writeNumber } from '@/words';
+import { type FaultButton, readMeasure } from './fault-buttons';
+import { readGiven, type SlotView } from './given-slots';
 import type { Pen } from './pen';
-import { type FaultButton, readGiven, readMeasure, type SheetExercise, type SlotView } from './sheet-view';
+import type { SheetExercise } from './sheet-view';
 import { useTyped } from './use-typed';
 import { tell } from './words';
 

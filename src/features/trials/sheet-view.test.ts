@@ -5,7 +5,9 @@ import { emptyKennel } from '@/data/kennel.test-helper';
 import { runWithMarks } from '@/data/read';
 import { putRuleBook } from '@/data/write';
 import { sampleState } from '@/demo/sample-state.test-helper';
-import { NOTHING, readGiven, readMeasure, runsView, sheetRows, sheetView, type Written } from './sheet-view';
+import { readMeasure } from './fault-buttons';
+import { readGiven } from './given-slots';
+import { NOTHING, runsView, sheetRows, sheetView, type Written } from './sheet-view';
 import { startedRun, type Tap, tapped } from './taps.test-helper';
 
 const books = sampleState().work.ruleBooks.map((record) => record.book);

@@ -1,12 +1,7 @@
 import {
-  type Cost,
   cellTotal,
-  describeCost,
   type Fault,
   familyOf,
-  faultRulesInWords,
-  faultSteps,
-  faultText,
   type PreparedRules,
   pointsOf,
   prepareRules,
@@ -15,54 +10,22 @@ import {
   scoreRuns,
   scoreSheet,
 } from '@/core/rulebooks';
-import {
-  type ExerciseKey,
-  type FaultKey,
-  fail,
-  type MarkId,
-  ok,
-  parseOne,
-  type Result,
-  type SizeKey,
-  say,
-} from '@/core/shared';
+import { type ExerciseKey, ok, type Result, type SizeKey } from '@/core/shared';
 import {
   type ExerciseSheet,
   emptyExercise,
-  type GivenSlot,
   type Joined,
   type JudgeSheet,
   scoreOne,
   slotsOf,
 } from '@/core/trials';
-import { numberCustom, wordsOf, writeNumber } from '@/words';
+import { wordsOf, writeNumber } from '@/words';
+import { type FaultButton, faultButton } from './fault-buttons';
+import { type SlotView, slotLabel } from './given-slots';
 import { tell } from './words';
 
 /** What a sheet shows is worked out from this. */
 export type Written = Pick<JudgeSheet, 'exercises'>;
-
-export type FaultButton = {
-  readonly fault: Fault;
-  readonly label: string;
-  readonly cost: string;
-  /** How it is put on the sheet: a tap each with its amount, or a measured value that is typed. */
-  readonly taps: readonly { readonly key: string; readonly label: string; readonly amount: number }[];
-  readonly more: string;
-  readonly measured: {
-    readonly quantity: 'duration' | 'distance' | 'angle' | 'offset' | 'latency';
-    readonly unit: string;
-  } | null;
-  readonly times: number;
-  /** What stands of it, each to be taken off singly. */
-  readonly marks: readonly { readonly id: MarkId; readonly words: string }[];
-};
-/** A number that can be given outright: for the whole, or for each ability, panel or try. */
-export type SlotView = {
-  readonly slot: GivenSlot;
-  readonly label: string;
-  readonly value: number | null;
-  readonly id: MarkId | null;
-};
 export type SheetExercise = {
   readonly key: ExerciseKey;
   readonly title: string;
@@ -244,111 +207,6 @@ function sheetExercise(
     }),
     written: onSheet,
   };
-}
-
-function faultButton(
-  book: RuleBook,
-  fault: Fault,
-  prepared: PreparedRules['exercises'][number],
-  word: PreparedRules['word'],
-  { faults }: ExerciseSheet,
-): FaultButton {
-  const mine = faults.filter((mark) => mark.fault === fault.id);
-  const taps = tapsOf(fault, prepared);
-  return {
-    fault,
-    label: fault.title,
-    cost: wordsOf(describeCost(fault.cost, word)),
-    more: faultRulesInWords(book, fault).map(wordsOf).join('; '),
-    taps: isMeasured(fault.cost) && fault.cost.kind !== 'band' ? [] : taps,
-    measured: isMeasured(fault.cost),
-    times: mine.length,
-    marks: mine.map(({ id, amount }) => ({ id, words: amountWords(fault, amount, taps) })),
-  };
-}
-
-function tapsOf(fault: Fault, prepared: PreparedRules['exercises'][number]): FaultButton['taps'] {
-  const steps = faultSteps(prepared).filter((step) => step.ref.key === fault.id);
-  return steps.map((step) => ({
-    key: faultText(step.ref),
-    label:
-      step.label === fault.title ? tell('sheet-view.add') : wordsOf(step.label).slice(fault.title.length + 2),
-    amount: step.amount,
-  }));
-}
-
-/** An amount as it was tapped or typed: its step, its measure, or nothing where it is a time that it happened. */
-function amountWords(fault: Fault, amount: number, taps: FaultButton['taps']): string {
-  const measured = isMeasured(fault.cost);
-  const step = taps.find((tap) => tap.amount === amount);
-  if (step && taps.length > 1) return step.label;
-  if (!measured) return '';
-  return wordsOf({ quantity: measured.quantity, base: amount, unit: measured.unit });
-}
-
-/** A fault of a mark by its name, and its amount in words; null where it says nothing more. */
-export function faultWords(
-  book: RuleBook,
-  mark: { readonly exercise: ExerciseKey; readonly fault: FaultKey; readonly amount: number },
-): { readonly fault: string; readonly amount: string | null } {
-  const prepared = prepareRules(book).exercises.find((one) => one.exercise === mark.exercise);
-  const found = prepared?.faults.find((one) => one.fault.id === mark.fault)?.fault;
-  if (!prepared || !found) return { fault: mark.fault, amount: writeNumber(mark.amount) };
-  const words = amountWords(found, mark.amount, tapsOf(found, prepared));
-  return { fault: found.title, amount: words === '' ? null : words };
-}
-
-function isMeasured(cost: Cost): FaultButton['measured'] {
-  if (cost.kind === 'per-second') return { quantity: 'duration', unit: 's' };
-  if (cost.kind === 'per-metre') return { quantity: 'distance', unit: 'm' };
-  return cost.kind === 'band' ? { quantity: cost.quantity, unit: cost.unit } : null;
-}
-
-/** A typed measure → the amount of a mark, in base units. */
-export function readMeasure(measured: NonNullable<FaultButton['measured']>, text: string): Result<number> {
-  return parseOne(text, measured.quantity, measured.unit, numberCustom());
-}
-
-/**
- * A number given outright, as typed: “8,5”, or a letter where the exercise knows letters. Fails with `given`
- * where it is none of the slot’s steps.
- */
-export function readGiven(slot: GivenSlot, text: string): Result<number> {
-  const clean = text.trim();
-  const letter = slot.letters.find((one) => one.letter.toLowerCase() === clean.toLowerCase());
-  if (letter) return ok(letter.points);
-  const value = Number(clean.replace(',', '.'));
-  const steps = value / slot.step;
-  const known = !slot.only || value === 0 || slot.letters.some(({ points }) => points === value);
-  const fits =
-    clean !== '' && known && value >= 0 && value <= slot.most && Math.abs(steps - Math.round(steps)) < 1e-9;
-  return fits
-    ? ok(value)
-    : fail(
-        'given',
-        '',
-        say('sheet-view.is-no-number-of-this', { text: clean, most: slot.most, step: slot.step }),
-      );
-}
-
-/** How a number of an exercise is asked for. */
-function slotLabel({ rules }: RuleBook, slot: GivenSlot): string {
-  const title = slot.title === null ? null : wordsOf(slot.title);
-  switch (rules.family) {
-    case 'time-and-faults':
-      return tell('sheet-view.or-its-faults');
-    case 'checklist':
-      return tell('sheet-view.or-done');
-    case 'measured':
-      return tell('sheet-view.what-was-measured', { title, measure: rules.measure });
-    case 'weighted-marks':
-    case 'abilities':
-      return title === null ? tell('sheet-view.or-its-mark') : tell('sheet-view.or-the-mark-for', { title });
-    default:
-      return slot.letters.length > 0
-        ? tell('sheet-view.or-its-points-or-letter')
-        : tell('sheet-view.or-its-points');
-  }
 }
 
 /**

@@ -12,7 +12,9 @@ import { type ExerciseState, foldSheet, type MarkSaid } from '@/core/trials';
 import type { Kennel, Run } from '@/data/read';
 import { runWithMarks } from '@/data/read';
 import { startRun, takeMarkBack, writeMark } from '@/data/write';
-import { readGiven, readMeasure, type SheetView, sheetView } from './sheet-view';
+import { readMeasure } from './fault-buttons';
+import { readGiven } from './given-slots';
+import { type SheetView, sheetView } from './sheet-view';
 
 /** One press on a sheet, in short. Text is as somebody types it. */
 export type Tap =

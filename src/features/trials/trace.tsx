@@ -3,9 +3,9 @@ import type { RuleBook } from '@/core/rulebooks';
 import type { JudgeSheet, Mark } from '@/core/trials';
 import { Button, Sheet, SIGN_WORDS, TextField } from '@/ui';
 import { writeInstant } from '@/words';
+import { faultWords } from './fault-buttons';
 import type { Pen } from './pen';
 import type { RunState } from './run-state';
-import { faultWords } from './sheet-view';
 import { tell } from './words';
 
 type Props = {

@@ -235,9 +235,10 @@ export function turnTaken(states: readonly State[], at: number): number | null {
 /** One going out and coming back, seconds of the track. */
 export type Span = { readonly from: number; readonly to: number };
 
-/** Nearer than this to where it is sent from it is at home; a go leads further away than this. */
+/** Nearer than this to where it is sent from it is at home, metres. */
 const HOME = 5;
-const AWAY = 12;
+/** A go leads further away than this, metres: what a receiver strays by itself, some metres, is no go. */
+export const GO_LEADS = 12;
 /** Seconds of waiting before it leaves that belong to a go. */
 const BEFORE = 5;
 
@@ -251,7 +252,7 @@ export function goesIn(states: readonly State[], from: Point): Span[] {
   for (const one of states) {
     const away = distance(one, from);
     if (away > HOME && begin === null) begin = one.t;
-    if (away > AWAY) far = true;
+    if (away > GO_LEADS) far = true;
     if (away <= HOME && begin !== null) {
       if (far) found.push({ from: begin - BEFORE, to: one.t + BEFORE });
       [begin, far] = [null, false];

@@ -1,86 +1,20 @@
 import { readFileSync } from 'node:fs';
-import { AxeBuilder } from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
 import readers from 'webvtt-parser';
 import { frameShown, makeClip } from './clip-maker';
-import { CAMERA, dogAt, frameOf, GOES, onPicture, POLES, scene, TIMES } from './clip-scene';
+import {
+  dogThatLiesDown,
+  goesOf,
+  goLines,
+  logLive,
+  markTimes,
+  measured,
+  openClip,
+  readFile,
+  tapAt,
+  toFrame,
+} from './clip-page';
+import { dogAt, frameOf, GOES, onPicture, POLES, scene, TIMES } from './clip-scene';
 import { expect, test } from './fixtures';
-
-/** A dog of one's own that answers within two and a half seconds, at most 1.8 in the end, in an empty kennel. */
-async function dogThatLiesDown(page: Page): Promise<void> {
-  await page.goto('/own/start');
-  await page.getByRole('textbox', { name: 'Name' }).click();
-  await page.keyboard.type('Wren');
-  await page.getByRole('radio', { name: 'Something of my own' }).click();
-  await page.getByLabel('What it is').click();
-  await page.keyboard.type('Down at once');
-  await page.getByLabel('What makes it harder', { exact: true }).selectOption({ label: 'Time to answer' });
-  await page.getByLabel('Time to answer now').click();
-  await page.keyboard.type('1.8 s');
-  await page.getByLabel('Time to answer wanted').click();
-  await page.keyboard.type('1 s');
-  await page.getByRole('button', { name: 'Make the ladder' }).click();
-  await expect(page.getByRole('button', { name: 'Begin', exact: true })).toBeVisible();
-}
-
-/** Goes to a frame as somebody does: roughly by the bar, then frame by frame by key; the picture itself says which it is. */
-async function toFrame(page: Page, frame: number): Promise<void> {
-  await page.getByRole('slider', { name: 'The whole clip' }).fill(String(Math.max(0, frame - 2)));
-  await page.getByRole('slider', { name: 'The whole clip' }).blur();
-  for (let i = Math.max(0, frame - 2); i < frame; i++) await page.keyboard.press('ArrowRight');
-  await expect.poll(() => frameShown(page)).toBe(frame);
-}
-
-/** Taps the picture at one of its pixels. */
-async function tapAt(page: Page, [x, y]: readonly [number, number]): Promise<void> {
-  const picture = page.getByRole('button', { name: /^Set / });
-  const box = await picture.boundingBox();
-  if (!box) throw new Error('no picture');
-  await picture.click({
-    position: { x: (x / CAMERA.width) * box.width, y: (y / CAMERA.height) * box.height },
-  });
-}
-
-const goesOf = (page: Page) => page.getByRole('region', { name: 'Goes' });
-const goLines = (page: Page) => goesOf(page).locator('ol > li');
-
-async function openClip(page: Page, buffer: Buffer, name = 'down.webm'): Promise<void> {
-  await page.getByLabel('Clip to open').setInputFiles({ name, mimeType: 'video/webm', buffer });
-  await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
-  await expect(page.getByRole('slider', { name: 'The whole clip' })).toBeVisible();
-}
-
-const readFile = (page: Page, name: string, buffer: Buffer): Promise<void> =>
-  page.getByLabel('File of marks to read').setInputFiles({ name, mimeType: 'text/vtt', buffer });
-
-/** Cue and response of every go, by key; gives the latencies that the frames come to. */
-async function markTimes(page: Page): Promise<number[]> {
-  const found: number[] = [];
-  for (const [i, { cue, latency }] of GOES.entries()) {
-    const [from, to] = [frameOf(cue), frameOf(cue + latency)];
-    await toFrame(page, from);
-    await page.keyboard.press('1');
-    await expect(goLines(page)).toHaveCount(i + 1);
-    await toFrame(page, to);
-    await page.keyboard.press('3');
-    await expect(goLines(page).nth(i)).toContainText('answered after');
-    found.push((TIMES[to] as number) - (TIMES[from] as number));
-  }
-  return found;
-}
-
-/** The number that a go says of a measure, and its error. */
-async function measured(page: Page, go: number, name: string): Promise<{ value: number; error: number }> {
-  const line = await goLines(page)
-    .nth(go)
-    .getByText(new RegExp(`^${name} [−\\d]`))
-    .innerText();
-  const [value, error] = line
-    .replace(new RegExp(`^${name}`), '')
-    .split('±')
-    .map((part) => Number.parseFloat(part.replaceAll(/\s/g, '').replace('−', '-')));
-  return { value: value as number, error: error as number };
-}
 
 test('a clip is opened, marked to the frame, its ground told by four poles, and measured', async ({
   page,
@@ -165,26 +99,6 @@ test('a clip is opened, marked to the frame, its ground told by four poles, and 
     await tapAt(page, [x, y]);
   await near('body line in the picture \\(180° is straight\\)', 180 - 2 * 20.556, 2);
 });
-
-/** Logs the three goes live, at the times of the scene; the third one's answer is tapped far too early. */
-async function logLive(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Begin', exact: true }).click();
-  await expect(page.getByRole('button', { name: 'Cue', exact: true })).toBeVisible();
-  const began = Date.now();
-  const at = (seconds: number): Promise<void> =>
-    new Promise((done) => setTimeout(done, Math.max(0, began + seconds * 1000 - Date.now())));
-  for (const [i, { cue, latency }] of GOES.entries()) {
-    await at(cue);
-    await page.keyboard.press(' ');
-    await at(cue + (i === 2 ? 1.1 : latency));
-    await page.keyboard.press(' ');
-    await at(cue + latency + 0.9);
-    await page.keyboard.press('c');
-    await expect(page.getByText(new RegExp(`^${i + 1} reps?, `)).first()).toBeVisible();
-  }
-  await page.getByRole('button', { name: 'Enough for now' }).click();
-  await expect(page).toHaveURL(/field\/end/);
-}
 
 test('a clip is laid beside the log: three reps are corrected, judged again, and it should have ended here', async ({
   page,
@@ -341,185 +255,4 @@ test('what cannot be shown is said with what to do, and loses nothing', async ({
   await expect(page.getByRole('heading', { name: 'whole.mp4' })).toBeVisible();
   await toFrame(page, 40);
   await toFrame(page, 501);
-});
-
-test('two clips lie side by side from their cues, and what has changed is told', async ({ page }) => {
-  await dogThatLiesDown(page);
-  await page.goto('/own/clips');
-  await openClip(page, await makeClip(page, scene()));
-  await markTimes(page);
-  await page.getByRole('link', { name: 'All clips' }).click();
-  await openClip(page, await makeClip(page, scene('mp4')), 'later.mp4');
-  await markTimes(page);
-  await page.getByRole('link', { name: 'Two side by side' }).click();
-  const side = (name: string) => page.getByRole('region', { name, exact: true });
-  await expect(side('Before').getByLabel('Clip', { exact: true })).toHaveValue(/./);
-  await side('After').getByLabel('Clip', { exact: true }).selectOption({ label: 'down.webm' });
-  await side('After').getByLabel('Go', { exact: true }).selectOption({ index: 2 });
-  // The third go answers 0.76 s later than the first.
-  const row = page.getByRole('row', { name: /answered after/ });
-  await expect(row).toContainText(/\+0\.7\d/);
-  await expect(row).not.toContainText('within what can be measured');
-  await side('After').getByLabel('Go', { exact: true }).selectOption({ index: 0 });
-  await expect(row).toContainText('within what can be measured');
-  // Both stand at their cue, and go on together.
-  const shown = () =>
-    page.evaluate(() => [...document.querySelectorAll('video')].map((one) => one.currentTime));
-  await expect.poll(async () => (await shown()).every((at) => Math.abs(at - 1.02) < 0.04)).toBe(true);
-  for (let i = 0; i < 10; i++) await page.getByRole('button', { name: 'One frame on' }).click();
-  await expect(page.getByText('0.40 s after the cue')).toBeVisible();
-  await expect.poll(async () => (await shown()).every((at) => Math.abs(at - 1.42) < 0.04)).toBe(true);
-});
-
-test('on a phone: opened, marked under the thumb, nothing beside the page, sound in every state', async ({
-  page,
-}) => {
-  await page.setViewportSize({ width: 390, height: 844 });
-  await dogThatLiesDown(page);
-  await page.goto('/own/clips');
-  const sound = async (): Promise<void> => {
-    for (const dark of [false, true]) {
-      await page.evaluate(
-        (theme) => {
-          document.documentElement.dataset.theme = theme;
-        },
-        dark ? 'dusk' : 'light',
-      );
-      const found = await new AxeBuilder({ page }).disableRules(['video-caption']).analyze();
-      expect(found.violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
-    }
-    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-  };
-  await expect(page.getByRole('heading', { name: 'Clips of Wren' })).toBeVisible();
-  await sound();
-  await openClip(page, await makeClip(page, scene()));
-  const wheel = page.getByRole('slider', { name: 'Frame by frame' });
-  const box = await wheel.boundingBox();
-  if (!box) throw new Error('no wheel');
-  const turn = async (by: number): Promise<void> => {
-    await page.mouse.move(box.x + 200, box.y + 20);
-    await page.mouse.down();
-    await page.mouse.move(box.x + 200 - by, box.y + 20, { steps: 8 });
-    await page.mouse.up();
-  };
-  await turn(9 * 15);
-  await expect(wheel).toHaveAttribute('aria-valuenow', '16');
-  await turn(9 * 17);
-  await turn(-9 * 2);
-  await expect(wheel).toHaveAttribute('aria-valuenow', '31');
-  await expect.poll(() => frameShown(page)).toBe(30);
-  await page.getByRole('button', { name: /^Cue/ }).click();
-  await turn(9 * 19);
-  await turn(9 * 19);
-  await page.getByRole('button', { name: /^Response/ }).click();
-  await expect(goLines(page).first()).toContainText(/answered after 1\.2\d/);
-  await page.getByRole('button', { name: 'Body line' }).click();
-  for (const x of [200, 260, 320]) await tapAt(page, [x, x === 260 ? 170 : 180]);
-  await expect(goLines(page).first()).toContainText('body line in the picture');
-  await sound();
-  await page.getByRole('button', { name: 'Tape or two poles' }).click();
-  await expect(page.getByText('Tap mark 1 where it touches the ground.')).toBeVisible();
-  await sound();
-});
-
-/** A line of the ground that is being written: tapped in the picture, its length typed. */
-async function typeInto(page: Page, label: string, text: string): Promise<void> {
-  await page.getByLabel(label, { exact: true }).click();
-  await page.keyboard.press('Control+a');
-  await page.keyboard.type(text);
-}
-
-test('a tape measures along its line; of six points the one that was typed wrong is named', async ({
-  page,
-}) => {
-  await dogThatLiesDown(page);
-  await page.goto('/own/clips');
-  await openClip(page, await makeClip(page, scene()));
-  await toFrame(page, 30);
-  await page.keyboard.press('1');
-  await expect(goLines(page)).toHaveCount(1);
-  // Three marks of a tape on the dog's own line.
-  await page.getByRole('button', { name: 'Tape or two poles' }).click();
-  await page.getByRole('button', { name: 'One more' }).click();
-  for (const y of [0, 4, 8]) await tapAt(page, onPicture({ x: 0, y }));
-  for (const [i, along] of ['0', '4', '8'].entries())
-    await typeInto(page, `How far along, mark ${i + 1}`, along);
-  await page.getByRole('button', { name: 'Measure by it' }).click();
-  await page.getByRole('button', { name: 'Dog here' }).click();
-  await tapAt(page, onPicture({ x: 0, y: 1 }));
-  await expect(goesOf(page).getByText(/^dog/)).toHaveCount(1);
-  await toFrame(page, 66);
-  await tapAt(page, onPicture({ x: 0, y: 6 }));
-  await expect(goLines(page).first().getByText(/^way/)).toBeVisible();
-  expect(Math.abs((await measured(page, 0, 'way')).value - 5)).toBeLessThan(0.12);
-  // Only lengths along the line: no front, no straightness.
-  await expect(page.getByRole('button', { name: 'Front' })).toHaveCount(0);
-  await expect(
-    goLines(page)
-      .first()
-      .getByText(/^off straight/),
-  ).toHaveCount(0);
-  // Six points, one of them typed wrong: it is named, mended, and fits.
-  await page.getByRole('button', { name: 'Points I measured' }).click();
-  for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'One more' }).click();
-  const points = [...POLES, { x: 0, y: 3 }, { x: 1, y: 6 }];
-  for (const one of points) await tapAt(page, onPicture(one));
-  for (const [i, { x, y }] of points.entries()) {
-    await typeInto(page, `To the right, point ${i + 1}`, String(i === 4 ? x + 1 : x));
-    await typeInto(page, `Away, point ${i + 1}`, String(y));
-  }
-  await expect(page.getByText('Point 5 fits least', { exact: false })).toBeVisible();
-  await typeInto(page, 'To the right, point 5', '0');
-  await expect(page.getByText(/each is found from the others within 0\.\d\d m\.$/)).toBeVisible();
-  await page.getByRole('button', { name: 'Measure by it' }).click();
-  // Fourteen metres away a pixel is a quarter of a metre deep.
-  await expect(goLines(page).first().getByText(/^way/)).toBeVisible();
-  expect(Math.abs((await measured(page, 0, 'way')).value - 5)).toBeLessThan(0.2);
-});
-
-test('a go of a graded element is graded from the clip, and its rep is judged by that grade', async ({
-  page,
-}) => {
-  await page.goto('/own/start');
-  await page.getByRole('textbox', { name: 'Name' }).click();
-  await page.keyboard.type('Fern');
-  await page.getByLabel('Or by another method').selectOption({ label: 'Approach an object, platform' });
-  await page.getByRole('button', { name: /^All \d+ pieces$/ }).click();
-  for (const [label, text] of [
-    ['Demand, Time on it', '10 s'],
-    ['Start, Distance to the platform', '1 m'],
-    ['Demand, Distance to the platform', '10 m'],
-  ] as const) {
-    await page.getByRole('textbox', { name: label, exact: true }).click();
-    await page.keyboard.type(text);
-  }
-  await page.getByRole('button', { name: 'Break it down' }).click();
-  await expect(page.getByText('Broken down.')).toBeVisible();
-  await page.goto('/own/field');
-  await page
-    .getByRole('link', { name: /Approach, contact, take/ })
-    .first()
-    .click();
-  await page.getByRole('button', { name: 'Begin', exact: true }).click();
-  await page.getByRole('button', { name: /^Sniffs/ }).click();
-  await expect(page.getByText(/^1 rep, /).first()).toBeAttached();
-  await page.getByRole('button', { name: 'Enough for now' }).filter({ visible: true }).click();
-  await expect(page).toHaveURL(/field\/end/);
-  await page.goto('/own/clips');
-  await openClip(page, await makeClip(page, scene()));
-  await toFrame(page, 30);
-  await page.keyboard.press('1');
-  await expect(goLines(page)).toHaveCount(1);
-  const beside = page.getByRole('region', { name: 'Beside the log' });
-  await beside.getByLabel('Which bout it shows').selectOption({ index: 1 });
-  await beside.getByLabel('Go 1 is').selectOption({ index: 1 });
-  await expect(goLines(page).first()).toContainText('rep 1 of the log');
-  // From the clip it did less than it seemed live: the lowest grade, which the ladder goes by.
-  await page.getByLabel('Grade of go 1').selectOption({ index: 1 });
-  await expect(goLines(page).first()).toContainText('graded');
-  await beside.getByRole('button', { name: /^Judge the rep of go 1/ }).click();
-  await expect(page.getByText('The rep of go 1 is judged as the clip shows it.')).toBeVisible();
-  await expect(beside.getByRole('button', { name: /^Judge the rep of go 1/ })).toHaveCount(0);
-  await page.getByLabel('Grade of go 1').selectOption({ index: 3 });
-  await expect(beside.getByRole('button', { name: /^Judge the rep of go 1/ })).toBeVisible();
 });

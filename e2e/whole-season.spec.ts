@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import { expect, test } from './fixtures';
-import { classBrokenDown, noteTrial, planTaken, secondDog } from './year/beginnings';
+import { classBrokenDown, noteTrial, plannedAnew, planTaken, secondDog } from './year/beginnings';
 import { twoDevices } from './year/devices';
 import { KnownDog } from './year/known-dog';
 import { afterGap, mockTrial, piecesSaid, trialDay } from './year/looks';
@@ -76,6 +76,8 @@ test('a season from the first rep: by the plan, a gap, trials, two dogs, two dev
     await clipMarked(year);
     await trackLaid(year);
     await year.on(77);
+    await plannedAnew(year);
+    await year.on(77);
     await lessons(77, 102, 12);
     await year.on(96);
     await mockTrial(year, dog);
@@ -84,12 +86,14 @@ test('a season from the first rep: by the plan, a gap, trials, two dogs, two dev
     passed += await trialDay(year, dog, 'Spring trial');
     await year.on(104);
     await noteTrial(year, 'Summer trial', 159);
+    await plannedAnew(year);
     await lessons(105, 158, 8);
     await year.on(159);
-    passed += await trialDay(year, dog, 'Summer trial');
-    await year.on(160);
+    passed += await trialDay(year, dog, 'Summer trial', true);
+    await year.on(161);
     await noteTrial(year, 'Autumn trial', 229);
-    await lessons(161, 228, 8);
+    await plannedAnew(year);
+    await lessons(162, 228, 8);
     await year.on(222);
     await mockTrial(year, dog);
     await twoDevices(year, dog, browser, baseURL, info);

@@ -147,7 +147,8 @@ export function passOf(
   const etas: number[] = [];
   for (const [k, part] of [...PARTS, ...PARTS].entries()) {
     const { away, cold, handler, unpaid } = shared;
-    const dog: KnownDog = { ...dogFromPrior(plan.axes, random), away, cold, handler, unpaid };
+    const own = dogFromPrior(plan.axes, random);
+    const dog: KnownDog = { ...(plan.alike ? shared : own), away, cold, handler, unpaid };
     const trained = trainKnown(dog, plan, `d${i}-${k}`, random);
     const id = asId<ElementId>(`e${seed}-${i}-${k}`);
     const target = must(targetAt(plan.axes, demandOf(plan.axes), 'either'));

@@ -32,6 +32,8 @@ export type StudyPlan = {
   readonly streaks: number;
   /** Only sessions that went at least as well as their middle are logged, so often the others are left out. */
   readonly hidden: number;
+  /** Whether a dog is as good at one piece of a class as at the others; else each is drawn by itself. */
+  readonly alike: boolean;
 };
 
 export const USUAL_PLAN: Omit<StudyPlan, 'axes'> = {
@@ -48,6 +50,7 @@ export const USUAL_PLAN: Omit<StudyPlan, 'axes'> = {
   unpaid: 0,
   streaks: 0,
   hidden: 0,
+  alike: false,
 };
 
 /** A dog whose truth is known; logits. */

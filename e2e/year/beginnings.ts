@@ -81,8 +81,19 @@ export async function planTaken(year: Year): Promise<void> {
   // The trial is noted, only further off than is planned; and a first load is held against nothing.
   await expect(page.getByText(/Spring trial, 16 May 2026, is more than eight weeks off/)).toBeVisible();
   await expect(page.getByText(/Tarn: \d+\smetres run, the first week with any/).first()).toBeVisible();
+  await planKept(year);
+}
+
+/** The same days and minutes, planned anew up to the next trial. */
+export async function plannedAnew(year: Year): Promise<void> {
+  await year.page.goto('/own/plan');
+  await planKept(year);
+}
+
+async function planKept(year: Year): Promise<void> {
+  await expect(year.button('Take this plan')).toBeEnabled({ timeout: 180_000 });
   await year.tap(year.button('Take this plan'));
-  const said = page.getByText(/\d+ bouts put in their place/);
+  const said = year.page.getByText(/\d+ bouts put in their place/);
   await expect(said).toBeVisible({ timeout: 180_000 });
   const words = (await said.textContent()) ?? '';
   year.wrote('A plan of the weeks', words, Number(/\d+/.exec(words)?.[0]) > 10);

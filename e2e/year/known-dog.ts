@@ -7,7 +7,7 @@ import {
 } from '../../src/core/learner/simulated-dog';
 import { seeded } from '../../src/core/shared/random';
 
-/** How the dog of the season works and learns: middling in everything. */
+/** How the dog of the season works and learns. */
 const TEMPERAMENT: Temperament = {
   daySd: 0.35,
   away: -0.35,
@@ -89,8 +89,14 @@ export class KnownDog {
     this.#random = seeded(seed);
   }
 
+  /** A little better than most at the start, at one piece more than at another. */
+  #talent(): Skill {
+    const level = 2.4 + 0.9 * this.#random.normal();
+    return { level, slopes: [Math.exp(Math.log(3) + 0.6 * this.#random.normal())] };
+  }
+
   #skill(piece: string, day: number): Skill {
-    const known = this.#skills.get(piece) ?? { skill: { level: 2.4, slopes: [2.6] }, day };
+    const known = this.#skills.get(piece) ?? { skill: this.#talent(), day };
     const skill = restFor(known.skill, TEMPERAMENT, Math.max(0, day - known.day));
     this.#skills.set(piece, { skill, day });
     return skill;

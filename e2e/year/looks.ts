@@ -21,13 +21,15 @@ export async function piecesSaid(year: Year, dog: KnownDog): Promise<void> {
   }
   year.wrote(
     'What each piece would do at the demand',
-    said === 0 ? 'too few reps for a figure' : `${said} pieces have a figure; the truth lies within ${held}`,
+    said === 0
+      ? 'of no piece is enough known for a figure'
+      : `${said} pieces have a figure; the truth lies within ${held}`,
     said === 0 ? null : held / said >= 0.6,
   );
 }
 
 /** A day of a trial: what the forecast says, how often the dog would truly pass, and how it went: 1 for a pass. */
-export async function trialDay(year: Year, dog: KnownDog, name: string): Promise<number> {
+export async function trialDay(year: Year, dog: KnownDog, name: string, late = false): Promise<number> {
   const { page } = year;
   await page.goto('/own/readiness');
   const truth = dog.passes(year.day);
@@ -42,12 +44,19 @@ export async function trialDay(year: Year, dog: KnownDog, name: string): Promise
     isTrue = low === null ? null : truth * 100 >= low - 1 && truth * 100 <= (high ?? low) + 1;
   }
   const run = dog.trial(year.day);
+  // Who comes home late says it on the next day, where Today asks.
+  if (late) {
+    await year.on(year.day + 1);
+    await year.tap(year.link(new RegExp(`^Say how ${name} went on`)));
+  }
   const sheet = page.getByRole('region', { name: 'Said and happened' });
-  await year.tap(sheet.getByText('Enter a result'));
-  await sheet.getByLabel('Passed').selectOption(run.passes ? 'yes' : 'no');
+  if (!late) await year.tap(sheet.getByText('Enter a result'));
+  await year.choose(sheet.getByLabel('Passed'), run.passes ? 'yes' : 'no');
   await year.type(sheet.getByLabel('Points, if there were any'), String(run.points));
   await year.tap(sheet.getByRole('button', { name: 'Keep the result' }));
-  await expect(sheet.getByRole('list', { name: 'Results' }).getByRole('listitem').first()).toBeVisible();
+  const kept = sheet.getByRole('list', { name: 'Results' }).getByRole('listitem').first();
+  await expect(kept).toContainText(`trial: ${run.passes ? 'passed' : 'did not pass'}, ${run.points} points`);
+  await expect(kept).not.toContainText('mock');
   year.wrote(
     name,
     `Said: ${words.replace(/\.$/, '')}. In truth ${Math.round(100 * truth)} in 100. It ${run.passes ? 'passed' : 'did not pass'} with ${run.points} points`,

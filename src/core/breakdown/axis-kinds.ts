@@ -1,5 +1,6 @@
 import { type AxisKey, asId, asLevel, type Sentence, say } from '@/core/shared';
-import { GENERAL_STEP, type MethodAxis } from './methods';
+import type { MethodAxis } from './method-file';
+import { GENERAL_STEP } from './usual-step';
 
 type Shape = Pick<MethodAxis['axis'], 'quantity' | 'unit' | 'harder'> & {
   readonly title: Sentence;

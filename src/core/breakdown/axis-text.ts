@@ -17,7 +17,8 @@ import {
 } from '@/core/shared';
 import type { Axis } from './axis';
 import { parseValue } from './axis-values';
-import { axisFrom, type MethodAxis } from './methods';
+import type { MethodAxis } from './method-file';
+import { axisFrom } from './methods';
 import { axisScale } from './scale';
 import { readStep, stepText } from './step-text';
 

@@ -36,22 +36,17 @@ export {
 export { checkKit, checkLadder, heldAxes } from './ladder-checks';
 export { changesOf, describePlace, describeRung } from './ladder-words';
 export { cuesAxis, gradeAxis, isBodyWork, type MeasuredAs, measuredAs } from './measured';
+export type { Method, MethodAxis, MethodElement, WatchedFault } from './method-file';
 export type { Skill } from './method-schema';
 export {
   type AxisAnswer,
   axisFrom,
   BASICS,
-  GENERAL_STEP,
-  LIMIT_FACTOR,
   METHODS,
-  type Method,
-  type MethodAxis,
-  type MethodElement,
   methodsIn,
   methodText,
   searchMethods,
   skillOf,
-  type WatchedFault,
 } from './methods';
 export {
   atLeastAsHard,
@@ -80,5 +75,6 @@ export * from './set-outs';
 export { nextStartTry, type StartSearch, type Tried } from './start-finder';
 export { amountText, readStep, stepText } from './step-text';
 export { sameWords } from './synonyms';
+export { GENERAL_STEP, LIMIT_FACTOR } from './usual-step';
 export { watchedFaultSchema } from './watched-fault';
 export { WORK_TAGS, type WorkTag } from './work-tags';

@@ -19,7 +19,7 @@ import {
   type Tried,
 } from '.';
 import { HEIGHT as height, LATENCY as latency, testAxis } from './axis.test-helper';
-import { readMethod } from './methods';
+import { readMethod } from './method-file';
 
 const distance = testAxis();
 

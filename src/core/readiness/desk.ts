@@ -7,8 +7,9 @@ import {
 } from '@/core/rulebooks';
 import { shrinkage } from '@/core/statistics';
 import type { Assumptions } from './assumptions';
+import type { DrawnElement } from './drawn-element';
 import { becameOf, MEASURES, ROW, SLOTS_PER_DAY } from './play';
-import { type DrawnElement, type DrawPlan, planDraws } from './posterior';
+import { type DrawPlan, planDraws } from './posterior';
 import type { Runs, SimulationSize, TrialClass } from './trial-class';
 
 /** What is charged in one run, in order: by which element (−1: the handler), by which step, how much. */

@@ -1,7 +1,7 @@
 import type { FaultStep } from '@/core/rulebooks';
 import { type Choice, PRICED_ELSEWHERE, placeOf, restOf } from './choice';
 import type { Desk } from './desk';
-import type { DrawnElement } from './posterior';
+import type { DrawnElement } from './drawn-element';
 
 // A million goes a forecast: trial, run and go stand in one file, since each name that is read through
 // another file’s door in every go costs a tenth of the whole.

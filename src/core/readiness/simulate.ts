@@ -3,8 +3,9 @@ import { mixSeed, seeded } from '@/core/shared';
 import { logit } from '@/core/statistics';
 import type { Assumptions } from './assumptions';
 import { type Desk, deskOf, emptyRuns, layOut } from './desk';
+import { type DrawnElement, drawElement } from './drawn-element';
 import { runTrial } from './play';
-import { type DrawnElement, drawElement, type TrialElement } from './posterior';
+import type { TrialElement } from './posterior';
 import { type Change, FULL_SIZE, type Runs, type SimulationSize, type TrialClass } from './trial-class';
 
 /**

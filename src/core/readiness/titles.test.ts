@@ -59,7 +59,12 @@ describe('where a title stands', () => {
       [on(-80, 'a'), on(0, 'b'), on(20, 'c')],
       { legs: 2, passesLeft: 1, done: null, runsOut: '2026-05-01' },
     ],
-    ['a pass of nobody counts, under no judge', rule(1, 1), [on(0)], { legs: 1, judgesLeft: 1, done: null }],
+    [
+      'a pass of nobody counts, under no judge',
+      rule(1, 1),
+      [on(0)],
+      { legs: 1, judgesLeft: 1, unsaid: 1, done: null },
+    ],
     ['a pass to come is none', rule(1), [on(60, 'a')], { legs: 0, passesLeft: 1 }],
   ] as const)('%s', (_, asked, legs, found) => {
     expect(titleStanding(asked, legs, addDays(START, 40))).toMatchObject(found);

@@ -20,6 +20,8 @@ export type TitleStanding = {
   /** What is missing still: passes, and judges who have not passed it yet. */
   readonly passesLeft: number;
   readonly judgesLeft: number;
+  /** Passes that count of which nobody said under whom: each may bring a judge. */
+  readonly unsaid: number;
 };
 
 /**
@@ -42,6 +44,7 @@ export function titleStanding(rule: TitleRule, legs: readonly Leg[], today: Day)
     runsOut: rule.months !== null && oldest && done === null ? addMonths(oldest.day, rule.months) : null,
     passesLeft: done === null ? Math.max(passesLeft, judgesLeft) : 0,
     judgesLeft: done === null ? judgesLeft : 0,
+    unsaid: done === null ? counting.filter((leg) => leg.judges.length === 0).length : 0,
   };
 }
 

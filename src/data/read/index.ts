@@ -189,6 +189,7 @@ export {
   trackOf,
 } from './tracks';
 export { type TrialSafety, trialSafety } from './trial-safety';
+export { trialsUnsaid } from './trials-unsaid';
 export { addressOf, dogOf, exerciseTitle, isWhole, trainableIn, wholeId } from './whole';
 export {
   activeElements,

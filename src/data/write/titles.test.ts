@@ -6,7 +6,7 @@ import { addDays, asId, type Day, must, type RuleBookId } from '@/core/shared';
 import { breakDown } from '@/data/broken-down.test-helper';
 import type { Kennel } from '@/data/kennel';
 import { DOG, kennelWithDog } from '@/data/kennel.test-helper';
-import { judgesOf, listPeople, otherClasses, planQuestion, titlesOf } from '@/data/read';
+import { judgesOf, listPeople, otherClasses, planQuestion, titlesOf, trialsUnsaid } from '@/data/read';
 import {
   addResult,
   addTrial,
@@ -234,5 +234,26 @@ describe('a title of a dog', () => {
     must(await sayClassBefore(kennel, high.id, null));
     expect(await series(high.id)).toBeUndefined();
     expect(await sayClassBefore(kennel, asId('ghost'), low.id)).toMatchObject({ ok: false });
+  });
+});
+
+describe('trials that have been', () => {
+  const unsaid = async (today: Day = TODAY) =>
+    (await trialsUnsaid(kennel, DOG, today)).map((one) => one.title);
+
+  it('are asked for from the next day on, until somebody says how they went or takes them back', async () => {
+    const spring = await trial('Spring', -8);
+    const may = await trial('May', -1);
+    await trial('Today', 0);
+    await trial('Last year', -200);
+    expect(await unsaid()).toEqual(['May', 'Spring']);
+    expect(await unsaid(addDays(TODAY, 1))).toEqual(['Today', 'May', 'Spring']);
+    // A mock run says nothing of the trial; its own result does, passed or not.
+    await result(spring, true, 'mock');
+    expect(await unsaid()).toEqual(['May', 'Spring']);
+    await result(spring, false);
+    expect(await unsaid()).toEqual(['May']);
+    must(await withdrawTrial(kennel, may.id, true));
+    expect(await unsaid()).toEqual([]);
   });
 });

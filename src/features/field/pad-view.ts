@@ -10,22 +10,13 @@ import {
 } from '@/core/breakdown';
 import { type Advice, type ColdProbe, type SeenSign, transferOf } from '@/core/coaching';
 import { type FaultCount, type RodData, rodOf } from '@/core/evidence';
-import {
-  ACTION_CHIP,
-  type CoachFacts,
-  type Entry,
-  foldLog,
-  type Judging,
-  replay,
-  type StandingRep,
-} from '@/core/log';
-import { type FaultRef, sameFault } from '@/core/rulebooks';
+import { type CoachFacts, type Entry, foldLog, type Judging, replay, type StandingRep } from '@/core/log';
+import type { FaultRef } from '@/core/rulebooks';
 import type { ElementId, EntryId } from '@/core/shared';
 import {
   type DatedBout,
   type DogWork,
   type ElementRecord,
-  faultLabel,
   isWhole,
   judgingOf,
   type NamedFault,
@@ -35,6 +26,7 @@ import { type RepMark, standingMark } from '@/ui';
 import { wordsOf } from '@/words';
 import { type ChipRow, chipRows, valuesRow } from './chips';
 import { type JudgedBy, judgedBy, linksOf, wholeLines } from './judged-by';
+import { byFrequency, faultsInWords, lastSaid } from './pad-words';
 import { probeOf, withProbe } from './probe-view';
 import { type Proposal, proposalOf } from './proposal';
 import { repInWords, tallyOf } from './rep-words';
@@ -203,45 +195,6 @@ export function padView(
 function hasMoved(entries: readonly Entry[], undone: ReadonlySet<EntryId>): boolean {
   const last = entries.findLast(({ id, kind }) => !undone.has(id) && (kind === 'rep' || kind === 'move'));
   return last?.kind === 'move';
-}
-
-/**
- * What was said by the chips of the last rep. What the handler did is not taken along to another step that asks
- * for it by its list: a ladder of actions would be worked at its first one.
- */
-function lastSaid(
-  { axes }: ElementRecord,
-  last: StandingRep | null,
-  moved: boolean,
-): Readonly<Record<string, string>> {
-  const { [ACTION_CHIP]: _did, ...others } = last?.asked.chips ?? {};
-  const isAsked = axes.some((axis) => axis.key === ACTION_CHIP && axis.levels !== null);
-  return moved && isAsked ? others : (last?.asked.chips ?? {});
-}
-
-/**
- * The dog's most frequent faults come first; the others keep the order of the rule book. By the bouts
- * before this one: within a lesson no fault changes its place under the thumb, or its number.
- */
-function byFrequency(faults: readonly NamedFault[], seen: readonly FaultCount[]): NamedFault[] {
-  const times = ({ ref }: NamedFault): number =>
-    seen.find(({ fault }) => fault !== null && sameFault(fault, ref))?.count ?? 0;
-  return [...faults].sort((a, b) => times(b) - times(a));
-}
-
-function faultsInWords({ judged }: StandingRep, faults: readonly NamedFault[]): string | null {
-  const names = judged.faults.flatMap((fault) => faultLabel(faults, fault) ?? []).map(wordsOf);
-  const [first, ...others] = names;
-  if (first === undefined) return null;
-  const said = [first, ...others.map(inSentence)];
-  const last = said.pop() ?? first;
-  if (said.length === 0) return last;
-  return wordsOf({ list: [{ list: said, between: ', ' }, last], between: ' and ' });
-}
-
-/** A label within a sentence: its first letter is small, where it is no abbreviation. */
-function inSentence(label: string): string {
-  return /^\p{Lu}\p{Ll}/u.test(label) ? label.charAt(0).toLowerCase() + label.slice(1) : label;
 }
 
 /**

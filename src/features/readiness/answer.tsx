@@ -120,7 +120,7 @@ export function Answer({ readiness, forecasting, book, trial, state, fresh }: An
         <div className="grid gap-6">
           <OutlookSheet readiness={readiness} trial={trial} today={today} reduced={missing.length > 0} />
           <InsteadSheet trial={trial} state={state} book={book} />
-          <ResultsSheet trial={trial} />
+          {trial.day >= today && <ResultsSheet trial={trial} />}
         </div>
         <AssumptionFields trial={trial} learned={readiness.learned} />
       </div>

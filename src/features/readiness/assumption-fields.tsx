@@ -1,10 +1,10 @@
-import { useEffect, useRef, useState } from 'react';
 import { EVIDENCE } from '@/core/evidence';
 import { type Assumptions, DEFAULT_ASSUMPTIONS, type LearnedDay } from '@/core/readiness';
 import { useKennel } from '@/data/live';
 import type { Trial } from '@/data/read';
 import { changeTrial } from '@/data/write';
 import { Button, Sheet } from '@/ui';
+import { Slider } from './assumption-slider';
 import { shiftInWords } from './readiness-view';
 import { tell } from './words';
 
@@ -243,55 +243,5 @@ export function AssumptionFields({
         </ul>
       </div>
     </Sheet>
-  );
-}
-
-type SliderProps = {
-  readonly label: string;
-  readonly field: Pick<Field, 'min' | 'max' | 'step'>;
-  readonly value: number;
-  readonly words: (value: number) => string;
-  readonly onTake: (value: number) => void;
-};
-
-/**
- * The words move with the hand; what is let go is taken. Every step on the way would be a forecast
- * of its own.
- */
-function Slider({ label, field, value, words, onTake }: SliderProps) {
-  const [at, setAt] = useState(value);
-  // What was taken last: letting go tells in several ways, and only a change from elsewhere (undo,
-  // defaults) moves the slider.
-  const taken = useRef(value);
-  useEffect(() => {
-    if (value === taken.current) return;
-    taken.current = value;
-    setAt(value);
-  }, [value]);
-  const letGo = (): void => {
-    if (at === taken.current) return;
-    taken.current = at;
-    onTake(at);
-  };
-  return (
-    <>
-      <label className="block font-semibold">
-        {label}
-        <input
-          type="range"
-          className="block h-11 w-full accent-(--ink)"
-          aria-valuetext={words(at)}
-          min={field.min}
-          max={field.max}
-          step={field.step}
-          value={at}
-          onChange={(event) => setAt(Number(event.target.value))}
-          onPointerUp={letGo}
-          onKeyUp={letGo}
-          onBlur={letGo}
-        />
-      </label>
-      <p className="text-sm leading-snug">{words(at)}</p>
-    </>
   );
 }

@@ -1,8 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import type { Floor, Forecast } from '@/core/readiness';
 import { prepareRules, type RuleBook, rulesTotal } from '@/core/rulebooks';
-import { daysBetween, type TrialId } from '@/core/shared';
+import { daysBetween } from '@/core/shared';
 import { type DogState, useDog, useKennelWithDog } from '@/data/live';
 import type { Trial } from '@/data/read';
 import { Button, buttonClass, Notice, PageHead, SelectField, Sheet } from '@/ui';
@@ -19,7 +19,8 @@ import { tell } from './words';
 export function ReadinessRoom() {
   const { dog, today } = useKennelWithDog();
   const state = useDog();
-  const [chosen, setChosen] = useState<TrialId | null>(null);
+  const [search, setSearch] = useSearchParams();
+  const chosen = search.get('trial');
   const [ready, setReady] = useState(false);
   if (!state) return <p className="text-lg">{tell('readiness-room.reading-the-log')}</p>;
   const ahead = state.trials.filter((candidate) => candidate.day >= today);
@@ -38,7 +39,7 @@ export function ReadinessRoom() {
                 value: one.id as string,
                 words: `${writeDay(one.day)}, ${one.title}`,
               }))}
-              onChange={(id) => setChosen(id as TrialId)}
+              onChange={(trial) => setSearch({ trial }, { replace: true })}
             />
           </Sheet>
         )}
@@ -107,9 +108,9 @@ function TrialForecast({ trial, state, onReady }: ForecastProps) {
       </PageHead>
       {problem && <Notice tone="alert">{problem}</Notice>}
       {floor && <TooLittle floor={floor} state={state} />}
-      {/* How it went can be said without a figure: the day does not wait for one. */}
-      {floor && days <= 0 && (
-        <div className="mt-6">
+      {/* How it went can be said without a figure; once the day is over nothing else is asked first. */}
+      {(days < 0 || (floor && days === 0)) && (
+        <div className="my-6">
           <ResultsSheet trial={trial} />
         </div>
       )}

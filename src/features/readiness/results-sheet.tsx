@@ -9,7 +9,7 @@ import { type ForecastRecord, keptForecasts, type ResultRecord, type Trial } fro
 import { addResult, removeResult } from '@/data/write';
 import { Button, SelectField, Sheet, TextField } from '@/ui';
 import { wordsOf, writeDay, writeShare } from '@/words';
-import { type ResultFields, readPoints, resultFields } from './trial-form';
+import { firstResult, type ResultFields, readPoints, resultFields } from './trial-form';
 import { tell } from './words';
 
 /**
@@ -17,7 +17,7 @@ import { tell } from './words';
  * are.
  */
 export function ResultsSheet({ trial }: { readonly trial: Trial }) {
-  const { kennel, dog } = useKennelWithDog();
+  const { kennel, dog, today } = useKennelWithDog();
   const kept = useLiveQuery(() => keptForecasts(kennel, null), [kennel]);
   if (!kept) return null;
   const mine = kept.results.filter((result) => result.dogId === dog.id);
@@ -52,7 +52,10 @@ export function ResultsSheet({ trial }: { readonly trial: Trial }) {
       >
         {wordsOf(calibration.ok ? calibrationInWords(calibration.value) : calibration.message)}
       </p>
-      <NewResult trial={trial} />
+      <NewResult
+        trial={trial}
+        asked={trial.day < today && !mine.some((one) => one.kind === 'trial' && one.trialId === trial.id)}
+      />
     </Sheet>
   );
 }
@@ -112,11 +115,11 @@ function ResultLine({
   );
 }
 
-function NewResult({ trial }: { readonly trial: Trial }) {
+function NewResult({ trial, asked }: { readonly trial: Trial; readonly asked: boolean }) {
   const { kennel, dog, today, done } = useKennelWithDog();
   const { register, handleSubmit, watch, setValue, resetField, formState } = useForm<ResultFields>({
     resolver: valibotResolver(resultFields(today)),
-    defaultValues: { day: today, kind: 'mock', passed: 'yes', points: '', note: '' },
+    defaultValues: firstResult(trial, today),
   });
   const { errors } = formState;
   const save = handleSubmit(async ({ day, kind, passed, points, note }) => {
@@ -135,7 +138,7 @@ function NewResult({ trial }: { readonly trial: Trial }) {
     resetField('note');
   });
   return (
-    <details>
+    <details open={asked}>
       <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">
         {tell('results-sheet.enter-a-result')}
       </summary>

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
 import type { Day } from '@/core/shared';
-import { readPoints, resultFields, trialFields } from './trial-form';
+import { firstResult, readPoints, resultFields, trialFields } from './trial-form';
 
 const TODAY = '2026-06-15' as Day;
 const wrong = (schema: v.GenericSchema, fields: object): Record<string, string> => {
@@ -59,4 +59,12 @@ describe('a result', () => {
     ['9'.repeat(308), undefined],
     ['1e3', undefined],
   ])('points “%s” → %s', (text, points) => expect(readPoints(text)).toBe(points));
+
+  it.each([
+    ['2026-06-20', 'mock', TODAY],
+    [TODAY, 'trial', TODAY],
+    // Entered after the weekend: on its day, which counts for a title.
+    ['2026-06-13', 'trial', '2026-06-13'],
+  ])('of a trial on %s is at first a %s on %s', (day, kind, first) =>
+    expect(firstResult({ day: day as Day }, TODAY)).toMatchObject({ kind, day: first, passed: 'yes' }));
 });

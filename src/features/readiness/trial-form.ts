@@ -57,3 +57,12 @@ export const resultFields = (today: Day) =>
     note: v.pipe(v.string(), v.trim(), v.maxLength(2000, tell('trial-form.a-shorter-note-please'))),
   });
 export type ResultFields = v.InferOutput<ReturnType<typeof resultFields>>;
+
+/** What a result is taken for until somebody says else: from the day of the trial on the trial itself, before it a mock. */
+export const firstResult = ({ day }: { readonly day: Day }, today: Day): ResultFields => ({
+  day: day <= today ? day : today,
+  kind: day <= today ? 'trial' : 'mock',
+  passed: 'yes',
+  points: '',
+  note: '',
+});

@@ -10,10 +10,10 @@ import { ageWords, chanceView, readAmount, standingWords } from './title-view';
 const book = bookNamed('brackwater-working-test');
 const TODAY = '2026-06-01' as Day;
 const judge = (name: string): PersonId => asId<PersonId>(name);
-const pass = (days: number, name: string): TitlePass => ({
+const pass = (days: number, name: string | null = null): TitlePass => ({
   book: book.id,
   day: addDays(TODAY, days),
-  judges: [judge(name)],
+  judges: name === null ? [] : [judge(name)],
   result: null,
   leg: null,
   judged: false,
@@ -87,6 +87,16 @@ describe('where a title stands, in words', () => {
       'three under one judge',
       [pass(-400, 'a'), pass(-300, 'a'), pass(-200, 'a')],
       /^3 of 3 passes are there, and one more under another judge is needed\./,
+    ],
+    [
+      'three of which nobody said under whom two were',
+      [pass(-400, 'a'), pass(-300), pass(-200)],
+      /^3 of 3 passes are there\. Say below under whom the 2 passes without a judge were run: the title asks for 2 judges\. The/,
+    ],
+    [
+      'one of which nobody said under whom it was',
+      [pass(-400)],
+      /^Leg 1 of 3 is there; 2 passes are missing, one of them under another judge\. Say below under whom the pass without a judge was run: the title asks for 2 judges\./,
     ],
     [
       'one of three, two judges asked',

@@ -6,14 +6,23 @@ import { tell } from './words';
 
 /** Where a title stands, in a sentence or two: what there is, what is missing, what runs out. */
 export function standingWords({ rule, standing }: Pick<DogTitle, 'rule' | 'standing'>): string {
-  const { done, legs, passesLeft, judgesLeft, runsOut } = standing;
+  const { done, legs, judgesLeft, unsaid, runsOut } = standing;
   if (done !== null) return tell('titles.done', { day: writeDay(done) });
   if (legs === 0) return tell('titles.no-leg', { passes: rule.passes });
-  const first =
+  // A pass under nobody known may bring a judge: what is missing is to say under whom, before another trial is.
+  const found = Math.max(0, judgesLeft - unsaid);
+  return [
     legs >= rule.passes
-      ? tell('titles.enough', { legs, passes: rule.passes, judgesLeft })
-      : tell('titles.leg-of', { legs, passes: rule.passes, left: passesLeft, judgesLeft });
-  return runsOut === null ? first : `${first} ${tell('titles.runs-out', { day: writeDay(runsOut) })}`;
+      ? tell('titles.enough', { legs, passes: rule.passes, judgesLeft: found })
+      : tell('titles.leg-of', {
+          legs,
+          passes: rule.passes,
+          left: Math.max(rule.passes - legs, found),
+          judgesLeft: found,
+        }),
+    ...(judgesLeft > 0 && unsaid > 0 ? [tell('titles.say-under-whom', { unsaid, judges: rule.judges })] : []),
+    ...(runsOut === null ? [] : [tell('titles.runs-out', { day: writeDay(runsOut) })]),
+  ].join(' ');
 }
 
 /** Whether the dog is old enough, in words; null where no age is asked. */

@@ -1,39 +1,26 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { asId, daysBetween } from '@/core/shared';
-import { type DogState, useDog, useKennelWithDog, useKeptLogs } from '@/data/live';
+import { asId } from '@/core/shared';
+import { type DogState, useDog, useKennelWithDog } from '@/data/live';
 import {
   activeElements,
   elementQuestions,
-  faultLabel,
   isOffWork,
   linesOf,
-  namedFaults,
-  openBouts,
   standingSigns,
   trainableIn,
 } from '@/data/read';
 import { record } from '@/data/write';
-import {
-  buttonClass,
-  keptMarks,
-  Notice,
-  newestOf,
-  PageHead,
-  RepMarkKey,
-  RepMarks,
-  Sheet,
-  SIGN_WORDS,
-  SignNote,
-  useLatest,
-} from '@/ui';
+import { buttonClass, Notice, newestOf, PageHead, Sheet, SignNote, useLatest } from '@/ui';
 import { wordsOf, writeDay } from '@/words';
 import { ask } from '@/workers/client';
 import { Ask } from './ask';
+import { Ahead, OpenSessions } from './at-hand';
 import { Next } from './next-session';
 import { NothingYet } from './nothing-yet';
-import { inDays, suggestedSessions, trialInWords, unweighed } from './suggestions';
+import { HowItWent, Recent } from './recent';
+import { suggestedSessions, trialInWords, unweighed } from './suggestions';
 import { tell } from './words';
 
 export function TodayRoom() {
@@ -119,6 +106,7 @@ export function TodayRoom() {
               </Link>
             </Sheet>
           )}
+          <HowItWent />
           <p>
             <Link className={buttonClass('quiet')} to="../plan" relative="path">
               {tell('today-room.plan-the-weeks')}
@@ -174,116 +162,4 @@ function Standing({ state }: { readonly state: DogState }) {
       }
     />
   ));
-}
-
-/** What nobody has ended yet, of every dog: a tap goes on with it. */
-function OpenSessions() {
-  const { kennel, dog, today } = useKennelWithDog();
-  const open = useLiveQuery(() => openBouts(kennel, today), [kennel, today]);
-  if (!open || open.length === 0) return null;
-  return (
-    <Sheet title={tell('today-room.not-ended-yet')}>
-      <ul className="grid gap-2">
-        {open.map((one) => (
-          <li key={one.bout.id} className="flex flex-wrap items-center justify-between gap-3">
-            <span className="text-lg">
-              {one.dog.id === dog.id ? '' : `${one.dog.name}: `}
-              {one.element.title}
-            </span>
-            <Link
-              className={buttonClass('ink', 'big')}
-              to={`../field/${one.element.id}`}
-              relative="path"
-              aria-label={tell('today-room.go-on-with-it', { name: one.dog.name, title: one.element.title })}
-            >
-              {tell('today-room.go-on-with-it-2')}
-            </Link>
-          </li>
-        ))}
-      </ul>
-    </Sheet>
-  );
-}
-
-/** Sessions dated after today: shown, left out of every figure, and put right in their log. */
-function Ahead({ state }: { readonly state: DogState }) {
-  if (state.ahead.length === 0) return null;
-  const elements = new Map(
-    state.ahead.flatMap((bout) => (bout.element ? [[bout.element, bout] as const] : [])),
-  );
-  return (
-    <Notice tone="alert">
-      <span className="font-semibold">
-        {tell('today-room.dated-after-today-and-left-out', {
-          aheadCount:
-            state.ahead.length === 1
-              ? tell('today-room.one-session-is')
-              : tell('today-room.sessions-are', { aheadCount: state.ahead.length }),
-        })}{' '}
-      </span>
-      {tell('today-room.a-clock-was-wrong-or-you-have-come')}{' '}
-      {[...elements].map(([id, bout], i) => (
-        <span key={id}>
-          {i > 0 && ', '}
-          <Link className="underline" to={`../field/${id}/log`} relative="path">
-            {tell('today-room.of', {
-              title:
-                state.work.elements.find((one) => one.id === id)?.title ?? tell('today-room.a-session-2'),
-              writeDay: writeDay(bout.day),
-            })}
-          </Link>
-        </span>
-      ))}
-      .
-    </Notice>
-  );
-}
-
-/** So many of the last sessions are shown. */
-const RECENT = 5;
-
-function Recent({ state }: { readonly state: DogState }) {
-  const { today } = useKennelWithDog();
-  const recent = state.bouts.slice(-RECENT).reverse();
-  const logs = useKeptLogs(recent.map((bout) => bout.id));
-  if (recent.length === 0 || !logs) return null;
-  return (
-    <Sheet title={tell('today-room.last-sessions')}>
-      <ul className="mb-3 grid gap-3">
-        {recent.map((bout) => {
-          const element = state.work.elements.find((candidate) => candidate.id === bout.element);
-          const faults = element ? namedFaults(element, state.work) : [];
-          return (
-            <li key={bout.id}>
-              <p className="leading-snug">
-                <span className="font-semibold">{element?.title}</span>
-                <span className="text-ink-soft">
-                  {tell('today-room.away', {
-                    inDays: inDays(daysBetween(today, bout.day)),
-                    away: Boolean(bout.away),
-                  })}
-                </span>
-              </p>
-              {bout.signs.length > 0 && (
-                <p className="text-sm leading-snug">
-                  {tell('today-room.seen', {
-                    signs: bout.signs.map(({ sign }) => SIGN_WORDS[sign].toLowerCase()).join(', '),
-                  })}
-                </p>
-              )}
-              <RepMarks
-                label={tell('today-room.reps-of', {
-                  title: element?.title ?? tell('today-room.a-session-2'),
-                })}
-                marks={keptMarks(logs?.get(bout.id)?.marks ?? [], (fault) =>
-                  wordsOf(faultLabel(faults, fault)),
-                )}
-              />
-            </li>
-          );
-        })}
-      </ul>
-      <RepMarkKey />
-    </Sheet>
-  );
 }

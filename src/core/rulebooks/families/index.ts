@@ -2,11 +2,12 @@ import * as v from 'valibot';
 import { type Abilities, abilities, abilitiesSchema } from './abilities';
 import { type Checklist, checklist, checklistSchema } from './checklist';
 import type { Family } from './family';
+import { type WeightedMarks, weightedMarksSchema } from './mark-panels';
 import { type Measured, measured, measuredSchema } from './measured';
 import { type PointsOff, pointsOff, pointsOffSchema } from './points-off';
 import { type Retrieves, retrieves, retrievesSchema } from './retrieves';
 import { type TimeAndFaults, timeAndFaults, timeAndFaultsSchema } from './time-and-faults';
-import { type WeightedMarks, weightedMarks, weightedMarksSchema } from './weighted-marks';
+import { weightedMarks } from './weighted-marks';
 
 /** A further family adds its schema and itself here, and nothing else changes. */
 export const rulesSchema = v.variant('family', [

@@ -1,6 +1,6 @@
 export { readDemand, type WrittenDemand, writeDemand } from './demands';
 export { readCost, type WrittenCost } from './read-cost';
-export { pastedLines, readSheet, smallestIn } from './read-sheet';
+export { pastedLines, readSheet } from './read-sheet';
 export {
   LINE_KINDS,
   type LineKind,
@@ -8,4 +8,5 @@ export {
   type ReadLine,
   type SheetReading,
 } from './sheet-reading';
+export { smallestIn } from './sheet-style';
 export { writeCost } from './write-cost';

@@ -66,7 +66,7 @@ test('a season from the first rep: by the plan, a gap, trials, two dogs, two dev
       await twoDevices(year, dog, browser, baseURL, info);
       // Too little is logged for a figure, and how it went is kept all the same.
       await year.on(103);
-      await trialDay(year, dog, 'Spring trial');
+      await trialDay(year, dog, 'Spring trial', true);
       expect(year.rows.filter(({ isTrue }) => isTrue === false)).toEqual([]);
       return;
     }

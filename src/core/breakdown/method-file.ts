@@ -71,7 +71,6 @@ export type Method = Omit<MethodFile, 'elements' | 'schools'> & {
 
 /**
  * Reads a method's file. Fails with `shape`, or with the axis's own code, and says where.
- * @internal
  */
 export function readMethod(file: unknown): Result<Method> {
   const parsed = v.safeParse(methodSchema, file);

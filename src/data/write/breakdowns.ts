@@ -55,7 +55,7 @@ export function makeExercises(
   });
 }
 
-export async function make(write: Write, plan: ExercisePlan): Promise<Breakdown> {
+async function make(write: Write, plan: ExercisePlan): Promise<Breakdown> {
   const { source, dogId } = plan;
   if (plan.links.length === 0) refuse('empty', 'links', say('data.reshape.an-exercise-needs-one-link-at'));
   const known = (await write.ofDog('breakdowns', dogId)).filter((one) => !one.putAway);

@@ -93,27 +93,21 @@ function TrialForecast({ trial, state, onReady }: ForecastProps) {
   const book = state.work.ruleBooks.find((record) => record.id === trial.ruleBookId)?.book;
   const days = daysBetween(today, trial.day);
   const when =
-    days === 0
-      ? 'today'
-      : days > 0
-        ? tell('readiness-room.in-days', { days })
-        : tell('readiness-room.days-ago', { days: -days });
+    days < 0 ? tell('readiness-room.days-ago', { days: -days }) : tell('readiness-room.in-days', { days });
+  const result = <ResultsSheet trial={trial} />;
   return (
     <>
       <PageHead title={tell('readiness-room.at-the', { name: dog.name, title: trial.title, when })}>
-        {tell('readiness-room.if-the-trial-were-today')}{' '}
+        {days < 0 ? tell('readiness-room.it-has-been') : tell('readiness-room.if-the-trial-were-today')}{' '}
         <a className="underline decoration-rule underline-offset-4" href="#trials">
           {tell('readiness-room.a-wrong-day-or-withdrawn')}
         </a>
       </PageHead>
       {problem && <Notice tone="alert">{problem}</Notice>}
+      {/* Once the day is over nothing else is asked first; and on it a result can be said without a figure. */}
+      {days < 0 && <div className="mb-6">{result}</div>}
       {floor && <TooLittle floor={floor} state={state} />}
-      {/* How it went can be said without a figure; once the day is over nothing else is asked first. */}
-      {(days < 0 || (floor && days === 0)) && (
-        <div className="my-6">
-          <ResultsSheet trial={trial} />
-        </div>
-      )}
+      {floor && days === 0 && <div className="mt-6">{result}</div>}
       {floor ? null : stopped ? (
         <p className="mb-4 flex flex-wrap items-center gap-3" role="status">
           <span>{tell('readiness-room.the-simulation-is-stopped-what')}</span>

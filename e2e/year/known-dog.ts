@@ -103,7 +103,7 @@ export class KnownDog {
   }
 
   /** One go at a step that lies `x` of the way to the demand. */
-  goes(piece: string, day: number, x: number): Answer {
+  goes(piece: string, day: number, x: number, away = false): Answer {
     const skill = this.#skill(piece, day);
     if (this.#mood.day !== day) this.#mood = { day, of: TEMPERAMENT.daySd * this.#random.normal() };
     const key = `${piece} ${day}`;
@@ -111,7 +111,7 @@ export class KnownDog {
     const session = this.#session;
     session.rep += 1;
     const conditions = {
-      away: false,
+      away,
       cold: session.rep === 1,
       day: this.#mood.of,
       repOfSession: session.rep,

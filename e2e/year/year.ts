@@ -17,6 +17,8 @@ export type Row = {
 const FIRST = Date.UTC(2026, 1, 2, 14, 30);
 const NOW = Date.UTC(2026, 5, 15, 14, 30);
 const DAY = 86_400_000;
+/** What a go takes, with its reward and the way back. */
+const SECONDS = 25;
 
 /**
  * One person through a season: taps and typing only, with the days of the page’s clock moved on between. Counts
@@ -62,6 +64,13 @@ export class Year {
     await this.page.evaluate((gap) => localStorage.setItem('year-gap', String(gap)), FIRST - NOW + day * DAY);
     await this.page.goto(path);
     await expect(this.page.getByRole('heading', { level: 1 })).toBeVisible();
+  }
+
+  /** A go takes its time, also where a script taps faster: a plan reckons with what bouts took. */
+  async #pass(seconds: number): Promise<void> {
+    await this.page.evaluate((more) => {
+      localStorage.setItem('year-gap', String(Number(localStorage.getItem('year-gap')) + more));
+    }, seconds * 1000);
   }
 
   async tap(what: Locator): Promise<void> {
@@ -156,18 +165,19 @@ export class Year {
   }
 
   /** One set of goes on the open pad, answered by the dog; the handler does what is advised. */
-  async set(dog: KnownDog, most: number): Promise<string> {
+  async set(dog: KnownDog, most: number, away = false): Promise<string> {
     const pad = this.page.locator('[data-pad]');
     await expect(this.button('Clean')).toBeVisible();
     const { piece } = await this.#asked();
     for (let i = 1; i <= most; i++) {
       const { x } = await this.#asked();
-      const answer = dog.goes(piece, this.#day, x);
+      const answer = dog.goes(piece, this.#day, x, away);
       this.#answered++;
       await this.#key(answer === 'clean' ? 'c' : answer === 'miss' ? 'm' : 'f');
       if (answer !== 'clean')
         await this.#name(PIECES[piece]?.[answer === 'miss' ? 'missed' : 'flawed'].fault);
       await expect(pad.getByText(new RegExp(`^${i} reps?[,;]`)).first()).toBeAttached();
+      await this.#pass(SECONDS);
       const advice = await this.advice.innerText();
       if (/^(Done|End here)/m.test(advice)) break;
       if (/Go to step/.test(advice)) {
@@ -179,8 +189,9 @@ export class Year {
   }
 
   /** A lesson as Today proposes it: each piece until it is enough, so many pieces. */
-  async lesson(dog: KnownDog, pieces: number, reps: number): Promise<string[]> {
+  async lesson(dog: KnownDog, pieces: number, reps: number, away = false): Promise<string[]> {
     const worked: string[] = [];
+    if (away) await this.tap(this.button('strange place'));
     for (let i = 0; i < pieces; i++) {
       await expect(this.page.getByText('Weighing the reps …')).toHaveCount(0);
       const begin = this.page
@@ -194,7 +205,7 @@ export class Year {
           await this.tap(one);
         await this.tap(this.button('Begin'));
       }
-      worked.push(await this.set(dog, reps));
+      worked.push(await this.set(dog, reps, away));
       await this.tap(this.button('Enough for now'));
       await expect(this.page.getByRole('heading', { name: 'What the lesson comes to' })).toBeAttached();
       await this.tap(this.link('On to the next'));

@@ -7,12 +7,12 @@ import {
 } from '../../src/core/learner/simulated-dog';
 import { seeded } from '../../src/core/shared/random';
 
-/** How the dog of the season works and learns. */
+/** How the dog of the season works and learns: a little faster than the usual one of the program. */
 const TEMPERAMENT: Temperament = {
   daySd: 0.35,
   away: -0.35,
   cold: -0.25,
-  learning: 0.06,
+  learning: 0.04,
   forgetting: 0.006,
   fatigue: 0.05,
   dismay: 0.15,

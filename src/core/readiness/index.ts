@@ -8,7 +8,7 @@ export type { FitWith } from './fit-class';
 export { FEWEST, type Floor, floorOf } from './floor';
 export { type Forecast, passOf } from './forecast';
 export type { Help } from './help';
-export { type Advice as EntryAdvice, entryAdvice, type OutlookPoint, readyBy } from './outlook';
+export { type Advice as EntryAdvice, entryAdvice, isOneFigure, type OutlookPoint, readyBy } from './outlook';
 export type { TrialElement } from './posterior';
 export type { Proof } from './proof';
 export { missingRehearsals, type Rehearsals } from './rehearsals';

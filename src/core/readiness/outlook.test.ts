@@ -101,6 +101,11 @@ describe('the outlook', () => {
     expect(wordsOf(advice.reason)).toBe(
       '74 in 100 on the day (64 to 84); you would go from 50, and 9 in 10 that it is at least that.',
     );
+    // As the headline of the same page: no middle of what is hardly known.
+    const wide = { day: '2026-07-11' as Day, pass: { low: 0.12, mid: 0.36, high: 0.65 }, go: 0.3 };
+    expect(wordsOf(entryAdvice([wide], 0.5).reason)).toBe(
+      'Anywhere from 12 to 65 in 100 on the day; you would go from 50, and 3 in 10 that it is at least that.',
+    );
   });
 });
 

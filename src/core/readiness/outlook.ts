@@ -90,15 +90,26 @@ export function entryAdvice(outlook: readonly OutlookPoint[], goFrom: number): A
   const last = outlook.at(-1);
   if (!last) return { what: 'over', reason: say('readiness.outlook.the-trial-is-over') };
   const what = last.go >= SURE ? 'enter' : last.go <= 1 - SURE ? 'wait' : 'unsure';
-  const reason = say('readiness.outlook.you-would-go-from', {
-    mid: Math.round(last.pass.mid * 100),
+  const said = {
     low: Math.round(last.pass.low * 100),
     high: Math.round(last.pass.high * 100),
     from: Math.round(goFrom * 100),
     sure: Math.round(last.go * 10),
-  });
+  };
+  const reason = isOneFigure(last.pass)
+    ? say('readiness.outlook.you-would-go-from', { mid: Math.round(last.pass.mid * 100), ...said })
+    : say('readiness.outlook.anywhere-from', said);
   return { what, reason };
 }
+
+/** An interval wider than this has no middle that is worth a word. */
+const WIDE = 0.5;
+
+/**
+ * Whether a chance of passing may be said as one figure: where its interval is at most 0.5 wide. Else its two
+ * ends are said, on every page. .12 to .65 → false; .4 to .76 → true.
+ */
+export const isOneFigure = ({ low, high }: Pick<Interval, 'low' | 'high'>): boolean => high - low <= WIDE;
 
 /**
  * The first day of the outlook on which the middle reaches the chance from which the person would go, by

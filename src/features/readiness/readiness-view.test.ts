@@ -93,7 +93,7 @@ describe('words', () => {
       'About 58 % that Quill would pass: between 40 % and 76 %, as far as the reps can tell.',
     );
     expect(told(0.2, 0.5, 0.9)).toBe(
-      'Too little is known of Quill for a figure, so train and log first what is missing here.',
+      'Anything from 20 % to 90 %: too little is known of Quill for one figure, so train and log first what is missing here.',
     );
     expect(told(0.9995, 0.9999, 1)).toContain('> 99.9 %');
     const missing = [

@@ -1,5 +1,5 @@
 import type { Floor, Forecast, missingRehearsals, OutlookPoint, Proof } from '@/core/readiness';
-import { FEWEST } from '@/core/readiness';
+import { FEWEST, isOneFigure } from '@/core/readiness';
 import { type PreparedRules, pointsOf, type RuleBook, rulesTotal } from '@/core/rulebooks';
 import type { ElementId } from '@/core/shared';
 import { logistic, logit } from '@/core/statistics';
@@ -57,7 +57,12 @@ export function headline(
   pieces: number,
 ): string {
   const { low, mid, high } = forecast.pass;
-  if (high - low > 0.5) return tell('readiness-view.too-little-is-known-anything-from', { dog });
+  if (!isOneFigure(forecast.pass))
+    return tell('readiness-view.too-little-is-known-anything-from', {
+      dog,
+      low: writeShare(low),
+      high: writeShare(high),
+    });
   if (missing.length > 0)
     return tell('readiness-view.somewhere-from-to-that-would-pass', {
       writeShare: writeShare(low),

@@ -148,7 +148,9 @@ export function passOf(
   for (const [k, part] of [...PARTS, ...PARTS].entries()) {
     const { away, cold, handler, unpaid } = shared;
     const own = dogFromPrior(plan.axes, random);
-    const dog: KnownDog = { ...(plan.alike ? shared : own), away, cold, handler, unpaid };
+    const talent = plan.alike ? shared : own;
+    const gain = talent.gain + plan.faster;
+    const dog: KnownDog = { ...talent, gain, away, cold, handler, unpaid };
     const trained = trainKnown(dog, plan, `d${i}-${k}`, random);
     const id = asId<ElementId>(`e${seed}-${i}-${k}`);
     const target = must(targetAt(plan.axes, demandOf(plan.axes), 'either'));

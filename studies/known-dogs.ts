@@ -34,6 +34,8 @@ export type StudyPlan = {
   readonly hidden: number;
   /** Whether a dog is as good at one piece of a class as at the others; else each is drawn by itself. */
   readonly alike: boolean;
+  /** Logits a session that a dog learns beyond what its prior draws. */
+  readonly faster: number;
 };
 
 export const USUAL_PLAN: Omit<StudyPlan, 'axes'> = {
@@ -51,6 +53,7 @@ export const USUAL_PLAN: Omit<StudyPlan, 'axes'> = {
   streaks: 0,
   hidden: 0,
   alike: false,
+  faster: 0,
 };
 
 /** A dog whose truth is known; logits. */

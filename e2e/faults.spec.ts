@@ -27,6 +27,8 @@ test('a temperature that nobody means is refused with its bounds, and the kennel
   page,
 }) => {
   await page.goto('/sample/field/sample-give');
+  // The card is whole: what comes late moves what is below it, and a click with it.
+  await expect(page.getByRole('link', { name: 'Draw this step to scale' })).toBeVisible();
   await page.getByText('Who helps, how warm').click();
   for (const [typed, said] of [
     ['99 °C', /from −60°C to 60°C/],

@@ -29,7 +29,10 @@ test('a season from the first rep: by the plan, a gap, trials, two dogs, two dev
 }, info) => {
   test.setTimeout(7_200_000);
   const year = await Year.begin(page);
-  const dog = new KnownDog(Number(process.env.SEASON_SEED ?? 7));
+  const dog = new KnownDog(
+    Number(process.env.SEASON_SEED ?? 7),
+    process.env.SEASON_LEARNING ? Number(process.env.SEASON_LEARNING) : undefined,
+  );
   const lessons = async (from: number, to: number, most: number): Promise<void> => {
     const days = lessonDays(from, to, most);
     for (const day of days) {

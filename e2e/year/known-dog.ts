@@ -7,8 +7,8 @@ import {
 } from '../../src/core/learner/simulated-dog';
 import { seeded } from '../../src/core/shared/random';
 
-/** How the dog of the season works and learns: a little faster than the usual one of the program. */
-const TEMPERAMENT: Temperament = {
+/** How the dog of the season works; it learns a little faster than the usual one of the program. */
+const USUAL: Temperament = {
   daySd: 0.35,
   away: -0.35,
   cold: -0.25,
@@ -81,12 +81,14 @@ export type Answer = 'clean' | 'flawed' | 'miss';
  */
 export class KnownDog {
   readonly #random;
+  readonly #temperament: Temperament;
   readonly #skills = new Map<string, { skill: Skill; day: number }>();
   #mood = { day: Number.NaN, of: 0 };
   #session = { key: '', rep: 0, misses: 0 };
 
-  constructor(seed: number) {
+  constructor(seed: number, learning = USUAL.learning) {
     this.#random = seeded(seed);
+    this.#temperament = { ...USUAL, learning };
   }
 
   /** A little better than most at the start, at one piece more than at another. */
@@ -97,7 +99,7 @@ export class KnownDog {
 
   #skill(piece: string, day: number): Skill {
     const known = this.#skills.get(piece) ?? { skill: this.#talent(), day };
-    const skill = restFor(known.skill, TEMPERAMENT, Math.max(0, day - known.day));
+    const skill = restFor(known.skill, this.#temperament, Math.max(0, day - known.day));
     this.#skills.set(piece, { skill, day });
     return skill;
   }
@@ -105,7 +107,7 @@ export class KnownDog {
   /** One go at a step that lies `x` of the way to the demand. */
   goes(piece: string, day: number, x: number, away = false): Answer {
     const skill = this.#skill(piece, day);
-    if (this.#mood.day !== day) this.#mood = { day, of: TEMPERAMENT.daySd * this.#random.normal() };
+    if (this.#mood.day !== day) this.#mood = { day, of: this.#temperament.daySd * this.#random.normal() };
     const key = `${piece} ${day}`;
     if (this.#session.key !== key) this.#session = { key, rep: 0, misses: 0 };
     const session = this.#session;
@@ -118,7 +120,7 @@ export class KnownDog {
       missesInRow: session.misses,
       side: 0,
     } as const;
-    const done = performRep(skill, TEMPERAMENT, [x], conditions, this.#random);
+    const done = performRep(skill, this.#temperament, [x], conditions, this.#random);
     this.#skills.set(piece, { skill: done.skill, day });
     session.misses = done.missed ? session.misses + 1 : 0;
     return done.clean ? 'clean' : done.missed ? 'miss' : 'flawed';
@@ -132,7 +134,7 @@ export class KnownDog {
   #average(piece: string, day: number, trial: boolean, mood?: number): number {
     const skill = this.#skill(piece, day);
     const at = (of: number): number =>
-      chanceOf(skill, TEMPERAMENT, [1], {
+      chanceOf(skill, this.#temperament, [1], {
         away: trial,
         cold: trial,
         day: of,
@@ -142,7 +144,7 @@ export class KnownDog {
       });
     if (mood !== undefined) return at(mood);
     let sum = 0;
-    for (let i = 0; i < 400; i++) sum += at(TEMPERAMENT.daySd * this.#random.normal());
+    for (let i = 0; i < 400; i++) sum += at(this.#temperament.daySd * this.#random.normal());
     return sum / 400;
   }
 
@@ -152,7 +154,7 @@ export class KnownDog {
     readonly points: number;
     readonly passes: boolean;
   } {
-    const mood = TEMPERAMENT.daySd * this.#random.normal();
+    const mood = this.#temperament.daySd * this.#random.normal();
     const lost = { square: 0, hurdle: 0 };
     const over = { square: false, hurdle: false };
     const faults: string[] = [];

@@ -107,7 +107,7 @@ const WIDE = 0.5;
 
 /**
  * Whether a chance of passing may be said as one figure: where its interval is at most 0.5 wide. Else its two
- * ends are said, on every page. .12 to .65 → false; .4 to .76 → true.
+ * ends are said, by the headline and by the advice under the outlook. .12 to .65 → false; .4 to .76 → true.
  */
 export const isOneFigure = ({ low, high }: Pick<Interval, 'low' | 'high'>): boolean => high - low <= WIDE;
 

@@ -103,11 +103,11 @@ function TrialForecast({ trial, state, onReady }: ForecastProps) {
           {tell('readiness-room.a-wrong-day-or-withdrawn')}
         </a>
       </PageHead>
-      {problem && <Notice tone="alert">{problem}</Notice>}
       {/* Once the day is over nothing else is asked first; and on it a result can be said without a figure. */}
       {days < 0 && <div className="mb-6">{result}</div>}
+      {problem && <Notice tone="alert">{problem}</Notice>}
       {floor && <TooLittle floor={floor} state={state} />}
-      {floor && days === 0 && <div className="mt-6">{result}</div>}
+      {(floor || problem) && days === 0 && <div className="mt-6">{result}</div>}
       {floor ? null : stopped ? (
         <p className="mb-4 flex flex-wrap items-center gap-3" role="status">
           <span>{tell('readiness-room.the-simulation-is-stopped-what')}</span>
